@@ -1,0 +1,16 @@
+# One way to declare a module, so that every one of our targets is held to the same warnings.
+
+add_library(machair_strict INTERFACE)
+target_compile_options(machair_strict INTERFACE -Wall -Wextra -Wconversion -Wshadow -Wpedantic -Werror)
+if(MACHAIR_SANITIZE)
+  target_compile_options(machair_strict INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer)
+  target_link_options(machair_strict INTERFACE -fsanitize=address,undefined)
+endif()
+
+# machair_module(NAME SOURCES … DEPENDS …): a static library that other modules include as "folder/header.h".
+function(machair_module name)
+  cmake_parse_arguments(ARG "" "" "SOURCES;DEPENDS" ${ARGN})
+  add_library(${name} STATIC ${ARG_SOURCES})
+  target_include_directories(${name} PUBLIC ${PROJECT_SOURCE_DIR}/core ${PROJECT_SOURCE_DIR})
+  target_link_libraries(${name} PUBLIC ${ARG_DEPENDS} PRIVATE machair_strict)
+endfunction()

@@ -1,0 +1,187 @@
+#include "book/book.h"
+
+#include <algorithm>
+#include <unordered_set>
+
+namespace machair {
+
+namespace {
+
+template <class Records>
+auto findById(Records& records, std::string_view id) -> decltype(records.data()) {
+    const auto found = std::ranges::find_if(records, [id](const auto& record) { return record.id == id; });
+    return found == records.end() ? nullptr : &*found;
+}
+
+template <class Records>
+std::unordered_set<std::string> checkIds(const Records& records, const char* list, Faults& faults) {
+    std::unordered_set<std::string> ids;
+    for (std::size_t i = 0; i < records.size(); ++i)
+        if (!ids.insert(records[i].id).second)
+            faults.push_back({Place(list).at(i).key("id"), "expected an id of its own, got \"" + records[i].id + "\" again",
+                              "give one of the two another id"});
+    return ids;
+}
+
+using Ids = std::unordered_set<std::string>;
+
+void checkKnown(const Ids& ids, const std::string& id, const char* what, const Place& place, Faults& faults) {
+    if (!ids.contains(id)) faults.push_back({place, std::string("expected the id of a ") + what + ", got \"" + id + "\"", ""});
+}
+
+// References from one part's lengths to other parts.
+class RefCheck {
+  public:
+    RefCheck(const Pattern& pattern, Faults& faults) : pattern_(pattern), faults_(faults) {}
+
+    void ref(const PartRef& ref, const Place& place) {
+        if (find(pattern_, ref)) return;
+        faults_.push_back({place, "expected a part of this dressing, got " + describe(ref), ""});
+    }
+    void length(const LengthSpec& spec, const Place& place) {
+        if (const auto* ratio = std::get_if<Ratio>(&spec.value)) {
+            if (const auto* part = std::get_if<PartRef>(&ratio->of)) ref(*part, place.key("of"));
+        } else if (const auto* reach = std::get_if<Reach>(&spec.value)) {
+            if (const auto* part = std::get_if<PartRef>(&reach->to)) ref(*part, place.key("to"));
+            if (reach->past) length(**reach->past, place.key("past"));
+            if (reach->shortBy) length(**reach->shortBy, place.key("short"));
+        }
+    }
+    void length(const std::optional<LengthSpec>& spec, const Place& place) {
+        if (spec) length(*spec, place);
+    }
+    void station(const std::optional<StationSpec>& spec, const Place& place) {
+        if (!spec) return;
+        length(spec->ahead, place.key("ahead"));
+        length(spec->behind, place.key("behind"));
+    }
+
+    void part(const Part& part, const Place& place) {
+        if (part.from) ref(*part.from, place.key("from"));
+        station(part.station, place.key("station"));
+        struct Visit {
+            RefCheck& check;
+            const Place& place;
+            void operator()(const TagPart& p) { check.length(p.length, place.key("length")); }
+            void operator()(const TailPart& p) {
+                check.length(p.length, place.key("length"));
+                check.length(p.width, place.key("width"));
+            }
+            void operator()(const RibPart& p) { check.length(p.spacing, place.key("spacing")); }
+            void operator()(const UnderbodyPart& p) {
+                check.station(p.end, place.key("end"));
+                check.station(p.front, place.key("front"));
+            }
+            void operator()(const BodyPart& p) {
+                check.station(p.end, place.key("end"));
+                check.station(p.front, place.key("front"));
+                check.length(p.rearDiameter, place.key("rear_diameter"));
+                check.length(p.frontDiameter, place.key("front_diameter"));
+            }
+            void operator()(const PalmerPart& p) { check.length(p.length, place.key("length")); }
+            void operator()(const CollarPart& p) {
+                check.length(p.length, place.key("length"));
+                check.station(p.until, place.key("until"));
+            }
+            void operator()(const WingPart& p) {
+                check.length(p.length, place.key("length"));
+                check.length(p.depth, place.key("depth"));
+                check.length(p.width, place.key("width"));
+            }
+            void operator()(const LegsPart& p) { check.length(p.length, place.key("length")); }
+            void operator()(const CheekPart& p) { check.length(p.length, place.key("length")); }
+            void operator()(const BeadPart&) {}
+            void operator()(const ThreadPart&) {}
+            void operator()(const HeadPart&) {}
+        };
+        std::visit(Visit{*this, place}, part.detail);
+    }
+
+  private:
+    const Pattern& pattern_;
+    Faults& faults_;
+};
+
+// What the parts of a kind can be tied with; a part of another kind would have no meaning there.
+bool canBe(PartKind part, MaterialKind material) {
+    switch (part) {
+        case PartKind::thread: return material == MaterialKind::thread;
+        case PartKind::bead: return material == MaterialKind::bead;
+        case PartKind::palmer:
+        case PartKind::collar:
+        case PartKind::throat: return material == MaterialKind::hackle;
+        default: return true;
+    }
+}
+
+}  // namespace
+
+const std::optional<std::string>& TeamSpec::at(Position position) const {
+    return const_cast<TeamSpec*>(this)->at(position);
+}
+
+std::optional<std::string>& TeamSpec::at(Position position) {
+    switch (position) {
+        case Position::bob: return bob;
+        case Position::middle: return middle;
+        case Position::point: return point;
+    }
+    throw BrokenContract("unknown position");
+}
+
+const HookSpec* Book::findHook(std::string_view id) const { return findById(hooks, id); }
+const Material* Book::findMaterial(std::string_view id) const { return findById(materials, id); }
+const Pattern* Book::findPattern(std::string_view id) const { return findById(patterns, id); }
+const TeamSpec* Book::findTeam(std::string_view id) const { return findById(teams, id); }
+Pattern* Book::findPattern(std::string_view id) { return findById(patterns, id); }
+std::size_t Book::indexOfPattern(std::string_view id) const {
+    return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
+}
+
+Faults check(const Book& book) {
+    Faults faults;
+    const Ids hooks = checkIds(book.hooks, "hooks", faults);
+    for (std::size_t i = 0; i < book.hooks.size(); ++i)
+        if (const auto hook = makeHook(book.hooks[i], Place("hooks").at(i)); !hook) append(faults, hook.error());
+    const Ids materials = checkIds(book.materials, "materials", faults);
+    for (std::size_t i = 0; i < book.materials.size(); ++i)
+        if (const auto* fur = std::get_if<DubbingTraits>(&book.materials[i].traits))
+            for (std::size_t k = 0; k < fur->blend.size(); ++k)
+                checkKnown(materials, fur->blend[k].material, "material",
+                           Place("materials").at(i).key("blend").at(k).key("material"), faults);
+    const Ids patterns = checkIds(book.patterns, "patterns", faults);
+    for (std::size_t i = 0; i < book.patterns.size(); ++i) {
+        const Pattern& pattern = book.patterns[i];
+        const Place place = Place("patterns").at(i);
+        checkKnown(hooks, pattern.hook, "hook", place.key("hook"), faults);
+        checkKnown(materials, pattern.thread, "material", place.key("thread"), faults);
+        if (const auto* thread = book.findMaterial(pattern.thread); thread && thread->kind != MaterialKind::thread)
+            faults.push_back({place.key("thread"), "expected a thread, got a " + std::string(nameOf(thread->kind)), ""});
+        RefCheck refs(pattern, faults);
+        for (std::size_t k = 0; k < pattern.parts.size(); ++k) {
+            const Part& part = pattern.parts[k];
+            const Place partPlace = place.key("parts").at(k);
+            refs.part(part, partPlace);
+            if (!part.material) continue;
+            checkKnown(materials, *part.material, "material", partPlace.key("material"), faults);
+            if (const auto* material = book.findMaterial(*part.material); material && !canBe(part.kind, material->kind))
+                faults.push_back({partPlace.key("material"),
+                                  "expected something that makes a " + std::string(nameOf(part.kind)) + ", got a " +
+                                      std::string(nameOf(material->kind)),
+                                  ""});
+        }
+    }
+    checkIds(book.teams, "teams", faults);
+    for (std::size_t i = 0; i < book.teams.size(); ++i) {
+        const TeamSpec& team = book.teams[i];
+        const Place place = Place("teams").at(i);
+        if (!team.bob && !team.middle && !team.point)
+            faults.push_back({place, "expected at least one of bob, middle and point, got an empty team", ""});
+        for (const Position position : kPositions)
+            if (const auto& fly = team.at(position))
+                checkKnown(patterns, *fly, "dressing", place.key(nameOf(position)), faults);
+    }
+    return faults;
+}
+
+}  // namespace machair

@@ -1,0 +1,296 @@
+#include "sizing/figures.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "units/text.h"
+#include "words/words.h"
+
+namespace machair {
+
+namespace {
+
+// What a hand can hold a part to; the tolerance band of checks and gauges. Rules of thumb, of the length wanted.
+constexpr double kTailTolerance = 0.08;
+constexpr double kHackleTolerance = 0.10;
+constexpr double kWingTolerance = 0.08;
+constexpr double kBodyTolerance = 0.05;
+constexpr double kSlipTolerance = 0.05;
+
+class Sheet {
+  public:
+    void length(const char* key, Length l, double tolerance = 0.0, std::string words = {}) {
+        figures_.push_back({key, l / mm, tolerance * (l / mm), std::move(words)});
+    }
+    void length(const char* key, const std::optional<Length>& l) {
+        if (l) length(key, *l);
+    }
+    void number(const char* key, double value) { figures_.push_back({key, value, 0.0, {}}); }
+    void number(const char* key, const std::optional<double>& value) {
+        if (value) number(key, *value);
+    }
+    void text(const char* key, std::string value) { figures_.push_back({key, std::move(value), 0.0, {}}); }
+    [[nodiscard]] std::vector<Figure> take() { return std::move(figures_); }
+
+  private:
+    std::vector<Figure> figures_;
+};
+
+struct WriteFigures {
+    const Plan& plan;
+    const PartPlan& part;
+    Sheet& sheet;
+
+    void operator()(const TagPlan& tag) const {
+        sheet.number("turns", tag.turns);
+        sheet.length("length_mm", tag.length);
+    }
+    void operator()(const TailPlan& tail) const {
+        sheet.length("length_mm", tail.length, kTailTolerance, sayLength(tail.length, plan.hook).text);
+        sheet.number("fibres", tail.fibres);
+        sheet.length("fibre_needed_mm", tail.fibreNeeded);
+        sheet.length("bar_spacing_mm", tail.barSpacing);
+        sheet.length("slip_mm", tail.slip);
+        sheet.number("barbs", tail.barbs);
+        sheet.number("fibres_to_take", tail.fibresToTake);
+    }
+    void operator()(const RibPlan& rib) const {
+        sheet.number("turns", rib.turns);
+        sheet.length("pitch_mm", rib.pitch);
+        sheet.number("angle_deg", rib.angle.inDegrees());
+        sheet.length("length_mm", rib.wound);
+        sheet.length("cut_mm", rib.cut);
+    }
+    void operator()(const UnderbodyPlan& under) const {
+        sheet.length("end_mm", under.end);
+        sheet.length("front_mm", under.front);
+        sheet.number("layers", under.layers);
+        sheet.number("turns", under.turns);
+        sheet.length("length_mm", under.length);
+    }
+    void operator()(const BodyPlan& body) const {
+        sheet.length("end_mm", body.end, kBodyTolerance, sayStation(body.end, plan.hook).text);
+        sheet.length("front_mm", body.front, kBodyTolerance, sayStation(body.front, plan.hook).text);
+        sheet.length("rear_diameter_mm", body.rearDiameter);
+        sheet.length("front_diameter_mm", body.frontDiameter);
+        sheet.number("volume_mm3", body.volume / mm3);
+        if (body.noodle) sheet.number("mass_mg", body.mass / mg);
+        sheet.length("noodle_mm", body.noodle);
+        sheet.number("noodle_turns", body.noodleTurns);
+        sheet.length("rope_mm", body.rope);
+        sheet.number("turns", body.turns);
+        sheet.number("strands", body.strands);
+        sheet.length("length_mm", body.length);
+        sheet.length("per_strand_mm", body.perStrand);
+        if (body.yield) sheet.number("yield", static_cast<double>(*body.yield));
+    }
+    void hackle(const HacklePlan& h) const {
+        const std::string words = h.target ? sayReach(h.target->x, plan.hook).text : sayLength(h.fibre, plan.hook).text;
+        sheet.length("fibre_mm", h.fibre, kHackleTolerance, words);
+        sheet.length("line_of_sight_mm", h.lineOfSight);
+        sheet.length("lay_back_mm", h.layBack);
+        sheet.length("stem_mm", h.stem);
+        sheet.number("fibres", h.fibres);
+        sheet.number("fullness", h.fullness);
+        sheet.text("fullness_class", std::string(nameOf(classOf(h.fullness))));
+        sheet.length("fibre_shortest_mm", h.shortest);
+        sheet.length("fibre_longest_mm", h.longest);
+        sheet.number("most_turns", h.mostTurns);
+        sheet.length("bed_mm", h.bed);
+    }
+    void operator()(const PalmerPlan& palmer) const {
+        sheet.number("shoulder_turns", palmer.shoulderTurns);
+        sheet.number("open_turns", palmer.openTurns);
+        hackle(palmer.hackle);
+    }
+    void operator()(const HacklePlan& h) const {
+        sheet.number("turns", h.turns);
+        hackle(h);
+    }
+    void operator()(const WingPlan& wing) const {
+        const Length tip = plan.hook.at(part.station).position.x + wing.length;
+        sheet.length("length_mm", wing.length, kWingTolerance, sayReach(tip, plan.hook).text);
+        if (wing.slip > 0.0 * mm) sheet.length("slip_mm", wing.slip, kSlipTolerance, sayLength(wing.slip, plan.hook).text);
+        sheet.length("depth_mm", wing.depth, kWingTolerance, sayLength(wing.depth, plan.hook).text);
+        sheet.number("barbs", wing.barbs);
+        sheet.number("lift_deg", wing.lift.inDegrees());
+        sheet.number("bed_layers", wing.bedLayers);
+        sheet.length("behind_mm", wing.behind);
+        sheet.length("bed_mm", wing.bed);
+        sheet.length("gap_mm", wing.gap);
+    }
+    void operator()(const PiecePlan& piece) const {
+        sheet.length("length_mm", piece.length, kWingTolerance, sayLength(piece.length, plan.hook).text);
+        sheet.number("count", piece.count);
+    }
+    void operator()(const BeadPlan& bead) const {
+        sheet.length("diameter_mm", bead.diameter);
+        sheet.length("room_mm", bead.room);
+    }
+    void operator()(const ThreadPlan&) const {}
+    void operator()(const HeadPlan& head) const {
+        sheet.number("whip_turns", head.whipTurns);
+        sheet.length("thread_mm", head.thread);
+    }
+};
+
+std::string lengthText(Length l) { return formatLength(l); }
+std::string turnsText(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? " turn" : " turns"); }
+
+struct SayPart {
+    const Plan& plan;
+    const PartPlan& part;
+
+    std::string operator()(const TagPlan& tag) const {
+        return turnsText(tag.turns) + ", " + lengthText(tag.along) + " of the hook";
+    }
+    std::string operator()(const TailPlan& tail) const {
+        const WirePoint root = plan.hook.at(part.station);
+        const Length tip = root.position.x + tail.length * cos(root.heading);
+        return "tail " + lengthText(tail.length) + ": " + sayLength(tail.length, plan.hook).text + ", ends " +
+               sayReach(tip, plan.hook).text;
+    }
+    std::string operator()(const RibPlan& rib) const {
+        return turnsText(rib.turns) + (rib.direction == Winding::counter ? " against the body" : " with the body") +
+               ", one every " + lengthText(rib.pitch) + "; cut " + lengthText(rib.cut);
+    }
+    std::string operator()(const UnderbodyPlan& under) const {
+        return "from " + sayStation(under.end, plan.hook).text + " to " + sayStation(under.front, plan.hook).text;
+    }
+    std::string operator()(const BodyPlan& body) const {
+        std::string text = "from " + sayStation(body.end, plan.hook).text + " forward to " +
+                           sayStation(body.front, plan.hook).text + ", " +
+                           formatNumber(body.rearDiameter / mm, 1) + " to " + lengthText(body.frontDiameter) + " thick";
+        if (body.noodle)
+            text += "; " + formatNumber(body.mass / mg, 1) + " mg in " +
+                    (body.rope ? "a rope of " + lengthText(*body.rope) : "a noodle of " + lengthText(*body.noodle));
+        return text;
+    }
+    std::string fibre(const HacklePlan& h) const {
+        const std::string end = h.target ? sayReach(h.target->x, plan.hook).text : sayLength(h.fibre, plan.hook).text;
+        return "fibres " + lengthText(h.fibre) + " " + end;
+    }
+    std::string operator()(const PalmerPlan& palmer) const {
+        return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " +
+               turnsText(palmer.openTurns) + " down the body: " + std::string(nameOf(classOf(palmer.hackle.fullness)));
+    }
+    std::string operator()(const HacklePlan& h) const {
+        return fibre(h) + ", " + turnsText(h.turns) + " by the " + std::string(nameOf(h.tieIn)) + ": " +
+               std::string(nameOf(classOf(h.fullness)));
+    }
+    std::string operator()(const WingPlan& wing) const {
+        const Length tip = plan.hook.at(part.station).position.x + wing.length;
+        std::string text = "wing " + lengthText(wing.length) + ", tips " + sayReach(tip, plan.hook).text;
+        if (wing.style == WingStyle::rolled)
+            text += "; slip " + lengthText(wing.slip) + " wide, rolled to " + lengthText(wing.depth);
+        else if (wing.slip > 0.0 * mm)
+            text += "; slip " + lengthText(wing.slip) + " wide";
+        return text;
+    }
+    std::string operator()(const PiecePlan& piece) const {
+        return formatShort(piece.count, 0) + " of " + lengthText(piece.length) + ": " + sayLength(piece.length, plan.hook).text;
+    }
+    std::string operator()(const BeadPlan& bead) const { return lengthText(bead.diameter) + " bead"; }
+    std::string operator()(const ThreadPlan&) const { return "finish off and start " + part.made.title(); }
+    std::string operator()(const HeadPlan& head) const {
+        const Length margin = plan.head.margin();
+        const std::string room = margin < 0.0 * mm ? "crowded by " + formatNumber(-margin / mm, 2) + " mm"
+                                                   : formatNumber(margin / mm, 1) + " mm to spare (" +
+                                                         formatNumber(margin / plan.hook.eyeWidth(), 1) + " eye widths)";
+        return formatShort(head.whipTurns, 1) + "-turn whip, head " + lengthText(plan.head.diameter) + " thick, " + room;
+    }
+};
+
+std::string measuredText(const char* what, Length value, bool measured) {
+    return std::string(what) + " " + lengthText(value) + (measured ? " measured" : " nominal");
+}
+
+std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
+    const Hook& hook = plan.hook;
+    std::vector<std::string> drivers;
+    const std::string shank = measuredText("shank", hook.shank(), hook.shankMeasured());
+    const std::string gape = measuredText("gape", hook.gape(), hook.gapeMeasured());
+    const auto addFeather = [&](const HacklePlan& h) {
+        drivers = {shank, gape, "bed " + formatLength(h.bed, LengthUnit::millimetres, 2)};
+        for (const std::string& key : h.feather.assumed) drivers.push_back(key + " assumed for the feather's kind");
+    };
+    if (std::holds_alternative<TailPlan>(part.detail))
+        drivers = {shank, "body end " + lengthText(plan.bodyEnd) + " from the eye"};
+    else if (std::holds_alternative<BodyPlan>(part.detail))
+        drivers = {shank, gape, "what is bound under it"};
+    else if (std::holds_alternative<RibPlan>(part.detail))
+        drivers = {"body " + lengthText(plan.bodyEnd - plan.bodyFront) + " long", gape};
+    else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
+        addFeather(palmer->hackle);
+    else if (const auto* h = std::get_if<HacklePlan>(&part.detail))
+        addFeather(*h);
+    else if (std::holds_alternative<WingPlan>(part.detail))
+        drivers = {shank, gape, "body front " + lengthText(plan.foremostBody) + " from the eye"};
+    else if (std::holds_alternative<HeadPlan>(part.detail))
+        drivers = {"thread " + formatLength(plan.thread.width, LengthUnit::millimetres, 2) + " wide",
+                   "body front " + lengthText(plan.foremostBody) + " from the eye"};
+    return drivers;
+}
+
+struct Label {
+    std::string_view key;
+    std::string_view label;
+};
+constexpr std::array kLabels = {
+    Label{"length_mm", "length"}, Label{"fibre_needed_mm", "fibre to take"}, Label{"fibres", "fibres"},
+    Label{"bar_spacing_mm", "bar spacing"}, Label{"slip_mm", "slip width"}, Label{"barbs", "barbs"},
+    Label{"fibres_to_take", "fibres to take"}, Label{"turns", "turns"}, Label{"pitch_mm", "pitch"},
+    Label{"angle_deg", "angle"}, Label{"cut_mm", "length to cut"}, Label{"end_mm", "end"}, Label{"front_mm", "front"},
+    Label{"rear_diameter_mm", "thick at the rear"}, Label{"front_diameter_mm", "thick in front"},
+    Label{"volume_mm3", "volume"}, Label{"mass_mg", "weight"}, Label{"noodle_mm", "noodle"},
+    Label{"noodle_turns", "noodle turns"}, Label{"rope_mm", "rope"}, Label{"strands", "strands"},
+    Label{"per_strand_mm", "each strand"}, Label{"yield", "bodies a set"}, Label{"fibre_mm", "fibre length"},
+    Label{"line_of_sight_mm", "line of sight"}, Label{"lay_back_mm", "laid back"}, Label{"stem_mm", "stem"},
+    Label{"fullness", "fibres per mm of gape"}, Label{"fullness_class", "fullness"},
+    Label{"fibre_shortest_mm", "shortest fibre"}, Label{"fibre_longest_mm", "longest fibre"},
+    Label{"most_turns", "most turns"}, Label{"bed_mm", "bed under it"}, Label{"shoulder_turns", "shoulder turns"},
+    Label{"open_turns", "open turns"}, Label{"depth_mm", "depth"}, Label{"lift_deg", "lift"},
+    Label{"bed_layers", "bed to lay it flat"}, Label{"behind_mm", "thick behind it"}, Label{"gap_mm", "gap"},
+    Label{"count", "count"}, Label{"diameter_mm", "diameter"}, Label{"room_mm", "room taken"},
+    Label{"whip_turns", "whip turns"}, Label{"thread_mm", "thread in all"}, Label{"layers", "layers"}};
+
+}  // namespace
+
+std::vector<Figure> figuresOf(const Plan& plan, std::size_t part) {
+    Sheet sheet;
+    std::visit(WriteFigures{plan, plan.parts[part], sheet}, plan.parts[part].detail);
+    return sheet.take();
+}
+
+std::string labelOf(const std::string& key) {
+    const auto found = std::ranges::find(kLabels, key, &Label::key);
+    return found == kLabels.end() ? key : std::string(found->label);
+}
+
+std::string unitOf(const std::string& key) {
+    if (key.ends_with("_mm")) return "mm";
+    if (key.ends_with("_mm3")) return "mm³";
+    if (key.ends_with("_mg")) return "mg";
+    if (key.ends_with("_deg")) return "°";
+    return "";
+}
+
+std::string displayOf(const Figure& figure) {
+    if (const auto* text = std::get_if<std::string>(&figure.value)) return *text;
+    const double value = std::get<double>(figure.value);
+    const std::string unit = unitOf(figure.key);
+    if (unit == "°") return formatNumber(value, 0) + "°";
+    if (unit == "mm") return formatNumber(value, std::abs(value) < 0.95 ? 2 : 1) + " mm";
+    if (!unit.empty()) return formatNumber(value, 1) + " " + unit;
+    if (figure.key == "fibres" || figure.key == "barbs") return formatNumber(value, 0);
+    return formatShort(value, 1);
+}
+
+void describeParts(Plan& plan) {
+    for (PartPlan& part : plan.parts) {
+        part.words = std::visit(SayPart{plan, part}, part.detail);
+        part.drivers = driversOf(plan, part);
+    }
+}
+
+}  // namespace machair

@@ -1,0 +1,342 @@
+#include "sizing/resolver.h"
+
+#include <algorithm>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kFrontShare = 0.22;   // of the shank kept ahead of the body, models.md section 4
+constexpr double kThoraxShare = 0.10;  // of the shank
+constexpr double kTippetBar = 0.12;    // of the bar spacing, models.md section 2
+
+std::string mmText(Length l) { return formatShort(l / mm, 2) + " mm"; }
+
+}  // namespace
+
+Resolver::Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room)
+    : pattern_(pattern), hook_(hook), book_(book), place_(std::move(place)), schools_(schools), room_(room),
+      lengths_(pattern.parts.size()), tieIns_(pattern.parts.size()) {}
+
+void Resolver::fault(Place place, std::string what, std::string remedy) {
+    Fault fault{std::move(place), std::move(what), std::move(remedy)};
+    if (std::ranges::find(faults_, fault) == faults_.end()) faults_.push_back(std::move(fault));
+}
+
+template <class Compute>
+Length Resolver::once(Node& node, const std::string& name, const Place& place, Compute compute) {
+    if (node.state == State::done) return node.value;
+    if (node.state == State::open) {
+        std::string circle;
+        for (auto it = std::ranges::find(open_, name); it != open_.end(); ++it) circle += *it + " → ";
+        fault(place, "these lengths refer to each other in a circle: " + circle + name,
+              "give one of them against the hook or in mm");
+        return node.value;
+    }
+    node.state = State::open;
+    open_.push_back(name);
+    node.value = compute();
+    open_.pop_back();
+    node.state = State::done;
+    return node.value;
+}
+
+std::vector<std::size_t> Resolver::bodies() const {
+    std::vector<std::size_t> found;
+    for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+        if (pattern_.parts[i].kind == PartKind::body) found.push_back(i);
+    return found;
+}
+
+Length Resolver::bodyEnd() {
+    return once(bodyEnd_, "body end", place_, [this] {
+        const auto sections = bodies();
+        if (!sections.empty()) {
+            const auto& body = std::get<BodyPart>(pattern_.parts[sections.front()].detail);
+            if (body.end) return station(*body.end, partPlace(sections.front()).key("end"));
+        }
+        return hook_.landmarkStation(hook_.curved() ? Landmark::bend : Landmark::barb);
+    });
+}
+
+bool Resolver::frontIsWritten() const {
+    if (const auto thorax = findKind(pattern_, PartKind::thorax))
+        return std::get<BodyPart>(pattern_.parts[*thorax].detail).front.has_value();
+    const auto sections = bodies();
+    return !sections.empty() && std::get<BodyPart>(pattern_.parts[sections.back()].detail).front.has_value();
+}
+
+Length Resolver::foremostBody() {
+    return once(foremost_, "body front", place_, [this] {
+        const auto written = [this](std::size_t part) -> std::optional<Length> {
+            const auto& body = std::get<BodyPart>(pattern_.parts[part].detail);
+            if (!body.front) return std::nullopt;
+            return station(*body.front, partPlace(part).key("front"));
+        };
+        std::optional<Length> front;
+        if (const auto thorax = findKind(pattern_, PartKind::thorax))
+            front = written(*thorax);
+        else if (const auto sections = bodies(); !sections.empty())
+            front = written(sections.back());
+        Length least = kFrontShare * hook_.shank();
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) {
+            const auto* collar = std::get_if<CollarPart>(&pattern_.parts[i].detail);
+            if (!collar || !collar->until) continue;
+            // A collar wound as far as a station: it, its binding and three stems stand ahead of the body.
+            const Material* made = pattern_.parts[i].material ? book_.findMaterial(*pattern_.parts[i].material) : nullptr;
+            const Length stem = made && made->kind == MaterialKind::hackle ? feather(*made, hook_).stem : 0.3 * mm;
+            least = std::max(least, station(*collar->until, partPlace(i).key("until")) + room_.bindings + 3.0 * stem);
+        }
+        return front.value_or(std::max(least, room_.atEye) + beadAtEye());
+    });
+}
+
+Length Resolver::bodyFront() {
+    return once(bodyFront_, "body front", place_, [this] {
+        const auto sections = bodies();
+        if (!sections.empty()) {
+            const auto& body = std::get<BodyPart>(pattern_.parts[sections.back()].detail);
+            if (body.front) return station(*body.front, partPlace(sections.back()).key("front"));
+        }
+        const auto thoraxPart = findKind(pattern_, PartKind::thorax);
+        if (!thoraxPart) return foremostBody();
+        return thorax(*thoraxPart).end;
+    });
+}
+
+Section Resolver::section(std::size_t part) {
+    const auto sections = bodies();
+    const auto here = std::ranges::find(sections, part);
+    require(here != sections.end(), "section wants a body");
+    const auto& body = std::get<BodyPart>(pattern_.parts[part].detail);
+    const auto position = static_cast<std::size_t>(here - sections.begin());
+    Section result{part, bodyEnd(), bodyFront()};
+    // Between sections: what is written at either side of the join, else an even split.
+    const auto join = [&](std::size_t rear) {
+        const auto& ahead = std::get<BodyPart>(pattern_.parts[sections[rear + 1]].detail);
+        const auto& behind = std::get<BodyPart>(pattern_.parts[sections[rear]].detail);
+        if (behind.front) return station(*behind.front, partPlace(sections[rear]).key("front"));
+        if (ahead.end) return station(*ahead.end, partPlace(sections[rear + 1]).key("end"));
+        const double share = static_cast<double>(rear + 1) / static_cast<double>(sections.size());
+        return bodyEnd() + share * (bodyFront() - bodyEnd());
+    };
+    if (position > 0) result.end = body.end ? station(*body.end, partPlace(part).key("end")) : join(position - 1);
+    if (position + 1 < sections.size()) result.front = join(position);
+    if (result.end <= result.front)
+        fault(partPlace(part).key(body.end ? "end" : "front"),
+              "expected a body end behind its front, got the end at " + mmText(result.end) + " and the front at " +
+                  mmText(result.front) + " from the eye",
+              "end it further back or start it further forward");
+    return result;
+}
+
+Section Resolver::thorax(std::size_t part) {
+    const auto& written = std::get<BodyPart>(pattern_.parts[part].detail);
+    Section result{part, 0.0 * mm, foremostBody()};
+    result.end = written.end ? station(*written.end, partPlace(part).key("end")) : result.front + kThoraxShare * hook_.shank();
+    if (result.end <= result.front)
+        fault(partPlace(part).key("end"), "expected a thorax end behind its front, got the end at " + mmText(result.end) +
+                                              " and the front at " + mmText(result.front) + " from the eye");
+    return result;
+}
+
+std::optional<Length> Resolver::beadDiameter() const {
+    const auto bead = findKind(pattern_, PartKind::bead);
+    if (!bead) return std::nullopt;
+    const auto& material = pattern_.parts[*bead].material;
+    const Material* made = material ? book_.findMaterial(*material) : nullptr;
+    const auto* traits = made ? std::get_if<BeadTraits>(&made->traits) : nullptr;
+    if (traits && traits->diameter) return *traits->diameter;
+    return 0.60 * nominalGape(hook_.size());
+}
+
+Length Resolver::beadAtEye() const {
+    // A bead tied first is seated at the eye; later ones are pushed back on what is before them.
+    if (pattern_.parts.empty() || pattern_.parts.front().kind != PartKind::bead) return 0.0 * mm;
+    return beadDiameter().value_or(0.0 * mm);
+}
+
+Length Resolver::tieIn(std::size_t part) {
+    if (tieIns_[part]) return *tieIns_[part];
+    const Part& written = pattern_.parts[part];
+    if (written.station) return station(*written.station, partPlace(part).key("station"));
+    switch (written.kind) {
+        case PartKind::tag:
+        case PartKind::tail:
+        case PartKind::butt:
+        case PartKind::rib: return bodyEnd();
+        case PartKind::palmer: return bodyFront();
+        default: return foremostBody();
+    }
+}
+
+Length Resolver::lengthOf(std::size_t part) {
+    const Part& written = pattern_.parts[part];
+    const Place place = partPlace(part);
+    const std::string name(nameOf(written.kind));
+    return once(lengths_[part], name, place.key("length"), [&]() -> Length {
+        struct Visit {
+            Resolver& r;
+            std::size_t part;
+            Place place;
+            Length along(const std::optional<LengthSpec>& spec, Length usual) const {
+                return spec ? r.length(*spec, r.tieIn(part), place.key("length")) : usual;
+            }
+            Length operator()(const TagPart& p) const { return along(p.length, 0.08 * r.hook_.shank()); }
+            Length operator()(const TailPart& p) const { return along(p.length, 0.0 * mm); }
+            Length operator()(const PalmerPart& p) const { return r.fibreLength(p.length, part); }
+            Length operator()(const CollarPart& p) const { return r.fibreLength(p.length, part); }
+            Length operator()(const WingPart& p) const { return along(p.length, 0.0 * mm); }
+            Length operator()(const LegsPart& p) const { return along(p.length, 0.0 * mm); }
+            Length operator()(const CheekPart& p) const { return along(p.length, 0.35 * r.hook_.shank()); }
+            Length operator()(const BodyPart&) const {
+                const Section s = r.pattern_.parts[part].kind == PartKind::body ? r.section(part) : r.thorax(part);
+                return s.end - s.front;
+            }
+            Length operator()(const RibPart&) const { return r.bodyEnd() - r.bodyFront(); }
+            Length operator()(const BeadPart&) const { return r.beadDiameter().value_or(0.0 * mm); }
+            Length none() const {
+                r.fault(place, "expected a part that has a length, got a " + std::string(nameOf(r.pattern_.parts[part].kind)));
+                return 1.0 * mm;
+            }
+            Length operator()(const UnderbodyPart&) const { return none(); }
+            Length operator()(const ThreadPart&) const { return none(); }
+            Length operator()(const HeadPart&) const { return none(); }
+        };
+        const Length result = std::visit(Visit{*this, part, place}, written.detail);
+        if (result > 0.0 * mm) return result;
+        fault(place.key("length"), "expected a length that leaves something behind its tie-in, got " + mmText(result),
+              "the end is at or ahead of where the " + name + " is tied in");
+        return 1.0 * mm;
+    });
+}
+
+// Both schools are in the plan; here the one that is in force. The bed under the hackle is sizing's to know: against
+// another part's length its few tenths are left out.
+Length Resolver::fibreLength(const LengthSpec& spec, std::size_t part) {
+    const Length origin = tieIn(part);
+    const auto aim = target(spec, partPlace(part).key("length"));
+    if (!aim) return length(spec, origin, partPlace(part).key("length"));
+    const Point2 root = hook_.at(origin).position;
+    if (schools_.fibre == FibreSchool::layBack) return aim->x - root.x;
+    constexpr double kFibreCurve = 1.03;
+    return kFibreCurve * hypot(aim->x - root.x, aim->y - root.y);
+}
+
+Length Resolver::yardstick(const Ratio& ratio, const Place& place) {
+    if (const auto* ref = std::get_if<PartRef>(&ratio.of)) {
+        const auto part = find(pattern_, *ref);
+        if (part) return lengthOf(*part);
+        fault(place.key("of"), "expected a part of this dressing, got " + describe(*ref));
+        return 1.0 * mm;
+    }
+    switch (std::get<Yardstick>(ratio.of)) {
+        case Yardstick::shank: return hook_.shank();
+        case Yardstick::gape: return hook_.gape();
+        case Yardstick::body: return bodyEnd() - bodyFront();
+        case Yardstick::overall: return hook_.overall();
+        case Yardstick::eyeWidth: return hook_.eyeWidth();
+        case Yardstick::spear: return hook_.spear();
+        case Yardstick::bead: return beadDiameter().value_or(0.60 * nominalGape(hook_.size()));
+    }
+    throw BrokenContract("unknown yardstick");
+}
+
+Length Resolver::tailTipX() {
+    const auto tail = findKind(pattern_, PartKind::tail);
+    const WirePoint root = hook_.at(bodyEnd());
+    return root.position.x + (tail ? lengthOf(*tail) * cos(root.heading) : 0.0 * mm);
+}
+
+Length Resolver::reachX(const Reach& reach, const Place& place) {
+    Length x;
+    if (const auto* ref = std::get_if<PartRef>(&reach.to)) {
+        const auto part = find(pattern_, *ref);
+        const double fraction = reach.fraction.value_or(1.0);
+        if (!part) {
+            fault(place.key("to"), "expected a part of this dressing, got " + describe(*ref));
+            return 1.0 * mm;
+        }
+        const WirePoint root = hook_.at(tieIn(*part));
+        x = root.position.x + fraction * lengthOf(*part) * cos(root.heading);
+    } else {
+        const AnyLandmark& landmark = std::get<AnyLandmark>(reach.to);
+        if (const auto* onHook = std::get_if<Landmark>(&landmark))
+            x = hook_.landmarkTarget(*onHook).x;
+        else
+            x = std::get<FlyLandmark>(landmark) == FlyLandmark::bodyEnd ? hook_.at(bodyEnd()).position.x : tailTipX();
+    }
+    if (reach.past) x += size(**reach.past, place.key("past"));
+    if (reach.shortBy) x -= size(**reach.shortBy, place.key("short"));
+    return x;
+}
+
+std::optional<Point2> Resolver::target(const LengthSpec& spec, const Place& place) {
+    const auto* reach = std::get_if<Reach>(&spec.value);
+    if (!reach) return std::nullopt;
+    Point2 aim{reachX(*reach, place), 0.0 * mm};
+    if (const auto* landmark = std::get_if<AnyLandmark>(&reach->to)) {
+        if (const auto* onHook = std::get_if<Landmark>(landmark))
+            aim.y = hook_.landmarkTarget(*onHook).y;
+        else if (std::get<FlyLandmark>(*landmark) == FlyLandmark::bodyEnd)
+            aim.y = hook_.at(bodyEnd()).position.y;
+    }
+    return aim;
+}
+
+Length Resolver::length(const LengthSpec& spec, Length origin, const Place& place) {
+    struct Visit {
+        Resolver& r;
+        Length origin;
+        const Place& place;
+        Length operator()(Length l) const { return l; }
+        Length operator()(const Ratio& ratio) const { return ratio.ratio * r.yardstick(ratio, place); }
+        Length operator()(const Reach& reach) const { return r.reachX(reach, place) - r.hook_.at(origin).position.x; }
+        Length operator()(const Bars& bars) const {
+            // To the far edge of the n-th bar from the tips: n - 1 spacings and one bar.
+            const auto spacing = r.tippetSpacing();
+            if (!spacing) {
+                r.fault(place.key("bars"), "expected a tippet with a bar_spacing_mm to count bars on",
+                        "measure the bar spacing of the feather and give it on the material");
+                return 1.0 * mm;
+            }
+            return (bars.count - 1 + kTippetBar) * *spacing;
+        }
+    };
+    return std::visit(Visit{*this, origin, place}, spec.value);
+}
+
+std::optional<Length> Resolver::tippetSpacing() const {
+    for (const Part& part : pattern_.parts) {
+        const Material* made = part.material ? book_.findMaterial(*part.material) : nullptr;
+        if (!made || part.kind != PartKind::tail) continue;
+        if (const auto* tippet = std::get_if<TippetTraits>(&made->traits)) return tippet->barSpacing;
+    }
+    return std::nullopt;
+}
+
+Length Resolver::size(const LengthSpec& spec, const Place& place) {
+    if (std::holds_alternative<Reach>(spec.value)) {
+        fault(place, "expected a ratio or millimetres, got a reach to a landmark", "a size has no place to reach from");
+        return 1.0 * mm;
+    }
+    return length(spec, 0.0 * mm, place);
+}
+
+Length Resolver::station(const StationSpec& spec, const Place& place) {
+    Length s;
+    if (const auto* landmark = std::get_if<Landmark>(&spec.at))
+        s = hook_.landmarkStation(*landmark);
+    else
+        s = std::get<FlyLandmark>(spec.at) == FlyLandmark::bodyEnd ? bodyEnd() : tailTipX();
+    if (spec.ahead) s -= size(*spec.ahead, place.key("ahead"));
+    if (spec.behind) s += size(*spec.behind, place.key("behind"));
+    if (s >= 0.0 * mm && s <= hook_.rearmostStation()) return s;
+    fault(place, "expected a place on the hook from the eye to the back of the bend (0 to " + mmText(hook_.rearmostStation()) +
+                     "), got " + mmText(s));
+    return std::clamp(s, 0.0 * mm, hook_.shank());
+}
+
+}  // namespace machair

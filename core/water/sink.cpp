@@ -1,0 +1,188 @@
+#include "water/sink.h"
+
+#include <algorithm>
+#include <boost/math/quadrature/gauss_kronrod.hpp>
+#include <boost/math/tools/roots.hpp>
+#include <cmath>
+#include <numbers>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kPi = std::numbers::pi;
+constexpr Density kSteelWire = 7.85 * mgPerMm3;
+constexpr Density kFibre = 1.30 * mgPerMm3;
+constexpr Density kSoakedBody = 1.03 * mgPerMm3;
+constexpr double kBeadHole = 0.40;  // of the diameter
+constexpr Length kLeastCollarWidth = 1.0 * mm;
+constexpr double kWingFlat = 1.1;
+constexpr double kWingShare = 0.5;   // of length times depth
+constexpr double kWingAlong = 0.15;  // of its flat drag
+constexpr double kBodyAlong = 0.8;
+constexpr Angle kUpright = 85_deg;
+
+Volume rod(Length length, Length diameter) { return length * (kPi / 4.0 * diameter * diameter); }
+
+Force dynamic(Speed u, Area area, double coefficient) { return 0.5 * coefficient * kWater * (u * u) * area; }
+
+Metal metalOr(const Material& material, Metal usual) {
+    if (const auto* wire = std::get_if<WireTraits>(&material.traits)) return wire->metal.value_or(usual);
+    if (const auto* bead = std::get_if<BeadTraits>(&material.traits)) return bead->metal.value_or(usual);
+    return usual;
+}
+
+}  // namespace
+
+void WetFly::addMatter(Density density, Volume volume) {
+    mass_ += density * volume;
+    submerged_ += (density - kWater) * volume * kGravity;
+}
+
+WetFly::WetFly(const Plan& plan, double celsius) : mu_(viscosity(celsius)) {
+    const Hook& hook = plan.hook;
+    wire_ = hook.wire();
+    gape_ = hook.gape();
+    wireLength_ = hook.wireLength();
+    addMatter(kSteelWire, rod(wireLength_, wire_));
+
+    Volume soaked;
+    Area bodySide;
+    for (const PartPlan& part : plan.parts) {
+        const std::string title(nameOf(part.kind));
+        const auto addHackle = [&](const HacklePlan& h, double count, Length width) {
+            const Angle angle = h.stand == FibreStand::upright ? kUpright : h.feather.fibreAngle();
+            hackles_.push_back({title, h.fibre, h.feather.fibre, count, angle, width});
+            addMatter(kFibre, count * rod(h.fibre, h.feather.fibre));
+        };
+        if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
+            const auto side = [&](double s) { return plan.bodyDiameter(*body, s * mm) / mm; };
+            const auto core = [&](double s) { return kPi / 4.0 * std::max(0.0, side(s) * side(s) - wire_ * wire_ / mm2); };
+            using Rule = boost::math::quadrature::gauss_kronrod<double, 15>;
+            soaked += Rule::integrate(core, body->front / mm, body->end / mm, 6, 1e-9) * mm3;
+            bodySide += Rule::integrate(side, body->front / mm, body->end / mm, 6, 1e-9) * mm2;
+            bodyLength_ += body->end - body->front;
+            if (body->method == BodyMethod::wire && body->length && part.made.kind == MaterialKind::wire)
+                addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(*body->length, windingThickness(part.made)));
+        } else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
+            addHackle(palmer->hackle, palmer->hackle.fibres, palmer->hackle.width);
+        } else if (const auto* h = std::get_if<HacklePlan>(&part.detail)) {
+            addHackle(*h, h->fibres, std::max(h->width, kLeastCollarWidth));
+        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
+            tailFibres_ += tail->fibres;
+            tailLength_ = std::max(tailLength_, tail->length);
+            tailFibre_ = tail->fibre;
+            addMatter(kFibre, tail->fibres * rod(tail->length, tail->fibre));
+        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
+            const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
+            addMatter(kFibre, (pair ? 2.0 : 1.0) * wing->barbs * rod(wing->length, wing->barb));
+            wing_ += wing->length * wing->depth;
+        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
+            if (part.made.kind == MaterialKind::wire)
+                addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(rib->wound, rib->thickness));
+        } else if (const auto* under = std::get_if<UnderbodyPlan>(&part.detail)) {
+            if (under->length && part.made.kind == MaterialKind::wire)
+                addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(*under->length, windingThickness(part.made)));
+        } else if (const auto* bead = std::get_if<BeadPlan>(&part.detail)) {
+            const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
+            const Length hole = traits && traits->hole ? *traits->hole : kBeadHole * bead->diameter;
+            const Volume ball = kPi / 6.0 * (bead->diameter * bead->diameter * bead->diameter) - rod(bead->diameter, hole);
+            addMatter(metalDensity(metalOr(part.made, Metal::brass)), ball);
+            bead_ = std::max(bead_, bead->diameter);
+        }
+    }
+    addMatter(kSoakedBody, soaked);
+    bodyDiameter_ = bodyLength_ > 0.0 * mm ? bodySide / bodyLength_ : 0.0 * mm;
+    submerged_ -= plan.pattern.buoyancyMillinewton.value_or(0.0) * millinewton;
+}
+
+Force WetFly::hackleDrag(const Hackle& h, Speed u, bool sinking) const {
+    const double s = sin(h.angle);
+    const Area outline = sinking ? 2.0 * s * h.fibre * (h.width + 0.5 * cos(h.angle) * h.fibre)
+                                 : kPi * (s * h.fibre) * (s * h.fibre);
+    const double factor = sinking ? 1.0 - 0.5 * s * s : s * s;
+    const double k =
+        cylinderDrag(reynolds(u, h.diameter, mu_)) * (h.diameter * h.fibre) * h.count * factor / outline;
+    return dynamic(u, outline, screen(k));
+}
+
+std::vector<WetFly::Share> WetFly::shares(Speed u) const {
+    std::vector<Share> list;
+    if (u <= 0.0 * metrePerSecond) return list;
+    for (const Hackle& h : hackles_) list.push_back({h.what, hackleDrag(h, u, true), hackleDrag(h, u, false)});
+    if (bodyLength_ > 0.0 * mm)
+        list.push_back({"body", dynamic(u, bodyDiameter_ * bodyLength_, cylinderDrag(reynolds(u, bodyDiameter_, mu_))),
+                        dynamic(u, kPi / 4.0 * bodyDiameter_ * bodyDiameter_, kBodyAlong)});
+    const double bend = cylinderDrag(reynolds(u, wire_, mu_));
+    list.push_back({"hook", dynamic(u, 2.0 * wire_ * gape_, bend), dynamic(u, wire_ * gape_, bend)});
+    if (wing_ > 0.0 * mm2) {
+        const Force flat = dynamic(u, kWingShare * wing_, kWingFlat);
+        list.push_back({"wing", flat, kWingAlong * flat});
+    }
+    if (tailFibres_ > 0.0)
+        list.push_back({"tail", dynamic(u, tailFibres_ * tailLength_ * tailFibre_, cylinderDrag(reynolds(u, tailFibre_, mu_))),
+                        Force{}});
+    if (bead_ > 0.0 * mm) {
+        const Force ball = dynamic(u, kPi / 4.0 * bead_ * bead_, sphereDrag(reynolds(u, bead_, mu_)));
+        list.push_back({"bead", ball, ball});
+    }
+    return list;
+}
+
+Force WetFly::dragFlat(Speed speed) const {
+    Force sum;
+    for (const Share& share : shares(speed)) sum += share.flat;
+    return sum;
+}
+
+Force WetFly::dragAlong(Speed speed) const {
+    Force sum;
+    for (const Share& share : shares(speed)) sum += share.along;
+    return sum;
+}
+
+Area WetFly::silhouette() const {
+    Area area = wireLength_ * wire_ + bodyDiameter_ * bodyLength_ + wing_ + tailFibres_ * tailLength_ * tailFibre_ +
+                kPi / 4.0 * bead_ * bead_;
+    for (const Hackle& h : hackles_) {
+        const double s = sin(h.angle);
+        const Area outline = 2.0 * s * h.fibre * (h.width + 0.5 * cos(h.angle) * h.fibre);
+        const Area fibres = h.count * (1.0 - 0.5 * s * s) * (h.fibre * h.diameter);
+        area += std::min(outline, fibres);
+    }
+    return area;
+}
+
+SinkReport sinkReport(const Plan& plan, double celsius) {
+    const WetFly fly(plan, celsius);
+    SinkReport report;
+    report.mass = fly.mass();
+    report.submerged = fly.submergedWeight();
+    report.presence = fly.dragAlong(kPresenceSpeed);
+    report.silhouette = fly.silhouette();
+    report.floats = report.submerged <= Force{};
+    Speed judged = kPresenceSpeed;
+    if (!report.floats) {
+        // Drag grows without bound with speed, so the top of the bracket is found by doubling.
+        const auto excess = [&](double u) { return fly.dragFlat(u * metrePerSecond) / newton - report.submerged / newton; };
+        double top = 1.0;
+        while (excess(top) < 0.0) top *= 2.0;
+        std::uintmax_t iterations = 200;
+        constexpr double kSpeedTolerance = 1e-9;  // m/s
+        const auto [low, high] = boost::math::tools::toms748_solve(
+            excess, 1e-9, top, [](double a, double b) { return std::abs(a - b) <= kSpeedTolerance; }, iterations);
+        report.iterations = static_cast<int>(iterations);
+        report.sinkRate = 0.5 * (low + high) * metrePerSecond;
+        judged = report.sinkRate;
+    }
+    auto shares = fly.shares(judged);
+    std::ranges::stable_sort(shares, std::greater{}, &WetFly::Share::flat);
+    const Force whole = fly.dragFlat(judged);
+    for (std::size_t i = 0; i < std::min<std::size_t>(3, shares.size()); ++i)
+        report.drivers.push_back(shares[i].what + " " + formatNumber(100.0 * (shares[i].flat / whole), 0) + " % of the drag");
+    return report;
+}
+
+}  // namespace machair

@@ -1,0 +1,364 @@
+// The bench file's records, each described once: its keys, their meaning and their limits. Reading, writing and the
+// JSON Schema all run over these descriptions, so they can't disagree (formats.md is the source).
+//
+// A visitor is called as v(key, member, rule) for each key, v.rest(carried) for the keys nobody knows. A member that
+// is neither optional nor a list must be there.
+#pragma once
+
+#include <concepts>
+
+#include "book/book.h"
+
+namespace machair::store {
+
+// What a number may be, and what a fault calls it.
+struct Rule {
+    double low = -1e300;
+    double high = 1e300;
+    bool overLow = false;  // low itself is not allowed
+    const char* noun = "a number";
+    double scale = 1.0;  // written number = member's base value / scale
+    bool whole = false;
+};
+
+inline constexpr Rule kLength{0.0, 1000.0, true, "a length over 0 and at most 1000 mm"};
+inline constexpr Rule kLeaderLength{0.0, 1000.0, true, "a length over 0 and at most 1000 m", 1000.0};
+inline constexpr Rule kTurns{0.5, 60.0, false, "a number of turns from 0.5 to 60"};
+inline constexpr Rule kTurnsOrNone{0.0, 60.0, false, "a number of turns from 0 to 60"};
+inline constexpr Rule kSize{2.0, 20.0, false, "a hook size from 2 to 20", 1.0, true};
+inline constexpr Rule kSteps{-18.0, 18.0, false, "a whole number of sizes from -18 to 18", 1.0, true};
+inline constexpr Rule kFibres{1.0, 5000.0, false, "a whole number of fibres from 1 to 5000", 1.0, true};
+inline constexpr Rule kCount{1.0, 500.0, false, "a whole number from 1 to 500", 1.0, true};
+inline constexpr Rule kFew{1.0, 64.0, false, "a whole number from 1 to 64", 1.0, true};
+inline constexpr Rule kFewOrNone{0.0, 64.0, false, "a whole number from 0 to 64", 1.0, true};
+inline constexpr Rule kPasses{1.0, 2.0, false, "1 or 2 passes", 1.0, true};
+inline constexpr Rule kSides{1.0, 2.0, false, "1 or 2 sides", 1.0, true};
+inline constexpr Rule kShare{0.0, 0.95, false, "a share from 0 to 0.95"};
+inline constexpr Rule kFraction{0.0, 10.0, true, "a fraction over 0 and at most 10"};
+inline constexpr Rule kRatio{0.0, 1000.0, true, "a ratio over 0 and at most 1000"};
+inline constexpr Rule kExponent{0.0, 10.0, false, "an exponent from 0 to 10"};
+inline constexpr Rule kPositive{0.0, 1e6, true, "a number over 0 and at most 1000000"};
+inline constexpr Rule kGamma{0.0, 10.0, false, "a number from 0 to 10"};
+inline constexpr Rule kDegrees{0.0, 180.0, false, "an angle from 0 to 180 degrees"};
+inline constexpr Rule kBuoyancy{-1000.0, 1000.0, false, "a buoyancy from -1000 to 1000 mN"};
+inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
+
+template <class T, class Record>
+concept Is = std::same_as<std::remove_const_t<T>, Record>;
+
+template <class V, Is<HookMeasures> T>
+void describe(V& v, T& m) {
+    v("shank_mm", m.shank, kLength);
+    v("gape_mm", m.gape, kLength);
+    v("clear_gape_mm", m.clearGape, kLength);
+    v("wire_mm", m.wire, kLength);
+    v("overall_mm", m.overall, kLength);
+    v("point_mm", m.point, kLength);
+    v.rest(m.carried);
+}
+
+template <class V, Is<HookSpec> T>
+void describe(V& v, T& h) {
+    v("id", h.id);
+    v("name", h.name);
+    v("size", h.size, kSize);
+    v("family", h.family);
+    v("long", h.longer, kSteps);
+    v("heavy", h.heavier, kSteps);
+    v("barb", h.barb);
+    v("eye", h.eye);
+    v("measured", h.measured);
+    v("note", h.note);
+    v.rest(h.carried);
+}
+
+template <class V, Is<ThreadTraits> T>
+void describe(V& v, T& t) {
+    v("denier", t.denier, kPositive);
+    v("dtex", t.dtex, kPositive);
+    v("fibre", t.fibre);
+    v("lay", t.lay);
+}
+template <class V, Is<WireTraits> T>
+void describe(V& v, T& t) {
+    v("diameter_mm", t.diameter, kLength);
+    v("metal", t.metal);
+    v("core", t.core);
+}
+template <class V, Is<StripTraits> T>
+void describe(V& v, T& t) {
+    v("width_mm", t.width, kLength);
+    v("thickness_mm", t.thickness, kLength);
+    v("faces", t.faces, kColour);
+}
+template <class V, Is<BlendPart> T>
+void describe(V& v, T& b) {
+    v("material", b.material);
+    v("parts", b.parts, kPositive);
+    v.rest(b.carried);
+}
+template <class V, Is<DubbingTraits> T>
+void describe(V& v, T& t) {
+    v("texture", t.texture);
+    v("packed_mg_per_mm3", t.packed, kPositive);
+    v("blend", t.blend);
+}
+template <class V, Is<StrandTraits> T>
+void describe(V& v, T& t) {
+    v("width_mm", t.width, kLength);
+    v("thickness_mm", t.thickness, kLength);
+    v("flue_mm", t.flue, kLength);
+    v("natural_mm", t.natural, kLength);
+    v("density_per_mm", t.density, kPositive);
+    v("fibre_mm", t.fibre, kLength);
+}
+template <class V, Is<RopeTraits> T>
+void describe(V& v, T& t) {
+    v("diameter_mm", t.diameter, kLength);
+    v("core_mm", t.core, kLength);
+}
+template <class V, Is<HackleTraits> T>
+void describe(V& v, T& t) {
+    v("bird", t.bird);
+    v("density_per_mm", t.density, kPositive);
+    v("sides", t.sides, kSides);
+    v("stem_mm", t.stem, kLength);
+    v("gamma", t.gamma, kGamma);
+    v("fibre_mm", t.fibre, kLength);
+    v("stiffness", t.stiffness);
+    v("fibre_shortest_mm", t.fibreShortest, kLength);
+    v("fibre_longest_mm", t.fibreLongest, kLength);
+    v("usable_stem_mm", t.usableStem, kLength);
+}
+template <class V, Is<VaneTraits> T>
+void describe(V& v, T& t) {
+    v("side", t.side);
+    v("vane_mm", t.vane, kLength);
+    v("barbs_mm", t.barbs, kLength);
+    v("density_per_mm", t.density, kPositive);
+    v("barb_mm", t.barb, kLength);
+}
+template <class V, Is<TippetTraits> T>
+void describe(V& v, T& t) {
+    v("bar_spacing_mm", t.barSpacing, kLength);
+    v("bar_mm", t.bar, kLength);
+    v("fibre_mm", t.fibre, kLength);
+}
+template <class V, Is<PlumeTraits> T>
+void describe(V& v, T& t) {
+    v("fibre_mm", t.fibre, kLength);
+    v("fibre_length_mm", t.fibreLength, kLength);
+    v("fibres", t.fibres, kFibres);
+}
+template <class V, Is<HairTraits> T>
+void describe(V& v, T& t) {
+    v("fibre_mm", t.fibre, kLength);
+    v("length_mm", t.length, kLength);
+    v("loss", t.loss, kShare);
+}
+template <class V, Is<PieceTraits> T>
+void describe(V& v, T& t) {
+    v("length_mm", t.length, kLength);
+    v("width_mm", t.width, kLength);
+    v("thickness_mm", t.thickness, kLength);
+}
+template <class V, Is<BeadTraits> T>
+void describe(V& v, T& t) {
+    v("diameter_mm", t.diameter, kLength);
+    v("hole_mm", t.hole, kLength);
+    v("metal", t.metal);
+}
+
+template <class V, Is<Material> T>
+void describe(V& v, T& m) {
+    v("id", m.id);
+    v("kind", m.kind);
+    v("name", m.name);
+    v("label", m.label);
+    v("colour", m.colour, kColour);
+    v("colours", m.colours, kColour);
+    v("marking", m.marking);
+    v.byKind(m.kind, m.traits, traitsFor);
+    v("measured", m.measured);
+    v("note", m.note);
+    v.rest(m.carried);
+}
+
+template <class V, Is<StationSpec> T>
+void describe(V& v, T& s) {
+    v("at", s.at);
+    v("ahead", s.ahead);
+    v("behind", s.behind);
+    v.rest(s.carried);
+}
+
+template <class V, Is<TagPart> T>
+void describe(V& v, T& p) {
+    v("length", p.length);
+    v("turns", p.turns, kTurns);
+    v("passes", p.passes, kPasses);
+    v("protect", p.protect);
+}
+template <class V, Is<TailPart> T>
+void describe(V& v, T& p) {
+    v("length", p.length);
+    v("fibres", p.fibres, kFibres);
+    v("style", p.style);
+    v("width", p.width);
+    v("doubled", p.doubled);
+    v("cut", p.cut);
+}
+template <class V, Is<RibPart> T>
+void describe(V& v, T& p) {
+    v("turns", p.turns, kTurns);
+    v("spacing", p.spacing);
+    v("direction", p.direction);
+    v("pitch", p.pitch);
+    v("along", p.along);
+    v("face", p.face, kFewOrNone);
+}
+template <class V, Is<UnderbodyPart> T>
+void describe(V& v, T& p) {
+    v("layers", p.layers, kFew);
+    v("end", p.end);
+    v("front", p.front);
+    v("turns", p.turns, kTurns);
+    v("overlap", p.overlap, kShare);
+}
+template <class V, Is<BodyPart> T>
+void describe(V& v, T& p) {
+    v("method", p.method);
+    v("end", p.end);
+    v("front", p.front);
+    v("rear_mm", p.rear, kLength);
+    v("rear_diameter", p.rearDiameter);
+    v("front_mm", p.foremost, kLength);
+    v("front_diameter", p.frontDiameter);
+    v("exponent", p.exponent, kExponent);
+    v("noodle_diameter_mm", p.noodleDiameter, kLength);
+    v("strands", p.strands, kCount);
+    v("twisted", p.twisted);
+    v("held", p.held);
+    v("overlap", p.overlap, kShare);
+    v("passes", p.passes, kPasses);
+    v("direction", p.direction);
+}
+template <class V, Is<PalmerPart> T>
+void describe(V& v, T& p) {
+    v("length", p.length);
+    v("shoulder_turns", p.shoulderTurns, kTurnsOrNone);
+    v("open_turns", p.openTurns, kTurns);
+    v("feathers", p.feathers, kPasses);
+    v("wound", p.wound);
+    v("along", p.along);
+}
+template <class V, Is<CollarPart> T>
+void describe(V& v, T& p) {
+    v("length", p.length);
+    v("turns", p.turns, kTurns);
+    v("fullness", p.fullness, kPositive);
+    v("tie_in", p.tieIn);
+    v("angle", p.angle);
+    v("until", p.until);
+    v("cut", p.cut);
+    v("through", p.through);
+}
+template <class V, Is<WingPart> T>
+void describe(V& v, T& p) {
+    v("style", p.style);
+    v("length", p.length);
+    v("depth", p.depth);
+    v("layers", p.layers, kFew);
+    v("folds", p.folds);
+    v("width", p.width);
+    v("position", p.position);
+    v("count", p.count, kFibres);
+    v("cut", p.cut);
+    v("angle_deg", p.angle, kDegrees);
+}
+template <class V, Is<LegsPart> T>
+void describe(V& v, T& p) {
+    v("length", p.length);
+    v("count", p.count, kCount);
+    v("knots", p.knots, kFewOrNone);
+    v("style", p.style);
+}
+template <class V, Is<CheekPart> T>
+void describe(V& v, T& p) {
+    v("length", p.length);
+    v("count", p.count, kCount);
+}
+template <class V, Is<BeadPart> T>
+void describe(V&, T&) {}
+template <class V, Is<ThreadPart> T>
+void describe(V&, T&) {}
+template <class V, Is<HeadPart> T>
+void describe(V& v, T& p) {
+    v("method", p.method);
+    v("strands", p.strands, kCount);
+    v("whip_turns", p.whipTurns, kTurnsOrNone);
+    v("knot", p.knot);
+    v("coats", p.coats, kFewOrNone);
+    v("finish", p.finish);
+    v("layers", p.layers, kFewOrNone);
+}
+
+template <class V, Is<Part> T>
+void describe(V& v, T& p) {
+    v("part", p.kind);
+    v("material", p.material);
+    v("from", p.from);
+    v("station", p.station);
+    v.byKind(p.kind, p.detail, detailFor);
+    v("note", p.note);
+    v.rest(p.carried);
+}
+
+template <class V, Is<Pattern> T>
+void describe(V& v, T& p) {
+    v("id", p.id);
+    v("name", p.name);
+    v("role", p.role);
+    v("hook", p.hook);
+    v("thread", p.thread);
+    v("max_length_mm", p.maxLength, kLength);
+    v("buoyancy_mN", p.buoyancyMillinewton, kBuoyancy);
+    v("note", p.note);
+    v("parts", p.parts);
+    v.rest(p.carried);
+}
+
+template <class V, Is<LeaderSpec> T>
+void describe(V& v, T& l) {
+    v("material", l.material);
+    v("diameter_mm", l.diameter, kLength);
+    v("tip_to_bob_m", l.tipToBob, kLeaderLength);
+    v("bob_to_middle_m", l.bobToMiddle, kLeaderLength);
+    v("middle_to_point_m", l.middleToPoint, kLeaderLength);
+    v("dropper_m", l.dropper, kLeaderLength);
+    v.rest(l.carried);
+}
+
+template <class V, Is<TeamSpec> T>
+void describe(V& v, T& t) {
+    v("id", t.id);
+    v("name", t.name);
+    v("bob", t.bob);
+    v("middle", t.middle);
+    v("point", t.point);
+    v("school", t.school);
+    v("leader", t.leader);
+    v("note", t.note);
+    v.rest(t.carried);
+}
+
+template <class V, Is<Book> T>
+void describe(V& v, T& b) {
+    v("hooks", b.hooks);
+    v("materials", b.materials);
+    v("patterns", b.patterns);
+    v("teams", b.teams);
+    v.rest(b.carried);
+}
+
+}  // namespace machair::store

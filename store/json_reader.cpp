@@ -1,0 +1,197 @@
+#include "store/json_reader.h"
+
+#include <cmath>
+
+#include "units/text.h"
+
+namespace machair::store {
+
+namespace {
+
+bool within(double value, const Rule& rule) {
+    if (!std::isfinite(value) || value > rule.high || value < rule.low) return false;
+    return !(rule.overLow && value == rule.low);
+}
+
+}  // namespace
+
+std::string shown(const Json& json) {
+    if (json.is_object()) return "an object";
+    if (json.is_array()) return "a list";
+    constexpr std::size_t kMost = 60;
+    std::string text = json.dump(-1, ' ', false, Json::error_handler_t::replace);
+    if (text.size() <= kMost) return text;
+    std::size_t cut = kMost;
+    while (cut > 0 && (static_cast<unsigned char>(text[cut]) & 0xC0) == 0x80) --cut;  // not inside a character
+    return text.substr(0, cut) + "…";
+}
+
+bool isColour(std::string_view text) {
+    return text.size() == 7 && text.front() == '#' &&
+           text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
+}
+
+void JsonReader::read(const Json& json, const Place& place, std::string& out, const Rule& rule) {
+    const bool colour = std::string_view(rule.noun) == kColour.noun;
+    if (!json.is_string() || (colour && !isColour(json.get_ref<const std::string&>())))
+        return expected(place, colour ? kColour.noun : "a text", json);
+    out = json.get<std::string>();
+    const std::string& where = place.text();
+    const bool id = where == "id" || where.ends_with(".id");
+    if (id && trimmed(out).empty()) expected(place, "an id", json);
+}
+
+void JsonReader::read(const Json& json, const Place& place, bool& out, const Rule&) {
+    if (!json.is_boolean()) return expected(place, "true or false", json);
+    out = json.get<bool>();
+}
+
+void JsonReader::read(const Json& json, const Place& place, double& out, const Rule& rule) {
+    if (!json.is_number()) return expected(place, rule.noun, json);
+    const double value = json.get<double>();
+    if (!within(value, rule) || (rule.whole && value != std::round(value))) return expected(place, rule.noun, json);
+    out = value;
+}
+
+void JsonReader::read(const Json& json, const Place& place, int& out, const Rule& rule) {
+    Rule whole = rule;
+    whole.whole = true;
+    whole.low = std::max(whole.low, -1e9);
+    whole.high = std::min(whole.high, 1e9);
+    double value = 0.0;
+    read(json, place, value, whole);
+    out = static_cast<int>(value);
+}
+
+void JsonReader::read(const Json& json, const Place& place, Angle& out, const Rule& rule) {
+    double degrees = 0.0;
+    read(json, place, degrees, rule);
+    out = Angle::degrees(degrees);
+}
+
+void JsonReader::read(const Json& json, const Place& place, Count& out, const Rule& rule) {
+    if (!json.is_array()) {
+        double value = 0.0;
+        read(json, place, value, rule);
+        out = exactly(value);
+        return;
+    }
+    if (json.size() != 2) return expected(place, std::string(rule.noun) + ", or a pair of them", json);
+    out.pair = true;
+    read(json[0], place.at(0), out.low, rule);
+    read(json[1], place.at(1), out.high, rule);
+    if (out.high < out.low)
+        faults.push_back({place, "expected a pair with the smaller number first, got " + json.dump(), ""});
+}
+
+void JsonReader::read(const Json& json, const Place& place, PartRef& out, const Rule&) {
+    if (json.is_number_unsigned()) {
+        out.which = json.get<std::size_t>();
+        return;
+    }
+    const auto kind = json.is_string() ? fromName<PartKind>(json.get_ref<const std::string&>()) : std::nullopt;
+    if (!kind) return expected(place, "the name of a part, or its place in parts from 0", json);
+    out.which = *kind;
+}
+
+void JsonReader::read(const Json& json, const Place& place, AnyLandmark& out, const Rule&) {
+    if (json.is_string()) {
+        const auto& name = json.get_ref<const std::string&>();
+        if (const auto landmark = fromName<Landmark>(name)) {
+            out = *landmark;
+            return;
+        }
+        if (const auto landmark = fromName<FlyLandmark>(name)) {
+            out = *landmark;
+            return;
+        }
+    }
+    expected(place, "a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip)", json);
+}
+
+void JsonReader::read(const Json& json, const Place& place, std::variant<WholeBody, std::size_t>& out, const Rule&) {
+    if (json.is_number_unsigned())
+        out = json.get<std::size_t>();
+    else if (json == "all")
+        out = WholeBody{};
+    else
+        expected(place, "all, or a body section from 0", json);
+}
+
+void JsonReader::read(const Json& json, const Place& place, LengthSpec& out, const Rule&) {
+    constexpr const char* kForms = R"(a length ({"mm": …}, {"ratio": …, "of": …}, {"to": …} or {"bars": …}))";
+    if (!json.is_object()) return expected(place, kForms, json);
+    std::set<std::string> known;
+    int forms = 0;
+    for (const char* key : {"mm", "ratio", "to", "bars"}) forms += json.contains(key) ? 1 : 0;
+    if (forms != 1) {
+        faults.push_back({place, std::string("expected ") + kForms + (forms == 0 ? ", got none of these" : ", got several at once"), ""});
+        return;
+    }
+    if (json.contains("mm")) {
+        known = {"mm"};
+        Length length;
+        read(json["mm"], place.key("mm"), length, kLength);
+        out.value = length;
+    } else if (json.contains("bars")) {
+        known = {"bars"};
+        Bars bars;
+        read(json["bars"], place.key("bars"), bars.count, kFew);
+        out.value = bars;
+    } else if (json.contains("ratio")) {
+        known = {"ratio", "of"};
+        Ratio ratio;
+        read(json["ratio"], place.key("ratio"), ratio.ratio, kRatio);
+        const Json of = json.contains("of") ? json["of"] : Json();
+        const auto yardstick = of.is_string() ? fromName<Yardstick>(of.get_ref<const std::string&>()) : std::nullopt;
+        if (yardstick)
+            ratio.of = *yardstick;
+        else if (of.is_number_unsigned() || (of.is_string() && fromName<PartKind>(of.get_ref<const std::string&>()))) {
+            PartRef ref;
+            read(of, place.key("of"), ref, {});
+            ratio.of = ref;
+        } else
+            expected(place.key("of"), listOfNames<Yardstick>() + ", tail, wing or another part", of);
+        out.value = ratio;
+    } else {
+        known = {"to", "fraction", "past", "short"};
+        Reach reach;
+        const Json& to = json["to"];
+        const bool part = to.is_number_unsigned() || (to.is_string() && fromName<PartKind>(to.get_ref<const std::string&>()));
+        if (part) {
+            PartRef ref;
+            read(to, place.key("to"), ref, {});
+            reach.to = ref;
+        } else {
+            AnyLandmark landmark = Landmark::point;
+            read(to, place.key("to"), landmark, {});
+            reach.to = landmark;
+        }
+        if (json.contains("fraction")) {
+            double fraction = 1.0;
+            read(json["fraction"], place.key("fraction"), fraction, kFraction);
+            reach.fraction = fraction;
+            if (!part) expected(place.key("fraction"), "a fraction only of a part such as the tail", json["fraction"]);
+        }
+        const auto offset = [&](const char* key) -> std::optional<Held<LengthSpec>> {
+            if (!json.contains(key)) return std::nullopt;
+            LengthSpec spec;
+            read(json[key], place.key(key), spec, {});
+            return Held<LengthSpec>(std::move(spec));
+        };
+        reach.past = offset("past");
+        reach.shortBy = offset("short");
+        out.value = std::move(reach);
+    }
+    unknownKeys(json, place, known, out.carried);
+}
+
+void JsonReader::unknownKeys(const Json& object, const Place& place, const std::set<std::string>& known, Carried& carried) {
+    for (const auto& [key, value] : object.items()) {
+        if (known.contains(key)) continue;
+        carried[key] = value.dump();
+        warnings.push_back({place.key(key), "this version does not know this key; it is kept as it is", ""});
+    }
+}
+
+}  // namespace machair::store

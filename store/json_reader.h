@@ -1,0 +1,124 @@
+// Reads described records from JSON, collecting every fault. Inside store only.
+#pragma once
+
+#include <algorithm>
+#include <nlohmann/json.hpp>
+#include <set>
+#include <string>
+
+#include "store/describe.h"
+
+namespace machair::store {
+
+using Json = nlohmann::json;
+
+// "got …" for a fault: short, whatever it is.
+[[nodiscard]] std::string shown(const Json& json);
+[[nodiscard]] bool isColour(std::string_view text);
+
+class JsonReader {
+  public:
+    Faults faults;
+    Faults warnings;
+
+    void expected(const Place& place, const std::string& what, const Json& got) {
+        faults.push_back({place, "expected " + what + ", got " + shown(got), ""});
+    }
+
+    void read(const Json& json, const Place& place, std::string& out, const Rule& rule);
+    void read(const Json& json, const Place& place, bool& out, const Rule& rule);
+    void read(const Json& json, const Place& place, int& out, const Rule& rule);
+    void read(const Json& json, const Place& place, double& out, const Rule& rule);
+    void read(const Json& json, const Place& place, Angle& out, const Rule& rule);
+    void read(const Json& json, const Place& place, Count& out, const Rule& rule);
+    void read(const Json& json, const Place& place, PartRef& out, const Rule& rule);
+    void read(const Json& json, const Place& place, AnyLandmark& out, const Rule& rule);
+    void read(const Json& json, const Place& place, LengthSpec& out, const Rule& rule);
+    void read(const Json& json, const Place& place, std::variant<WholeBody, std::size_t>& out, const Rule& rule);
+
+    template <int L, int M, int T>
+    void read(const Json& json, const Place& place, Quantity<L, M, T>& out, const Rule& rule) {
+        double value = 0.0;
+        read(json, place, value, rule);
+        out = Quantity<L, M, T>::fromBase(value * rule.scale);
+    }
+    template <class Enum>
+        requires std::is_enum_v<Enum>
+    void read(const Json& json, const Place& place, Enum& out, const Rule&) {
+        const auto value = json.is_string() ? fromName<Enum>(json.get_ref<const std::string&>()) : std::nullopt;
+        if (value)
+            out = *value;
+        else
+            expected(place, listOfNames<Enum>(), json);
+    }
+    template <class Record>
+        requires std::is_class_v<Record>
+    void read(const Json& json, const Place& place, Record& out, const Rule& rule);
+
+    void unknownKeys(const Json& object, const Place& place, const std::set<std::string>& known, Carried& carried);
+};
+
+// One object on its way into a record.
+class ObjectReader {
+  public:
+    ObjectReader(JsonReader& reader, const Json& object, const Place& place) : reader_(reader), object_(object), place_(place) {}
+
+    template <class T>
+    void operator()(const char* key, T& member, const Rule& rule = {}) {
+        known_.insert(key);
+        const auto found = object_.find(key);
+        if (found == object_.end()) {
+            reader_.faults.push_back({place_.key(key), "expected " + std::string(rule.noun) + ", got nothing", "this key must be there"});
+            return;
+        }
+        reader_.read(*found, place_.key(key), member, rule);
+    }
+    void operator()(const char* key, std::string& member, const Rule& rule = {}) {
+        Rule named = rule;
+        if (std::string_view(rule.noun) == Rule{}.noun) named.noun = "a text";
+        operator()<std::string>(key, member, named);
+    }
+    template <class T>
+    void operator()(const char* key, std::optional<T>& member, const Rule& rule = {}) {
+        known_.insert(key);
+        const auto found = object_.find(key);
+        if (found == object_.end()) return;
+        T value{};
+        reader_.read(*found, place_.key(key), value, rule);
+        member = std::move(value);
+    }
+    template <class T>
+    void operator()(const char* key, std::vector<T>& member, const Rule& rule = {}) {
+        known_.insert(key);
+        const auto found = object_.find(key);
+        if (found == object_.end()) return;
+        if (!found->is_array()) return reader_.expected(place_.key(key), "a list", *found);
+        for (std::size_t i = 0; i < found->size(); ++i) {
+            T value{};
+            reader_.read((*found)[i], place_.key(key).at(i), value, rule);
+            member.push_back(std::move(value));
+        }
+    }
+    template <class Kind, class Variant>
+    void byKind(Kind kind, Variant& member, Variant (*make)(Kind)) {
+        member = make(kind);
+        std::visit([this](auto& alternative) { describe(*this, alternative); }, member);
+    }
+    void rest(Carried& carried) { reader_.unknownKeys(object_, place_, known_, carried); }
+
+  private:
+    JsonReader& reader_;
+    const Json& object_;
+    const Place& place_;
+    std::set<std::string> known_;
+};
+
+template <class Record>
+    requires std::is_class_v<Record>
+void JsonReader::read(const Json& json, const Place& place, Record& out, const Rule&) {
+    if (!json.is_object()) return expected(place, "an object in { }", json);
+    ObjectReader object(*this, json, place);
+    describe(object, out);
+}
+
+}  // namespace machair::store

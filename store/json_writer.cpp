@@ -1,0 +1,139 @@
+// Writes described records as JSON: what was read goes out again, what was absent stays absent.
+#include <cmath>
+#include <nlohmann/json.hpp>
+
+#include "store/bench_file.h"
+#include "store/describe.h"
+#include "units/text.h"
+
+namespace machair::store {
+
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json number(double value) {
+    constexpr double kExactWhole = 9e15;
+    if (value == std::round(value) && std::abs(value) < kExactWhole) return static_cast<std::int64_t>(value);
+    return value;
+}
+
+// A number that was scaled on reading: to 15 digits, so that 1.1 m comes back as 1.1 and not 1.1000000000000001.
+Json scaled(double value) {
+    constexpr int kDigits = 15;
+    const double magnitude = value == 0.0 ? 0.0 : std::floor(std::log10(std::abs(value)));
+    const int decimals = std::max(0, kDigits - 1 - static_cast<int>(magnitude));
+    return number(parseNumber(formatNumber(value, decimals)).value_or(value));
+}
+
+Json toJson(const std::string& text, const Rule&) { return text; }
+Json toJson(bool value, const Rule&) { return value; }
+Json toJson(int value, const Rule&) { return value; }
+Json toJson(double value, const Rule&) { return number(value); }
+Json toJson(Angle angle, const Rule&) { return scaled(angle.inDegrees()); }
+template <int L, int M, int T>
+Json toJson(Quantity<L, M, T> quantity, const Rule& rule) {
+    return rule.scale == 1.0 ? number(quantity.base()) : scaled(quantity.base() / rule.scale);
+}
+template <class Enum>
+    requires std::is_enum_v<Enum>
+Json toJson(Enum value, const Rule&) {
+    return std::string(nameOf(value));
+}
+Json toJson(const Count& count, const Rule&) {
+    if (!count.pair) return number(count.low);
+    return Json::array({number(count.low), number(count.high)});
+}
+Json toJson(const PartRef& ref, const Rule&) {
+    if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
+    return std::get<std::size_t>(ref.which);
+}
+Json toJson(const AnyLandmark& landmark, const Rule&) {
+    return std::visit([](auto l) { return Json(std::string(nameOf(l))); }, landmark);
+}
+Json toJson(const std::variant<WholeBody, std::size_t>& along, const Rule&) {
+    if (const auto* index = std::get_if<std::size_t>(&along)) return *index;
+    return "all";
+}
+void addCarried(Json& object, const Carried& carried) {
+    for (const auto& [key, text] : carried) object[key] = Json::parse(text);
+}
+Json toJson(const LengthSpec& spec, const Rule& rule) {
+    struct Visit {
+        const Rule& rule;
+        Json operator()(Length length) const { return {{"mm", number(length / mm)}}; }
+        Json operator()(const Ratio& ratio) const {
+            Json of;
+            if (const auto* ref = std::get_if<PartRef>(&ratio.of))
+                of = toJson(*ref, rule);
+            else
+                of = std::string(nameOf(std::get<Yardstick>(ratio.of)));
+            return {{"ratio", number(ratio.ratio)}, {"of", of}};
+        }
+        Json operator()(const Reach& reach) const {
+            Json json = Json::object();
+            if (const auto* ref = std::get_if<PartRef>(&reach.to))
+                json["to"] = toJson(*ref, rule);
+            else
+                json["to"] = toJson(std::get<AnyLandmark>(reach.to), rule);
+            if (reach.fraction) json["fraction"] = number(*reach.fraction);
+            if (reach.past) json["past"] = toJson(**reach.past, rule);
+            if (reach.shortBy) json["short"] = toJson(**reach.shortBy, rule);
+            return json;
+        }
+        Json operator()(const Bars& bars) const { return {{"bars", bars.count}}; }
+    };
+    Json json = std::visit(Visit{rule}, spec.value);
+    addCarried(json, spec.carried);
+    return json;
+}
+
+class ObjectWriter {
+  public:
+    template <class T>
+    void operator()(const char* key, const T& member, const Rule& rule = {}) {
+        object_[key] = value(member, rule);
+    }
+    template <class T>
+    void operator()(const char* key, const std::optional<T>& member, const Rule& rule = {}) {
+        if (member) object_[key] = value(*member, rule);
+    }
+    template <class T>
+    void operator()(const char* key, const std::vector<T>& member, const Rule& rule = {}) {
+        if (member.empty()) return;
+        Json list = Json::array();
+        for (const T& item : member) list.push_back(value(item, rule));
+        object_[key] = std::move(list);
+    }
+    template <class Kind, class Variant>
+    void byKind(Kind, const Variant& member, Variant (*)(Kind)) {
+        std::visit([this](const auto& alternative) { describe(*this, alternative); }, member);
+    }
+    void rest(const Carried& carried) { addCarried(object_, carried); }
+    [[nodiscard]] Json take() { return std::move(object_); }
+
+  private:
+    template <class T>
+    static Json value(const T& member, const Rule& rule) {
+        if constexpr (requires { toJson(member, rule); })
+            return toJson(member, rule);
+        else {
+            ObjectWriter writer;
+            describe(writer, member);
+            return writer.take();
+        }
+    }
+    Json object_ = Json::object();
+};
+
+}  // namespace
+
+std::string writeBench(const Book& book) {
+    Json document = {{"format", "machair-bench"}, {"version", kBenchVersion}};
+    ObjectWriter writer;
+    describe(writer, book);
+    document.update(writer.take());
+    return document.dump(2) + "\n";
+}
+
+}  // namespace machair::store

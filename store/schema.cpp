@@ -1,0 +1,167 @@
+// The JSON Schema of the bench file, from the same descriptions that read and write it.
+#include <cmath>
+#include <nlohmann/json.hpp>
+
+#include "store/bench_file.h"
+#include "store/describe.h"
+
+namespace machair::store {
+
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json reference(const char* name) { return {{"$ref", std::string("#/definitions/") + name}}; }
+
+Json limited(const Rule& rule) {
+    Json schema = {{"type", rule.whole ? "integer" : "number"}};
+    constexpr double kUnlimited = 1e299;
+    if (rule.low > -kUnlimited) schema[rule.overLow ? "exclusiveMinimum" : "minimum"] = rule.low;
+    if (rule.high < kUnlimited) schema["maximum"] = rule.high;
+    return schema;
+}
+
+template <class Enum>
+Json namesOf() {
+    Json list = Json::array();
+    for (const auto& entry : Names<Enum>::entries) list.push_back(std::string(entry.name));
+    return list;
+}
+
+template <class Record>
+Json objectSchema();
+
+template <class T>
+struct SchemaOf {
+    static Json make(const Rule& rule) {
+        if constexpr (std::is_enum_v<T>)
+            return {{"enum", namesOf<T>()}};
+        else if constexpr (std::is_same_v<T, bool>)
+            return {{"type", "boolean"}};
+        else if constexpr (std::is_same_v<T, int>) {
+            Rule whole = rule;
+            whole.whole = true;
+            return limited(whole);
+        } else if constexpr (std::is_same_v<T, double> || std::is_same_v<T, Angle>)
+            return limited(rule);
+        else if constexpr (std::is_same_v<T, std::string>) {
+            if (std::string_view(rule.noun) == kColour.noun) return {{"type", "string"}, {"pattern", "^#[0-9a-fA-F]{6}$"}};
+            return {{"type", "string"}};
+        } else if constexpr (std::is_same_v<T, Count>)
+            return {{"anyOf", {limited(rule), {{"type", "array"}, {"items", limited(rule)}, {"minItems", 2}, {"maxItems", 2}}}}};
+        else if constexpr (std::is_same_v<T, LengthSpec>)
+            return reference("length");
+        else if constexpr (std::is_same_v<T, StationSpec>)
+            return reference("station");
+        else if constexpr (std::is_same_v<T, PartRef>)
+            return reference("part_reference");
+        else if constexpr (std::is_same_v<T, AnyLandmark>)
+            return reference("landmark");
+        else if constexpr (std::is_same_v<T, std::variant<WholeBody, std::size_t>>)
+            return {{"anyOf", {{{"enum", {"all"}}}, {{"type", "integer"}, {"minimum", 0}}}}};
+        else if constexpr (std::is_same_v<T, Material>)
+            return reference("material");
+        else if constexpr (std::is_same_v<T, Part>)
+            return reference("part");
+        else if constexpr (requires(T t) { t.base(); })
+            return limited(rule);
+        else
+            return objectSchema<T>();
+    }
+};
+
+class SchemaWriter {
+  public:
+    template <class T>
+    void operator()(const char* key, const T&, const Rule& rule = {}) {
+        properties[key] = SchemaOf<T>::make(rule);
+        required.push_back(key);
+    }
+    template <class T>
+    void operator()(const char* key, const std::optional<T>&, const Rule& rule = {}) {
+        properties[key] = SchemaOf<T>::make(rule);
+    }
+    template <class T>
+    void operator()(const char* key, const std::vector<T>&, const Rule& rule = {}) {
+        properties[key] = {{"type", "array"}, {"items", SchemaOf<T>::make(rule)}};
+    }
+    template <class Kind, class Variant>
+    void byKind(Kind kind, const Variant&, Variant (*make)(Kind)) {
+        const Variant member = make(kind);
+        std::visit([this](const auto& alternative) { describe(*this, alternative); }, member);
+    }
+    void rest(const Carried&) {}
+
+    [[nodiscard]] Json take() {
+        Json schema = {{"type", "object"}, {"properties", std::move(properties)}};
+        if (!required.empty()) schema["required"] = std::move(required);
+        return schema;
+    }
+
+    Json properties = Json::object();
+    Json required = Json::array();
+};
+
+template <class Record>
+Json objectSchema() {
+    SchemaWriter writer;
+    const Record record{};
+    describe(writer, record);
+    return writer.take();
+}
+
+// One schema for each kind of a record that has kinds, and one that is any of them.
+template <class Record, class Kind>
+Json byKindSchema(Kind Record::*kind, const char* key) {
+    Json any = Json::array();
+    for (const auto& entry : Names<Kind>::entries) {
+        Record record{};
+        record.*kind = entry.value;
+        SchemaWriter writer;
+        describe(writer, std::as_const(record));
+        writer.properties[key] = {{"enum", {std::string(entry.name)}}};
+        any.push_back(writer.take());
+    }
+    return {{"anyOf", std::move(any)}};
+}
+
+Json lengthSchema() {
+    const Json offset = reference("length");
+    Json partNames = namesOf<PartKind>();
+    Json yardsticks = namesOf<Yardstick>();
+    for (const Json& name : partNames) yardsticks.push_back(name);
+    const Json index = {{"type", "integer"}, {"minimum", 0}};
+    const auto form = [](Json properties, Json required) {
+        return Json{{"type", "object"}, {"properties", std::move(properties)}, {"required", std::move(required)}};
+    };
+    const Json of = {{"anyOf", {{{"enum", yardsticks}}, index}}};
+    const Json to = {{"anyOf", {reference("landmark"), reference("part_reference")}}};
+    return {{"anyOf",
+             {form({{"mm", limited(kLength)}}, {"mm"}), form({{"ratio", limited(kRatio)}, {"of", of}}, {"ratio", "of"}),
+              form({{"to", to}, {"fraction", limited(kFraction)}, {"past", offset}, {"short", offset}}, {"to"}),
+              form({{"bars", limited(kFew)}}, {"bars"})}}};
+}
+
+}  // namespace
+
+std::string benchSchema() {
+    Json landmarks = namesOf<Landmark>();
+    for (const Json& name : namesOf<FlyLandmark>()) landmarks.push_back(name);
+    Json schema = {{"$schema", "http://json-schema.org/draft-07/schema#"}, {"title", "Machair bench file"}};
+    schema.update(objectSchema<Book>());
+    Json properties = {{"format", {{"enum", {"machair-bench"}}}},
+                       {"version", {{"type", "integer"}, {"minimum", 1}, {"maximum", kBenchVersion}}}};
+    properties.update(schema["properties"]);
+    schema["properties"] = std::move(properties);
+    schema["required"] = {"format", "version"};
+    schema["definitions"] = {
+        {"length", lengthSchema()},
+        {"landmark", {{"enum", landmarks}}},
+        {"part_reference", {{"anyOf", {{{"enum", namesOf<PartKind>()}}, {{"type", "integer"}, {"minimum", 0}}}}}},
+        {"station", objectSchema<StationSpec>()},
+        {"material", byKindSchema(&Material::kind, "kind")},
+        {"part", byKindSchema(&Part::kind, "part")}};
+    return schema.dump(2) + "\n";
+}
+
+}  // namespace machair::store
