@@ -1,0 +1,24 @@
+// The makers of a scene's parts: inside scene only.
+#pragma once
+
+#include "scene/scene.h"
+
+namespace machair {
+
+struct SceneBuild {
+    const Plan& plan;
+    const Axis& axis;
+    std::uint64_t seed;
+    bool winged = false;
+    [[nodiscard]] std::uint64_t partSeed(std::size_t part) const { return seedOf(seed, 1000 + part); }
+};
+
+[[nodiscard]] Lab baseColour(const Material& material, Rgb usual);
+
+[[nodiscard]] TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
+[[nodiscard]] HackleScene collarScene(const SceneBuild& build, std::size_t part, const HacklePlan& hackle);
+[[nodiscard]] HackleScene palmerScene(const SceneBuild& build, std::size_t part, const PalmerPlan& palmer);
+[[nodiscard]] WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
+[[nodiscard]] HookScene hookScene(const Hook& hook);
+
+}  // namespace machair

@@ -1,0 +1,30 @@
+// Colour in OKLab (Ottosson 2020): tones are shifts of lightness that keep their hue. All drawing works in it.
+#pragma once
+
+#include <optional>
+#include <string_view>
+
+namespace machair {
+
+struct Rgb {  // sRGB, 0 … 1
+    double r = 0.0;
+    double g = 0.0;
+    double b = 0.0;
+};
+
+struct Lab {  // OKLab: L 0 … 1, a and b about ±0.4
+    double L = 0.0;
+    double a = 0.0;
+    double b = 0.0;
+    bool operator==(const Lab&) const = default;
+};
+
+[[nodiscard]] Lab toLab(Rgb colour);
+[[nodiscard]] Rgb toRgb(Lab colour);  // clipped to sRGB
+[[nodiscard]] std::optional<Rgb> parseColour(std::string_view hex);
+
+// Lightness moved by `delta`; chroma × (1 − 0.35 δ) when lighter, × (1 + 0.25 |δ|) when darker (drawing.md section 4).
+[[nodiscard]] Lab shade(Lab colour, double delta);
+[[nodiscard]] Lab mix(Lab a, Lab b, double share);  // share of b
+
+}  // namespace machair

@@ -1,0 +1,309 @@
+#include "scene/scene.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "scene/builders.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kPi = std::numbers::pi;
+
+Vec3 vec(Point2 p) { return {p.x / mm, p.y / mm, 0.0}; }
+
+double interpolate(const std::vector<double>& values, double share) {
+    if (values.empty()) return 0.0;
+    const double at = std::clamp(share, 0.0, 1.0) * static_cast<double>(values.size() - 1);
+    const auto i = std::min(static_cast<std::size_t>(at), values.size() - 1);
+    const std::size_t j = std::min(i + 1, values.size() - 1);
+    return std::lerp(values[i], values[j], at - static_cast<double>(i));
+}
+
+Surface surfaceOf(BodyMethod method) {
+    switch (method) {
+        case BodyMethod::noodle:
+        case BodyMethod::level:
+        case BodyMethod::loop:
+        case BodyMethod::rope: return Surface::fur;
+        case BodyMethod::herl:
+        case BodyMethod::fibres: return Surface::herl;
+        case BodyMethod::floss: return Surface::floss;
+        case BodyMethod::tinsel: return Surface::tinsel;
+        case BodyMethod::wire: return Surface::wire;
+        case BodyMethod::chenille:
+        case BodyMethod::tube: return Surface::rope;
+        case BodyMethod::thread: return Surface::thread;
+    }
+    throw BrokenContract("unknown body method");
+}
+
+BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& body) {
+    const PartPlan& planned = build.plan.parts[part];
+    BodyScene scene;
+    scene.part = part;
+    scene.surface = surfaceOf(body.method);
+    scene.front = body.front / mm;
+    scene.end = body.end / mm;
+    constexpr int kSamples = 48;
+    for (int i = 0; i <= kSamples; ++i) {
+        const double s = std::lerp(scene.front, scene.end, static_cast<double>(i) / kSamples);
+        const Length wanted = build.plan.bodyDiameter(body, s * mm);
+        scene.radii.push_back(std::max(wanted, build.plan.bulk.diameter(s * mm, body.rowsUnder)) / mm / 2.0);
+    }
+    scene.colour = baseColour(planned.made, {0.35, 0.31, 0.22});
+    scene.pitch = windingWidth(planned.made) / mm;
+    if (body.strands) scene.pitch *= *body.strands;
+    if (const auto* fur = std::get_if<DubbingTraits>(&planned.made.traits)) {
+        switch (fur->texture.value_or(DubbingTexture::sealLike)) {
+            case DubbingTexture::sealLike: scene.shag = 1.0; break;
+            case DubbingTexture::hare: scene.shag = 1.25; break;
+            case DubbingTexture::fineSynthetic: scene.shag = 0.45; break;
+            case DubbingTexture::coarseSynthetic: scene.shag = 1.1; break;
+        }
+    }
+    const auto& written = std::get<BodyPart>(build.plan.pattern.parts[part].detail);
+    scene.hand = written.direction == Winding::counter ? -1 : 1;
+    scene.seed = build.partSeed(part);
+    return scene;
+}
+
+RibScene ribScene(const SceneBuild& build, std::size_t part, const RibPlan& rib) {
+    const PartPlan& planned = build.plan.parts[part];
+    RibScene scene;
+    scene.part = part;
+    scene.round = rib.round;
+    scene.oval = planned.made.kind == MaterialKind::oval;
+    scene.width = rib.width / mm;
+    scene.thickness = rib.thickness / mm;
+    scene.onFur = rib.sinksIn;
+    scene.metal = planned.made.kind != MaterialKind::floss && planned.made.kind != MaterialKind::thread;
+    scene.colour = baseColour(planned.made, {0.72, 0.57, 0.23});
+    scene.hand = rib.direction == Winding::counter ? -1 : 1;
+    scene.seed = build.partSeed(part);
+    const double front = rib.front / mm;
+    const double end = rib.end / mm;
+    const int turns = static_cast<int>(std::floor(rib.turns + 1e-9));
+    const auto radiusAt = [&](double s) { return build.plan.diameter(s * mm) / mm / 2.0; };
+    if (rib.school == RibPitch::even) {
+        const double pitch = rib.pitch / mm;
+        for (int i = 0; i < turns; ++i) {
+            const double s = end - pitch * (i + 0.5);
+            if (s > front) scene.turns.push_back({s, pitch, radiusAt(s)});
+        }
+    } else {
+        const double slope = tan(rib.angle);  // local pitch is 2 pi R times this
+        double s = end;
+        for (int i = 0; i < turns && s > front; ++i) {
+            const double pitch = 2.0 * kPi * radiusAt(s) * slope;
+            scene.turns.push_back({s - pitch / 2.0, pitch, radiusAt(s - pitch / 2.0)});
+            s -= pitch;
+        }
+    }
+    return scene;
+}
+
+BedScene bedScene(const SceneBuild& build) {
+    const Plan& plan = build.plan;
+    BedScene bed;
+    constexpr double kUnderTheBody = 0.25;  // mm
+    bed.front = plan.head.to / mm - 0.05;
+    bed.end = plan.foremostBody / mm + kUnderTheBody;
+    constexpr int kSamples = 16;
+    for (int i = 0; i <= kSamples; ++i) {
+        const double s = std::lerp(bed.front, plan.foremostBody / mm - 1e-3, static_cast<double>(i) / kSamples);
+        bed.radii.push_back(plan.bulk.diameter(s * mm) / mm / 2.0);
+    }
+    bed.pitch = plan.thread.width / mm;
+    bed.colour = baseColour(plan.threadMaterial, {0.16, 0.13, 0.12});
+    bed.seed = seedOf(build.seed, 11);
+    return bed;
+}
+
+HeadScene headScene(const SceneBuild& build) {
+    const Plan& plan = build.plan;
+    HeadScene head;
+    head.front = plan.head.from / mm;
+    head.end = plan.head.to / mm;
+    head.radius = plan.head.diameter / mm / 2.0;
+    head.wireRadius = plan.hook.wire() / mm / 2.0;
+    head.bedRadius = std::min(head.radius, plan.bulk.diameter(plan.head.to + 0.01 * mm) / mm / 2.0);
+    head.pitch = plan.thread.width / mm;
+    head.colour = baseColour(plan.threadMaterial, {0.16, 0.13, 0.12});
+    for (const PartPlan& part : plan.parts)
+        if (const auto* h = std::get_if<HeadPlan>(&part.detail)) head.varnished = h->coats > 0;
+    head.seed = seedOf(build.seed, 12);
+    return head;
+}
+
+void measureExtent(Scene& scene) {
+    const double w = scene.hook.wire;
+    scene.left = -3.8 * w;
+    scene.right = 0.0;
+    scene.top = 2.0 * w;
+    scene.bottom = -scene.hook.depth - w;
+    const auto take = [&](Vec3 p) {
+        scene.left = std::min(scene.left, p.x);
+        scene.right = std::max(scene.right, p.x);
+        scene.top = std::max(scene.top, p.y);
+        scene.bottom = std::min(scene.bottom, p.y);
+    };
+    for (const auto& step : scene.hook.line) take(step.at + Vec3{w / 2.0, -w / 2.0, 0.0});
+    for (const auto& tail : scene.tails)
+        for (const auto& fibre : tail.fibres) take(fibre.curve[3]);
+    for (const auto& hackle : scene.hackles)
+        for (const auto& fibre : hackle.fibres) {
+            take(fibre.curve[3]);
+            take(pointOn(fibre.curve, 0.6));
+        }
+    for (const auto& wing : scene.wings) take(wing.root + wing.length * wing.along + wing.depth * wing.up);
+}
+
+}  // namespace
+
+Axis::Axis(const Hook& hook) {
+    start_ = -3.6 * (hook.wire() / mm);
+    const double last = hook.rearmostStation() / mm;
+    for (double s = start_; s < last + kStep; s += kStep) {
+        const WirePoint p = hook.at(s * mm);
+        points_.push_back(vec(p.position));
+        tangents_.push_back({cos(p.heading), -sin(p.heading), 0.0});
+    }
+}
+
+Axis::Frame Axis::frame(double station) const {
+    const double at = std::clamp((station - start_) / kStep, 0.0, static_cast<double>(points_.size() - 1) - 1e-9);
+    const auto i = static_cast<std::size_t>(at);
+    const double t = at - static_cast<double>(i);
+    const std::size_t j = std::min(i + 1, points_.size() - 1);
+    Frame frame;
+    frame.at = (1.0 - t) * points_[i] + t * points_[j];
+    frame.rear = unit((1.0 - t) * tangents_[i] + t * tangents_[j]);
+    frame.up = {-frame.rear.y, frame.rear.x, 0.0};
+    return frame;
+}
+
+Vec3 Axis::on(double station, double radius, double angle) const {
+    const Frame f = frame(station);
+    return f.at + radius * std::cos(angle) * f.up + Vec3{0.0, 0.0, radius * std::sin(angle)};
+}
+
+double BodyScene::radius(double station) const { return interpolate(radii, (station - front) / (end - front)); }
+double BedScene::radius(double station) const { return interpolate(radii, (station - front) / (end - front)); }
+
+double HeadScene::radiusAt(double s) const {
+    // drawing.md section 6: swells to its greatest at 58 % of its length, tucks in to the bed, rounded behind.
+    const double length = std::max(1e-6, end - front);
+    const double t = std::clamp((s - front) / length, 0.0, 1.0);
+    constexpr double kSwell = 0.58;
+    const double nose = wireRadius + 0.04;
+    double r = 0.0;
+    if (t <= kSwell)
+        r = nose + (radius - nose) * std::pow(std::sin(kPi / 2.0 * t / kSwell), 1.25);
+    else
+        r = bedRadius + (radius - bedRadius) * std::pow(std::cos(kPi / 2.0 * (t - kSwell) / (1.0 - kSwell)), 0.9);
+    constexpr double kRoundedOver = 0.15;
+    if (const double z = 1.0 - (end - s) / kRoundedOver; z > 0.0) r *= std::sqrt(1.0 - 0.62 * std::min(1.0, z * z));
+    constexpr double kFrontCurve = 0.05;
+    if (const double z = 1.0 - (s - front) / kFrontCurve; z > 0.0) r *= std::sqrt(std::max(0.0, 1.0 - z * z));
+    return r;
+}
+
+Lab baseColour(const Material& material, Rgb usual) {
+    std::string_view hex = material.colour ? std::string_view(*material.colour) : std::string_view();
+    if (hex.empty() && !material.colours.empty()) hex = material.colours.front();
+    return toLab(parseColour(hex).value_or(usual));
+}
+
+HookScene hookScene(const Hook& hook) {
+    HookScene scene;
+    scene.wire = hook.wire() / mm;
+    scene.spear = hook.spear() / mm;
+    scene.barb = hook.hasBarb();
+    scene.barbX = hook.landmarkX(Landmark::barb) / mm;
+    scene.depth = hook.pointDepth() / mm;
+    const double turn = 24.0 * kPi / 180.0;
+    scene.eyeTurn = hook.eyeTurn() == EyeTurn::down ? turn : (hook.eyeTurn() == EyeTurn::up ? -turn : 0.0);
+    const double tip = hook.pointStation() / mm;
+    const double shank = hook.shank() / mm;
+    const double bendEnd = (hook.shank() + hook.bendArc()) / mm;
+    std::vector<double> stations;
+    const auto span = [&](double from, double to, double step) {
+        const int n = std::max(1, static_cast<int>(std::ceil((to - from) / step)));
+        for (int i = 0; i < n; ++i) stations.push_back(std::lerp(from, to, static_cast<double>(i) / n));
+    };
+    const bool curved = hook.curved();
+    span(0.0, shank - 1.2, curved ? 0.3 : 1.5);
+    for (const double before : {1.2, 0.5, 0.15}) stations.push_back(shank - before);
+    span(shank, bendEnd, 0.16);
+    span(bendEnd, tip - 0.6 * scene.spear, 0.8);
+    span(tip - 0.6 * scene.spear, tip, 0.06);
+    stations.push_back(tip);
+    for (const double s : stations) {
+        const WirePoint p = hook.at(s * mm);
+        scene.line.push_back({vec(p.position), {cos(p.heading), -sin(p.heading), 0.0}, tip - s});
+    }
+    return scene;
+}
+
+WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& wing) {
+    const PartPlan& planned = build.plan.parts[part];
+    WingScene scene;
+    scene.part = part;
+    const Axis::Frame frame = build.axis.frame(planned.station / mm);
+    const double lift = wing.lift.inRadians();
+    scene.along = std::cos(lift) * frame.rear + std::sin(lift) * frame.up;
+    scene.up = std::cos(lift) * frame.up - std::sin(lift) * frame.rear;
+    scene.root = frame.at + (wing.bed / mm / 2.0 * 2.0 / 3.0) * frame.up;
+    scene.length = wing.length / mm;
+    scene.depth = wing.depth / mm;
+    scene.sheets = std::clamp(wing.layers, 1, 3);
+    scene.marking = planned.made.marking.value_or(planned.made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain);
+    scene.base = baseColour(planned.made, {0.49, 0.37, 0.25});
+    scene.dark = shade(scene.base, -0.17);
+    scene.pale = shade(scene.base, 0.13);
+    scene.seed = build.partSeed(part);
+    scene.fibres = wing.style == WingStyle::hair || wing.style == WingStyle::plume || wing.style == WingStyle::tips;
+    if (scene.fibres) {
+        TailPlan bunch;
+        bunch.length = wing.length;
+        bunch.fibres = wing.barbs;
+        bunch.style = TailStyle::hair;
+        scene.bunch = tailScene(build, part, bunch);
+    }
+    return scene;
+}
+
+Scene makeScene(const Plan& plan) {
+    Scene scene;
+    scene.axis = Axis(plan.hook);
+    scene.hook = hookScene(plan.hook);
+    SceneBuild build{plan, scene.axis, seedOf(plan.pattern.id)};
+    build.winged = std::ranges::any_of(plan.parts, [](const PartPlan& p) { return p.kind == PartKind::wing; });
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const auto& detail = plan.parts[i].detail;
+        if (const auto* tail = std::get_if<TailPlan>(&detail)) scene.tails.push_back(tailScene(build, i, *tail));
+        if (const auto* body = std::get_if<BodyPlan>(&detail)) scene.bodies.push_back(bodyScene(build, i, *body));
+        if (const auto* rib = std::get_if<RibPlan>(&detail)) scene.ribs.push_back(ribScene(build, i, *rib));
+        if (const auto* palmer = std::get_if<PalmerPlan>(&detail)) scene.hackles.push_back(palmerScene(build, i, *palmer));
+        if (const auto* h = std::get_if<HacklePlan>(&detail)) scene.hackles.push_back(collarScene(build, i, *h));
+        if (const auto* wing = std::get_if<WingPlan>(&detail)) scene.wings.push_back(wingScene(build, i, *wing));
+        if (const auto* bead = std::get_if<BeadPlan>(&detail))
+            scene.beads.push_back({plan.parts[i].station / mm + bead->diameter / mm / 2.0, bead->diameter / mm / 2.0,
+                                   baseColour(plan.parts[i].made, {0.72, 0.55, 0.22})});
+    }
+    for (BodyScene& body : scene.bodies) {
+        if (body.surface != Surface::fur) continue;
+        for (const RibScene& rib : scene.ribs)
+            for (const auto& turn : rib.turns)
+                if (turn.station > body.front && turn.station < body.end) body.dips.push_back(turn.station);
+    }
+    scene.bed = bedScene(build);
+    scene.head = headScene(build);
+    measureExtent(scene);
+    return scene;
+}
+
+}  // namespace machair

@@ -1,0 +1,224 @@
+// The fly as three-dimensional curves and surfaces, from a plan (drawing.md). It says what is there and where; light,
+// line widths on paper and levels of detail are the painter's (drawing/).
+//
+// Everything random comes from the pattern's seed: the same plan gives the same scene, and a part's own generator
+// leaves the other parts as they were.
+#pragma once
+
+#include <array>
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "scene/colour.h"
+#include "scene/random.h"
+#include "scene/vec3.h"
+#include "sizing/plan.h"
+
+namespace machair {
+
+// The shank's axis with its frame, tabulated: the tangent towards the rear, the normal up.
+class Axis {
+  public:
+    Axis() = default;
+    explicit Axis(const Hook& hook);
+    struct Frame {
+        Vec3 at;
+        Vec3 rear;
+        Vec3 up;
+    };
+    [[nodiscard]] Frame frame(double station) const;
+    // A point on a tube of `radius` round the axis; angle 0 on top, a quarter turn towards the viewer.
+    [[nodiscard]] Vec3 on(double station, double radius, double angle) const;
+    bool operator==(const Axis&) const = default;
+
+  private:
+    static constexpr double kStep = 0.1;  // mm
+    double start_ = 0.0;
+    std::vector<Vec3> points_;
+    std::vector<Vec3> tangents_;
+};
+
+using Cubic = std::array<Vec3, 4>;
+[[nodiscard]] Vec3 pointOn(const Cubic& curve, double t);
+
+enum class FibreKind { soft, medium, stiff, tail, tippet, hair };
+
+// One fibre of a hackle, tail or bunch.
+struct Fibre {
+    Cubic curve;
+    double width = 0.08;     // at the root, mm; tapers to a tenth
+    double length = 1.0;     // along it, mm
+    double depth = 0.0;      // z at 55 % of it, decides far and near
+    double fromTop = 0.0;    // angle of its root from the top, rad
+    double tone = 0.0;       // its own lightness
+    std::uint64_t seed = 0;  // for its barbules and marks
+    int index = 0;
+    bool operator==(const Fibre&) const = default;
+};
+
+struct FibreLook {
+    Lab root;
+    Lab middle;
+    Lab tip;
+    Lab mark;
+    FibreKind kind = FibreKind::soft;
+    double barbule = 0.0;      // length of its barbules, mm; 0 none
+    bool marked = false;       // partridge and grouse
+    double alphaRoot = 0.95;
+    double alphaTip = 0.95;
+    double barSpacing = 0.0;   // tippet
+    bool operator==(const FibreLook&) const = default;
+};
+
+struct HackleScene {
+    std::size_t part = 0;
+    bool palmer = false;
+    bool overWing = false;   // wound after the wing
+    FibreLook look;
+    std::vector<Fibre> fibres;
+    // The stem: touching and open turns as (station, radius, angle) steps on the axis.
+    struct StemStep {
+        double station, radius, angle;
+        bool operator==(const StemStep&) const = default;
+    };
+    std::vector<StemStep> stem;
+    double stemWidth = 0.2;
+    bool operator==(const HackleScene&) const = default;
+};
+
+struct TailScene {
+    std::size_t part = 0;
+    FibreLook look;
+    std::vector<Fibre> fibres;
+    bool operator==(const TailScene&) const = default;
+};
+
+enum class Surface { fur, thread, floss, tinsel, herl, wire, rope };
+
+struct BodyScene {
+    std::size_t part = 0;
+    Surface surface = Surface::fur;
+    double front = 0.0;
+    double end = 0.0;
+    std::vector<double> radii;  // evenly from front to end
+    Lab colour;
+    double pitch = 0.2;   // of a laid turn, along the shank
+    double shag = 1.0;    // of fur
+    int hand = 1;
+    std::uint64_t seed = 0;
+    std::vector<double> dips;  // stations where a rib sits in it
+    bool operator==(const BodyScene&) const = default;
+    [[nodiscard]] double radius(double station) const;
+};
+
+struct RibScene {
+    std::size_t part = 0;
+    bool round = true;
+    bool oval = false;
+    double width = 0.3;      // of a strip, or the diameter
+    double thickness = 0.3;
+    bool onFur = false;
+    Lab colour;
+    bool metal = true;
+    int hand = 1;
+    std::uint64_t seed = 0;
+    struct Turn {
+        double station;  // at the middle of the near half
+        double pitch;    // local
+        double radius;   // of the body there
+        bool operator==(const Turn&) const = default;
+    };
+    std::vector<Turn> turns;
+    bool operator==(const RibScene&) const = default;
+};
+
+struct WingScene {
+    std::size_t part = 0;
+    bool fibres = false;  // hair, plume, tips: a bunch of fibres instead of a folded slip
+    TailScene bunch;
+    Vec3 root;
+    Vec3 along;  // unit
+    Vec3 up;     // unit
+    double length = 10.0;
+    double depth = 2.0;
+    int sheets = 3;
+    Marking marking = Marking::mottled;
+    Lab base;
+    Lab dark;
+    Lab pale;
+    std::uint64_t seed = 0;
+    bool operator==(const WingScene&) const = default;
+};
+
+struct HeadScene {
+    double front = 0.0;
+    double end = 0.0;
+    double bedRadius = 0.4;
+    double wireRadius = 0.3;
+    double radius = 0.6;
+    double pitch = 0.15;
+    bool varnished = true;
+    Lab colour;
+    std::uint64_t seed = 0;
+    [[nodiscard]] double radiusAt(double station) const;
+    bool operator==(const HeadScene&) const = default;
+};
+
+struct BedScene {  // thread between head and body
+    double front = 0.0;
+    double end = 0.0;
+    std::vector<double> radii;
+    double pitch = 0.15;
+    Lab colour;
+    std::uint64_t seed = 0;
+    [[nodiscard]] double radius(double station) const;
+    bool operator==(const BedScene&) const = default;
+};
+
+struct BeadScene {
+    double station = 0.0;
+    double radius = 1.0;
+    Lab colour;
+    bool operator==(const BeadScene&) const = default;
+};
+
+struct HookScene {
+    double wire = 0.6;
+    double spear = 4.0;
+    bool barb = true;
+    double barbX = 0.0;
+    double depth = 5.0;
+    double eyeTurn = 0.0;  // rad, down is positive
+    // The centreline from the eye to the tip of the point, closer where it bends.
+    struct Step {
+        Vec3 at;
+        Vec3 along;
+        double toTip;  // wire left to the tip, mm
+        bool operator==(const Step&) const = default;
+    };
+    std::vector<Step> line;
+    bool operator==(const HookScene&) const = default;
+};
+
+struct Scene {
+    Axis axis;
+    HookScene hook;
+    std::vector<TailScene> tails;
+    std::vector<BodyScene> bodies;
+    std::vector<RibScene> ribs;
+    std::vector<HackleScene> hackles;  // palmers and collars
+    std::vector<WingScene> wings;
+    std::vector<BeadScene> beads;
+    BedScene bed;
+    HeadScene head;
+    double left = 0.0;  // extent in the profile, mm
+    double right = 0.0;
+    double top = 0.0;
+    double bottom = 0.0;
+};
+
+[[nodiscard]] Scene makeScene(const Plan& plan);
+
+}  // namespace machair

@@ -1,0 +1,212 @@
+// Wings: drawing.md section 11.
+#include <cmath>
+#include <numbers>
+
+#include "drawing/paint.h"
+
+namespace machair::drawing {
+
+namespace {
+
+constexpr double kPi = std::numbers::pi;
+
+// A folded slip in its own axes: t along it from the tie-in, v across it from the lower edge to the fold.
+class Leaf {
+  public:
+    Leaf(const WingScene& wing, double lengthShare, double offset) : wing_(wing), length_(wing.length * lengthShare), offset_(offset) {}
+
+    [[nodiscard]] double length() const { return length_; }
+    [[nodiscard]] double depth(double t) const {
+        const double grow = std::pow(smoothstep(-0.06, 0.62, t), 0.8);
+        const double shrink = t < 0.66 ? 1.0 : std::lerp(1.0, 0.76, (t - 0.66) / 0.34);
+        return wing_.depth * (0.13 + 0.87 * grow) * shrink;
+    }
+    [[nodiscard]] double midline(double t) const {
+        const double over = std::max(0.0, t - 0.35);
+        return wing_.depth * (0.22 * smoothstep(0.0, 0.55, t) - 0.32 * over * over);
+    }
+    [[nodiscard]] Vec3 at(double t, double v) const {
+        const double y = midline(t) + (v - 0.5) * depth(t) + offset_ * wing_.depth * smoothstep(0.0, 0.3, t);
+        return wing_.root + (t * length_) * wing_.along + (y + 0.5 * 0.13 * wing_.depth) * wing_.up;
+    }
+    // How far a barb at v reaches, as a share of the length: the tip slants.
+    [[nodiscard]] static double reach(double v) { return 1.0 - 0.16 * std::pow(1.0 - v, 1.3) - 0.07 * smoothstep(0.7, 1.0, v); }
+
+  private:
+    const WingScene& wing_;
+    double length_;
+    double offset_;
+};
+
+struct Sheet {
+    double length;
+    double offset;
+    double tone;
+    double jitter;
+};
+
+class RolledWing {
+  public:
+    RolledWing(Canvas& canvas, const WingScene& wing) : canvas_(canvas), wing_(wing), random_(wing.seed) {
+        drift_ = random_.uniform(0.0, 1.0);
+        for (double& phase : phases_) phase = random_.uniform(0.0, 2.0 * kPi);
+        for (double& strength : barStrength_) strength = random_.uniform(0.25, 1.0);
+        for (double& duty : barDuty_) duty = random_.uniform(0.30, 0.52);
+    }
+
+    void paint() {
+        constexpr std::array kSheets = {Sheet{0.955, -0.13, -0.15, 0.03}, Sheet{0.985, 0.05, -0.07, 0.03}, Sheet{1.0, 0.0, 0.0, 0.014}};
+        shadeUnder();
+        for (std::size_t i = kSheets.size() - static_cast<std::size_t>(wing_.sheets); i < kSheets.size(); ++i)
+            sheet(kSheets[i], i + 1 == kSheets.size());
+        lightAndPinch();
+    }
+
+  private:
+    // Depth of the bar at a place: 0 between bars, up to 1 in one.
+    double bar(double x, double v, double barbStrength) const {
+        if (wing_.marking == Marking::plain) return 0.0;
+        const double slow = 0.10 * std::sin(0.9 * x + phases_[0]) + 0.07 * std::sin(2.3 * x + 4.0 * v + phases_[1]);
+        const double phase = (x + 0.34 * (v - 0.5) * wing_.depth + slow) / 0.62 + drift_;
+        const double whole = std::floor(phase);
+        const auto index = static_cast<std::size_t>(std::abs(whole)) % barStrength_.size();
+        const double duty = barDuty_[index];
+        const double inBar = phase - whole;
+        const double soft = smoothstep(0.0, 0.12, inBar) * (1.0 - smoothstep(duty, duty + 0.12, inBar));
+        const double strength = wing_.marking == Marking::barred ? 0.8 + 0.2 * barStrength_[index] : barStrength_[index];
+        return soft * strength * barbStrength * smoothstep(0.04, 0.25, x / wing_.length);
+    }
+
+    // Where the wing lies on the body, its shade.
+    void shadeUnder() {
+        const Leaf leaf(wing_, 1.0, 0.0);
+        const Lab dark = toLab({0.08, 0.06, 0.05});
+        struct Edge {
+            double width, alpha;
+        };
+        for (const Edge edge : {Edge{0.34, 0.10}, Edge{0.22, 0.14}, Edge{0.12, 0.18}}) {
+            Vec3 before = leaf.at(0.04, 0.0);
+            constexpr int kSteps = 18;
+            for (int i = 1; i <= kSteps; ++i) {
+                const Vec3 p = leaf.at(std::lerp(0.04, 0.66, static_cast<double>(i) / kSteps), -0.02);
+                canvas_.line(before, p, dark, edge.alpha, edge.width, 0.0);
+                before = p;
+            }
+            canvas_.next();
+        }
+    }
+
+    void sheet(const Sheet& sheet, bool outer) {
+        const Leaf leaf(wing_, sheet.length, sheet.offset);
+        constexpr double kBarbsPerMm = 4.4;
+        const double fineness = canvas_.everything() ? 1.0 : std::max(0.45, canvas_.k() / 20.0);
+        const int barbs = std::max(4, static_cast<int>(std::lround(wing_.depth * kBarbsPerMm * fineness)));
+        const double share = 1.0 / barbs;
+        for (int b = 0; b < barbs; ++b) {
+            const double v = (b + 0.5) * share;
+            const double length = Leaf::reach(v) * (1.0 + random_.normal(sheet.jitter));
+            const double part = random_.normal(0.010);
+            const double tone = sheet.tone + std::lerp(-0.12, 0.06, v);
+            barb(leaf, v, length, part, share, tone);
+            canvas_.next();
+            if (outer || random_.uniform() < 0.5) streaks(leaf, v, length, part, share, tone, outer);
+            canvas_.next();
+        }
+    }
+
+    void barb(const Leaf& leaf, double v, double reach, double part, double share, double tone) {
+        const double taperFrom = std::max(0.2, reach - 0.95 / leaf.length());
+        const int n = std::clamp(static_cast<int>(leaf.length() * canvas_.k() / 13.0), 6, 34);
+        Vec3 before = leaf.at(0.0, v);
+        for (int i = 1; i <= n; ++i) {
+            const double t = reach * i / n;
+            const double own = v + part * smoothstep(0.8, 1.0, t);
+            const Vec3 p = leaf.at(t, own);
+            const double taper = t < taperFrom ? 1.0 : std::max(0.22, 1.0 - (t - taperFrom) / (reach - taperFrom) * 0.8);
+            const double width = 1.12 * share * leaf.depth(t) * taper;
+            canvas_.line(before, p, shade(wing_.base, tone), 1.0, std::max(width, 0.02), 0.3);
+            const Vec3 below = -0.5 * width * wing_.up;
+            canvas_.line(before + below, p + below, shade(wing_.dark, tone - 0.08), canvas_.everything() ? 0.50 : 0.25, 0.024);
+            before = p;
+        }
+    }
+
+    // Barbules: short streaks along the barb, which carry the bars.
+    void streaks(const Leaf& leaf, double v, double reach, double part, double share, double tone, bool outer) {
+        if (canvas_.k() <= 6.0) return;
+        const double barbStrength = random_.uniform(0.25, 1.0);
+        const double coarser = std::pow(40.0 / std::max(8.0, canvas_.k()), 0.75);
+        constexpr double kWidth = 0.028;
+        if (canvas_.skips(kWidth)) return;
+        const double width = std::max(kWidth, 0.75 / canvas_.k());
+        double x = 0.1;
+        while (x < reach * leaf.length() - 0.15) {
+            x += random_.uniform(0.034, 0.050) * std::max(1.0, coarser) * (outer ? 1.0 : 2.0);
+            for (int k = 0; k < 2; ++k) {
+                const double length = random_.uniform(0.14, 0.30);
+                const double from = v + share * random_.uniform(-0.45, 0.25);
+                const double t0 = x / leaf.length();
+                const double t1 = std::min(reach, (x + length) / leaf.length());
+                const double dark = bar(x + 0.5 * length, v, barbStrength);
+                const bool pale = dark < 0.2 && random_.uniform() < 0.30;
+                const Lab colour = pale ? wing_.pale : mix(wing_.base, wing_.dark, dark);
+                const double twitch = random_.normal(0.03);
+                const double fan = part * smoothstep(0.8, 1.0, t1);
+                canvas_.line(leaf.at(t0, from + fan), leaf.at(t1, from + fan + 0.20 * share), shade(colour, tone + twitch),
+                             dark > 0.0 ? 0.45 + 0.5 * dark : (pale ? 0.45 : 0.30), width, 0.0);
+            }
+        }
+    }
+
+    void lightAndPinch() {
+        const Leaf leaf(wing_, 1.0, 0.0);
+        const Lab white = toLab({1.0, 0.95, 0.86});
+        struct Edge {
+            double width, alpha;
+        };
+        for (const Edge edge : {Edge{0.22, 0.07}, Edge{0.12, 0.10}, Edge{0.05, 0.18}}) {
+            Vec3 before = leaf.at(0.10, 0.95);
+            constexpr int kSteps = 16;
+            for (int i = 1; i <= kSteps; ++i) {
+                const Vec3 p = leaf.at(std::lerp(0.10, 0.86, static_cast<double>(i) / kSteps), 0.95);
+                canvas_.line(before, p, white, edge.alpha, edge.width, 0.0);
+                before = p;
+            }
+            canvas_.next();
+        }
+        // Pinched at the tie-in: a shade that runs out over the first sixth.
+        QPolygonF pinch;
+        constexpr int kSteps = 8;
+        for (int i = 0; i <= kSteps; ++i) pinch << canvas_.at(leaf.at(0.16 * i / kSteps, 1.0));
+        for (int i = kSteps; i >= 0; --i) pinch << canvas_.at(leaf.at(0.16 * i / kSteps, 0.0));
+        QLinearGradient gradient(canvas_.at(leaf.at(0.0, 0.5)), canvas_.at(leaf.at(0.16, 0.5)));
+        const Lab dark = toLab({0.09, 0.06, 0.05});
+        gradient.setColorAt(0.0, colourOf(dark, 0.55));
+        gradient.setColorAt(1.0, colourOf(dark, 0.0));
+        canvas_.fill(pinch, QBrush(gradient));
+    }
+
+    Canvas& canvas_;
+    const WingScene& wing_;
+    Random random_;
+    double drift_ = 0.0;
+    std::array<double, 2> phases_{};
+    std::array<double, 17> barStrength_{};
+    std::array<double, 17> barDuty_{};
+};
+
+}  // namespace
+
+void paintWings(Canvas& canvas, const Scene& scene) {
+    for (const WingScene& wing : scene.wings) {
+        if (wing.fibres) {
+            Scene bunch;
+            bunch.tails.push_back(wing.bunch);
+            paintTails(canvas, bunch);
+            continue;
+        }
+        RolledWing(canvas, wing).paint();
+    }
+}
+
+}  // namespace machair::drawing
