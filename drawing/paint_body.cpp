@@ -158,7 +158,7 @@ Lab flueColour(const Lab& base, double angle, double gloss, Random& random) {
     const double at = hue * 3.0;
     const auto i = std::min<std::size_t>(2, static_cast<std::size_t>(at));
     const Lab iridescent = mix(run[i], run[i + 1], at - static_cast<double>(i));
-    return mix(iridescent, base, 0.35);
+    return mix(iridescent, base, 0.20);
 }
 
 void paintHerl(Canvas& canvas, const Axis& axis, const BodyScene& body, bool behind) {
@@ -168,7 +168,7 @@ void paintHerl(Canvas& canvas, const Axis& axis, const BodyScene& body, bool beh
         canvas.fill(bandOutline(canvas, axis, body.front, body.end, 0.9, -0.9, radius), shade(body.colour, -0.16));
     const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
     const double pitch = (body.end - body.front) / turns;
-    constexpr int kFlues = 220;
+    constexpr int kFlues = 280;
     const int n = static_cast<int>(kFlues * std::clamp(furShare(canvas) * 1.1, 0.12, 1.0));
     for (int turn = turns - 1; turn >= 0; --turn) {  // the rear turn first
         const double x0 = body.front + (turn + 0.5) * pitch;
@@ -192,8 +192,8 @@ void paintHerl(Canvas& canvas, const Axis& axis, const BodyScene& body, bool beh
             const Vec3 p1 = p0 + (0.5 * length) * direction;
             const Vec3 p2 = p1 + (0.5 * length) * unit(direction + 0.3 * lean * f.rear);
             const double light = std::max(0.0, dot(outward, kLamp));
-            canvas.line(p0, p1, shade(body.colour, -0.13), 0.9, width);
-            canvas.line(p1, p2, shade(colour, -0.14 + 0.24 * light), 0.9, 0.8 * width);
+            canvas.line(p0, p1, mix(shade(body.colour, -0.10), colour, 0.35), 0.9, width);
+            canvas.line(p1, p2, shade(colour, -0.06 + 0.24 * light), 0.9, 0.8 * width);
         }
         canvas.next();
     }

@@ -22,11 +22,11 @@ class Marks {
   public:
     Marks(const Fibre& fibre, bool marked, Random& random) : length_(fibre.length) {
         if (!marked) return;
-        const double own = random.uniform(0.55, 1.0);
+        const double own = random.uniform(0.70, 1.0);
         double at = -0.85 * std::fmod(0.37 * fibre.index, 1.0);
         while (at < fibre.length) {
             const double length = random.uniform(0.30, 0.75);
-            marks_.push_back({at, length, own * random.uniform(0.40, 0.85)});
+            marks_.push_back({at, length, own * random.uniform(0.55, 1.0)});
             at += length + random.uniform(0.18, 0.50);
         }
     }
@@ -119,7 +119,7 @@ void paintFibre(Canvas& canvas, const Fibre& fibre, const FibreLook& look, const
         if (look.marked) colour = mix(colour, look.mark, marks.at(t * fibre.length));
         colour = placed(canvas, shade(colour, fibreTone(tangent, fibre.tone)), far);
         const double width = fibre.width * (1.0 - 0.9 * std::pow(t, 1.15));
-        const double slim = barbules ? 0.62 : 1.0;  // the barbules make up the rest of what is seen
+        const double slim = barbules ? (look.marked ? 0.80 : 0.62) : 1.0;  // the barbules make up the rest of what is seen
         canvas.line(before, p, colour, far.alpha * std::lerp(look.alphaRoot, look.alphaTip, t),
                     std::max(widthFloor, slim * width));
         before = p;

@@ -140,8 +140,9 @@ void paintFurOver(Canvas& canvas, const Axis& axis, const RibScene& rib, Lab fur
             const double edge = side * rib.width * 0.5;
             Vec3 p = half.at(angle, turn.radius + 0.03);
             p.x += edge - side * random.uniform(0.02, 0.10);
-            const Vec3 end = p + Vec3{side * random.uniform(0.06, 0.22), random.normal(0.12), 0.0};
-            canvas.line(p, end, shade(fur, -0.10 + 0.22 * std::cos(angle)), 0.85, 0.026);
+            // Along the winding, over the rib's edge towards its middle.
+            const Vec3 end = p + Vec3{-side * random.uniform(0.04, 0.14), random.normal(0.10) - 0.08, 0.0};
+            canvas.line(p, end, shade(fur, -0.06 + 0.16 * std::cos(angle)), 0.70, 0.022);
         }
     }
     canvas.next();
@@ -153,7 +154,8 @@ void paintStem(Canvas& canvas, const Scene& scene, const HackleScene& hackle) {
     for (std::size_t i = 1; i < hackle.stem.size(); ++i) {
         const auto& a = hackle.stem[i - 1];
         const auto& b = hackle.stem[i];
-        if (std::sin(0.5 * (a.angle + b.angle)) < 0.0) continue;
+        constexpr double kOverTheEdge = 0.12;  // seen end-on there: it would stand out as a tick
+        if (std::sin(0.5 * (a.angle + b.angle)) < kOverTheEdge) continue;
         const Vec3 p = scene.axis.on(a.station, a.radius, a.angle);
         const Vec3 q = scene.axis.on(b.station, b.radius, b.angle);
         const Lab colour = canvas.seen(shade(hackle.look.root, -0.08));

@@ -45,6 +45,8 @@ struct Sheet {
     double jitter;
 };
 
+constexpr double kTaper = 0.95;  // mm at a barb's tip
+
 class RolledWing {
   public:
     RolledWing(Canvas& canvas, const WingScene& wing) : canvas_(canvas), wing_(wing), random_(wing.seed) {
@@ -64,10 +66,10 @@ class RolledWing {
 
   private:
     // Depth of the bar at a place: 0 between bars, up to 1 in one.
-    double bar(double x, double v, double barbStrength) const {
+    double bar(double x, double v, double barbStrength, double barbPhase) const {
         if (wing_.marking == Marking::plain) return 0.0;
         const double slow = 0.10 * std::sin(0.9 * x + phases_[0]) + 0.07 * std::sin(2.3 * x + 4.0 * v + phases_[1]);
-        const double phase = (x + 0.34 * (v - 0.5) * wing_.depth + slow) / 0.62 + drift_;
+        const double phase = (x + 0.34 * (v - 0.5) * wing_.depth + slow) / 0.62 + drift_ + barbPhase;
         const double whole = std::floor(phase);
         const auto index = static_cast<std::size_t>(std::abs(whole)) % barStrength_.size();
         const double duty = barDuty_[index];
@@ -107,53 +109,61 @@ class RolledWing {
             const double length = Leaf::reach(v) * (1.0 + random_.normal(sheet.jitter));
             const double part = random_.normal(0.010);
             const double tone = sheet.tone + std::lerp(-0.12, 0.06, v);
-            barb(leaf, v, length, part, share, tone);
+            // Of the inner sheets only the lower edge and the tips are seen beside the outer one.
+            constexpr double kLowerEdge = 0.30;
+            constexpr double kTipsFrom = 0.72;
+            const double from = outer || v < kLowerEdge ? 0.0 : kTipsFrom;
+            barb(leaf, v, from, length, part, share, tone);
             canvas_.next();
-            if (outer || random_.uniform() < 0.5) streaks(leaf, v, length, part, share, tone, outer);
+            streaks(leaf, v, from, length, part, share, tone);
             canvas_.next();
         }
     }
 
-    void barb(const Leaf& leaf, double v, double reach, double part, double share, double tone) {
-        const double taperFrom = std::max(0.2, reach - 0.95 / leaf.length());
-        const int n = std::clamp(static_cast<int>(leaf.length() * canvas_.k() / 13.0), 6, 34);
-        Vec3 before = leaf.at(0.0, v);
-        for (int i = 1; i <= n; ++i) {
-            const double t = reach * i / n;
-            const double own = v + part * smoothstep(0.8, 1.0, t);
-            const Vec3 p = leaf.at(t, own);
-            const double taper = t < taperFrom ? 1.0 : std::max(0.22, 1.0 - (t - taperFrom) / (reach - taperFrom) * 0.8);
-            const double width = 1.12 * share * leaf.depth(t) * taper;
-            canvas_.line(before, p, shade(wing_.base, tone), 1.0, std::max(width, 0.02), 0.3);
-            const Vec3 below = -0.5 * width * wing_.up;
-            canvas_.line(before + below, p + below, shade(wing_.dark, tone - 0.08), canvas_.everything() ? 0.50 : 0.25, 0.024);
-            before = p;
-        }
+    void barb(const Leaf& leaf, double v, double from, double reach, double part, double share, double tone) {
+        const double taperFrom = std::max(from, reach - kTaper / leaf.length());
+        const double px = leaf.length() * canvas_.k();
+        Vec3 before = leaf.at(from, v);
+        const auto run = [&](double begin, double end, int n) {
+            for (int i = 1; i <= n; ++i) {
+                const double t = std::lerp(begin, end, static_cast<double>(i) / n);
+                const Vec3 p = leaf.at(t, v + part * smoothstep(0.8, 1.0, t));
+                const double toTip = std::clamp((reach - t) / std::max(1e-6, reach - taperFrom), 0.0, 1.0);
+                const double width = 1.12 * share * leaf.depth(t) * (0.10 + 0.90 * std::sqrt(toTip));
+                canvas_.line(before, p, shade(wing_.base, tone), 1.0, std::max(width, 0.02), 0.3);
+                const Vec3 below = -0.5 * width * wing_.up;
+                canvas_.line(before + below, p + below, shade(wing_.dark, tone - 0.06), canvas_.everything() ? 0.42 : 0.25, 0.024);
+                before = p;
+            }
+        };
+        run(from, taperFrom, std::clamp(static_cast<int>((taperFrom - from) * px / 13.0), 1, 30));
+        run(taperFrom, reach, std::clamp(static_cast<int>(kTaper * canvas_.k() / 5.0), 2, 8));
     }
 
     // Barbules: short streaks along the barb, which carry the bars.
-    void streaks(const Leaf& leaf, double v, double reach, double part, double share, double tone, bool outer) {
+    void streaks(const Leaf& leaf, double v, double from, double reach, double part, double share, double tone) {
         if (canvas_.k() <= 6.0) return;
         const double barbStrength = random_.uniform(0.25, 1.0);
+        const double barbPhase = random_.normal(wing_.marking == Marking::barred ? 0.03 : 0.16);
         const double coarser = std::pow(40.0 / std::max(8.0, canvas_.k()), 0.75);
         constexpr double kWidth = 0.028;
         if (canvas_.skips(kWidth)) return;
         const double width = std::max(kWidth, 0.75 / canvas_.k());
-        double x = 0.1;
+        double x = std::max(0.1, from * leaf.length());
         while (x < reach * leaf.length() - 0.15) {
-            x += random_.uniform(0.034, 0.050) * std::max(1.0, coarser) * (outer ? 1.0 : 2.0);
+            x += random_.uniform(0.034, 0.050) * std::max(1.0, coarser);
             for (int k = 0; k < 2; ++k) {
                 const double length = random_.uniform(0.14, 0.30);
-                const double from = v + share * random_.uniform(-0.45, 0.25);
+                const double at = v + share * random_.uniform(-0.45, 0.25);
                 const double t0 = x / leaf.length();
                 const double t1 = std::min(reach, (x + length) / leaf.length());
-                const double dark = bar(x + 0.5 * length, v, barbStrength);
+                const double dark = bar(x + 0.5 * length, v, barbStrength, barbPhase);
                 const bool pale = dark < 0.2 && random_.uniform() < 0.30;
                 const Lab colour = pale ? wing_.pale : mix(wing_.base, wing_.dark, dark);
                 const double twitch = random_.normal(0.03);
                 const double fan = part * smoothstep(0.8, 1.0, t1);
-                canvas_.line(leaf.at(t0, from + fan), leaf.at(t1, from + fan + 0.20 * share), shade(colour, tone + twitch),
-                             dark > 0.0 ? 0.45 + 0.5 * dark : (pale ? 0.45 : 0.30), width, 0.0);
+                canvas_.line(leaf.at(t0, at + fan), leaf.at(t1, at + fan + 0.20 * share), shade(colour, tone + twitch),
+                             dark > 0.0 ? 0.50 + 0.5 * dark : (pale ? 0.36 : 0.30), width, 0.0);
             }
         }
     }

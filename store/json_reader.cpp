@@ -6,15 +6,6 @@
 
 namespace machair::store {
 
-namespace {
-
-bool within(double value, const Rule& rule) {
-    if (!std::isfinite(value) || value > rule.high || value < rule.low) return false;
-    return !(rule.overLow && value == rule.low);
-}
-
-}  // namespace
-
 std::string shown(const Json& json) {
     if (json.is_object()) return "an object";
     if (json.is_array()) return "a list";
@@ -49,7 +40,7 @@ void JsonReader::read(const Json& json, const Place& place, bool& out, const Rul
 void JsonReader::read(const Json& json, const Place& place, double& out, const Rule& rule) {
     if (!json.is_number()) return expected(place, rule.noun, json);
     const double value = json.get<double>();
-    if (!within(value, rule) || (rule.whole && value != std::round(value))) return expected(place, rule.noun, json);
+    if (!rule.allows(value)) return expected(place, rule.noun, json);
     out = value;
 }
 

@@ -6,7 +6,7 @@
 #include <set>
 #include <string>
 
-#include "store/describe.h"
+#include "book/describe.h"
 
 namespace machair::store {
 

@@ -3,7 +3,7 @@
 #include <nlohmann/json.hpp>
 
 #include "store/bench_file.h"
-#include "store/describe.h"
+#include "book/describe.h"
 #include "units/text.h"
 
 namespace machair::store {

@@ -43,8 +43,10 @@ FibreLook hackleLook(const PartPlan& part, const Feather& feather) {
     const bool game = feather.bird == Bird::partridge || feather.bird == Bird::grouse;
     look.marked = game || part.made.marking == Marking::mottled || part.made.marking == Marking::barred;
     if (look.kind != FibreKind::stiff) look.barbule = game ? 0.24 : 0.19;
-    if (game) {
-        look.tip = shade(base, 0.12);
+    if (game) {  // pale fibres, dark marks
+        look.middle = shade(base, 0.04);
+        look.tip = shade(base, 0.10);
+        look.mark = shade(base, -0.36);
         look.alphaRoot = 0.90;
         look.alphaTip = 0.54;
     }
@@ -210,7 +212,8 @@ HackleScene collarScene(const SceneBuild& build, std::size_t part, const HackleP
     const int steps = std::max(8, static_cast<int>(h.turns * 24.0));
     for (int i = 0; i <= steps; ++i) {
         const double wound = 2.0 * kPi * h.turns * i / steps;
-        scene.stem.push_back({station - scene.stemWidth * wound / (2.0 * kPi), bed + scene.stemWidth / 2.0, wound});
+        constexpr double kSunk = 0.3;  // its soft turns lie into the bed
+        scene.stem.push_back({station - scene.stemWidth * wound / (2.0 * kPi), bed + kSunk * scene.stemWidth, wound});
     }
     return scene;
 }

@@ -262,7 +262,7 @@ WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& w
     scene.sheets = std::clamp(wing.layers, 1, 3);
     scene.marking = planned.made.marking.value_or(planned.made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain);
     scene.base = baseColour(planned.made, {0.49, 0.37, 0.25});
-    scene.dark = shade(scene.base, -0.17);
+    scene.dark = shade(scene.base, -0.21);
     scene.pale = shade(scene.base, 0.13);
     scene.seed = build.partSeed(part);
     scene.fibres = wing.style == WingStyle::hair || wing.style == WingStyle::plume || wing.style == WingStyle::tips;

@@ -26,6 +26,7 @@ struct Bench {
 
 inline constexpr Length kLeastHold = 6.0 * mm;       // of a tail's butts, models.md section 2
 inline constexpr double kWingBindingTurns = 6.0;     // models.md section 7
+inline constexpr double kWingGapTurns = 3.0;         // of the binding, between the wing's tie-in and the body
 inline constexpr double kCheekBindingTurns = 4.0;
 inline constexpr double kWhipTurns = 5.0;
 inline constexpr double kHackleSpread = 1.15;        // room of hackle turns over their stems

@@ -189,7 +189,7 @@ class Planner {
         const Length front = bench.resolver.foremostBody();
         const bool isWing = written.kind == PartKind::wing || written.kind == PartKind::cheek || written.kind == PartKind::legs;
         const bool isCollar = written.kind == PartKind::collar || written.kind == PartKind::throat;
-        if (isWing) bench.resolver.placeFrontPart(i, std::max(0.0 * mm, front - kWingBindingTurns * bench.thread.width));
+        if (isWing) bench.resolver.placeFrontPart(i, std::max(0.0 * mm, front - kWingGapTurns * bench.thread.width));
         if (isCollar) bench.resolver.placeFrontPart(i, std::max(0.0 * mm, bench.hackleFront));
     }
 

@@ -4,7 +4,8 @@
 // to compare and to keep. Where the model leaves a choice open, what is done here:
 //  * the first thread bed is one layer from one turn behind the eye to the body end; tail and rib each add what is
 //    bound to the body front and one layer of thread over it;
-//  * a wing is tied in six turns ahead of the body front, and that binding is the gap its lift is measured over;
+//  * a wing is tied in three of its six binding turns ahead of the body front, and those are the gap that its lift is
+//    measured over; the other three lie under the head;
 //  * a collar stands at the body front, or at the wing's tie-in when a wing is tied before it; the next collar
 //    stands ahead of the first.
 #pragma once

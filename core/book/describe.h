@@ -1,15 +1,16 @@
-// The bench file's records, each described once: its keys, their meaning and their limits. Reading, writing and the
-// JSON Schema all run over these descriptions, so they can't disagree (formats.md is the source).
+// The book's records, each described once: their keys, meaning and limits. Reading, writing, the JSON Schema and the
+// editing of single fields all run over these descriptions, so they can't disagree (formats.md is the source).
 //
 // A visitor is called as v(key, member, rule) for each key, v.rest(carried) for the keys nobody knows. A member that
 // is neither optional nor a list must be there.
 #pragma once
 
+#include <cmath>
 #include <concepts>
 
 #include "book/book.h"
 
-namespace machair::store {
+namespace machair {
 
 // What a number may be, and what a fault calls it.
 struct Rule {
@@ -19,6 +20,12 @@ struct Rule {
     const char* noun = "a number";
     double scale = 1.0;  // written number = member's base value / scale
     bool whole = false;
+
+    [[nodiscard]] bool allows(double value) const {
+        if (!std::isfinite(value) || value > high || value < low) return false;
+        if (whole && value != std::round(value)) return false;
+        return !(overLow && value == low);
+    }
 };
 
 inline constexpr Rule kLength{0.0, 1000.0, true, "a length over 0 and at most 1000 mm"};
@@ -361,4 +368,4 @@ void describe(V& v, T& b) {
     v.rest(b.carried);
 }
 
-}  // namespace machair::store
+}  // namespace machair

@@ -1,0 +1,30 @@
+// What planning, loading and weighing cost. Targets: one plan < 1 ms, the demo < 20 ms.
+#include <benchmark/benchmark.h>
+
+#include "benchmarks/demo_book.h"
+#include "team/team.h"
+
+namespace machair::benchmarks {
+
+static void planTheFullestFly(benchmark::State& state) {
+    for (auto _ : state) benchmark::DoNotOptimize(planPattern(demoBook(), kFullestFly));
+}
+BENCHMARK(planTheFullestFly)->Unit(benchmark::kMillisecond);
+
+static void loadTheDemo(benchmark::State& state) {
+    const std::string text = demoText();
+    for (auto _ : state) benchmark::DoNotOptimize(store::readBench(text));
+}
+BENCHMARK(loadTheDemo)->Unit(benchmark::kMillisecond);
+
+static void writeTheDemo(benchmark::State& state) {
+    for (auto _ : state) benchmark::DoNotOptimize(store::writeBench(demoBook()));
+}
+BENCHMARK(writeTheDemo)->Unit(benchmark::kMillisecond);
+
+static void weighATeam(benchmark::State& state) {
+    for (auto _ : state) benchmark::DoNotOptimize(weighTeam(demoBook(), "west-shore"));
+}
+BENCHMARK(weighATeam)->Unit(benchmark::kMillisecond);
+
+}  // namespace machair::benchmarks

@@ -1,0 +1,84 @@
+// What drawing costs on the raster engine. Targets at 1280x800: the fullest fly < 25 ms, one changed layer < 8 ms, the
+// cast < 5 ms (drawing.md section 13).
+#include <benchmark/benchmark.h>
+
+#include <QGuiApplication>
+#include <QImage>
+
+#include "benchmarks/demo_book.h"
+#include "drawing/fly_painter.h"
+
+namespace machair::benchmarks {
+
+namespace {
+
+constexpr QSize kPaper(1280, 800);
+
+QImage blank(QSize size) {
+    QImage image(size, QImage::Format_ARGB32_Premultiplied);
+    image.fill(Qt::transparent);
+    return image;
+}
+
+drawing::View viewOf(const Scene& scene) {
+    return drawing::fitView(scene, QRectF(QPointF(0, 0), kPaper).adjusted(170, 150, -170, -150), drawing::Bench::sand, 40.0);
+}
+
+void paintWhole(benchmark::State& state, const char* pattern) {
+    const Scene scene = makeScene(demoPlan(pattern));
+    const drawing::View view = viewOf(scene);
+    QImage image = blank(kPaper);
+    for (auto _ : state) {
+        QPainter painter(&image);
+        drawing::paintFly(painter, scene, view);
+    }
+}
+
+}  // namespace
+
+static void makeAScene(benchmark::State& state) {
+    const Plan planned = demoPlan(kFullestFly);
+    for (auto _ : state) benchmark::DoNotOptimize(makeScene(planned));
+}
+BENCHMARK(makeAScene)->Unit(benchmark::kMillisecond);
+
+BENCHMARK_CAPTURE(paintWhole, bushyBob, "kelp-lantern")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(paintWhole, wingedMiddle, "heather-tinker")->Unit(benchmark::kMillisecond);
+BENCHMARK_CAPTURE(paintWhole, spiderPoint, "rush-piper")->Unit(benchmark::kMillisecond);
+
+static void paintOneLayer(benchmark::State& state) {
+    const auto layer = static_cast<drawing::Layer>(state.range(0));
+    const Scene scene = makeScene(demoPlan(state.range(1) == 0 ? "kelp-lantern" : "heather-tinker"));
+    const drawing::View view = viewOf(scene);
+    QImage image = blank(kPaper);
+    for (auto _ : state) {
+        QPainter painter(&image);
+        drawing::paintLayer(painter, scene, view, layer);
+    }
+}
+BENCHMARK(paintOneLayer)->ArgsProduct({benchmark::CreateDenseRange(0, 9, 1), {0, 1}})->Unit(benchmark::kMillisecond);
+
+static void paintTheCast(benchmark::State& state) {
+    QImage image = blank({1280, 150});
+    std::vector<Scene> scenes;
+    for (const char* fly : {"kelp-lantern", "heather-tinker", "rush-piper"}) scenes.push_back(makeScene(demoPlan(fly)));
+    for (auto _ : state) {
+        QPainter painter(&image);
+        double x = 200.0;
+        for (const Scene& scene : scenes) {
+            drawing::paintFly(painter, scene, {8.0, QPointF(x, 70.0), drawing::Bench::sand, 0.0});
+            x += 400.0;
+        }
+    }
+}
+BENCHMARK(paintTheCast)->Unit(benchmark::kMillisecond);
+
+}  // namespace machair::benchmarks
+
+int main(int argc, char** argv) {
+    if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+    QGuiApplication application(argc, argv);
+    benchmark::Initialize(&argc, argv);
+    benchmark::RunSpecifiedBenchmarks();
+    return 0;
+}

@@ -1,0 +1,301 @@
+#include "book/edits.h"
+
+#include <algorithm>
+#include <array>
+#include <functional>
+
+#include "book/describe.h"
+#include "book/fields.h"
+
+namespace machair {
+
+namespace {
+
+Place placeOf(const Book& book, std::string_view pattern) { return Place("patterns").at(book.indexOfPattern(pattern)); }
+
+Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::size_t part) {
+    const Pattern* found = book.findPattern(pattern);
+    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (part >= found->parts.size())
+        return fail(placeOf(book, pattern).key("parts"), "expected one of its " + std::to_string(found->parts.size()) +
+                                                             " parts, got number " + std::to_string(part));
+    return part;
+}
+
+// Calls f with every reference to another part that a part holds.
+class RefVisitor {
+  public:
+    explicit RefVisitor(std::function<void(PartRef&)> f) : f_(std::move(f)) {}
+
+    void part(Part& part) {
+        if (part.from) f_(*part.from);
+        if (part.station) visit(*part.station);
+        std::visit([this](auto& detail) { describe(*this, detail); }, part.detail);
+    }
+    template <class T>
+    void operator()(const char*, T& member, const Rule& = {}) {
+        visit(member);
+    }
+
+  private:
+    template <class T>
+    void visit(std::optional<T>& member) {
+        if (member) visit(*member);
+    }
+    void visit(LengthSpec& spec) {
+        if (auto* ratio = std::get_if<Ratio>(&spec.value))
+            if (auto* ref = std::get_if<PartRef>(&ratio->of)) f_(*ref);
+        if (auto* reach = std::get_if<Reach>(&spec.value)) {
+            if (auto* ref = std::get_if<PartRef>(&reach->to)) f_(*ref);
+            if (reach->past) visit(**reach->past);
+            if (reach->shortBy) visit(**reach->shortBy);
+        }
+    }
+    void visit(StationSpec& spec) {
+        visit(spec.ahead);
+        visit(spec.behind);
+    }
+    template <class T>
+    void visit(T&) {}
+
+    std::function<void(PartRef&)> f_;
+};
+
+// Re-numbers references by index after parts moved: `newIndex[old]`.
+void renumber(Pattern& pattern, const std::vector<std::size_t>& newIndex) {
+    RefVisitor refs([&](PartRef& ref) {
+        if (auto* index = std::get_if<std::size_t>(&ref.which); index && *index < newIndex.size()) *index = newIndex[*index];
+    });
+    for (Part& part : pattern.parts) refs.part(part);
+}
+
+std::string titleOf(PartKind kind) { return std::string(nameOf(kind)); }
+
+// Where the kinds usually stand from back to front (practice.md, "a fixed order").
+int rankOf(PartKind kind) {
+    constexpr std::array kOrder = {PartKind::bead, PartKind::tag, PartKind::butt, PartKind::tail, PartKind::rib, PartKind::underbody,
+                                   PartKind::body, PartKind::thorax, PartKind::palmer, PartKind::legs, PartKind::wing,
+                                   PartKind::throat, PartKind::collar, PartKind::cheek, PartKind::thread, PartKind::head};
+    return static_cast<int>(std::ranges::find(kOrder, kind) - kOrder.begin());
+}
+
+std::vector<MaterialKind> usualKinds(PartKind kind) {
+    switch (kind) {
+        case PartKind::tag:
+        case PartKind::butt: return {MaterialKind::tinsel, MaterialKind::floss, MaterialKind::herl};
+        case PartKind::tail: return {MaterialKind::fibres, MaterialKind::tippet, MaterialKind::hair, MaterialKind::hackle};
+        case PartKind::rib: return {MaterialKind::oval, MaterialKind::wire, MaterialKind::tinsel};
+        case PartKind::body:
+        case PartKind::thorax: return {MaterialKind::dubbing, MaterialKind::herl, MaterialKind::floss};
+        case PartKind::palmer:
+        case PartKind::collar:
+        case PartKind::throat: return {MaterialKind::hackle};
+        case PartKind::wing: return {MaterialKind::flank, MaterialKind::quill, MaterialKind::hair};
+        case PartKind::cheek: return {MaterialKind::cheek, MaterialKind::tip};
+        case PartKind::legs: return {MaterialKind::leg, MaterialKind::fibres};
+        case PartKind::bead: return {MaterialKind::bead};
+        case PartKind::thread: return {MaterialKind::thread};
+        case PartKind::underbody:
+        case PartKind::head: return {};
+    }
+    return {};
+}
+
+bool prefersStiff(PartKind kind) { return kind == PartKind::palmer; }
+
+std::optional<std::string> usualMaterial(const Book& book, PartKind kind) {
+    const Material* second = nullptr;  // of the right kind, but a hackle of the other stiffness
+    for (const MaterialKind wanted : usualKinds(kind))
+        for (const Material& m : book.materials) {
+            if (m.kind != wanted) continue;
+            const auto* hackle = std::get_if<HackleTraits>(&m.traits);
+            if (!hackle) return m.id;
+            const bool stiff = hackle->bird == Bird::cockCape || hackle->bird == Bird::cockSaddle;
+            if (stiff == prefersStiff(kind)) return m.id;
+            if (!second) second = &m;
+        }
+    if (second) return second->id;
+    return std::nullopt;
+}
+
+PartDetail usualDetail(PartKind kind) {
+    PartDetail detail = detailFor(kind);
+    if (auto* tag = std::get_if<TagPart>(&detail)) tag->turns = exactly(3);
+    if (auto* tail = std::get_if<TailPart>(&detail)) tail->length = ratioOf(0.75, Yardstick::shank);
+    if (auto* rib = std::get_if<RibPart>(&detail)) rib->direction = Winding::counter;
+    if (auto* palmer = std::get_if<PalmerPart>(&detail)) {
+        palmer->shoulderTurns = exactly(2);
+        palmer->openTurns = exactly(5);
+    }
+    if (auto* collar = std::get_if<CollarPart>(&detail)) collar->turns = exactly(2);
+    if (auto* legs = std::get_if<LegsPart>(&detail)) legs->count = exactly(6);
+    return detail;
+}
+
+std::string freeId(const Book& book, const std::string& wanted) {
+    if (!book.findHook(wanted)) return wanted;
+    for (int n = 2;; ++n) {
+        std::string id = wanted + "-" + std::to_string(n);
+        if (!book.findHook(id)) return id;
+    }
+}
+
+std::string hookId(const HookSpec& spec) {
+    std::string id(nameOf(spec.family));
+    std::ranges::replace(id, '_', '-');
+    id += "-" + std::to_string(spec.size);
+    const auto steps = [&](int n, const char* more, const char* less) {
+        if (n != 0) id += "-" + std::to_string(std::abs(n)) + "-" + (n > 0 ? more : less);
+    };
+    steps(spec.longer.value_or(0), "long", "short");
+    steps(spec.heavier.value_or(0), "heavy", "fine");
+    if (!spec.barb.value_or(true)) id += "-barbless";
+    return id;
+}
+
+bool sameModel(const HookSpec& a, const HookSpec& b) {
+    return a.size == b.size && a.family == b.family && a.longer.value_or(0) == b.longer.value_or(0) &&
+           a.heavier.value_or(0) == b.heavier.value_or(0) && a.barb.value_or(true) == b.barb.value_or(true) &&
+           a.eye.value_or(EyeTurn::down) == b.eye.value_or(EyeTurn::down);
+}
+
+}  // namespace
+
+Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t part, std::string_view key, std::string_view text) {
+    if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
+    Edit edit{{}, {}, book};
+    Pattern& changed = *edit.after.findPattern(pattern);
+    const auto field = withField(changed.parts[part], key, text, placeOf(book, pattern).key("parts").at(part));
+    if (!field) return tl::unexpected(field.error());
+    const std::string name = titleOf(changed.parts[part].kind) + " " + fieldLabel(key);
+    changed.parts[part] = *field;
+    edit.words = name + (text.empty() ? " back to the usual" : " to " + std::string(text));
+    edit.mergeKey = std::string(pattern) + "/" + std::to_string(part) + "/" + std::string(key);
+    return edit;
+}
+
+Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material) {
+    if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
+    const Material* made = book.findMaterial(material);
+    if (!made)
+        return fail(placeOf(book, pattern).key("parts").at(part).key("material"),
+                    "expected the id of a material, got \"" + std::string(material) + "\"");
+    Edit edit{{}, {}, book};
+    Part& changed = edit.after.findPattern(pattern)->parts[part];
+    changed.material = made->id;
+    edit.words = titleOf(changed.kind) + " of " + made->title();
+    return edit;
+}
+
+Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) {
+    if (!book.findPattern(pattern)) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    Edit edit{"add a " + titleOf(kind), {}, book};
+    Pattern& changed = *edit.after.findPattern(pattern);
+    Part part;
+    part.kind = kind;
+    part.detail = usualDetail(kind);
+    part.material = usualMaterial(book, kind);
+    std::size_t at = 0;
+    while (at < changed.parts.size() && rankOf(changed.parts[at].kind) <= rankOf(kind)) ++at;
+    std::vector<std::size_t> newIndex(changed.parts.size());
+    for (std::size_t i = 0; i < newIndex.size(); ++i) newIndex[i] = i < at ? i : i + 1;
+    renumber(changed, newIndex);
+    changed.parts.insert(changed.parts.begin() + static_cast<std::ptrdiff_t>(at), std::move(part));
+    return edit;
+}
+
+Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t part) {
+    if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
+    Edit edit{{}, {}, book};
+    Pattern& changed = *edit.after.findPattern(pattern);
+    const PartKind kind = changed.parts[part].kind;
+    Faults faults;
+    for (std::size_t i = 0; i < changed.parts.size(); ++i) {
+        if (i == part) continue;
+        RefVisitor refs([&](PartRef& ref) {
+            if (find(changed, ref) != part) return;
+            faults.push_back({placeOf(book, pattern).key("parts").at(i),
+                              "expected to keep the " + titleOf(kind) + ": the " + titleOf(changed.parts[i].kind) + " is measured against it",
+                              "measure the " + titleOf(changed.parts[i].kind) + " against the hook first"});
+        });
+        refs.part(changed.parts[i]);
+    }
+    if (!faults.empty()) return tl::unexpected(faults);
+    std::vector<std::size_t> newIndex(changed.parts.size());
+    for (std::size_t i = 0; i < newIndex.size(); ++i) newIndex[i] = i > part ? i - 1 : i;
+    changed.parts.erase(changed.parts.begin() + static_cast<std::ptrdiff_t>(part));
+    renumber(changed, newIndex);
+    edit.words = "take the " + titleOf(kind) + " off";
+    return edit;
+}
+
+Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t part, std::size_t to) {
+    if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
+    if (const auto found = findPart(book, pattern, to); !found) return tl::unexpected(found.error());
+    Edit edit{{}, {}, book};
+    Pattern& changed = *edit.after.findPattern(pattern);
+    std::vector<std::size_t> order(changed.parts.size());  // order[new] = old
+    for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+    order.erase(order.begin() + static_cast<std::ptrdiff_t>(part));
+    order.insert(order.begin() + static_cast<std::ptrdiff_t>(to), part);
+    std::vector<std::size_t> newIndex(order.size());
+    std::vector<Part> parts;
+    for (std::size_t i = 0; i < order.size(); ++i) {
+        newIndex[order[i]] = i;
+        parts.push_back(changed.parts[order[i]]);
+    }
+    edit.words = "tie the " + titleOf(changed.parts[part].kind) + (to < part ? " earlier" : " later");
+    changed.parts = std::move(parts);
+    renumber(changed, newIndex);
+    return edit;
+}
+
+Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_view hook) {
+    if (!book.findPattern(pattern)) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    const HookSpec* spec = book.findHook(hook);
+    if (!spec) return fail(placeOf(book, pattern).key("hook"), "expected the id of a hook, got \"" + std::string(hook) + "\"");
+    Edit edit{"on " + spec->name.value_or(describeHook(*spec)), "hook of " + std::string(pattern), book};
+    edit.after.findPattern(pattern)->hook = spec->id;
+    return edit;
+}
+
+Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change) {
+    const Pattern* found = book.findPattern(pattern);
+    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    const HookSpec* now = book.findHook(found->hook);
+    if (!now) return fail(placeOf(book, pattern).key("hook"), "expected the id of a hook, got \"" + found->hook + "\"");
+    HookSpec wanted = *now;
+    if (change.size) wanted.size = *change.size;
+    if (change.heavier) wanted.heavier = *change.heavier == 0 ? std::nullopt : change.heavier;
+    if (sameModel(wanted, *now)) return changeHook(book, pattern, now->id);
+    for (const HookSpec& hook : book.hooks)
+        if (sameModel(hook, wanted)) return changeHook(book, pattern, hook.id);
+    // Another size or wire was not measured: it is the nominal one until it is.
+    wanted.measured.reset();
+    wanted.note.reset();
+    wanted.carried.clear();
+    wanted.name = describeHook(wanted);
+    wanted.id = freeId(book, hookId(wanted));
+    if (const auto valid = makeHook(wanted, placeOf(book, pattern).key("hook")); !valid) return tl::unexpected(valid.error());
+    Book with = book;
+    with.hooks.push_back(wanted);
+    return changeHook(with, pattern, wanted.id);
+}
+
+Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position, const std::optional<std::string>& pattern) {
+    const auto spec = std::ranges::find(book.teams, team, &TeamSpec::id);
+    if (spec == book.teams.end()) return fail(Place("teams"), "expected the id of a team, got \"" + std::string(team) + "\"");
+    const auto index = static_cast<std::size_t>(spec - book.teams.begin());
+    const Place place = Place("teams").at(index);
+    if (pattern && !book.findPattern(*pattern))
+        return fail(place.key(nameOf(position)), "expected the id of a dressing, got \"" + *pattern + "\"");
+    Edit edit{{}, {}, book};
+    edit.after.teams[index].at(position) = pattern;
+    const TeamSpec& after = edit.after.teams[index];
+    if (!after.bob && !after.middle && !after.point)
+        return fail(place, "expected at least one of bob, middle and point, got an empty team", "keep one fly on the leader");
+    edit.words = std::string(nameOf(position)) + (pattern ? ": " + book.findPattern(*pattern)->title() : " taken off");
+    return edit;
+}
+
+}  // namespace machair

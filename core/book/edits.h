@@ -1,0 +1,43 @@
+// Edits: functions from one book to the next, named in the user's words. Undo, the store and the quiet line live off
+// them. None of them touches the book it is given.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <string_view>
+
+#include "book/book.h"
+
+namespace machair {
+
+struct Edit {
+    std::string words;     // "Kelp Lantern: tail length to as long as the shank"
+    std::string mergeKey;  // edits in a row with the same key are one step of undo; empty never merges
+    Book after;
+};
+
+// A field of a part of a dressing, as book/fields.h shows it.
+[[nodiscard]] Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t part, std::string_view key,
+                                       std::string_view text);
+[[nodiscard]] Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material);
+
+// A part of this kind with sensible proportions and the first fitting material of the book, where tying order wants it.
+[[nodiscard]] Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind);
+// References to parts behind it move along. A fault where another part is measured against it.
+[[nodiscard]] Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t part);
+[[nodiscard]] Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t part, std::size_t to);
+
+// The dressing on another hook of the book.
+[[nodiscard]] Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_view hook);
+
+// The same hook in another size or wire: one of the book where it has one, else a nominal one is added to it.
+struct HookChange {
+    std::optional<int> size;
+    std::optional<int> heavier;
+};
+[[nodiscard]] Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change);
+
+[[nodiscard]] Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position,
+                                         const std::optional<std::string>& pattern);
+
+}  // namespace machair

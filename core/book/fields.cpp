@@ -1,0 +1,236 @@
+#include "book/fields.h"
+
+#include <algorithm>
+#include <array>
+
+#include "book/describe.h"
+#include "book/spec_words.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+struct Label {
+    std::string_view key;
+    std::string_view label;
+};
+constexpr std::array kLabels = {
+    Label{"rear_mm", "thick at the rear, mm"},   Label{"rear_diameter", "thick at the rear"},
+    Label{"front_mm", "thick in front, mm"},     Label{"front_diameter", "thick in front"},
+    Label{"exponent", "taper (1 cone, 0 even)"}, Label{"noodle_diameter_mm", "noodle thickness, mm"},
+    Label{"tie_in", "tied in by"},               Label{"angle", "fibres stand"},
+    Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
+    Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"}};
+
+std::string enumText(std::string_view name) {
+    std::string text(name);
+    std::ranges::replace(text, '_', ' ');
+    return text;
+}
+std::string enumName(std::string_view text) {
+    std::string name(trimmed(text));
+    std::ranges::replace(name, ' ', '_');
+    return name;
+}
+
+std::string countText(const Count& count) {
+    if (!count.pair) return formatExact(count.low);
+    return formatExact(count.low) + " to " + formatExact(count.high);
+}
+
+// How each type of member is shown and read. One overload a type; a type without one doesn't compile.
+struct Show {
+    static Field make(const LengthSpec& v) { return {{}, {}, FieldKind::length, writeSpec(v), {}}; }
+    static Field make(const StationSpec& v) { return {{}, {}, FieldKind::station, writeSpec(v), {}}; }
+    static Field make(const Count& v) { return {{}, {}, FieldKind::count, countText(v), {}}; }
+    static Field make(const Length& v) { return {{}, {}, FieldKind::number, formatExact(v / mm), {}}; }
+    static Field make(const Angle& v) { return {{}, {}, FieldKind::number, formatShort(v.inDegrees(), 6), {}}; }
+    static Field make(int v) { return {{}, {}, FieldKind::number, std::to_string(v), {}}; }
+    static Field make(double v) { return {{}, {}, FieldKind::number, formatExact(v), {}}; }
+    static Field make(bool v) { return {{}, {}, FieldKind::choice, v ? "yes" : "no", {"yes", "no"}}; }
+    static Field make(const std::variant<WholeBody, std::size_t>& v) {
+        const auto* section = std::get_if<std::size_t>(&v);
+        return {{}, {}, FieldKind::number, section ? std::to_string(*section) : "all", {}};
+    }
+    template <class Enum>
+        requires std::is_enum_v<Enum>
+    static Field make(Enum v) {
+        Field field{{}, {}, FieldKind::choice, enumText(nameOf(v)), {}};
+        for (const auto& entry : Names<Enum>::entries) field.choices.push_back(enumText(entry.name));
+        return field;
+    }
+};
+
+class Read {
+  public:
+    Read(std::string_view text, Place place, const Rule& rule) : text_(trimmed(text)), place_(std::move(place)), rule_(rule) {}
+
+    Faults into(LengthSpec& v) const { return take(readSpec(text_, place_), v); }
+    Faults into(StationSpec& v) const { return take(readStationSpec(text_, place_), v); }
+    Faults into(Count& v) const {
+        const auto join = text_.find(" to ");
+        Count count;
+        const std::string_view low = join == std::string_view::npos ? text_ : text_.substr(0, join);
+        const std::string_view high = join == std::string_view::npos ? text_ : text_.substr(join + 4);
+        const auto a = number(low);
+        const auto b = number(high);
+        if (!a || !b || *b < *a) return wrong(std::string(rule_.noun) + ", or two of them as \"2 to 3\"");
+        count = {*a, *b, join != std::string_view::npos};
+        v = count;
+        return {};
+    }
+    Faults into(Length& v) const {
+        const auto length = parseLength(text_);
+        if (!length || !rule_.allows(*length / mm / rule_.scale)) return wrong(rule_.noun);
+        v = *length;
+        return {};
+    }
+    Faults into(Angle& v) const {
+        const auto degrees = number(text_);
+        if (!degrees) return wrong(rule_.noun);
+        v = Angle::degrees(*degrees);
+        return {};
+    }
+    Faults into(int& v) const {
+        Rule whole = rule_;
+        whole.whole = true;
+        const auto value = parseNumber(text_);
+        if (!value || !whole.allows(*value)) return wrong(rule_.noun);
+        v = static_cast<int>(*value);
+        return {};
+    }
+    Faults into(double& v) const {
+        const auto value = number(text_);
+        if (!value) return wrong(rule_.noun);
+        v = *value;
+        return {};
+    }
+    Faults into(bool& v) const {
+        if (text_ != "yes" && text_ != "no") return wrong("yes or no");
+        v = text_ == "yes";
+        return {};
+    }
+    Faults into(std::variant<WholeBody, std::size_t>& v) const {
+        if (text_ == "all") {
+            v = WholeBody{};
+            return {};
+        }
+        const auto value = parseNumber(text_);
+        constexpr double kMostSections = 64.0;
+        if (!value || *value < 0.0 || *value > kMostSections || *value != std::floor(*value)) return wrong("all, or a body section from 0");
+        v = static_cast<std::size_t>(*value);
+        return {};
+    }
+    template <class Enum>
+        requires std::is_enum_v<Enum>
+    Faults into(Enum& v) const {
+        const auto value = fromName<Enum>(enumName(text_));
+        if (!value) return wrong(listOfNames<Enum>());
+        v = *value;
+        return {};
+    }
+
+  private:
+    [[nodiscard]] std::optional<double> number(std::string_view text) const {
+        const auto value = parseNumber(text);
+        return value && rule_.allows(*value) ? value : std::nullopt;
+    }
+    [[nodiscard]] Faults wrong(const std::string& what) const {
+        return {Fault{place_, "expected " + what + ", got \"" + std::string(text_) + "\"", ""}};
+    }
+    template <class T>
+    static Faults take(Result<T> result, T& v) {
+        if (!result) return result.error();
+        v = std::move(*result);
+        return {};
+    }
+
+    std::string_view text_;
+    Place place_;
+    const Rule& rule_;
+};
+
+class FieldLister {
+  public:
+    std::vector<Field> fields;
+
+    template <class T>
+    void operator()(const char* key, const T& member, const Rule& = {}) {
+        add(key, Show::make(member), false);
+    }
+    template <class T>
+    void operator()(const char* key, const std::optional<T>& member, const Rule& = {}) {
+        Field field = Show::make(member.value_or(T{}));
+        if (!member) field.text.clear();
+        add(key, std::move(field), true);
+    }
+
+  private:
+    void add(const char* key, Field field, bool optional) {
+        field.key = key;
+        field.label = fieldLabel(key);
+        field.optional = optional;
+        fields.push_back(std::move(field));
+    }
+};
+
+class FieldWriter {
+  public:
+    FieldWriter(std::string_view key, std::string_view text, const Place& place) : key_(key), text_(text), place_(place) {}
+    Faults faults;
+    bool found = false;
+
+    template <class T>
+    void operator()(const char* key, T& member, const Rule& rule = {}) {
+        if (key != key_) return;
+        found = true;
+        if (trimmed(text_).empty())
+            faults = {Fault{place_.key(key), "expected " + std::string(fieldLabel(key)) + ", got nothing", "this can't be left empty"}};
+        else
+            faults = Read(text_, place_.key(key), rule).into(member);
+    }
+    template <class T>
+    void operator()(const char* key, std::optional<T>& member, const Rule& rule = {}) {
+        if (key != key_) return;
+        found = true;
+        if (trimmed(text_).empty()) {
+            member.reset();
+            return;
+        }
+        T value = member.value_or(T{});
+        faults = Read(text_, place_.key(key), rule).into(value);
+        if (faults.empty()) member = std::move(value);
+    }
+
+  private:
+    std::string_view key_;
+    std::string_view text_;
+    const Place& place_;
+};
+
+}  // namespace
+
+std::string fieldLabel(std::string_view key) {
+    const auto found = std::ranges::find(kLabels, key, &Label::key);
+    return found == kLabels.end() ? enumText(key) : std::string(found->label);
+}
+
+std::vector<Field> fieldsOf(const Part& part) {
+    FieldLister lister;
+    std::visit([&](const auto& detail) { describe(lister, detail); }, part.detail);
+    if (part.kind == PartKind::collar || part.kind == PartKind::throat) lister("station", part.station);
+    return std::move(lister.fields);
+}
+
+Result<Part> withField(const Part& part, std::string_view key, std::string_view text, const Place& place) {
+    Part changed = part;
+    FieldWriter writer(key, text, place);
+    std::visit([&](auto& detail) { describe(writer, detail); }, changed.detail);
+    writer("station", changed.station);
+    if (!writer.found) return fail(place.key(key), "expected a field of a " + std::string(nameOf(part.kind)) + ", got none of that name");
+    if (!writer.faults.empty()) return tl::unexpected(writer.faults);
+    return changed;
+}
+
+}  // namespace machair

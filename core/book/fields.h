@@ -1,0 +1,34 @@
+// The single fields of a part, as text: what the ticket shows and edits. Built from the same descriptions that read
+// the files, so that every key of every part can be edited and has the same limits in both places.
+#pragma once
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "dressing/pattern.h"
+#include "faults/faults.h"
+
+namespace machair {
+
+enum class FieldKind { length, station, count, number, choice };
+
+struct Field {
+    std::string key;    // as in the file
+    std::string label;  // for people
+    FieldKind kind = FieldKind::number;
+    std::string text;   // empty where nothing is written and the usual holds
+    std::vector<std::string> choices;
+    bool optional = true;  // may be left empty
+};
+
+[[nodiscard]] std::vector<Field> fieldsOf(const Part& part);
+
+// The part with one field changed; empty text goes back to the usual. Faults stand at `place`.key(key): a text that
+// can't be read, a number outside its limits, an empty field that must be there.
+[[nodiscard]] Result<Part> withField(const Part& part, std::string_view key, std::string_view text, const Place& place);
+
+// "rear_diameter" → "thick at the rear".
+[[nodiscard]] std::string fieldLabel(std::string_view key);
+
+}  // namespace machair

@@ -1,0 +1,239 @@
+#include "book/spec_words.h"
+
+#include <algorithm>
+#include <array>
+#include <optional>
+
+#include "dressing/pattern.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+template <class Value>
+struct Word {
+    std::string_view text;
+    Value value;
+};
+
+// The first spelling of a value is the one that is written.
+constexpr std::array kYardsticks = {
+    Word{"shank", Yardstick::shank},          Word{"gape", Yardstick::gape},
+    Word{"body", Yardstick::body},            Word{"overall length", Yardstick::overall},
+    Word{"overall", Yardstick::overall},      Word{"eye's width", Yardstick::eyeWidth},
+    Word{"eye width", Yardstick::eyeWidth},   Word{"spear", Yardstick::spear},
+    Word{"bead", Yardstick::bead}};
+constexpr std::array kLandmarks = {
+    Word{"back of the bend", Landmark::rearmost}, Word{"rearmost", Landmark::rearmost}, Word{"eye", Landmark::eye},
+    Word{"point", Landmark::point}, Word{"barb", Landmark::barb}, Word{"bend", Landmark::bend}};
+constexpr std::array kFlyLandmarks = {
+    Word{"body end", FlyLandmark::bodyEnd}, Word{"body's end", FlyLandmark::bodyEnd},
+    Word{"tail tip", FlyLandmark::tailTip}, Word{"tail's tip", FlyLandmark::tailTip}};
+constexpr std::array kShares = {
+    Word{"as long as", 1.0}, Word{"half of", 0.5}, Word{"half", 0.5}, Word{"twice", 2.0},
+    Word{"two thirds of", 2.0 / 3.0}, Word{"a third of", 1.0 / 3.0}, Word{"three quarters of", 0.75},
+    Word{"a quarter of", 0.25}, Word{"one and a half times", 1.5}, Word{"one and a quarter times", 1.25}};
+
+template <class Value, std::size_t N>
+std::optional<Value> valueOf(const std::array<Word<Value>, N>& words, std::string_view text) {
+    for (const auto& word : words)
+        if (word.text == text) return word.value;
+    return std::nullopt;
+}
+
+template <class Value, std::size_t N>
+std::string_view wordOf(const std::array<Word<Value>, N>& words, Value value) {
+    for (const auto& word : words)
+        if (word.value == value) return word.text;
+    return "?";
+}
+
+std::string partName(const PartRef& ref) {
+    if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
+    return "part " + std::to_string(std::get<std::size_t>(ref.which));
+}
+
+std::optional<PartRef> readPart(std::string_view text) {
+    if (const auto kind = fromName<PartKind>(text)) return PartRef{*kind};
+    constexpr std::string_view kPart = "part ";
+    if (!text.starts_with(kPart)) return std::nullopt;
+    const auto number = parseNumber(text.substr(kPart.size()));
+    constexpr double kMostParts = 1e6;
+    if (!number || *number < 0.0 || *number > kMostParts || *number != std::floor(*number)) return std::nullopt;
+    return PartRef{static_cast<std::size_t>(*number)};
+}
+
+std::string landmarkName(const AnyLandmark& landmark) {
+    if (const auto* onHook = std::get_if<Landmark>(&landmark)) return std::string(wordOf(kLandmarks, *onHook));
+    return std::string(wordOf(kFlyLandmarks, std::get<FlyLandmark>(landmark)));
+}
+
+std::optional<AnyLandmark> readLandmark(std::string_view text) {
+    if (const auto onHook = valueOf(kLandmarks, text)) return AnyLandmark(*onHook);
+    if (const auto onFly = valueOf(kFlyLandmarks, text)) return AnyLandmark(*onFly);
+    return std::nullopt;
+}
+
+bool eat(std::string_view& text, std::string_view word) {
+    if (!text.starts_with(word)) return false;
+    const std::string_view rest = text.substr(word.size());
+    if (!rest.empty() && rest.front() != ' ' && word.back() != ' ') return false;
+    text = trimmed(rest);
+    return true;
+}
+
+void eatArticle(std::string_view& text) {
+    if (!eat(text, "the ")) eat(text, "an ");
+}
+
+// "0.8 of the shank", "twice the gape", "as long as the body".
+std::optional<LengthSpec> readRatio(std::string_view text) {
+    std::optional<double> share;
+    for (const auto& word : kShares)
+        if (std::string_view rest = text; eat(rest, word.text)) {
+            share = word.value;
+            text = rest;
+            break;
+        }
+    if (!share) {
+        for (const std::string_view join : {" of ", " times ", " × ", " x "}) {
+            const auto at = text.find(join);
+            if (at == std::string_view::npos) continue;
+            share = parseNumber(text.substr(0, at));
+            if (!share) return std::nullopt;
+            text = trimmed(text.substr(at + join.size()));
+            break;
+        }
+    }
+    constexpr double kMostRatio = 1000.0;
+    if (!share || *share <= 0.0 || *share > kMostRatio) return std::nullopt;
+    eatArticle(text);
+    if (const auto yardstick = valueOf(kYardsticks, text)) return LengthSpec{Ratio{*share, *yardstick}, {}};
+    if (const auto part = readPart(text)) return LengthSpec{Ratio{*share, *part}, {}};
+    return std::nullopt;
+}
+
+std::optional<LengthSpec> readSize(std::string_view text) {
+    text = trimmed(text);
+    if (const auto plain = parseLength(text)) {
+        constexpr Length kMost = 1000.0 * mm;
+        if (*plain <= 0.0 * mm || *plain > kMost) return std::nullopt;
+        return inMm(*plain);
+    }
+    return readRatio(text);
+}
+
+struct Offset {
+    LengthSpec size;
+    std::string_view from;
+};
+// "SIZE past the point": the size, and the name of what it is measured from.
+std::optional<Offset> readOffset(std::string_view text, std::string_view join) {
+    const auto at = text.find(join);
+    if (at == std::string_view::npos) return std::nullopt;
+    const auto size = readSize(text.substr(0, at));
+    if (!size) return std::nullopt;
+    std::string_view from = trimmed(text.substr(at + join.size()));
+    eatArticle(from);
+    return Offset{*size, from};
+}
+
+std::optional<LengthSpec> readReach(std::string_view text) {
+    for (const bool past : {true, false}) {
+        const auto offset = readOffset(text, past ? " past " : " short of ");
+        if (!offset) continue;
+        Reach reach;
+        if (const auto landmark = readLandmark(offset->from))
+            reach.to = *landmark;
+        else if (const auto part = readPart(offset->from))
+            reach.to = *part;
+        else
+            return std::nullopt;
+        (past ? reach.past : reach.shortBy) = Held<LengthSpec>(offset->size);
+        return LengthSpec{reach, {}};
+    }
+    if (!eat(text, "to ")) return std::nullopt;
+    std::string_view name = text;
+    eatArticle(name);
+    if (const auto landmark = readLandmark(name)) return LengthSpec{Reach{*landmark, {}, {}, {}}, {}};
+    if (const auto part = readPart(name)) return LengthSpec{Reach{*part, {}, {}, {}}, {}};
+    const auto share = readRatio(text);  // "to 0.55 of the tail"
+    const auto* ratio = share ? std::get_if<Ratio>(&share->value) : nullptr;
+    const auto* part = ratio ? std::get_if<PartRef>(&ratio->of) : nullptr;
+    constexpr double kMostFraction = 10.0;
+    if (!part || ratio->ratio > kMostFraction) return std::nullopt;
+    return LengthSpec{Reach{*part, ratio->ratio, {}, {}}, {}};
+}
+
+std::optional<LengthSpec> readBars(std::string_view text) {
+    for (const std::string_view end : {" bars", " bar"}) {
+        if (!text.ends_with(end)) continue;
+        const auto n = parseNumber(text.substr(0, text.size() - end.size()));
+        constexpr double kMostBars = 64.0;
+        if (n && *n >= 1.0 && *n <= kMostBars && *n == std::floor(*n)) return LengthSpec{Bars{static_cast<int>(*n)}, {}};
+    }
+    return std::nullopt;
+}
+
+}  // namespace
+
+std::string writeSpec(const LengthSpec& spec) {
+    struct Write {
+        std::string operator()(Length l) const { return formatExact(l / mm) + " mm"; }
+        std::string operator()(const Ratio& r) const {
+            const auto* yardstick = std::get_if<Yardstick>(&r.of);
+            const std::string of = yardstick ? std::string(wordOf(kYardsticks, *yardstick)) : partName(std::get<PartRef>(r.of));
+            if (r.ratio == 1.0) return "as long as the " + of;
+            return formatExact(r.ratio) + " of the " + of;
+        }
+        std::string operator()(const Reach& r) const {
+            const auto* part = std::get_if<PartRef>(&r.to);
+            const std::string to = part ? partName(*part) : landmarkName(std::get<AnyLandmark>(r.to));
+            if (r.past) return writeSpec(**r.past) + " past the " + to;
+            if (r.shortBy) return writeSpec(**r.shortBy) + " short of the " + to;
+            if (r.fraction) return "to " + formatExact(*r.fraction) + " of the " + to;
+            return "to the " + to;
+        }
+        std::string operator()(const Bars& b) const { return std::to_string(b.count) + (b.count == 1 ? " bar" : " bars"); }
+    };
+    return std::visit(Write{}, spec.value);
+}
+
+std::string writeSpec(const StationSpec& spec) {
+    const std::string name = landmarkName(spec.at);
+    if (spec.ahead) return writeSpec(*spec.ahead) + " ahead of the " + name;
+    if (spec.behind) return writeSpec(*spec.behind) + " behind the " + name;
+    return "at the " + name;
+}
+
+Result<LengthSpec> readSpec(std::string_view text, const Place& place) {
+    text = trimmed(text);
+    if (const auto reach = readReach(text)) return *reach;
+    if (const auto bars = readBars(text)) return *bars;
+    if (const auto size = readSize(text)) return *size;
+    return fail(place, "expected a length over 0 and at most 1000 mm, got \"" + std::string(text) + "\"",
+                "say it as \"11.7 mm\", \"0.8 of the shank\", \"to the point\" or \"0.4 mm past the barb\"");
+}
+
+Result<StationSpec> readStationSpec(std::string_view text, const Place& place) {
+    text = trimmed(text);
+    for (const bool ahead : {true, false}) {
+        const auto offset = readOffset(text, ahead ? " ahead of " : " behind ");
+        const auto from = offset ? readLandmark(offset->from) : std::nullopt;
+        if (!from) continue;
+        StationSpec spec{*from, {}, {}, {}};
+        (ahead ? spec.ahead : spec.behind) = offset->size;
+        return spec;
+    }
+    std::string_view name = text;
+    if (!eat(name, "at ")) eat(name, "opposite ");
+    eatArticle(name);
+    if (const auto landmark = readLandmark(name)) return StationSpec{*landmark, {}, {}, {}};
+    if (const auto size = readSize(text); size && std::holds_alternative<Length>(size->value))
+        return StationSpec{Landmark::eye, {}, size, {}};
+    return fail(place, "expected a place on the hook, got \"" + std::string(text) + "\"",
+                "say it as \"at the barb\", \"0.5 mm ahead of the point\" or \"0.22 of the shank behind the eye\"");
+}
+
+}  // namespace machair

@@ -1,0 +1,22 @@
+// Lengths and stations as written in a dressing, in words that are read back to exactly the same thing: "0.8 of the
+// shank", "to the point", "0.1 of the gape past the barb", "11.7 mm". Unlike words/, which says a number on one hook,
+// these keep what a length depends on.
+#pragma once
+
+#include <string>
+#include <string_view>
+
+#include "dressing/length_spec.h"
+#include "faults/faults.h"
+
+namespace machair {
+
+[[nodiscard]] std::string writeSpec(const LengthSpec& spec);
+[[nodiscard]] std::string writeSpec(const StationSpec& spec);
+
+// Reads what writeSpec writes and what tiers say beside it: "as long as the shank", "two thirds of the gape", "11.7",
+// "15/32 in", "to half of the tail", "2 bars". Faults stand at `place`.
+[[nodiscard]] Result<LengthSpec> readSpec(std::string_view text, const Place& place);
+[[nodiscard]] Result<StationSpec> readStationSpec(std::string_view text, const Place& place);
+
+}  // namespace machair
