@@ -23,6 +23,22 @@ constexpr std::array kLabels = {
     Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
     Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"}};
 
+struct Primary {
+    PartKind kind;
+    std::string_view key;
+};
+constexpr std::array kPrimary = {
+    Primary{PartKind::tag, "turns"},          Primary{PartKind::butt, "turns"},         Primary{PartKind::tail, "length"},
+    Primary{PartKind::tail, "fibres"},        Primary{PartKind::rib, "turns"},          Primary{PartKind::rib, "direction"},
+    Primary{PartKind::underbody, "layers"},   Primary{PartKind::body, "end"},           Primary{PartKind::body, "rear_diameter"},
+    Primary{PartKind::body, "front_diameter"}, Primary{PartKind::body, "exponent"},     Primary{PartKind::thorax, "rear_diameter"},
+    Primary{PartKind::thorax, "front_diameter"}, Primary{PartKind::palmer, "length"},   Primary{PartKind::palmer, "shoulder_turns"},
+    Primary{PartKind::palmer, "open_turns"},  Primary{PartKind::collar, "length"},      Primary{PartKind::collar, "turns"},
+    Primary{PartKind::collar, "tie_in"},      Primary{PartKind::throat, "length"},      Primary{PartKind::throat, "turns"},
+    Primary{PartKind::legs, "length"},        Primary{PartKind::legs, "count"},         Primary{PartKind::wing, "style"},
+    Primary{PartKind::wing, "length"},        Primary{PartKind::wing, "depth"},         Primary{PartKind::cheek, "length"},
+    Primary{PartKind::head, "whip_turns"},    Primary{PartKind::head, "coats"}};
+
 std::string enumText(std::string_view name) {
     std::string text(name);
     std::ranges::replace(text, '_', ' ');
@@ -220,6 +236,8 @@ std::vector<Field> fieldsOf(const Part& part) {
     FieldLister lister;
     std::visit([&](const auto& detail) { describe(lister, detail); }, part.detail);
     if (part.kind == PartKind::collar || part.kind == PartKind::throat) lister("station", part.station);
+    for (Field& field : lister.fields)
+        field.primary = std::ranges::any_of(kPrimary, [&](const Primary& p) { return p.kind == part.kind && p.key == field.key; });
     return std::move(lister.fields);
 }
 

@@ -20,6 +20,7 @@ struct Field {
     std::string text;   // empty where nothing is written and the usual holds
     std::vector<std::string> choices;
     bool optional = true;  // may be left empty
+    bool primary = false;  // what a tier reaches for first in such a part
 };
 
 [[nodiscard]] std::vector<Field> fieldsOf(const Part& part);

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <cmath>
 #include <optional>
 
 #include "dressing/pattern.h"
@@ -47,6 +48,15 @@ std::string_view wordOf(const std::array<Word<Value>, N>& words, Value value) {
     for (const auto& word : words)
         if (word.value == value) return word.text;
     return "?";
+}
+
+// As short as it reads back: what was computed in steps of a tenth must not show its binary dust.
+std::string numberText(double value) {
+    constexpr int kPlaces = 6;
+    constexpr double kDust = 1e-9;
+    const std::string rounded = formatShort(value, kPlaces);
+    const auto back = parseNumber(rounded);
+    return back && std::abs(*back - value) <= kDust * std::abs(value) ? rounded : formatExact(value);
 }
 
 std::string partName(const PartRef& ref) {
@@ -180,19 +190,19 @@ std::optional<LengthSpec> readBars(std::string_view text) {
 
 std::string writeSpec(const LengthSpec& spec) {
     struct Write {
-        std::string operator()(Length l) const { return formatExact(l / mm) + " mm"; }
+        std::string operator()(Length l) const { return numberText(l / mm) + " mm"; }
         std::string operator()(const Ratio& r) const {
             const auto* yardstick = std::get_if<Yardstick>(&r.of);
             const std::string of = yardstick ? std::string(wordOf(kYardsticks, *yardstick)) : partName(std::get<PartRef>(r.of));
             if (r.ratio == 1.0) return "as long as the " + of;
-            return formatExact(r.ratio) + " of the " + of;
+            return numberText(r.ratio) + " of the " + of;
         }
         std::string operator()(const Reach& r) const {
             const auto* part = std::get_if<PartRef>(&r.to);
             const std::string to = part ? partName(*part) : landmarkName(std::get<AnyLandmark>(r.to));
             if (r.past) return writeSpec(**r.past) + " past the " + to;
             if (r.shortBy) return writeSpec(**r.shortBy) + " short of the " + to;
-            if (r.fraction) return "to " + formatExact(*r.fraction) + " of the " + to;
+            if (r.fraction) return "to " + numberText(*r.fraction) + " of the " + to;
             return "to the " + to;
         }
         std::string operator()(const Bars& b) const { return std::to_string(b.count) + (b.count == 1 ? " bar" : " bars"); }
@@ -234,6 +244,48 @@ Result<StationSpec> readStationSpec(std::string_view text, const Place& place) {
         return StationSpec{Landmark::eye, {}, size, {}};
     return fail(place, "expected a place on the hook, got \"" + std::string(text) + "\"",
                 "say it as \"at the barb\", \"0.5 mm ahead of the point\" or \"0.22 of the shank behind the eye\"");
+}
+
+LengthSpec stepped(const LengthSpec& spec, int steps) {
+    static constexpr double kMmStep = 0.1;
+    static constexpr double kRatioStep = 0.01;
+    struct Step {
+        const LengthSpec& spec;
+        int steps;
+        // In whole steps, so that a hundred small ones land where one large one does.
+        [[nodiscard]] double move(double value, double step) const { return std::round(value / step + steps) * step; }
+        LengthSpec operator()(Length l) const { return {std::max(kMmStep, move(l / mm, kMmStep)) * mm, spec.carried}; }
+        LengthSpec operator()(Ratio r) const {
+            r.ratio = std::max(kRatioStep, move(r.ratio, kRatioStep));
+            return {r, spec.carried};
+        }
+        LengthSpec operator()(Reach r) const {
+            if (r.fraction) {
+                r.fraction = std::max(kRatioStep, move(*r.fraction, kRatioStep));
+                return {r, spec.carried};
+            }
+            const bool relative = (r.past && !std::holds_alternative<Length>((*r.past)->value)) ||
+                                  (r.shortBy && !std::holds_alternative<Length>((*r.shortBy)->value));
+            if (relative) {
+                auto& offset = r.past ? **r.past : **r.shortBy;
+                offset = stepped(offset, r.past ? steps : -steps);
+                return {r, spec.carried};
+            }
+            double past = r.past ? std::get<Length>((*r.past)->value) / mm : 0.0;
+            if (r.shortBy) past -= std::get<Length>((*r.shortBy)->value) / mm;
+            past = move(past, kMmStep);
+            r.past.reset();
+            r.shortBy.reset();
+            if (past > kMmStep / 2.0) r.past = Held<LengthSpec>(inMm(past * mm));
+            if (past < -kMmStep / 2.0) r.shortBy = Held<LengthSpec>(inMm(-past * mm));
+            return {r, spec.carried};
+        }
+        LengthSpec operator()(Bars b) const {
+            b.count = std::max(1, b.count + (steps > 0 ? 1 : -1));
+            return {b, spec.carried};
+        }
+    };
+    return std::visit(Step{spec, steps}, spec.value);
 }
 
 }  // namespace machair

@@ -19,4 +19,8 @@ namespace machair {
 [[nodiscard]] Result<LengthSpec> readSpec(std::string_view text, const Place& place);
 [[nodiscard]] Result<StationSpec> readStationSpec(std::string_view text, const Place& place);
 
+// One small step longer or shorter: 0.1 mm, or 0.01 of a ratio; a bare reach gets or changes an overshoot in mm.
+// Never under the smallest step.
+[[nodiscard]] LengthSpec stepped(const LengthSpec& spec, int steps);
+
 }  // namespace machair

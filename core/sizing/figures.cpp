@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "sizing/budget.h"
 #include "units/text.h"
 #include "words/words.h"
 
@@ -168,7 +169,7 @@ struct SayPart {
     }
     std::string fibre(const HacklePlan& h) const {
         const std::string end = h.target ? sayReach(h.target->x, plan.hook).text : sayLength(h.fibre, plan.hook).text;
-        return "fibres " + lengthText(h.fibre) + " " + end;
+        return "fibres " + lengthText(h.fibre) + (h.target ? " " : ": ") + end;
     }
     std::string operator()(const PalmerPlan& palmer) const {
         return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " +
@@ -193,11 +194,7 @@ struct SayPart {
     std::string operator()(const BeadPlan& bead) const { return lengthText(bead.diameter) + " bead"; }
     std::string operator()(const ThreadPlan&) const { return "finish off and start " + part.made.title(); }
     std::string operator()(const HeadPlan& head) const {
-        const Length margin = plan.head.margin();
-        const std::string room = margin < 0.0 * mm ? "crowded by " + formatNumber(-margin / mm, 2) + " mm"
-                                                   : formatNumber(margin / mm, 1) + " mm to spare (" +
-                                                         formatNumber(margin / plan.hook.eyeWidth(), 1) + " eye widths)";
-        return formatShort(head.whipTurns, 1) + "-turn whip, head " + lengthText(plan.head.diameter) + " thick, " + room;
+        return formatShort(head.whipTurns, 1) + "-turn whip, head " + lengthText(plan.head.diameter) + " thick, " + sayMargin(plan);
     }
 };
 
@@ -291,6 +288,49 @@ void describeParts(Plan& plan) {
         part.words = std::visit(SayPart{plan, part}, part.detail);
         part.drivers = driversOf(plan, part);
     }
+}
+
+std::string headlineOf(const Plan& plan, std::size_t part) {
+    struct Headline {
+        const Plan& plan;
+        std::string operator()(const TagPlan& p) const { return turnsText(p.turns); }
+        std::string operator()(const TailPlan& p) const { return lengthText(p.length); }
+        std::string operator()(const RibPlan& p) const { return turnsText(p.turns); }
+        std::string operator()(const UnderbodyPlan& p) const {
+            return p.turns ? turnsText(*p.turns) : formatShort(p.layers, 0) + (p.layers == 1.0 ? " layer" : " layers");
+        }
+        std::string operator()(const BodyPlan& p) const {
+            return formatNumber(p.rearDiameter / mm, 1) + "–" + lengthText(p.frontDiameter);
+        }
+        std::string operator()(const PalmerPlan& p) const { return lengthText(p.hackle.fibre); }
+        std::string operator()(const HacklePlan& p) const { return lengthText(p.fibre); }
+        std::string operator()(const WingPlan& p) const { return lengthText(p.length); }
+        std::string operator()(const PiecePlan& p) const { return lengthText(p.length); }
+        std::string operator()(const BeadPlan& p) const { return lengthText(p.diameter); }
+        std::string operator()(const ThreadPlan&) const { return {}; }
+        std::string operator()(const HeadPlan&) const { return lengthText(plan.head.diameter); }
+    };
+    return std::visit(Headline{plan}, plan.parts[part].detail);
+}
+
+std::string plannedValue(const Plan& plan, std::size_t part, std::string_view fieldKey) {
+    struct Match {
+        std::string_view field;
+        std::string_view figure;
+    };
+    constexpr std::array kMatches = {Match{"length", "fibre_mm"}, Match{"length", "length_mm"}, Match{"width", "slip_mm"},
+                                     Match{"rear_mm", "rear_diameter_mm"}, Match{"front_mm", "front_diameter_mm"},
+                                     Match{"spacing", "pitch_mm"}};
+    const auto figures = figuresOf(plan, part);
+    const auto named = [&](std::string_view key) -> std::string {
+        const auto found = std::ranges::find(figures, key, &Figure::key);
+        return found == figures.end() ? std::string() : displayOf(*found);
+    };
+    for (const Match& match : kMatches)
+        if (match.field == fieldKey)
+            if (std::string value = named(match.figure); !value.empty()) return value;
+    if (std::string value = named(std::string(fieldKey) + "_mm"); !value.empty()) return value;
+    return named(fieldKey);
 }
 
 }  // namespace machair

@@ -3,6 +3,7 @@
 #pragma once
 
 #include <string>
+#include <string_view>
 #include <variant>
 #include <vector>
 
@@ -25,6 +26,13 @@ struct Figure {
 [[nodiscard]] std::string unitOf(const std::string& key);
 // Rounded for people: lengths to 0.1 mm (0.01 under 1 mm), counts whole or to a half.
 [[nodiscard]] std::string displayOf(const Figure& figure);
+
+// The number that matters most of a part, for its line in the ticket: "9.3 mm", "6 turns".
+[[nodiscard]] std::string headlineOf(const Plan& plan, std::size_t part);
+
+// What the plan makes of a field that is written in the dressing: "9.3 mm" for a tail's `length`. Empty where the plan
+// has no number of that name.
+[[nodiscard]] std::string plannedValue(const Plan& plan, std::size_t part, std::string_view fieldKey);
 
 // Writes `words` and `drivers` of every part. Called by plan().
 void describeParts(Plan& plan);

@@ -88,7 +88,8 @@ WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const
                    "this wing will stand up " + formatNumber(wing.lift.inDegrees(), 0) + "°: " +
                        formatLength(wing.behind, LengthUnit::millimetres, 2) + " behind it, " +
                        formatLength(wing.bed, LengthUnit::millimetres, 2) + " under it",
-                   std::to_string(wing.bedLayers) + " layers of thread under it lay it down, or a slimmer shoulder");
+                   std::to_string(wing.bedLayers) + (wing.bedLayers == 1 ? " layer" : " layers") +
+                       " of thread under it lay it down, or a slimmer shoulder");
     const int index = static_cast<int>(part);
     bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), bound, wing.barb);
     bench.bindThread(index, station, front, 1.0);

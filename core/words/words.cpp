@@ -27,7 +27,7 @@ constexpr std::array kShares = {
     Share{"as long as", 1.0, 0.0},       Share{"half", 0.5, 0.10},
     Share{"twice", 2.0, 0.15},           Share{"two thirds of", 2.0 / 3.0, 0.20},
     Share{"a third of", 1.0 / 3.0, 0.20}, Share{"three quarters of", 0.75, 0.25},
-    Share{"a quarter of", 0.25, 0.25},   Share{"one and a half times", 1.5, 0.25},
+    Share{"a quarter of", 0.25, 0.25},   Share{"four fifths of", 0.8, 0.30},   Share{"one and a half times", 1.5, 0.25},
     Share{"three times", 3.0, 0.35},     Share{"one and a quarter times", 1.25, 0.40},
     Share{"two and a half times", 2.5, 0.45}, Share{"an eighth of", 0.125, 0.60}};
 

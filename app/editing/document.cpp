@@ -1,0 +1,190 @@
+#include "editing/document.h"
+
+#include <QUndoCommand>
+#include <algorithm>
+#include <functional>
+
+#include "sizing/compare.h"
+#include "store/bench_file.h"
+
+namespace machair::app {
+
+namespace {
+
+// The dressings that an edit touched: their own record, their hook or what they are tied from.
+bool touches(const Book& before, const Book& after, const Pattern& pattern) {
+    const Pattern* was = before.findPattern(pattern.id);
+    return !was || !(*was == pattern) || before.hooks != after.hooks || before.materials != after.materials;
+}
+
+Faults faultsOfChange(const Book& before, const Book& after) {
+    Faults faults;
+    for (const Pattern& pattern : after.patterns)
+        if (touches(before, after, pattern))
+            if (const auto planned = planPattern(after, pattern.id); !planned) append(faults, planned.error());
+    return faults;
+}
+
+}  // namespace
+
+// One step of undo: the book before and after.
+class BookStep : public QUndoCommand {
+  public:
+    struct State {
+        Document::Shared book;
+        std::string pattern;
+    };
+    BookStep(Document& document, State before, State after, const Edit& edit, std::optional<std::size_t> edited, Gesture gesture)
+        : document_(document), before_(std::move(before)), after_(std::move(after)), edited_(edited),
+          key_(gesture == Gesture::ongoing ? edit.mergeKey : std::string()) {
+        setText(qt(edit.words));
+    }
+    void redo() override { show(after_, done_ ? QObject::tr("Again: %1").arg(text()) : QString()); }
+    void undo() override { show(before_, QObject::tr("Undone: %1").arg(text())); }
+    int id() const override { return key_.empty() ? -1 : static_cast<int>(std::hash<std::string>{}(key_) & 0x3fffffffu); }
+    bool mergeWith(const QUndoCommand* other) override {
+        const auto* step = static_cast<const BookStep*>(other);
+        if (step->key_ != key_) return false;
+        after_ = step->after_;
+        setText(step->text());
+        return true;
+    }
+
+  private:
+    void show(const State& state, const QString& words) {
+        done_ = true;
+        document_.pattern_ = state.pattern;
+        document_.show(state.book, words, edited_);
+    }
+    Document& document_;
+    State before_;
+    State after_;
+    std::optional<std::size_t> edited_;
+    std::string key_;
+    bool done_ = false;
+};
+
+Document::Document(QObject* parent) : QObject(parent) {}
+
+Faults Document::open(const std::filesystem::path& path) {
+    auto opened = store::readBenchFile(path);
+    if (!opened) return opened.error();
+    undo_.clear();
+    book_ = std::make_shared<const Book>(std::move(opened->book));
+    path_ = path;
+    warnings_ = std::move(opened->warnings);
+    ghost_.reset();
+    part_.reset();
+    kept_ = true;
+    team_ = book_->teams.empty() ? std::string() : book_->teams.front().id;
+    pattern_.clear();
+    if (const TeamSpec* chosen = team())
+        for (const Position position : kPositions)
+            if (pattern_.empty() && chosen->at(position)) pattern_ = *chosen->at(position);
+    if (pattern_.empty() && !book_->patterns.empty()) pattern_ = book_->patterns.front().id;
+    replan();
+    emit bookOpened();
+    emit teamChanged();
+    emit planChanged();
+    emit partChosen();
+    return {};
+}
+
+const TeamSpec* Document::team() const { return book_ ? book_->findTeam(team_) : nullptr; }
+
+const Pattern* Document::pattern() const { return book_ ? book_->findPattern(pattern_) : nullptr; }
+
+std::optional<Position> Document::position() const {
+    const TeamSpec* chosen = team();
+    if (!chosen) return std::nullopt;
+    for (const Position position : kPositions)
+        if (chosen->at(position) == pattern_) return position;
+    return std::nullopt;
+}
+
+void Document::chooseTeam(const std::string& id) {
+    if (id == team_ || !book_ || !book_->findTeam(id)) return;
+    team_ = id;
+    replan();
+    emit teamChanged();
+    for (const Position position : kPositions)
+        if (team()->at(position)) return choosePosition(position);
+}
+
+void Document::choosePosition(Position position) {
+    const TeamSpec* chosen = team();
+    if (chosen && chosen->at(position)) choosePattern(*chosen->at(position));
+}
+
+void Document::choosePattern(const std::string& id) {
+    if (id == pattern_ || !book_ || !book_->findPattern(id)) return;
+    pattern_ = id;
+    ghost_.reset();
+    part_.reset();
+    replan();
+    emit planChanged();
+    emit partChosen();
+}
+
+void Document::choosePart(std::optional<std::size_t> part) {
+    if (part && (!plan_ || *part >= plan_->parts.size())) part.reset();
+    if (part == part_) return;
+    part_ = part;
+    emit partChosen();
+}
+
+void Document::dismissGhost() {
+    if (!ghost_) return;
+    ghost_.reset();
+    emit planChanged();
+}
+
+Faults Document::apply(const Result<Edit>& edit, std::optional<std::size_t> edited, Gesture gesture) {
+    if (!edit) return edit.error();
+    if (edit->after == *book_) return {};
+    if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
+    const Shared after = std::make_shared<const Book>(edit->after);
+    undo_.push(new BookStep(*this, {book_, pattern_}, {after, pattern_}, *edit, edited, gesture));  // the stack owns it
+    return {};
+}
+
+void Document::show(Shared book, const QString& words, std::optional<std::size_t> edited) {
+    const std::optional<Plan> before = plan_;
+    book_ = std::move(book);
+    replan();
+    if (part_ && (!plan_ || *part_ >= plan_->parts.size())) part_.reset();
+    const bool sameFly = before && plan_ && before->pattern.id == plan_->pattern.id;
+    if (sameFly && before->hook.spec() != plan_->hook.spec()) ghost_ = before;
+    keep();
+    emit teamChanged();
+    emit planChanged();
+    emit partChosen();
+    QString moved = sameFly ? qt(sayChange(*before, *plan_, edited)) : QString();
+    if (moved.isEmpty())
+        moved = words;
+    else if (!words.isEmpty())
+        moved = words + QStringLiteral(". ") + moved;
+    emit said(moved);
+}
+
+void Document::replan() {
+    plan_.reset();
+    report_.reset();
+    if (!book_) return;
+    if (auto planned = planPattern(*book_, pattern_)) plan_ = std::move(*planned);
+    if (team())
+        if (auto weighed = weighTeam(*book_, team_)) report_ = std::move(*weighed);
+}
+
+void Document::keep() {
+    try {
+        store::saveBenchFile(path_, *book_);
+        if (!kept_) emit notKept(QString());
+        kept_ = true;
+    } catch (const store::DiskError& error) {
+        kept_ = false;
+        emit notKept(QString::fromLocal8Bit(error.what()));
+    }
+}
+
+}  // namespace machair::app

@@ -1,0 +1,87 @@
+// The open book: its state, what is on the bench, and its undoable changes. Widgets show it and ask it; the rules are
+// the core's.
+//
+// Every edit is kept in the book's file before the quiet line says it. An edit that would leave a dressing that can't
+// be tied is refused with its faults, and nothing changes.
+#pragma once
+
+#include <QObject>
+#include <QString>
+#include <QUndoStack>
+#include <filesystem>
+#include <memory>
+#include <optional>
+#include <string>
+
+#include "book/edits.h"
+#include "sizing/plan.h"
+#include "team/team.h"
+
+namespace machair::app {
+
+// Whether edits with the same key in a row are one step of undo: while something is dragged.
+enum class Gesture { single, ongoing };
+
+class Document : public QObject {
+    Q_OBJECT
+  public:
+    explicit Document(QObject* parent = nullptr);
+
+    // Opens a bench file. With faults the open book stays as it is.
+    [[nodiscard]] Faults open(const std::filesystem::path& path);
+    [[nodiscard]] bool isOpen() const { return book_ != nullptr; }
+    [[nodiscard]] const Book& book() const { return *book_; }
+    [[nodiscard]] const std::filesystem::path& path() const { return path_; }
+    [[nodiscard]] const Faults& warnings() const { return warnings_; }
+
+    // What is on the bench.
+    [[nodiscard]] const TeamSpec* team() const;
+    [[nodiscard]] const std::optional<TeamReport>& teamReport() const { return report_; }
+    [[nodiscard]] std::optional<Position> position() const;  // of the fly on the bench in the team, where it has one
+    [[nodiscard]] const Pattern* pattern() const;
+    [[nodiscard]] const std::optional<Plan>& plan() const { return plan_; }
+    [[nodiscard]] std::optional<std::size_t> part() const { return part_; }
+    void chooseTeam(const std::string& id);
+    void choosePosition(Position position);
+    void choosePattern(const std::string& id);
+    void choosePart(std::optional<std::size_t> part);
+
+    // The fly as it was on the last hook, until dismissed.
+    [[nodiscard]] const std::optional<Plan>& ghost() const { return ghost_; }
+    void dismissGhost();
+
+    // Faults when the edit was refused; empty when it was done, or when it changed nothing.
+    Faults apply(const Result<Edit>& edit, std::optional<std::size_t> edited = std::nullopt, Gesture gesture = Gesture::single);
+    [[nodiscard]] QUndoStack& undoStack() { return undo_; }
+
+  signals:
+    void bookOpened();
+    void planChanged();       // the fly on the bench, or which one it is
+    void teamChanged();       // the team, or any of its flies
+    void partChosen();
+    void said(const QString& words);
+    void notKept(const QString& why);  // an edit could not be written to the disk; empty when all is kept again
+
+  private:
+    friend class BookStep;
+    using Shared = std::shared_ptr<const Book>;
+    void show(Shared book, const QString& words, std::optional<std::size_t> edited);
+    void replan();
+    void keep();
+
+    Shared book_;
+    std::filesystem::path path_;
+    Faults warnings_;
+    std::string team_;
+    std::string pattern_;
+    std::optional<std::size_t> part_;
+    std::optional<Plan> plan_;
+    std::optional<Plan> ghost_;
+    std::optional<TeamReport> report_;
+    QUndoStack undo_;
+    bool kept_ = true;
+};
+
+[[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }
+
+}  // namespace machair::app

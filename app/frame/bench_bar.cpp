@@ -1,0 +1,147 @@
+#include "frame/bench_bar.h"
+
+#include <QComboBox>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QMenu>
+#include <QSignalBlocker>
+#include <QSpinBox>
+#include <QToolButton>
+
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kFinest = -4;
+constexpr int kHeaviest = 4;
+
+QString wireName(int heavier) {
+    if (heavier == 0) return QObject::tr("standard wire");
+    return heavier > 0 ? QObject::tr("%1 heavy").arg(heavier) : QObject::tr("%1 fine").arg(-heavier);
+}
+
+// Hooks run from large (2) to small (20) by evens mostly; odd ones are allowed.
+class SizeBox : public QSpinBox {
+  public:
+    explicit SizeBox(QWidget* parent) : QSpinBox(parent) {
+        setRange(kLargestHookSize, kSmallestHookSize);
+        setSingleStep(2);
+        setPrefix(QObject::tr("size "));
+        setKeyboardTracking(false);
+    }
+};
+
+}  // namespace
+
+BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
+      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), undo_(new QToolButton(this)),
+      redo_(new QToolButton(this)), bench_(new QToolButton(this)), book_(new QToolButton(this)), menu_(new QMenu(this)) {
+    const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
+        widget->setObjectName(QString::fromLatin1(id));
+        widget->setAccessibleName(spoken);
+        widget->setToolTip(tip);
+    };
+    name(dressings_, "dressings", tr("Dressing"), tr("The dressing on the bench; click a fly in the cast for one of the team (Alt+1, Alt+2, Alt+3)"));
+    name(hooks_, "hooks", tr("Hook"), tr("Tie it on another hook of the book (Alt+H)"));
+    name(size_, "hook-size", tr("Hook size"), tr("The same hook in another size (Alt+S); sizes that were not measured are nominal"));
+    name(wire_, "hook-wire", tr("Hook wire"), tr("The same hook in another wire"));
+    name(undo_, "undo", tr("Undo"), tr("Undo the last change (Ctrl+Z)"));
+    name(redo_, "redo", tr("Redo"), tr("Do it again (Ctrl+Shift+Z)"));
+    name(bench_, "bench", tr("Light or dark bench"), tr("Light or dark bench (Ctrl+L)"));
+    name(book_, "book", tr("Book"), tr("Open another bench file, and more (Alt+B)"));
+    dressings_->setFont(faceScaled(1.15, true));
+    dressings_->setMinimumWidth(190);
+    hooks_->setMinimumWidth(150);
+    for (int heavier = kFinest; heavier <= kHeaviest; ++heavier) wire_->addItem(wireName(heavier), heavier);
+    undo_->setText(tr("↶ Undo"));
+    redo_->setText(tr("↷ Redo"));
+    bench_->setText(tr("◐"));
+    book_->setText(tr("&Book ▾"));
+    book_->setMenu(menu_);
+    book_->setPopupMode(QToolButton::InstantPopup);
+
+    auto* on = new QLabel(tr("on"), this);
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(14, 7, 14, 7);
+    layout->setSpacing(8);
+    for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(on), static_cast<QWidget*>(hooks_),
+                            static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
+        layout->addWidget(widget);
+    layout->addStretch(1);
+    for (QToolButton* button : {undo_, redo_, bench_, book_}) layout->addWidget(button);
+
+    connect(dressings_, &QComboBox::activated, this, [this](int i) { document_.choosePattern(dressings_->itemData(i).toString().toStdString()); });
+    connect(hooks_, &QComboBox::activated, this, [this](int i) {
+        if (!document_.pattern()) return;
+        const Faults faults = document_.apply(changeHook(document_.book(), document_.pattern()->id, hooks_->itemData(i).toString().toStdString()));
+        if (!faults.empty()) emit refused(faults);
+        refresh();
+    });
+    connect(size_, &QSpinBox::valueChanged, this, [this](int size) { resize({size, std::nullopt}); });
+    connect(wire_, &QComboBox::activated, this, [this](int i) { resize({std::nullopt, wire_->itemData(i).toInt()}); });
+    connect(undo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::undo);
+    connect(redo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::redo);
+    connect(bench_, &QToolButton::clicked, this, [this] {
+        theme_.light(theme_.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand);
+    });
+    connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &BenchBar::refresh);
+    connect(&document_, &Document::bookOpened, this, &BenchBar::refreshLists);
+    connect(&document_, &Document::planChanged, this, &BenchBar::refreshLists);
+    connect(&theme_, &Theme::changed, this, &BenchBar::refresh);
+    refresh();
+}
+
+void BenchBar::refreshLists() {
+    const QSignalBlocker quietDressings(dressings_);
+    const QSignalBlocker quietHooks(hooks_);
+    dressings_->clear();
+    hooks_->clear();
+    if (document_.isOpen()) {
+        for (const Pattern& pattern : document_.book().patterns) dressings_->addItem(qt(pattern.title()), qt(pattern.id));
+        for (const HookSpec& hook : document_.book().hooks) hooks_->addItem(qt(hook.name.value_or(hook.id)), qt(hook.id));
+    }
+    refresh();
+}
+
+void BenchBar::refresh() {
+    const QSignalBlocker quietSize(size_);
+    const Pattern* pattern = document_.pattern();
+    for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(hooks_), static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_)})
+        widget->setEnabled(pattern != nullptr);
+    undo_->setEnabled(document_.undoStack().canUndo());
+    redo_->setEnabled(document_.undoStack().canRedo());
+    undo_->setToolTip(tr("Undo (Ctrl+Z): %1").arg(document_.undoStack().undoText()));
+    redo_->setToolTip(tr("Do again (Ctrl+Shift+Z): %1").arg(document_.undoStack().redoText()));
+    QPalette soft = measured_->palette();
+    soft.setColor(QPalette::WindowText, theme_.colours().inkSoft);
+    measured_->setPalette(soft);
+    if (!pattern) return;
+    dressings_->setCurrentIndex(dressings_->findData(qt(pattern->id)));
+    hooks_->setCurrentIndex(hooks_->findData(qt(pattern->hook)));
+    const HookSpec* hook = document_.book().findHook(pattern->hook);
+    if (!hook) return;
+    size_->setValue(hook->size);
+    wire_->setCurrentIndex(wire_->findData(hook->heavier.value_or(0)));
+    if (!document_.plan()) return;
+    const Hook& made = document_.plan()->hook;
+    QStringList from;
+    if (made.shankMeasured()) from << tr("shank");
+    if (made.gapeMeasured()) from << tr("gape");
+    if (made.wireMeasured()) from << tr("wire");
+    measured_->setText(from.isEmpty() ? tr("nominal") : tr("measured"));
+    measured_->setToolTip(tr("shank %1, gape %2, wire %3%4")
+                              .arg(qt(formatLength(made.shank())), qt(formatLength(made.gape())), qt(formatLength(made.wire(), LengthUnit::millimetres, 2)),
+                                   from.isEmpty() ? tr(": nominal, makers' sizes don't agree") : tr("; measured: %1").arg(from.join(QStringLiteral(", ")))));
+}
+
+void BenchBar::resize(const HookChange& change) {
+    if (!document_.pattern()) return;
+    const Faults faults = document_.apply(resizeHook(document_.book(), document_.pattern()->id, change));
+    if (!faults.empty()) emit refused(faults);
+    refresh();
+}
+
+}  // namespace machair::app

@@ -1,0 +1,308 @@
+#include "frame/cast_view.h"
+
+#include <QComboBox>
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <QSignalBlocker>
+#include <QToolTip>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kPxPerMm = 8.0;
+constexpr double kDeepestDrop = 56.0;      // px that the fastest fly of a team hangs below the leader's start
+constexpr double kPxPerCmPerSecond = 3.4;  // of sink rate, until the deepest is reached
+constexpr int kVerdictWidth = 270;
+
+QString positionName(Position position) {
+    switch (position) {
+        case Position::bob: return QObject::tr("bob");
+        case Position::middle: return QObject::tr("middle");
+        case Position::point: return QObject::tr("point");
+    }
+    return {};
+}
+
+QString verdictWords(Verdict verdict) {
+    switch (verdict) {
+        case Verdict::pass: return QObject::tr("✓  fishes as one");
+        case Verdict::near: return QObject::tr("≈  nearly a team");
+        case Verdict::off: return QObject::tr("✗  not a team yet");
+    }
+    return {};
+}
+
+QColor verdictColour(const Colours& colours, Verdict verdict) {
+    return verdict == Verdict::pass ? colours.grass : verdict == Verdict::near ? colours.warn : colours.fault;
+}
+
+}  // namespace
+
+CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), teams_(new QComboBox(this)), verdict_(new QLabel(this)), reason_(new QLabel(this)) {
+    setObjectName(QStringLiteral("cast"));
+    setAccessibleName(tr("The cast: bob, middle and point"));
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    teams_->setObjectName(QStringLiteral("teams"));
+    teams_->setAccessibleName(tr("Team"));
+    teams_->setToolTip(tr("Which team hangs on the cast"));
+    verdict_->setObjectName(QStringLiteral("verdict"));
+    verdict_->setFont(faceScaled(1.15, true));
+    reason_->setObjectName(QStringLiteral("reason"));
+    reason_->setWordWrap(true);
+    reason_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    connect(teams_, &QComboBox::activated, this, [this](int index) { document_.chooseTeam(teams_->itemData(index).toString().toStdString()); });
+    connect(&document_, &Document::bookOpened, this, &CastView::refreshTeams);
+    connect(&document_, &Document::teamChanged, this, [this] { refreshTeams(); rebuild(); });
+    connect(&document_, &Document::planChanged, this, qOverload<>(&QWidget::update));
+    connect(&theme_, &Theme::changed, this, [this] { rebuild(); });
+}
+
+QSize CastView::sizeHint() const { return {900, 158}; }
+
+void CastView::refreshTeams() {
+    const QSignalBlocker quiet(teams_);
+    teams_->clear();
+    if (!document_.isOpen()) return;
+    for (const TeamSpec& team : document_.book().teams) teams_->addItem(qt(team.title()), qt(team.id));
+    if (const TeamSpec* team = document_.team()) teams_->setCurrentIndex(teams_->findData(qt(team->id)));
+    teams_->setVisible(teams_->count() > 0);
+}
+
+void CastView::refreshVerdict() {
+    const auto& report = document_.teamReport();
+    if (!report) {
+        verdict_->setText(tr("no team"));
+        reason_->setText(document_.isOpen() ? tr("This book has no team that can be weighed.") : QString());
+        return;
+    }
+    const Colours& c = theme_.colours();
+    verdict_->setText(verdictWords(report->verdict));
+    QPalette palette = verdict_->palette();
+    palette.setColor(QPalette::WindowText, verdictColour(c, report->verdict));
+    verdict_->setPalette(palette);
+    QStringList all;
+    const TeamCheck* worst = nullptr;
+    for (const TeamCheck& check : report->checks) {
+        all << qt(std::string(nameOf(check.verdict)) + ": " + check.words + (check.mend.empty() ? "" : " — " + check.mend));
+        if (!worst || check.verdict > worst->verdict) worst = &check;
+    }
+    QPalette soft = reason_->palette();
+    soft.setColor(QPalette::WindowText, c.inkSoft);
+    reason_->setPalette(soft);
+    if (!worst)
+        reason_->setText(tr("one fly: nothing to compare"));
+    else if (worst->verdict == Verdict::pass)
+        reason_->setText(tr("sink steps and water pushed are in order"));
+    else
+        reason_->setText(qt(worst->words));
+    const QString tip = all.join(QLatin1Char('\n')) +
+                        tr("\nPhysics on stated shapes, not checked against measured flies: trust the ratios. The wanted steps are our rule of thumb.");
+    verdict_->setToolTip(tip);
+    reason_->setToolTip(tip);
+}
+
+void CastView::rebuild() {
+    flies_.clear();
+    if (const auto& report = document_.teamReport())
+        for (const TeamFly& fly : report->flies) {
+            Hanging hanging;
+            hanging.position = fly.position;
+            hanging.scene = makeScene(fly.plan);
+            hanging.name = qt(fly.plan.pattern.title());
+            hanging.sinks = fly.sink.floats ? tr("floats")
+                                            : tr("sinks %1 cm/s").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)));
+            flies_.push_back(std::move(hanging));
+        }
+    place();
+    refreshVerdict();
+    update();
+}
+
+void CastView::place() {
+    const int right = width() - kVerdictWidth;
+    teams_->setGeometry(right + 14, 12, kVerdictWidth - 28, teams_->sizeHint().height());
+    verdict_->setGeometry(right + 16, teams_->geometry().bottom() + 8, kVerdictWidth - 30, verdict_->sizeHint().height());
+    reason_->setGeometry(right + 16, verdict_->geometry().bottom() + 4, kVerdictWidth - 30, height() - verdict_->geometry().bottom() - 10);
+    const auto& report = document_.teamReport();
+    if (!report || flies_.empty()) return;
+    double fastest = 1e-9;
+    for (const TeamFly& fly : report->flies) fastest = std::max(fastest, 100.0 * (fly.sink.sinkRate / metrePerSecond));
+    const double slope = std::min(kPxPerCmPerSecond, kDeepestDrop / fastest);
+    const double step = static_cast<double>(right) / 3.0;
+    for (std::size_t i = 0; i < flies_.size(); ++i) {
+        Hanging& fly = flies_[i];
+        const double rate = 100.0 * (report->flies[i].sink.sinkRate / metrePerSecond);
+        const double x = step * (static_cast<double>(fly.position) + 0.24);
+        const double y = 40.0 + slope * rate;
+        fly.view = {kPxPerMm, QPointF(x, y), theme_.bench(), 0.0};
+        fly.knot = QPointF(x - 46.0, 14.0 + 0.25 * slope * rate);
+        const Scene& s = fly.scene;
+        fly.rect = QRectF(QPointF(x + kPxPerMm * s.left, y - kPxPerMm * s.top), QPointF(x + kPxPerMm * s.right, y - kPxPerMm * s.bottom)).adjusted(-6, -6, 6, 6);
+        fly.picture = QImage();
+    }
+}
+
+QRectF CastView::flyRect(Position position) const {
+    for (const Hanging& fly : flies_)
+        if (fly.position == position) return fly.rect;
+    return {};
+}
+
+double CastView::eyeDepth(Position position) const {
+    for (const Hanging& fly : flies_)
+        if (fly.position == position) return fly.view.origin.y();
+    return 0.0;
+}
+
+void CastView::paintLeader(QPainter& painter) const {
+    if (flies_.empty()) return;
+    const Colours& c = theme_.colours();
+    const auto stroke = [&](const QPainterPath& path, double width) {
+        painter.setPen(QPen(c.slate, width, Qt::SolidLine, Qt::RoundCap));
+        painter.drawPath(path);
+        painter.setPen(QPen(QColor(255, 255, 255, theme_.bench() == drawing::Bench::sand ? 90 : 30), 0.6));
+        painter.drawPath(path.translated(0.0, -0.7));
+    };
+    painter.setBrush(Qt::NoBrush);
+    QPainterPath main(QPointF(0.0, 8.0));
+    QPointF last(0.0, 8.0);
+    for (std::size_t i = 0; i < flies_.size(); ++i) {
+        const Hanging& fly = flies_[i];
+        const QPointF eye = fly.view.origin + QPointF(-kPxPerMm * 2.6 * fly.scene.hook.wire, kPxPerMm * 0.7 * fly.scene.hook.wire);
+        if (i + 1 == flies_.size()) {  // the leader itself runs to the last fly
+            const double run = eye.x() - last.x();
+            main.cubicTo(last + QPointF(0.45 * run, 4.0), eye - QPointF(0.30 * run, 0.55 * (eye.y() - last.y())), eye);
+            continue;
+        }
+        main.cubicTo(last + QPointF(0.4 * (fly.knot.x() - last.x()), 1.0), fly.knot - QPointF(0.4 * (fly.knot.x() - last.x()), 1.0), fly.knot);
+        last = fly.knot;
+        QPainterPath dropper(fly.knot);
+        const double fall = eye.y() - fly.knot.y();
+        dropper.cubicTo(fly.knot + QPointF(14.0, 0.12 * fall), eye - QPointF(16.0, 0.45 * fall), eye);
+        stroke(dropper, 1.2);
+        painter.setPen(QPen(c.slate, 1.1));
+        for (int k = 0; k < 4; ++k)
+            painter.drawLine(fly.knot + QPointF(-4.0 + 2.4 * k, -2.6), fly.knot + QPointF(-3.0 + 2.4 * k, 2.6));
+    }
+    stroke(main, 1.5);
+}
+
+void CastView::paintFly(QPainter& painter, Hanging& fly) {
+    if (fly.picture.isNull() || fly.picture.devicePixelRatio() != devicePixelRatioF()) {
+        fly.picture = QImage((fly.rect.size() * devicePixelRatioF()).toSize(), QImage::Format_ARGB32_Premultiplied);
+        fly.picture.setDevicePixelRatio(devicePixelRatioF());
+        fly.picture.fill(Qt::transparent);
+        QPainter own(&fly.picture);
+        drawing::View view = fly.view;
+        view.origin -= fly.rect.topLeft();
+        drawing::paintFly(own, fly.scene, view);
+    }
+    painter.drawImage(fly.rect.topLeft(), fly.picture);
+    const Colours& c = theme_.colours();
+    const bool chosen = document_.position() == fly.position;
+    const double left = fly.rect.right() + 2.0;
+    double y = fly.view.origin.y() - 2.0;
+    const auto say = [&](const QString& text, const QFont& font, const QColor& colour) {
+        painter.setFont(font);
+        painter.setPen(colour);
+        const QFontMetricsF metrics(font);
+        double room = static_cast<double>(width() - kVerdictWidth) - left - 8.0;
+        for (const Hanging& other : flies_)
+            if (other.rect.left() > left) room = std::min(room, other.rect.left() - left - 8.0);
+        painter.drawText(QPointF(left, y), metrics.elidedText(text, Qt::ElideRight, std::max(60.0, room)));
+        y += metrics.height() + 1.0;
+    };
+    say(positionName(fly.position), faceScaled(0.92), chosen ? c.accent : c.inkSoft);
+    say(fly.name, faceScaled(1.0, true), c.ink);
+    say(fly.sinks, faceScaled(0.92), c.inkSoft);
+    if (chosen || hovered_ == fly.position) {
+        painter.setPen(QPen(chosen ? c.accent : c.line, chosen ? 2.5 : 1.5, Qt::SolidLine, Qt::RoundCap));
+        const double below = height() - 7.0;
+        painter.drawLine(QPointF(fly.rect.left() + 6.0, below), QPointF(left + 60.0, below));
+    }
+}
+
+void CastView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Colours& c = theme_.colours();
+    painter.fillRect(rect(), c.paper);
+    painter.fillRect(QRect(width() - kVerdictWidth, 0, kVerdictWidth, height()), c.panel);
+    paintLeader(painter);
+    for (Hanging& fly : flies_) paintFly(painter, fly);
+    painter.setPen(QPen(c.line, 1.0));
+    painter.drawLine(0, height() - 1, width(), height() - 1);
+    if (hasFocus()) {
+        painter.setPen(QPen(c.accent, 1.5));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(QRectF(rect()).adjusted(1, 1, -kVerdictWidth - 1, -2));
+    }
+}
+
+std::optional<Position> CastView::positionAt(QPointF at) const {
+    for (const Hanging& fly : flies_)
+        if (fly.rect.adjusted(-10, -10, 150, 24).contains(at)) return fly.position;
+    return std::nullopt;
+}
+
+void CastView::mousePressEvent(QMouseEvent* event) {
+    if (const auto position = positionAt(event->position()); position && event->button() == Qt::LeftButton) document_.choosePosition(*position);
+}
+
+void CastView::mouseMoveEvent(QMouseEvent* event) {
+    const auto over = positionAt(event->position());
+    setCursor(over ? Qt::PointingHandCursor : Qt::ArrowCursor);
+    if (over == hovered_) return;
+    hovered_ = over;
+    update();
+}
+
+void CastView::leaveEvent(QEvent*) {
+    hovered_.reset();
+    update();
+}
+
+bool CastView::event(QEvent* event) {
+    if (event->type() != QEvent::ToolTip) return QWidget::event(event);
+    const auto* help = static_cast<QHelpEvent*>(event);
+    const auto over = positionAt(help->pos());
+    const auto& report = document_.teamReport();
+    if (!over || !report) {
+        QToolTip::hideText();
+        return true;
+    }
+    for (const TeamFly& fly : report->flies)
+        if (fly.position == *over) {
+            QString text = tr("%1: sink rate give or take a quarter, pushes %2 mN of water, %3 mg wet")
+                               .arg(qt(fly.plan.pattern.title()), qt(formatNumber(fly.sink.presence / millinewton, 2)),
+                                    qt(formatNumber(fly.sink.mass / mg, 0)));
+            for (const std::string& driver : fly.sink.drivers) text += QStringLiteral("\n") + qt(driver);
+            QToolTip::showText(help->globalPos(), text, this);
+        }
+    return true;
+}
+
+void CastView::keyPressEvent(QKeyEvent* event) {
+    const int step = event->key() == Qt::Key_Right ? 1 : event->key() == Qt::Key_Left ? -1 : 0;
+    if (step == 0 || flies_.empty()) return QWidget::keyPressEvent(event);
+    const auto now = document_.position();
+    const auto found = std::ranges::find_if(flies_, [&](const Hanging& fly) { return now == fly.position; });
+    const auto index = found == flies_.end() ? 0 : std::clamp<std::ptrdiff_t>(found - flies_.begin() + step, 0, std::ssize(flies_) - 1);
+    document_.choosePosition(flies_[static_cast<std::size_t>(index)].position);
+}
+
+void CastView::resizeEvent(QResizeEvent*) { place(); }
+
+}  // namespace machair::app

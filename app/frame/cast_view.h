@@ -1,0 +1,67 @@
+// The cast across the top: the leader with its flies to one scale, each hanging as deep as it sinks fast, and at its
+// end the team's verdict. Click a fly, or Alt+1/2/3, and the station below works on it.
+#pragma once
+
+#include <QWidget>
+#include <array>
+#include <optional>
+#include <vector>
+
+#include "drawing/fly_painter.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+
+class QComboBox;
+class QLabel;
+
+namespace machair::app {
+
+class CastView : public QWidget {
+    Q_OBJECT
+  public:
+    CastView(Document& document, const Theme& theme, QWidget* parent = nullptr);
+
+    [[nodiscard]] QSize sizeHint() const override;
+    // Where a position's fly is drawn; empty where there is none.
+    [[nodiscard]] QRectF flyRect(Position position) const;
+    // Where its eye hangs, px below the top.
+    [[nodiscard]] double eyeDepth(Position position) const;
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    bool event(QEvent* event) override;
+
+  private:
+    struct Hanging {
+        Position position;
+        Scene scene;
+        drawing::View view;
+        QRectF rect;
+        QPointF knot;
+        QString name;
+        QString sinks;
+        QImage picture;
+    };
+    void rebuild();
+    void place();
+    void refreshTeams();
+    void refreshVerdict();
+    [[nodiscard]] std::optional<Position> positionAt(QPointF at) const;
+    void paintLeader(QPainter& painter) const;
+    void paintFly(QPainter& painter, Hanging& fly);
+
+    Document& document_;
+    const Theme& theme_;
+    QComboBox* teams_;
+    QLabel* verdict_;
+    QLabel* reason_;
+    std::vector<Hanging> flies_;
+    std::optional<Position> hovered_;
+};
+
+}  // namespace machair::app

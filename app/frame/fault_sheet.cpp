@@ -1,0 +1,61 @@
+#include "frame/fault_sheet.h"
+
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace machair::app {
+
+FaultSheet::FaultSheet(const Theme& theme, QWidget* parent)
+    : QFrame(parent), theme_(theme), title_(new QLabel(this)), list_(new QPlainTextEdit(this)) {
+    setObjectName(QStringLiteral("fault-sheet"));
+    title_->setObjectName(QStringLiteral("fault-title"));
+    title_->setFont(faceScaled(1.15, true));
+    title_->setWordWrap(true);
+    list_->setObjectName(QStringLiteral("fault-list"));
+    list_->setAccessibleName(tr("Every fault and its place"));
+    list_->setReadOnly(true);
+    list_->setMaximumHeight(170);
+    auto* another = new QPushButton(tr("Open &another file…"), this);
+    another->setObjectName(QStringLiteral("fault-another"));
+    another->setToolTip(tr("Choose another bench file"));
+    auto* dismiss = new QPushButton(tr("&Go on with the open book"), this);
+    dismiss->setObjectName(QStringLiteral("fault-dismiss"));
+    dismiss->setToolTip(tr("Close this list; the book behind it was not touched"));
+    connect(another, &QPushButton::clicked, this, &FaultSheet::openAnother);
+    connect(dismiss, &QPushButton::clicked, this, &QWidget::hide);
+    auto* buttons = new QHBoxLayout;
+    buttons->addWidget(dismiss);
+    buttons->addWidget(another);
+    buttons->addStretch(1);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(16, 12, 16, 12);
+    layout->addWidget(title_);
+    layout->addWidget(list_);
+    layout->addLayout(buttons);
+    connect(&theme_, &Theme::changed, this, &FaultSheet::refresh);
+    refresh();
+    hide();
+}
+
+void FaultSheet::refresh() {
+    const Colours& c = theme_.colours();
+    setStyleSheet(QStringLiteral("#fault-sheet { background: %1; border-bottom: 2px solid %2; } #fault-title { color: %2; }"
+                                 "#fault-list { background: %3; color: %4; border: 1px solid %5; }")
+                      .arg(c.panel.name(), c.fault.name(), c.raised.name(), c.ink.name(), c.line.name()));
+}
+
+void FaultSheet::show(const QString& file, const Faults& faults) {
+    title_->setText(faults.size() == 1 ? tr("%1 was not opened: one fault. The open book is as it was.").arg(file)
+                                       : tr("%1 was not opened: %2 faults. The open book is as it was.").arg(file).arg(faults.size()));
+    QStringList lines;
+    for (const Fault& fault : faults) lines << QString::fromStdString(fault.line());
+    list_->setPlainText(lines.join(QLatin1Char('\n')));
+    QWidget::show();
+}
+
+QString FaultSheet::faultText() const { return list_->toPlainText(); }
+
+}  // namespace machair::app

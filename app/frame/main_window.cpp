@@ -1,0 +1,213 @@
+#include "frame/main_window.h"
+
+#include <QApplication>
+#include <QCloseEvent>
+#include <QDir>
+#include <QDragEnterEvent>
+#include <QFile>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QLabel>
+#include <QMenu>
+#include <QMimeData>
+#include <QSettings>
+#include <QShortcut>
+#include <QStandardPaths>
+#include <QVBoxLayout>
+
+#include "frame/bench_bar.h"
+#include "frame/cast_view.h"
+#include "frame/fault_sheet.h"
+#include "frame/quiet_line.h"
+#include "plan/plan_station.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr QSize kUsualSize(1280, 800);
+
+const QString kFileKey = QStringLiteral("book/file");
+const QString kTeamKey = QStringLiteral("book/team");
+const QString kDressingKey = QStringLiteral("book/dressing");
+const QString kGeometryKey = QStringLiteral("window/geometry");
+const QString kPlanLayoutKey = QStringLiteral("window/plan");
+const QString kBenchKey = QStringLiteral("window/bench");
+
+}  // namespace
+
+QString ownDemo() {
+    const QString folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
+    const QString file = folder + QStringLiteral("/Loch Skerrin.machair.json");
+    if (QFile::exists(file)) return file;
+    QDir().mkpath(folder);
+    QFile::copy(QStringLiteral(":/demo/skerrin.machair.json"), file);
+    QFile::setPermissions(file, QFile::ReadOwner | QFile::WriteOwner | QFile::ReadGroup | QFile::ReadOther);
+    return file;
+}
+
+MainWindow::MainWindow(QSettings& settings, QWidget* parent)
+    : QMainWindow(parent), settings_(settings), cast_(new CastView(document_, theme_)), bar_(new BenchBar(document_, theme_)),
+      faults_(new FaultSheet(theme_)), plan_(new PlanStation(document_, theme_)), quiet_(new QuietLine(theme_)) {
+    setObjectName(QStringLiteral("window"));
+    setWindowTitle(tr("Machair"));
+    setAcceptDrops(true);
+    auto* middle = new QWidget(this);
+    auto* layout = new QVBoxLayout(middle);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(cast_);
+    layout->addWidget(bar_);
+    layout->addWidget(faults_);
+    layout->addWidget(plan_, 1);
+    layout->addWidget(quiet_);
+    setCentralWidget(middle);
+    connect(&document_, &Document::said, quiet_, &QuietLine::say);
+    connect(&document_, &Document::notKept, this, [this](const QString& why) {
+        quiet_->warn(why.isEmpty() ? QString() : tr("Not kept on the disk: %1").arg(why));
+    });
+    connect(bar_, &BenchBar::refused, this, [this](const Faults& faults) {
+        quiet_->say(tr("Not done: %1").arg(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy))));
+    });
+    connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
+    connect(&theme_, &Theme::changed, this, &MainWindow::light);
+    buildBookMenu();
+    buildShortcuts();
+    restore();
+    light();
+    plan_->setFocus();
+}
+
+MainWindow::~MainWindow() = default;
+
+void MainWindow::buildBookMenu() {
+    QMenu* menu = bar_->bookMenu();
+    QAction* open = menu->addAction(tr("&Open a bench file…"), this, &MainWindow::askForFile);
+    open->setShortcut(QKeySequence::Open);
+    open->setShortcutContext(Qt::WindowShortcut);
+    menu->addAction(tr("The &demo, Loch Skerrin"), this, [this] { openFile(ownDemo()); });
+    menu->addSeparator();
+    menu->addAction(tr("&Cautions"), this, &MainWindow::showCautions);
+    QAction* leave = menu->addAction(tr("&Leave"), this, &QWidget::close);
+    leave->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Q));
+    addAction(open);
+    addAction(leave);
+}
+
+void MainWindow::buildShortcuts() {
+    const auto on = [this](const QKeySequence& keys, auto work) {
+        auto* shortcut = new QShortcut(keys, this);
+        connect(shortcut, &QShortcut::activated, this, work);
+    };
+    on(QKeySequence(Qt::ALT | Qt::Key_1), [this] { document_.choosePosition(Position::bob); });
+    on(QKeySequence(Qt::ALT | Qt::Key_2), [this] { document_.choosePosition(Position::middle); });
+    on(QKeySequence(Qt::ALT | Qt::Key_3), [this] { document_.choosePosition(Position::point); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_Z), [this] { document_.undoStack().undo(); });
+    on(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), [this] { document_.undoStack().redo(); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_Y), [this] { document_.undoStack().redo(); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_L), [this] { theme_.light(theme_.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand); });
+    const auto focus = [this, on](const QKeySequence& keys, const char* name) {
+        on(keys, [this, name] {
+            if (auto* widget = findChild<QWidget*>(QString::fromLatin1(name))) widget->setFocus(Qt::ShortcutFocusReason);
+        });
+    };
+    focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
+    focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
+    focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");
+    focus(QKeySequence(Qt::ALT | Qt::Key_C), "cast");
+}
+
+void MainWindow::light() {
+    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) apply(*application, theme_.colours());
+}
+
+bool MainWindow::openFile(const QString& path) {
+    const Faults faults = document_.open(path.toStdString());
+    if (!faults.empty()) {
+        faults_->show(QFileInfo(path).fileName(), faults);
+        return false;
+    }
+    faults_->hide();
+    setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).completeBaseName().remove(QStringLiteral(".machair"))));
+    QString words = tr("Opened %1: %2 dressings, %3 hooks, %4 materials")
+                        .arg(QFileInfo(path).fileName())
+                        .arg(document_.book().patterns.size())
+                        .arg(document_.book().hooks.size())
+                        .arg(document_.book().materials.size());
+    if (!document_.warnings().empty())
+        words += tr(". %1 keys this version doesn't know are kept: first %2").arg(document_.warnings().size()).arg(qt(document_.warnings().front().place.text()));
+    quiet_->say(words);
+    keepSettings();
+    return true;
+}
+
+void MainWindow::openLastOrDemo() {
+    const QString last = settings_.value(kFileKey).toString();
+    const std::string team = settings_.value(kTeamKey).toString().toStdString();
+    const std::string dressing = settings_.value(kDressingKey).toString().toStdString();
+    if (last.isEmpty() || !openFile(last)) {
+        openFile(ownDemo());
+        return;
+    }
+    document_.chooseTeam(team);
+    document_.choosePattern(dressing);
+}
+
+void MainWindow::askForFile() {
+    auto* dialog = new QFileDialog(this, tr("Open a bench file"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
+                                   tr("Bench files (*.machair.json);;All files (*)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setFileMode(QFileDialog::ExistingFile);
+    connect(dialog, &QFileDialog::fileSelected, this, &MainWindow::openFile);
+    dialog->open();
+}
+
+void MainWindow::showCautions() {
+    auto* sheet = new QLabel(
+        tr("<b>Mind</b><br>Hook points and eyes: glasses on, points away, and barbs flattened where you can.<br>"
+           "Instant glue, varnish and solvents: fresh air, and the label decides.<br>"
+           "UV resin and its lamp: keep both off skin and out of eyes; the maker's instructions decide.<br>"
+           "Lead and tungsten: wash hands; some waters forbid lead.<br>"
+           "Feathers and furs: many birds and animals are protected; lawful sources and local law decide.<br>"
+           "Boats and wind: life jackets on; the boat owner's and local rules decide."),
+        this, Qt::Popup);
+    sheet->setObjectName(QStringLiteral("cautions"));
+    sheet->setAttribute(Qt::WA_DeleteOnClose);
+    sheet->setMargin(16);
+    sheet->adjustSize();
+    sheet->move(mapToGlobal(QPoint(width() - sheet->width() - 20, 240)));
+    sheet->show();
+}
+
+void MainWindow::restore() {
+    if (!restoreGeometry(settings_.value(kGeometryKey).toByteArray())) QMainWindow::resize(kUsualSize);
+    plan_->restoreLayout(settings_.value(kPlanLayoutKey).toByteArray());
+    theme_.light(settings_.value(kBenchKey).toString() == QStringLiteral("slate") ? drawing::Bench::slate : drawing::Bench::sand);
+}
+
+void MainWindow::keepSettings() {
+    settings_.setValue(kFileKey, QString::fromStdString(document_.path().string()));
+    if (const TeamSpec* team = document_.team()) settings_.setValue(kTeamKey, qt(team->id));
+    if (const Pattern* pattern = document_.pattern()) settings_.setValue(kDressingKey, qt(pattern->id));
+    settings_.setValue(kGeometryKey, saveGeometry());
+    settings_.setValue(kPlanLayoutKey, plan_->layoutState());
+    settings_.setValue(kBenchKey, theme_.bench() == drawing::Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"));
+    settings_.sync();
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    if (auto* field = focusWidget()) field->clearFocus();  // what is being typed is an edit too
+    keepSettings();
+    event->accept();
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasUrls()) event->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    const auto urls = event->mimeData()->urls();
+    if (!urls.isEmpty() && urls.front().isLocalFile()) openFile(urls.front().toLocalFile());
+}
+
+}  // namespace machair::app

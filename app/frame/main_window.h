@@ -1,0 +1,61 @@
+// The window: the cast across the top, what is on the bench under it, the station, the quiet line.
+#pragma once
+
+#include <QMainWindow>
+#include <memory>
+
+#include "editing/document.h"
+#include "theme/theme.h"
+
+class QSettings;
+
+namespace machair::app {
+
+class BenchBar;
+class CastView;
+class FaultSheet;
+class PlanStation;
+class QuietLine;
+
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+  public:
+    // Settings keep what was open, where, and the window's layout; they outlive the window.
+    explicit MainWindow(QSettings& settings, QWidget* parent = nullptr);
+    ~MainWindow() override;
+
+    // Opens a bench file; a broken one shows its faults and leaves the open book alone. Returns whether it was opened.
+    bool openFile(const QString& path);
+    // What was open last, else the demo of its own copy.
+    void openLastOrDemo();
+    [[nodiscard]] Document& document() { return document_; }
+    [[nodiscard]] Theme& theme() { return theme_; }
+    void keepSettings();
+
+  protected:
+    void closeEvent(QCloseEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
+  private:
+    void buildShortcuts();
+    void buildBookMenu();
+    void askForFile();
+    void showCautions();
+    void light();
+    void restore();
+
+    QSettings& settings_;
+    Theme theme_;
+    Document document_;
+    CastView* cast_;
+    BenchBar* bar_;
+    FaultSheet* faults_;
+    PlanStation* plan_;
+    QuietLine* quiet_;
+};
+
+// The user's own copy of the demo, made from the shipped one when there is none yet.
+[[nodiscard]] QString ownDemo();
+
+}  // namespace machair::app

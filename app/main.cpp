@@ -1,0 +1,96 @@
+#include <QApplication>
+#include <QCommandLineParser>
+#include <QFileInfo>
+#include <QIcon>
+#include <QSettings>
+#include <QTextStream>
+#include <QTimer>
+#include <algorithm>
+#include <string_view>
+
+#include "frame/main_window.h"
+#include "theme/theme.h"
+
+namespace {
+
+struct Wanted {
+    QString file;
+    QString picture;
+    QString dressing;
+    QSize size;
+    bool demo = false;
+    bool dark = false;
+    int part = -1;
+};
+
+Wanted read(const QApplication& application) {
+    QCommandLineParser parser;
+    parser.setApplicationDescription(QObject::tr("Sizes traditional wet flies to the hook in the vice and weighs them as a team."));
+    parser.addHelpOption();
+    parser.addVersionOption();
+    parser.addPositionalArgument(QStringLiteral("FILE"), QObject::tr("a bench file, *.machair.json"), QStringLiteral("[FILE]"));
+    const QCommandLineOption demo(QStringLiteral("demo"), QObject::tr("open the demo, Loch Skerrin"));
+    const QCommandLineOption picture(QStringLiteral("picture"), QObject::tr("save a picture of the window and leave"), QStringLiteral("FILE.png"));
+    const QCommandLineOption dressing(QStringLiteral("dressing"), QObject::tr("put this dressing on the bench"), QStringLiteral("ID"));
+    const QCommandLineOption dark(QStringLiteral("dark"), QObject::tr("on the dark bench"));
+    const QCommandLineOption part(QStringLiteral("part"), QObject::tr("open this part's line in the ticket, from 0"), QStringLiteral("N"));
+    const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
+    parser.addOptions({demo, picture, dressing, dark, part, size});
+    parser.process(application);
+    Wanted wanted;
+    wanted.file = parser.positionalArguments().value(0);
+    wanted.picture = parser.value(picture);
+    wanted.dressing = parser.value(dressing);
+    wanted.demo = parser.isSet(demo);
+    wanted.dark = parser.isSet(dark);
+    if (parser.isSet(part)) wanted.part = parser.value(part).toInt();
+    const QStringList sides = parser.value(size).split(QLatin1Char('x'));
+    wanted.size = QSize(sides.value(0).toInt(), sides.value(1).toInt());
+    return wanted;
+}
+
+int savePicture(machair::app::MainWindow& window, const QString& file) {
+    const bool saved = window.grab().save(file);
+    QTextStream(saved ? stdout : stderr) << (saved ? QObject::tr("saved %1").arg(file) : QObject::tr("%1 could not be written").arg(file)) << Qt::endl;
+    return saved ? 0 : 1;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    // A picture needs no screen.
+    const bool pictured = std::any_of(argv, argv + argc, [](const char* word) { return std::string_view(word).starts_with("--picture"); });
+    if (pictured && qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    QApplication::setApplicationName(QStringLiteral("machair"));
+    QApplication::setApplicationVersion(QStringLiteral(MACHAIR_VERSION));
+    QApplication::setWindowIcon(QIcon(QStringLiteral(":/icon/machair.svg")));
+    const Wanted wanted = read(application);
+    machair::app::loadFace();
+    QSettings settings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("machair"), QStringLiteral("machair"));
+    // A picture is made from what is asked for, not from how the window was left.
+    QSettings none(QStringLiteral("/dev/null"), QSettings::IniFormat);
+    machair::app::MainWindow window(wanted.picture.isEmpty() ? settings : none);
+    if (wanted.dark) window.theme().light(machair::drawing::Bench::slate);
+    if (wanted.demo)
+        window.openFile(machair::app::ownDemo());
+    else if (!wanted.file.isEmpty())
+        window.openFile(QFileInfo(wanted.file).absoluteFilePath());
+    else
+        window.openLastOrDemo();
+    if (!wanted.dressing.isEmpty()) window.document().choosePattern(wanted.dressing.toStdString());
+    if (wanted.part >= 0) window.document().choosePart(static_cast<std::size_t>(wanted.part));
+    if (!wanted.picture.isEmpty()) {
+        window.resize(wanted.size);
+        window.show();
+        int result = 1;
+        QTimer::singleShot(200, &window, [&] {
+            result = savePicture(window, wanted.picture);
+            QApplication::exit(result);
+        });
+        QApplication::exec();
+        return result;
+    }
+    window.show();
+    return QApplication::exec();
+}

@@ -1,0 +1,210 @@
+#include "plan/fly_view.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <algorithm>
+#include <cmath>
+
+#include "scene/pick.h"
+#include "sizing/figures.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kRuleRoom = 54.0;  // px kept below the fly
+constexpr double kMostPxPerMm = 44.0;
+constexpr double kTickLength = 5.0;
+
+}  // namespace
+
+FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("fly"));
+    setAccessibleName(tr("The fly in profile"));
+    setFocusPolicy(Qt::StrongFocus);
+    connect(&document_, &Document::planChanged, this, &FlyView::rebuild);
+    connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
+    connect(&theme_, &Theme::changed, this, [this] { fit(); update(); });
+}
+
+QPointF FlyView::at(double x, double y) const { return {view_.origin.x() + view_.pxPerMm * x, view_.origin.y() - view_.pxPerMm * y}; }
+
+void FlyView::rebuild() {
+    scene_.reset();
+    ghost_.reset();
+    if (document_.plan()) scene_ = makeScene(*document_.plan());
+    if (document_.ghost()) ghost_ = makeScene(*document_.ghost());
+    fit();
+    update();
+}
+
+void FlyView::fit() {
+    if (!scene_) return;
+    Scene whole;  // only its extent is asked for
+    const Scene& other = ghost_ ? *ghost_ : *scene_;
+    whole.left = std::min(scene_->left, other.left);
+    whole.right = std::max(scene_->right, other.right);
+    whole.top = std::max(scene_->top, other.top);
+    whole.bottom = std::min(scene_->bottom, other.bottom);
+    const QRectF frame = QRectF(rect()).adjusted(30, 18, -30, -kRuleRoom);
+    view_ = drawing::fitView(whole, frame, theme_.bench(), kMostPxPerMm);
+}
+
+void FlyView::resizeEvent(QResizeEvent*) { fit(); }
+
+void FlyView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    const Colours& c = theme_.colours();
+    painter.fillRect(rect(), c.paper);
+    if (!scene_) {
+        painter.setPen(c.inkSoft);
+        painter.drawText(rect(), Qt::AlignCenter, tr("No dressing on the bench. Open a book, or choose a dressing above."));
+        return;
+    }
+    painter.setRenderHint(QPainter::Antialiasing);
+    paintRule(painter);
+    if (ghost_) {
+        QColor pale = c.slate;
+        pale.setAlpha(190);
+        drawing::paintGhost(painter, *ghost_, view_, pale);
+    }
+    layersPainted_ = picture_.update(*scene_, view_, size(), devicePixelRatioF());
+    picture_.compose(painter);
+    paintMeasure(painter);
+    if (ghost_) {
+        painter.setFont(faceScaled(0.92));
+        painter.setPen(c.slate);
+        painter.drawText(QRectF(rect()).adjusted(16, 10, -16, -10), Qt::AlignTop | Qt::AlignLeft,
+                         tr("dashed: as it was on %1 (Esc puts it away)").arg(qt(document_.ghost()->hook.spec().name.value_or(describeHook(document_.ghost()->hook.spec())))));
+    }
+    if (hasFocus()) {
+        painter.setPen(QPen(c.accent, 1.5));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(QRectF(rect()).adjusted(1, 1, -1, -1));
+    }
+}
+
+void FlyView::paintRule(QPainter& painter) const {
+    const Plan& plan = *document_.plan();
+    const Hook& hook = plan.hook;
+    const Colours& c = theme_.colours();
+    const double y = height() - kRuleRoom + 22.0;
+    const double end = hook.landmarkX(Landmark::rearmost) / mm;
+    painter.setFont(faceScaled(0.90));
+    const QFontMetricsF metrics(painter.font());
+    painter.setPen(QPen(c.inkSoft, 1.2));
+    painter.drawLine(QPointF(at(0.0, 0.0).x(), y), QPointF(at(end, 0.0).x(), y));
+    painter.setPen(QPen(c.inkSoft, 1.0));
+    for (int millimetre = 0; millimetre <= static_cast<int>(end); ++millimetre) {
+        const double x = at(millimetre, 0.0).x();
+        const bool five = millimetre % 5 == 0;
+        painter.drawLine(QPointF(x, y), QPointF(x, y - (five ? kTickLength + 3.0 : kTickLength)));
+        if (five) painter.drawText(QRectF(x - 20.0, y - 9.0 - metrics.height(), 40.0, metrics.height()), Qt::AlignCenter, QString::number(millimetre));
+    }
+    struct Mark {
+        Landmark landmark;
+        QString name;
+    };
+    double labelledTo = -1e9;
+    for (const Mark& mark : {Mark{Landmark::eye, tr("eye")}, Mark{Landmark::point, tr("point")}, Mark{Landmark::barb, tr("barb")},
+                             Mark{Landmark::bend, tr("bend")}, Mark{Landmark::rearmost, tr("back")}}) {
+        const double x = at(hook.landmarkX(mark.landmark) / mm, 0.0).x();
+        QColor fine = c.inkSoft;
+        fine.setAlpha(120);
+        painter.setPen(QPen(fine, 1.0, Qt::DotLine));
+        painter.drawLine(QPointF(x, at(0.0, 0.9 * plan.hook.wire() / mm).y()), QPointF(x, y));
+        painter.setPen(QPen(c.ink, 1.4));
+        painter.drawLine(QPointF(x, y - 3.0), QPointF(x, y + 5.0));
+        const double half = 0.5 * metrics.horizontalAdvance(mark.name);
+        const bool room = x - half > labelledTo + 6.0;
+        painter.setPen(c.inkSoft);
+        const double top = room ? y + 6.0 : y + 6.0 + 0.85 * metrics.height();
+        painter.drawText(QRectF(x - 60.0, top, 120.0, metrics.height()), Qt::AlignCenter, mark.name);
+        labelledTo = x + half;
+    }
+    painter.drawText(QRectF(at(end, 0.0).x() + 8.0, y - metrics.height() / 2.0, 60.0, metrics.height()), Qt::AlignLeft | Qt::AlignVCenter, tr("mm"));
+}
+
+void FlyView::paintDimension(QPainter& painter, QPointF from, QPointF to, const QString& text) const {
+    const Colours& c = theme_.colours();
+    const QPointF along = to - from;
+    const double length = std::hypot(along.x(), along.y());
+    if (length < 1.0) return;
+    const QPointF square(-along.y() / length * 4.5, along.x() / length * 4.5);
+    painter.setPen(QPen(c.accent, 1.4));
+    painter.drawLine(from, to);
+    painter.drawLine(from - square, from + square);
+    painter.drawLine(to - square, to + square);
+    painter.setFont(faceScaled(1.0, true));
+    const QFontMetricsF metrics(painter.font());
+    QRectF tag = metrics.boundingRect(text).adjusted(-7, -3, 7, 3);
+    tag.moveCenter(0.5 * (from + to));
+    painter.setPen(QPen(c.accent, 1.0));
+    painter.setBrush(c.raised);
+    painter.drawRoundedRect(tag, 3.0, 3.0);
+    painter.setPen(c.ink);
+    painter.drawText(tag, Qt::AlignCenter, text);
+}
+
+// The measure of the chosen part, beside the fly rather than across it.
+void FlyView::paintMeasure(QPainter& painter) const {
+    const auto chosen = document_.part();
+    if (!chosen) return;
+    const Plan& plan = *document_.plan();
+    const PartPlan& part = plan.parts[*chosen];
+    const WirePoint root = plan.hook.at(part.station);
+    const double x0 = root.position.x / mm;
+    const double y0 = root.position.y / mm;
+    const QString text = qt(headlineOf(plan, *chosen));
+    const double above = std::min(at(0.0, scene_->top).y() - 14.0, at(0.0, 0.0).y() - 30.0);
+    const auto level = [&](double fromX, double toX, double y, const QString& words) {
+        paintDimension(painter, {at(fromX, 0.0).x(), std::max(16.0, y)}, {at(toX, 0.0).x(), std::max(16.0, y)}, words);
+    };
+    if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
+        const double rise = 0.24 * (tail->length / mm);  // clear of the fan of its tips
+        level(x0, x0 + tail->length / mm * cos(root.heading), at(0.0, y0 + rise).y() - 18.0, text);
+    } else if (const auto* wing = std::get_if<WingPlan>(&part.detail))
+        level(x0, x0 + wing->length / mm, above, text);
+    else if (const auto* body = std::get_if<BodyPlan>(&part.detail))
+        level(plan.hook.at(body->front).position.x / mm, plan.hook.at(body->end).position.x / mm, above,
+              qt(formatLength(body->end - body->front)) + tr(" long, ") + text);
+    else if (const auto* rib = std::get_if<RibPlan>(&part.detail))
+        level(plan.hook.at(rib->end - rib->pitch).position.x / mm, plan.hook.at(rib->end).position.x / mm, above,
+              tr("one turn every %1").arg(qt(formatLength(rib->pitch))));
+    else if (std::holds_alternative<HeadPlan>(part.detail))
+        level(plan.head.from / mm, plan.head.to / mm, at(0.0, 0.0).y() - 34.0 - view_.pxPerMm * scene_->head.radius, text);
+    else if (const auto* bead = std::get_if<BeadPlan>(&part.detail))
+        level(x0, x0 + bead->diameter / mm, at(0.0, 0.0).y() - 24.0 - view_.pxPerMm * (bead->diameter / mm) / 2.0, text);
+    else {
+        const HacklePlan* hackle = std::get_if<HacklePlan>(&part.detail);
+        if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) hackle = &palmer->hackle;
+        if (!hackle) return;
+        const double r = hackle->bed / mm / 2.0;
+        const QPointF from = at(x0 - r * sin(root.heading), y0 - r * cos(root.heading));
+        const Angle sweep = hackle->feather.fibreAngle();
+        const QPointF to = hackle->target ? at(hackle->target->x / mm, hackle->target->y / mm)
+                                          : at(x0 + hackle->fibre / mm * cos(sweep), y0 - r - hackle->fibre / mm * sin(sweep));
+        paintDimension(painter, from, to, text);
+    }
+}
+
+void FlyView::mousePressEvent(QMouseEvent* event) {
+    if (!scene_ || event->button() != Qt::LeftButton) return;
+    setFocus(Qt::MouseFocusReason);
+    const QPointF p = event->position() - view_.origin;
+    constexpr double kReachPx = 9.0;
+    document_.choosePart(partAt(*scene_, p.x() / view_.pxPerMm, -p.y() / view_.pxPerMm, kReachPx / view_.pxPerMm,
+                                findKind(document_.plan()->pattern, PartKind::head)));
+}
+
+void FlyView::keyPressEvent(QKeyEvent* event) {
+    if (event->key() != Qt::Key_Escape) return QWidget::keyPressEvent(event);
+    if (document_.ghost())
+        document_.dismissGhost();
+    else
+        document_.choosePart(std::nullopt);
+}
+
+}  // namespace machair::app

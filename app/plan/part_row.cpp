@@ -1,0 +1,286 @@
+#include "plan/part_row.h"
+
+#include <QComboBox>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QLineEdit>
+#include <QMouseEvent>
+#include <QSignalBlocker>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "book/spec_words.h"
+#include "sizing/figures.h"
+
+namespace machair::app {
+
+namespace {
+
+QString capitalised(QString text) {
+    if (!text.isEmpty()) text[0] = text[0].toUpper();
+    return text;
+}
+
+void colour(QLabel* label, const QColor& ink) {
+    QPalette palette = label->palette();
+    palette.setColor(QPalette::WindowText, ink);
+    label->setPalette(palette);
+}
+
+QString placeholderOf(const Field& field, const Plan& plan, std::size_t part) {
+    const std::string usual = plannedValue(plan, part, field.key);
+    if (!usual.empty()) return QObject::tr("usual: %1").arg(qt(usual));
+    return QObject::tr("usual");
+}
+
+}  // namespace
+
+PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent)
+    : QFrame(parent), document_(document), theme_(theme), part_(part), kind_(new QLabel(this)), material_(new QLabel(this)),
+      headline_(new QLabel(this)), words_(new QLabel(this)), warning_(new QLabel(this)) {
+    setObjectName(QStringLiteral("row-%1").arg(part));
+    setCursor(Qt::PointingHandCursor);
+    kind_->setFont(faceScaled(1.05, true));
+    headline_->setObjectName(QStringLiteral("headline-%1").arg(part));
+    headline_->setFont(faceScaled(1.2, true));
+    words_->setObjectName(QStringLiteral("words-%1").arg(part));
+    for (QLabel* label : {words_, warning_}) {
+        label->setWordWrap(true);
+        label->setFont(faceScaled(0.96));
+    }
+    auto* line = new QHBoxLayout;
+    line->setSpacing(8);
+    line->addWidget(kind_);
+    line->addWidget(material_, 1);
+    line->addWidget(headline_);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(14, 7, 12, 8);
+    layout->setSpacing(2);
+    layout->addLayout(line);
+    layout->addWidget(words_);
+    layout->addWidget(warning_);
+    connect(&theme_, &Theme::changed, this, &PartRow::dress);
+    refresh();
+    dress();
+}
+
+void PartRow::dress() {
+    const Colours& c = theme_.colours();
+    const QString edge = isOpen() ? QStringLiteral("border-left: 4px solid %1;").arg(c.accent.name())
+                                  : QStringLiteral("border-left: 4px solid transparent;");
+    setStyleSheet(QStringLiteral("machair--app--PartRow { background: %1; border: none; border-bottom: 1px solid %2; %3 }")
+                      .arg((isOpen() ? c.raised : c.panel).name(), c.line.name(), edge));
+    colour(material_, c.inkSoft);
+    colour(words_, c.inkSoft);
+    colour(warning_, c.warn);
+    if (fault_) colour(fault_, c.fault);
+    if (figures_) colour(figures_, c.inkSoft);
+}
+
+void PartRow::refresh() {
+    const auto& plan = document_.plan();
+    if (!plan || part_ >= plan->parts.size()) return;
+    const PartPlan& part = plan->parts[part_];
+    kind_->setText(capitalised(qt(std::string(nameOf(part.kind)))));
+    material_->setText(part.material ? qt(part.made.title()) : QString());
+    headline_->setText(qt(headlineOf(*plan, part_)));
+    QString words = qt(part.words);
+    const QString kind = qt(std::string(nameOf(part.kind)));
+    if (words.startsWith(kind + QLatin1Char(' '))) words.remove(0, kind.size() + 1);  // its name stands above already
+    words_->setText(words);
+    QString because;
+    for (const std::string& driver : part.drivers) because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);
+    setToolTip(because.isEmpty() ? QString() : tr("From:\n%1").arg(because));
+    QStringList warnings;
+    for (const Fault& fault : plan->warnings)
+        if (fault.place.text().starts_with(part.place.text() + "."))
+            warnings << qt(fault.what + (fault.remedy.empty() ? "" : " — " + fault.remedy));
+    warning_->setText(warnings.isEmpty() ? QString() : QStringLiteral("! ") + warnings.join(QStringLiteral("\n! ")));
+    warning_->setVisible(!warnings.isEmpty());
+    if (isOpen()) fillEditor();
+}
+
+void PartRow::setOpen(bool open) {
+    if (open == isOpen()) return;
+    if (open)
+        buildEditor();
+    else {
+        editor_->deleteLater();
+        editor_ = nullptr;
+        materials_ = nullptr;
+        fault_ = figures_ = nullptr;
+        more_ = nullptr;
+        lines_.clear();
+        choices_.clear();
+    }
+    dress();
+}
+
+void PartRow::focusFirst() {
+    if (!lines_.empty()) {
+        QLineEdit* first = lines_.contains("length") ? lines_["length"] : lines_.begin()->second;
+        first->setFocus(Qt::OtherFocusReason);
+        first->selectAll();
+    }
+}
+
+void PartRow::buildEditor() {
+    editor_ = new QWidget(this);
+    editor_->setCursor(Qt::ArrowCursor);
+    auto* form = new QFormLayout(editor_);
+    form->setContentsMargins(0, 6, 0, 2);
+    form->setHorizontalSpacing(10);
+    form->setVerticalSpacing(5);
+    form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
+    const Pattern* pattern = document_.pattern();
+    const Part& part = pattern->parts[part_];
+    if (part.material) {
+        materials_ = new QComboBox(editor_);
+        materials_->setObjectName(QStringLiteral("material-%1").arg(part_));
+        materials_->setAccessibleName(tr("Material"));
+        const Material* now = document_.book().findMaterial(*part.material);
+        for (const Material& m : document_.book().materials)
+            if (now && m.kind == now->kind) materials_->addItem(qt(m.title()), qt(m.id));
+        connect(materials_, &QComboBox::activated, this, [this](int index) {
+            showFaults(document_.apply(changeMaterial(document_.book(), document_.pattern()->id, part_, materials_->itemData(index).toString().toStdString()), part_));
+        });
+        form->addRow(tr("of"), materials_);
+    }
+    for (const Field& field : fieldsOf(part))
+        if (all_ || field.primary || !field.text.empty()) addField(form, field);
+    fault_ = new QLabel(editor_);
+    fault_->setObjectName(QStringLiteral("fault-%1").arg(part_));
+    fault_->setWordWrap(true);
+    fault_->hide();
+    form->addRow(fault_);
+    figures_ = new QLabel(editor_);
+    figures_->setObjectName(QStringLiteral("figures-%1").arg(part_));
+    figures_->setWordWrap(true);
+    figures_->setFont(faceScaled(0.94));
+    form->addRow(figures_);
+    more_ = new QToolButton(editor_);
+    more_->setObjectName(QStringLiteral("more-%1").arg(part_));
+    more_->setText(all_ ? tr("fewer fields") : tr("all fields"));
+    more_->setToolTip(tr("Everything that can be said of this part; what is left empty is the usual"));
+    connect(more_, &QToolButton::clicked, this, [this] {
+        all_ = !all_;
+        setOpen(false);
+        setOpen(true);
+    });
+    form->addRow(more_);
+    static_cast<QVBoxLayout*>(layout())->addWidget(editor_);
+    fillEditor();
+    dress();
+}
+
+void PartRow::addField(QFormLayout* form, const Field& field) {
+    const QString name = QStringLiteral("field-%1-%2").arg(part_).arg(qt(field.key));
+    if (field.kind == FieldKind::choice) {
+        auto* box = new QComboBox(editor_);
+        box->setObjectName(name);
+        box->setAccessibleName(qt(field.label));
+        if (field.optional) box->addItem(tr("usual"), QString());
+        for (const std::string& choice : field.choices) box->addItem(qt(choice), qt(choice));
+        connect(box, &QComboBox::activated, this, [this, box, key = field.key](int index) { takeText(key, box->itemData(index).toString()); });
+        choices_[field.key] = box;
+        form->addRow(qt(field.label), box);
+        return;
+    }
+    auto* line = new QLineEdit(editor_);
+    line->setObjectName(name);
+    line->setAccessibleName(qt(field.label));
+    line->setToolTip(field.kind == FieldKind::length    ? tr("\"11.7\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it")
+                     : field.kind == FieldKind::station ? tr("\"at the barb\", \"0.5 mm ahead of the point\"")
+                     : field.kind == FieldKind::count   ? tr("a number, or two as \"2 to 3\"; up and down nudge it")
+                                                        : tr("a number; empty for the usual"));
+    line->installEventFilter(this);
+    connect(line, &QLineEdit::editingFinished, this, [this, line, key = field.key] {
+        if (line->isModified()) takeText(key, line->text());
+    });
+    lines_[field.key] = line;
+    form->addRow(qt(field.label), line);
+}
+
+void PartRow::fillEditor() {
+    const auto& plan = document_.plan();
+    const Part& part = document_.pattern()->parts[part_];
+    if (materials_ && part.material) {
+        const QSignalBlocker quiet(materials_);
+        materials_->setCurrentIndex(materials_->findData(qt(*part.material)));
+    }
+    for (const Field& field : fieldsOf(part)) {
+        if (const auto line = lines_.find(field.key); line != lines_.end()) {
+            line->second->setText(qt(field.text));
+            line->second->setPlaceholderText(placeholderOf(field, *plan, part_));
+        }
+        if (const auto box = choices_.find(field.key); box != choices_.end()) {
+            const QSignalBlocker quiet(box->second);
+            box->second->setCurrentIndex(box->second->findData(qt(field.text)));
+        }
+    }
+    QStringList told;
+    for (const Figure& figure : figuresOf(*plan, part_))
+        told << qt(labelOf(figure.key)) + QStringLiteral(" ") + qt(displayOf(figure)).replace(QLatin1Char(' '), QChar(0x00a0));
+    figures_->setText(told.join(QStringLiteral("  ·  ")));
+    showFaults({});
+}
+
+void PartRow::takeText(const std::string& key, const QString& text) {
+    const Faults faults = document_.apply(changeField(document_.book(), document_.pattern()->id, part_, key, text.trimmed().toStdString()), part_);
+    if (!isOpen()) return;
+    if (faults.empty()) fillEditor();
+    showFaults(faults);
+}
+
+void PartRow::showFaults(const Faults& faults) {
+    if (!fault_) return;
+    QStringList lines;
+    for (const Fault& fault : faults) lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    fault_->setText(lines.join(QLatin1Char('\n')));
+    fault_->setVisible(!faults.empty());
+}
+
+void PartRow::step(QLineEdit* line, const std::string& key, int steps) {
+    const auto fields = fieldsOf(document_.pattern()->parts[part_]);
+    const auto field = std::ranges::find(fields, key, &Field::key);
+    if (field == fields.end() || field->text.empty()) return;
+    std::string next;
+    if (field->kind == FieldKind::length) {
+        if (const auto spec = readSpec(field->text, Place())) next = writeSpec(stepped(*spec, steps));
+    } else if (field->kind == FieldKind::count) {
+        bool number = false;
+        const double value = QString::fromStdString(field->text).toDouble(&number);
+        const double by = key == "fibres" || key == "count" || key == "strands" ? 1.0 : 0.5;
+        if (number) next = QString::number(value + by * steps).toStdString();
+    }
+    if (next.empty()) return;
+    takeText(key, qt(next));
+    line->selectAll();
+}
+
+bool PartRow::eventFilter(QObject* watched, QEvent* event) {
+    auto* line = qobject_cast<QLineEdit*>(watched);
+    if (!line || event->type() != QEvent::KeyPress) return QFrame::eventFilter(watched, event);
+    const auto* key = static_cast<QKeyEvent*>(event);
+    const auto found = std::ranges::find_if(lines_, [&](const auto& entry) { return entry.second == line; });
+    if (found == lines_.end()) return false;
+    if (key->key() == Qt::Key_Escape) {
+        fillEditor();
+        return true;
+    }
+    if (key->key() == Qt::Key_Up || key->key() == Qt::Key_Down) {
+        const int by = (key->modifiers() & Qt::ShiftModifier) ? 5 : 1;
+        step(line, std::string(found->first), key->key() == Qt::Key_Up ? by : -by);
+        return true;
+    }
+    return false;
+}
+
+void PartRow::mousePressEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton) document_.choosePart(part_);
+}
+
+}  // namespace machair::app

@@ -1,0 +1,61 @@
+// One part's line in the ticket, and its fields when it is open.
+#pragma once
+
+#include <QFrame>
+#include <map>
+#include <string>
+
+#include "book/fields.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+
+class QComboBox;
+class QFormLayout;
+class QLabel;
+class QLineEdit;
+class QToolButton;
+
+namespace machair::app {
+
+class PartRow : public QFrame {
+    Q_OBJECT
+  public:
+    PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent = nullptr);
+    void refresh();
+    void setOpen(bool open);
+    [[nodiscard]] bool isOpen() const { return editor_ != nullptr; }
+    [[nodiscard]] std::size_t part() const { return part_; }
+    void focusFirst();
+
+  protected:
+    void mousePressEvent(QMouseEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+  private:
+    void dress();
+    void buildEditor();
+    void fillEditor();
+    void addField(QFormLayout* form, const Field& field);
+    void takeText(const std::string& key, const QString& text);
+    void showFaults(const Faults& faults);
+    void step(QLineEdit* line, const std::string& key, int steps);
+
+    Document& document_;
+    const Theme& theme_;
+    std::size_t part_;
+    QLabel* kind_;
+    QLabel* material_;
+    QLabel* headline_;
+    QLabel* words_;
+    QLabel* warning_;
+    QWidget* editor_ = nullptr;
+    QComboBox* materials_ = nullptr;
+    QLabel* fault_ = nullptr;
+    QLabel* figures_ = nullptr;
+    QToolButton* more_ = nullptr;
+    bool all_ = false;
+    std::map<std::string, QLineEdit*> lines_;
+    std::map<std::string, QComboBox*> choices_;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,24 @@
+// The Plan station: size the fly. The drawing over the shank budget, the ticket beside them.
+#pragma once
+
+#include <QWidget>
+
+#include "editing/document.h"
+#include "theme/theme.h"
+
+class QSplitter;
+
+namespace machair::app {
+
+class PlanStation : public QWidget {
+    Q_OBJECT
+  public:
+    PlanStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    [[nodiscard]] QByteArray layoutState() const;
+    void restoreLayout(const QByteArray& state);
+
+  private:
+    QSplitter* splitter_;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,91 @@
+#include "theme/theme.h"
+
+#include <QApplication>
+#include <QFontDatabase>
+#include <QStyle>
+#include <QStyleFactory>
+
+namespace machair::app {
+
+Colours coloursOf(drawing::Bench bench) {
+    if (bench == drawing::Bench::sand)
+        return {QColor(0xf3, 0xec, 0xdd), QColor(0xfa, 0xf6, 0xec), QColor(0xff, 0xfd, 0xf7), QColor(0xe9, 0xe0, 0xce),
+                QColor(0x2b, 0x27, 0x22), QColor(0x5c, 0x53, 0x47), QColor(0xcf, 0xc3, 0xaa), QColor(0x4c, 0x5f, 0x25),
+                QColor(0x35, 0x4c, 0x5a), QColor(0x9a, 0x3d, 0x1c), QColor(0xff, 0xfb, 0xf2), QColor(0x7d, 0x56, 0x08),
+                QColor(0x9e, 0x22, 0x1a)};
+    return {QColor(0x20, 0x28, 0x2e), QColor(0x29, 0x33, 0x3a), QColor(0x33, 0x3f, 0x47), QColor(0x2b, 0x35, 0x3c),
+            QColor(0xec, 0xe5, 0xd6), QColor(0xb9, 0xb1, 0xa1), QColor(0x4b, 0x58, 0x61), QColor(0xb3, 0xc4, 0x80),
+            QColor(0xa3, 0xba, 0xc7), QColor(0xe8, 0x93, 0x63), QColor(0x20, 0x20, 0x1e), QColor(0xe3, 0xb9, 0x5c),
+            QColor(0xf2, 0x8c, 0x82)};
+}
+
+Theme::Theme(QObject* parent) : QObject(parent), colours_(coloursOf(bench_)) {}
+
+void Theme::light(drawing::Bench bench) {
+    if (bench == bench_) return;
+    bench_ = bench;
+    colours_ = coloursOf(bench);
+    emit changed();
+}
+
+QString loadFace() {
+    QString family;
+    for (const char* file : {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf", ":/fonts/Lato-Italic.ttf"}) {
+        const int id = QFontDatabase::addApplicationFont(QString::fromLatin1(file));
+        if (id >= 0 && family.isEmpty()) family = QFontDatabase::applicationFontFamilies(id).value(0);
+    }
+    if (!family.isEmpty()) {
+        QFont font = QApplication::font();
+        font.setFamily(family);
+        QApplication::setFont(font);
+    }
+    return family;
+}
+
+void apply(QApplication& application, const Colours& c) {
+    if (application.style()->name().compare(QStringLiteral("fusion"), Qt::CaseInsensitive) != 0)
+        QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
+    QPalette palette;
+    palette.setColor(QPalette::Window, c.window);
+    palette.setColor(QPalette::WindowText, c.ink);
+    palette.setColor(QPalette::Base, c.raised);
+    palette.setColor(QPalette::AlternateBase, c.panel);
+    palette.setColor(QPalette::Text, c.ink);
+    palette.setColor(QPalette::Button, c.panel);
+    palette.setColor(QPalette::ButtonText, c.ink);
+    palette.setColor(QPalette::Highlight, c.accent);
+    palette.setColor(QPalette::HighlightedText, c.accentInk);
+    palette.setColor(QPalette::ToolTipBase, c.raised);
+    palette.setColor(QPalette::ToolTipText, c.ink);
+    palette.setColor(QPalette::PlaceholderText, c.inkSoft);
+    palette.setColor(QPalette::Link, c.accent);
+    palette.setColor(QPalette::Mid, c.line);
+    palette.setColor(QPalette::Dark, c.line.darker(120));
+    palette.setColor(QPalette::Light, c.raised);
+    palette.setColor(QPalette::BrightText, c.fault);
+    for (const auto role : {QPalette::Text, QPalette::WindowText, QPalette::ButtonText})
+        palette.setColor(QPalette::Disabled, role, c.inkSoft);
+    QApplication::setPalette(palette);
+    const auto hex = [](const QColor& colour) { return colour.name(); };
+    application.setStyleSheet(
+        QStringLiteral("QToolTip { background: %1; color: %2; border: 1px solid %3; padding: 4px; }"
+                       "QToolButton, QPushButton { background: %6; color: %2; border: 1px solid %3; border-radius: 4px; padding: 4px 10px; }"
+                       "QToolButton:hover, QPushButton:hover { border-color: %4; }"
+                       "QToolButton:focus, QPushButton:focus { border: 2px solid %4; padding: 3px 9px; }"
+                       "QToolButton:disabled, QPushButton:disabled { color: %7; border-color: %8; }"
+                       "QToolButton::menu-indicator { image: none; width: 0; }"
+                       "QScrollArea { background: transparent; border: none; }"
+                       "QMenu { background: %1; color: %2; border: 1px solid %3; }"
+                       "QMenu::item { padding: 5px 22px; } QMenu::item:selected { background: %4; color: %5; }")
+            .arg(hex(c.raised), hex(c.ink), hex(c.line), hex(c.accent), hex(c.accentInk), hex(c.panel), hex(c.inkSoft),
+                 hex(c.window.darker(106))));
+}
+
+QFont faceScaled(double scale, bool bold) {
+    QFont font = QApplication::font();
+    if (font.pointSizeF() > 0.0) font.setPointSizeF(font.pointSizeF() * scale);
+    font.setBold(bold);
+    return font;
+}
+
+}  // namespace machair::app

@@ -1,0 +1,58 @@
+// Machair's own palette, in the spirit of the name: shell sand, dune grass, loch slate and one warm accent. A light and
+// a dark bench. Every colour on a screen comes from here; the pairs that carry text keep WCAG AA contrast (tested).
+#pragma once
+
+#include <QColor>
+#include <QFont>
+#include <QObject>
+#include <QPalette>
+
+#include "drawing/paint.h"
+
+class QApplication;
+
+namespace machair::app {
+
+struct Colours {
+    QColor window;   // around everything
+    QColor panel;    // ticket, rows, fields
+    QColor raised;   // what lies on a panel
+    QColor paper;    // under the drawing
+    QColor ink;
+    QColor inkSoft;  // second voice
+    QColor line;
+    QColor grass;    // what is well
+    QColor slate;    // the line, the water, what is measured
+    QColor accent;   // what is chosen
+    QColor accentInk;  // on accent
+    QColor warn;     // near
+    QColor fault;    // off, crowded, broken
+};
+
+[[nodiscard]] Colours coloursOf(drawing::Bench bench);
+
+// The bench now lit; widgets repaint on changed().
+class Theme : public QObject {
+    Q_OBJECT
+  public:
+    explicit Theme(QObject* parent = nullptr);
+    [[nodiscard]] drawing::Bench bench() const { return bench_; }
+    [[nodiscard]] const Colours& colours() const { return colours_; }
+    void light(drawing::Bench bench);
+
+  signals:
+    void changed();
+
+  private:
+    drawing::Bench bench_ = drawing::Bench::sand;
+    Colours colours_;
+};
+
+// Registers the shipped face and makes it the application's. Returns its family; empty when it could not be loaded.
+QString loadFace();
+void apply(QApplication& application, const Colours& colours);
+
+// Fonts of the window, relative to the application's size: bold, larger, smaller.
+[[nodiscard]] QFont faceScaled(double scale, bool bold = false);
+
+}  // namespace machair::app
