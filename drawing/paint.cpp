@@ -32,6 +32,16 @@ Lab Canvas::seen(Lab colour) const {
     return {std::lerp(colour.L, kDark, lift), colour.a, colour.b};
 }
 
+Lab Canvas::clearOfBench(Lab lit) const {
+    if (view_.bench == Bench::sand) return lit;
+    constexpr double kDarkest = 0.10;
+    const double low = paper_.L + 0.09;
+    const double high = paper_.L + 0.16;
+    if (lit.L >= high) return lit;
+    lit.L = std::lerp(low, high, std::clamp((lit.L - kDarkest) / (high - kDarkest), 0.0, 1.0));
+    return lit;
+}
+
 void paintTube(Canvas& canvas, const std::vector<TubeStep>& path, const Ramp& ramp, int strips) {
     if (path.size() < 2) return;
     struct Edge {

@@ -46,8 +46,9 @@ class Canvas {
     // What was gathered so far goes under what comes next.
     void next() { strokes_.flush(); }
 
-    // A colour of a hackle, lifted so that it shows on a dark bench.
+    // A colour of a hackle, lifted so that it shows on a dark bench; and its tones, once lit, kept off the bench's own.
     [[nodiscard]] Lab seen(Lab colour) const;
+    [[nodiscard]] Lab clearOfBench(Lab lit) const;
 
   private:
     QPainter& painter_;

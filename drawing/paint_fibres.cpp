@@ -58,6 +58,7 @@ constexpr FarNess kFar{0.16, 0.85, 0.80};
 
 Lab placed(const Canvas& canvas, Lab colour, const FarNess& far) {
     colour = canvas.seen(colour);
+    colour = canvas.clearOfBench(colour);
     colour.a *= far.chroma;
     colour.b *= far.chroma;
     return mix(colour, canvas.paper(), far.toPaper);

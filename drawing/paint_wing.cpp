@@ -16,18 +16,10 @@ class Leaf {
     Leaf(const WingScene& wing, double lengthShare, double offset) : wing_(wing), length_(wing.length * lengthShare), offset_(offset) {}
 
     [[nodiscard]] double length() const { return length_; }
-    [[nodiscard]] double depth(double t) const {
-        const double grow = std::pow(smoothstep(-0.06, 0.62, t), 0.8);
-        const double shrink = t < 0.66 ? 1.0 : std::lerp(1.0, 0.76, (t - 0.66) / 0.34);
-        return wing_.depth * (0.13 + 0.87 * grow) * shrink;
-    }
-    [[nodiscard]] double midline(double t) const {
-        const double over = std::max(0.0, t - 0.35);
-        return wing_.depth * (0.22 * smoothstep(0.0, 0.55, t) - 0.32 * over * over);
-    }
+    [[nodiscard]] double depth(double t) const { return wing_.depthAt(t); }
     [[nodiscard]] Vec3 at(double t, double v) const {
-        const double y = midline(t) + (v - 0.5) * depth(t) + offset_ * wing_.depth * smoothstep(0.0, 0.3, t);
-        return wing_.root + (t * length_) * wing_.along + (y + 0.5 * 0.13 * wing_.depth) * wing_.up;
+        const double y = wing_.riseAt(t, v) + offset_ * wing_.depth * smoothstep(0.0, 0.3, t);
+        return wing_.root + (t * length_) * wing_.along + y * wing_.up;
     }
     // How far a barb at v reaches, as a share of the length: the tip slants.
     [[nodiscard]] static double reach(double v) { return 1.0 - 0.16 * std::pow(1.0 - v, 1.3) - 0.07 * smoothstep(0.7, 1.0, v); }

@@ -26,7 +26,7 @@ FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setFocusPolicy(Qt::StrongFocus);
     connect(&document_, &Document::planChanged, this, &FlyView::rebuild);
     connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
-    connect(&theme_, &Theme::changed, this, [this] { fit(); update(); });
+    connect(&theme_, &Theme::changed, this, [this] { fit(Fit::anew); update(); });
 }
 
 QPointF FlyView::at(double x, double y) const { return {view_.origin.x() + view_.pxPerMm * x, view_.origin.y() - view_.pxPerMm * y}; }
@@ -36,11 +36,15 @@ void FlyView::rebuild() {
     ghost_.reset();
     if (document_.plan()) scene_ = makeScene(*document_.plan());
     if (document_.ghost()) ghost_ = makeScene(*document_.ghost());
-    fit();
+    const std::string now = document_.pattern() ? document_.pattern()->id : std::string();
+    fit(now == shown_ ? Fit::keepIfItFits : Fit::anew);
+    shown_ = now;
     update();
 }
 
-void FlyView::fit() {
+// While one dressing is worked on the scale stays as long as the fly fits it: then a change of size is seen as one, and
+// only the layers that changed are painted again.
+void FlyView::fit(Fit how) {
     if (!scene_) return;
     Scene whole;  // only its extent is asked for
     const Scene& other = ghost_ ? *ghost_ : *scene_;
@@ -49,10 +53,16 @@ void FlyView::fit() {
     whole.top = std::max(scene_->top, other.top);
     whole.bottom = std::min(scene_->bottom, other.bottom);
     const QRectF frame = QRectF(rect()).adjusted(30, 18, -30, -kRuleRoom);
-    view_ = drawing::fitView(whole, frame, theme_.bench(), kMostPxPerMm);
+    const drawing::View wanted = drawing::fitView(whole, frame, theme_.bench(), kMostPxPerMm);
+    if (how == Fit::keepIfItFits && view_.pxPerMm > 0.0) {
+        const QRectF now(at(whole.left, whole.top), at(whole.right, whole.bottom));
+        constexpr double kTooSmall = 0.6;  // of the scale it could have
+        if (QRectF(rect()).adjusted(8, 8, -8, -kRuleRoom + 8).contains(now) && view_.pxPerMm > kTooSmall * wanted.pxPerMm) return;
+    }
+    view_ = wanted;
 }
 
-void FlyView::resizeEvent(QResizeEvent*) { fit(); }
+void FlyView::resizeEvent(QResizeEvent*) { fit(Fit::anew); }
 
 void FlyView::paintEvent(QPaintEvent*) {
     QPainter painter(this);

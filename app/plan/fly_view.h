@@ -30,7 +30,8 @@ class FlyView : public QWidget {
 
   private:
     void rebuild();
-    void fit();
+    enum class Fit { anew, keepIfItFits };
+    void fit(Fit how);
     [[nodiscard]] QPointF at(double x, double y) const;
     void paintRule(QPainter& painter) const;
     void paintMeasure(QPainter& painter) const;
@@ -42,6 +43,7 @@ class FlyView : public QWidget {
     drawing::View view_;
     std::optional<Scene> scene_;
     std::optional<Scene> ghost_;
+    std::string shown_;  // the dressing that the view was fitted to
     int layersPainted_ = 0;
 };
 

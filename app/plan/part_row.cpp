@@ -108,6 +108,8 @@ void PartRow::setOpen(bool open) {
     if (open)
         buildEditor();
     else {
+        editor_->hide();
+        editor_->setParent(nullptr);
         editor_->deleteLater();
         editor_ = nullptr;
         materials_ = nullptr;
@@ -172,6 +174,7 @@ void PartRow::buildEditor() {
     });
     form->addRow(more_);
     static_cast<QVBoxLayout*>(layout())->addWidget(editor_);
+    editor_->show();
     fillEditor();
     dress();
 }

@@ -40,6 +40,7 @@ void Ticket::refresh() {
     for (PartRow* row : rows_) {
         layout_->removeWidget(row);
         row->hide();
+        row->setParent(nullptr);  // no longer part of the window, though it may be in one of its own calls
         row->deleteLater();
     }
     rows_.clear();

@@ -50,8 +50,8 @@ std::optional<std::size_t> partAt(const Scene& scene, double x, double y, double
     for (const WingScene& wing : scene.wings) {
         const Vec3 from = Vec3{x, y, 0.0} - wing.root;
         const double t = dot(from, wing.along) / wing.length;
-        const double v = dot(from, wing.up) / wing.depth;
-        if (t > 0.12 && t < 1.0 && v > -0.35 && v < 0.85) return wing.part;
+        const double rise = dot(from, wing.up);
+        if (t > 0.12 && t < 1.0 && rise > wing.riseAt(t, 0.0) && rise < wing.riseAt(t, 1.0)) return wing.part;
     }
     for (const BodyScene& body : scene.bodies) {
         const OnAxis on = ontoAxis(scene.axis, body.front, body.end, x, y);

@@ -190,6 +190,19 @@ Vec3 Axis::on(double station, double radius, double angle) const {
     return f.at + radius * std::cos(angle) * f.up + Vec3{0.0, 0.0, radius * std::sin(angle)};
 }
 
+double WingScene::depthAt(double t) const {
+    const double u = std::clamp((t + 0.06) / 0.68, 0.0, 1.0);
+    const double grow = std::pow(u * u * (3.0 - 2.0 * u), 0.8);
+    const double shrink = t < 0.66 ? 1.0 : std::lerp(1.0, 0.76, (t - 0.66) / 0.34);
+    return depth * (kPinched + (1.0 - kPinched) * grow) * shrink;
+}
+
+double WingScene::midlineAt(double t) const {
+    const double u = std::clamp(t / 0.55, 0.0, 1.0);
+    const double over = std::max(0.0, t - 0.35);
+    return depth * (0.22 * u * u * (3.0 - 2.0 * u) - 0.32 * over * over);
+}
+
 double BodyScene::radius(double station) const { return interpolate(radii, (station - front) / (end - front)); }
 double BedScene::radius(double station) const { return interpolate(radii, (station - front) / (end - front)); }
 

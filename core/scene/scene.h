@@ -150,6 +150,13 @@ struct WingScene {
     Lab pale;
     std::uint64_t seed = 0;
     bool operator==(const WingScene&) const = default;
+
+    // The folded slip as a leaf: its depth and midline at t, 0 at the tie-in to 1 at the tips, mm (drawing.md section 11).
+    [[nodiscard]] double depthAt(double t) const;
+    [[nodiscard]] double midlineAt(double t) const;
+    // A place on it, v from the lower edge (0) to the fold (1), mm up from the root.
+    [[nodiscard]] double riseAt(double t, double v) const { return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth; }
+    static constexpr double kPinched = 0.13;  // of its depth, at the tie-in
 };
 
 struct HeadScene {

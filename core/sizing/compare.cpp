@@ -75,7 +75,9 @@ std::string Difference::words() const {
     return subject + (itsOwn ? " " : " " + what + " ") + fromTo(before, after);
 }
 
-std::vector<Difference> differences(const Plan& before, const Plan& after) {
+namespace {
+
+std::vector<Difference> inTyingOrder(const Plan& before, const Plan& after) {
     std::vector<Difference> list;
     for (std::size_t i = 0; i < after.parts.size(); ++i) {
         if (const auto was = counterpart(after, before, i))
@@ -86,12 +88,27 @@ std::vector<Difference> differences(const Plan& before, const Plan& after) {
     for (std::size_t i = 0; i < before.parts.size(); ++i)
         if (!counterpart(before, after, i)) list.push_back({subjectOf(before, i), "", before.parts[i].words, "", 1.0});
     addRoom(before, after, list);
+    return list;
+}
+
+// The first difference of each part: with another hook everything moves, and this is what a tier asks after.
+std::vector<Difference> onePerSubject(std::vector<Difference> list) {
+    std::vector<Difference> firsts;
+    for (Difference& d : list)
+        if (std::ranges::find(firsts, d.subject, &Difference::subject) == firsts.end()) firsts.push_back(std::move(d));
+    return firsts;
+}
+
+}  // namespace
+
+std::vector<Difference> differences(const Plan& before, const Plan& after) {
+    auto list = inTyingOrder(before, after);
     std::ranges::stable_sort(list, std::greater{}, &Difference::weight);
     return list;
 }
 
 std::string sayChange(const Plan& before, const Plan& after, std::optional<std::size_t> edited, std::size_t most) {
-    auto list = differences(before, after);
+    auto list = edited ? differences(before, after) : onePerSubject(inTyingOrder(before, after));
     if (edited && *edited < after.parts.size()) {
         const std::string first = subjectOf(after, *edited);
         std::ranges::stable_partition(list, [&](const Difference& d) { return d.subject == first; });
@@ -100,7 +117,7 @@ std::string sayChange(const Plan& before, const Plan& after, std::optional<std::
     for (std::size_t i = 0; i < std::min(most, list.size()); ++i) {
         std::string words = list[i].words();
         if (text.empty() && !words.empty() && words[0] >= 'a' && words[0] <= 'z') words[0] = static_cast<char>(words[0] - 'a' + 'A');
-        text += (i == 0 ? "" : i == 1 ? ": " : ", ") + words;
+        text += (i == 0 ? "" : i == 1 && edited ? ": " : ", ") + words;
     }
     if (list.size() > most) text += " and " + std::to_string(list.size() - most) + " more";
     return text;

@@ -1,0 +1,59 @@
+#include "theme/theme.h"
+
+#include <QFontInfo>
+#include <QAbstractButton>
+#include <QFontMetricsF>
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "tests/app/window.h"
+
+using namespace machair::app;
+using machair::drawing::Bench;
+
+namespace {
+
+double luminance(const QColor& c) {
+    const auto linear = [](double v) { return v <= 0.04045 ? v / 12.92 : std::pow((v + 0.055) / 1.055, 2.4); };
+    return 0.2126 * linear(c.redF()) + 0.7152 * linear(c.greenF()) + 0.0722 * linear(c.blueF());
+}
+double contrast(const QColor& a, const QColor& b) {
+    const double x = luminance(a), y = luminance(b);
+    return (std::max(x, y) + 0.05) / (std::min(x, y) + 0.05);
+}
+
+}  // namespace
+
+TEST_CASE("every colour that carries text has AA contrast on everything it lies on, on both benches") {
+    for (const Bench bench : {Bench::sand, Bench::slate}) {
+        const Colours c = coloursOf(bench);
+        for (const QColor& ground : {c.window, c.panel, c.raised, c.paper})
+            for (const QColor& ink : {c.ink, c.inkSoft, c.grass, c.slate, c.accent, c.warn, c.fault}) {
+                INFO(ink.name().toStdString() << " on " << ground.name().toStdString());
+                CHECK(contrast(ink, ground) >= 4.5);
+            }
+        CHECK(contrast(c.accentInk, c.accent) >= 4.5);
+    }
+}
+
+TEST_CASE("the shipped face is in use and its figures are tabular") {
+    CHECK(loadFace() == QStringLiteral("Lato"));
+    CHECK(QFontInfo(QApplication::font()).family() == QStringLiteral("Lato"));
+    const QFontMetricsF metrics(QApplication::font());
+    for (const char digit : {'1', '4', '7', '8'})
+        CHECK(std::abs(metrics.horizontalAdvance(QChar::fromLatin1(digit)) - metrics.horizontalAdvance(QChar::fromLatin1('0'))) < 0.01);
+}
+
+TEST_CASE("every control says its name to those who can't see it") {
+    machair::app::tests::Bench bench;
+    bench.document().choosePart(2);
+    for (const QWidget* widget : bench.window().findChildren<QWidget*>()) {
+        const bool control = widget->inherits("QLineEdit") || widget->inherits("QComboBox") || widget->inherits("QAbstractButton") || widget->inherits("QAbstractSpinBox");
+        if (!control || widget->objectName().startsWith(QStringLiteral("qt_")) || !widget->isVisible()) continue;
+        const auto* button = qobject_cast<const QAbstractButton*>(widget);
+        const bool named = !widget->accessibleName().isEmpty() || (button && !button->text().isEmpty());
+        const bool inner = widget->parentWidget() && (widget->parentWidget()->inherits("QAbstractSpinBox") || widget->parentWidget()->inherits("QScrollBar"));
+        INFO(widget->metaObject()->className() << " " << widget->objectName().toStdString());
+        CHECK((named || inner));
+    }
+}

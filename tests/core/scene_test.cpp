@@ -1,0 +1,142 @@
+// The checks a tier would make on the drawing (drawing.md section 14), on the scene that is drawn.
+#include "scene/scene.h"
+
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "scene/pick.h"
+#include "tests/samples.h"
+
+using namespace machair;
+using namespace machair::tests;
+using Catch::Matchers::WithinAbs;
+
+namespace {
+
+Scene sceneOf(const char* pattern) { return makeScene(planPattern(demoBook(), pattern).value()); }
+
+const HackleScene& collarOf(const Scene& scene) {
+    return *std::ranges::find_if(scene.hackles, [](const HackleScene& h) { return !h.palmer; });
+}
+
+}  // namespace
+
+TEST_CASE("the bottom fibres of a line-of-sight collar end within a twentieth of their landmark, on the average") {
+    Book book = demoBook();
+    const Plan plan = planPattern(book, "heather-tinker").value();
+    const Scene scene = makeScene(plan);
+    const auto& h = std::get<HacklePlan>(plan.parts[5].detail);
+    double x = 0.0, y = 0.0;
+    int n = 0;
+    for (const Fibre& fibre : collarOf(scene).fibres) {
+        if (fibre.fromTop < 2.85) continue;  // the lowest, in profile
+        x += fibre.curve[3].x;
+        y += fibre.curve[3].y;
+        ++n;
+    }
+    REQUIRE(n > 0);
+    const double missed = std::hypot(x / n - mmOf(h.target->x), y / n - mmOf(h.target->y));
+    CHECK(missed < 0.05 * mmOf(h.fibre));  // each varies by 6 %: their mean is what is aimed
+}
+
+TEST_CASE("every fibre of the count is drawn, on all sides, near ones and far ones") {
+    const Plan plan = planPattern(demoBook(), "kelp-lantern").value();
+    const Scene scene = makeScene(plan);
+    for (const HackleScene& hackle : scene.hackles) {
+        const auto& detail = plan.parts[hackle.part].detail;
+        const double count = hackle.palmer ? std::get<PalmerPlan>(detail).hackle.fibres : std::get<HacklePlan>(detail).fibres;
+        CHECK_THAT(static_cast<double>(hackle.fibres.size()), WithinAbs(count, 1.0));
+        const auto near = std::ranges::count_if(hackle.fibres, [](const Fibre& f) { return f.depth > 0.25; });
+        const auto far = std::ranges::count_if(hackle.fibres, [](const Fibre& f) { return f.depth < -0.25; });
+        CHECK(near > std::ssize(hackle.fibres) / 5);
+        CHECK(far > std::ssize(hackle.fibres) / 5);
+    }
+}
+
+TEST_CASE("ribs stand at the pitch and in the number of the plan, and slope as they are wound") {
+    const Scene scene = sceneOf("kelp-lantern");
+    REQUIRE(scene.ribs.size() == 1);
+    const RibScene& rib = scene.ribs[0];
+    CHECK(rib.turns.size() == 6);
+    for (std::size_t i = 1; i < rib.turns.size(); ++i)
+        CHECK_THAT(rib.turns[i - 1].station - rib.turns[i].station, WithinAbs(rib.turns[i].pitch, 1e-9));
+    CHECK(rib.hand == -1);  // counter-wound
+    CHECK(sceneOf("heather-tinker").ribs[0].hand == 1);
+}
+
+TEST_CASE("the same plan gives the same scene, and changing the tail does not re-deal the hackle") {
+    Book book = demoBook();
+    const Scene first = makeScene(planPattern(book, "kelp-lantern").value());
+    CHECK(first.hackles == makeScene(planPattern(book, "kelp-lantern").value()).hackles);
+    std::get<TailPart>(book.findPattern("kelp-lantern")->parts[0].detail).length = ratioOf(0.6, Yardstick::shank);
+    const Scene shorter = makeScene(planPattern(book, "kelp-lantern").value());
+    CHECK(first.hackles == shorter.hackles);
+    CHECK_FALSE(first.tails == shorter.tails);
+}
+
+TEST_CASE("one tail fibre more leaves the others' variation as it was") {
+    Book book = demoBook();
+    auto& tail = std::get<TailPart>(book.findPattern("olive-ferryman")->parts[0].detail);
+    tail.fibres = exactly(9);
+    const Scene nine = makeScene(planPattern(book, "olive-ferryman").value());
+    tail.fibres = exactly(10);
+    const Scene ten = makeScene(planPattern(book, "olive-ferryman").value());
+    for (std::size_t i = 0; i < 9; ++i) CHECK(nine.tails[0].fibres[i].seed == ten.tails[0].fibres[i].seed);
+}
+
+TEST_CASE("no bare wire shows between head and body") {
+    for (const char* fly : {"kelp-lantern", "heather-tinker", "rush-piper"}) {
+        const Scene scene = sceneOf(fly);
+        CHECK(scene.bed.front <= scene.head.end);
+        double bodyFront = 1e9;
+        for (const BodyScene& body : scene.bodies) bodyFront = std::min(bodyFront, body.front);
+        CHECK(scene.bed.end >= bodyFront);
+    }
+}
+
+TEST_CASE("a winged fly presses its hackle: no fibre stands up through the wing") {
+    const Scene scene = sceneOf("heather-tinker");
+    for (const Fibre& fibre : scene.hackles[0].fibres)
+        if (fibre.fromTop < 0.4) {
+            const Vec3 d = fibre.curve[3] - fibre.curve[0];
+            CHECK(std::atan2(d.y, d.x) < 0.8);  // well under the 66° of free fibres
+        }
+}
+
+TEST_CASE("five per cent on any length is seen: the tips move by as much") {
+    Book book = demoBook();
+    const auto tip = [&] {
+        double sum = 0.0;
+        const Scene scene = makeScene(planPattern(book, "soot-ember").value());
+        for (const Fibre& fibre : scene.tails[0].fibres) sum += fibre.curve[3].x;
+        return sum / static_cast<double>(scene.tails[0].fibres.size());
+    };
+    const double before = tip();
+    auto& length = std::get<TailPart>(book.findPattern("soot-ember")->parts[0].detail).length;
+    length = ratioOf(0.7 * 1.05, Yardstick::shank);
+    CHECK(tip() - before > 0.03 * 0.7 * 11.7);
+}
+
+TEST_CASE("a click finds the part that lies there") {
+    const Plan plan = planPattern(demoBook(), "heather-tinker").value();
+    const Scene scene = makeScene(plan);
+    const auto at = [&](double x, double y) { return partAt(scene, x, y, 0.3, 6); };
+    const Vec3 onTail = pointOn(scene.tails[0].fibres[5].curve, 0.9);
+    CHECK(at(onTail.x, onTail.y) == 0u);
+    CHECK(at(0.5 * (mmOf(plan.head.from) + mmOf(plan.head.to)), 0.0) == 6u);         // head
+    CHECK(at(5.0, 1.6) == 4u);                                                         // wing
+    CHECK_FALSE(at(20.0, -9.0));
+    const BodyScene& body = scene.bodies[0];
+    const double between = 0.5 * (scene.ribs[0].turns[1].station + scene.ribs[0].turns[2].station);
+    CHECK(at(between, -0.2) == body.part);
+    CHECK(at(scene.ribs[0].turns[1].station - 0.06, -0.2) == scene.ribs[0].part);
+}
+
+TEST_CASE("lightness is what a shade moves, and the hue stays") {
+    const Lab red = toLab({0.6, 0.2, 0.15});
+    const Lab lighter = shade(red, 0.1);
+    CHECK_THAT(lighter.L - red.L, WithinAbs(0.1, 1e-12));
+    CHECK_THAT(std::atan2(lighter.b, lighter.a), WithinAbs(std::atan2(red.b, red.a), 1e-12));
+    const Rgb back = toRgb(red);
+    CHECK_THAT(back.r, WithinAbs(0.6, 1e-3));
+}

@@ -1,0 +1,187 @@
+#include <catch2/catch.hpp>
+#include <filesystem>
+#include <fstream>
+#include <nlohmann/json.hpp>
+#include <random>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include "tests/samples.h"
+
+using namespace machair;
+using namespace machair::tests;
+using Json = nlohmann::ordered_json;
+
+namespace {
+
+constexpr unsigned kSeed = 20261125;
+
+Json demoJson() { return Json::parse(demoText()); }
+
+std::vector<std::string> linesOf(const std::string& text) {
+    std::vector<std::string> lines;
+    const auto opened = store::readBench(text);
+    if (!opened)
+        for (const Fault& fault : opened.error()) lines.push_back(fault.line());
+    return lines;
+}
+std::vector<std::string> linesOf(const Json& json) { return linesOf(json.dump()); }
+
+bool has(const std::vector<std::string>& lines, std::string_view start) {
+    return std::ranges::any_of(lines, [&](const std::string& line) { return line.starts_with(start); });
+}
+
+class TempFolder {
+  public:
+    TempFolder() : path_(std::filesystem::temp_directory_path() / ("machair-" + std::to_string(::getpid()) + "-" + std::to_string(counter++))) {
+        std::filesystem::create_directories(path_);
+    }
+    ~TempFolder() { std::filesystem::remove_all(path_); }
+    TempFolder(const TempFolder&) = delete;
+    TempFolder& operator=(const TempFolder&) = delete;
+    [[nodiscard]] std::filesystem::path file(const char* name) const { return path_ / name; }
+
+  private:
+    static inline int counter = 0;
+    std::filesystem::path path_;
+};
+
+}  // namespace
+
+TEST_CASE("the demo is sound and says what the issue asks of it") {
+    const Book book = demoBook();
+    CHECK(book.patterns.size() >= 8);
+    CHECK(book.hooks.size() >= 5);
+    CHECK(std::ranges::count_if(book.hooks, [](const HookSpec& h) { return h.measured.has_value(); }) >= 2);
+    CHECK(book.teams.size() == 2);
+}
+
+TEST_CASE("a book written and read again is the same book") {
+    const Book book = demoBook();
+    CHECK(store::readBench(store::writeBench(book)).value().book == book);
+}
+
+TEST_CASE("unknown keys at every depth are warned of, kept and written back") {
+    Json json = demoJson();
+    json["season"] = {{"from", 3}};
+    json["hooks"][0]["maker"] = "somebody";
+    json["patterns"][0]["parts"][0]["length"]["why"] = "habit";
+    json["teams"][0]["leader"]["knots"] = Json::array({1, 2});
+    const auto opened = store::readBench(json.dump());
+    REQUIRE(opened);
+    CHECK(opened->warnings.size() == 4);
+    const Json back = Json::parse(store::writeBench(opened->book));
+    CHECK(back["season"] == json["season"]);
+    CHECK(back["hooks"][0]["maker"] == "somebody");
+    CHECK(back["patterns"][0]["parts"][0]["length"]["why"] == "habit");
+    CHECK(back["teams"][0]["leader"]["knots"] == json["teams"][0]["leader"]["knots"]);
+}
+
+TEST_CASE("all faults of a file are listed, each with its place") {
+    Json json = demoJson();
+    json["patterns"][2]["parts"][4]["layers"] = "many";
+    json["hooks"][1]["size"] = 30;
+    json["materials"][0]["denier"] = -5;
+    json["patterns"][0]["parts"][3]["length"] = {{"to", "moon"}};
+    const auto lines = linesOf(json);
+    CHECK(lines.size() == 4);
+    CHECK(has(lines, "patterns[2].parts[4].layers: expected a whole number from 1 to 64, got \"many\""));
+    CHECK(has(lines, "hooks[1].size: expected a hook size from 2 to 20, got 30"));
+    CHECK(has(lines, "materials[0].denier: "));
+    CHECK(has(lines, "patterns[0].parts[3].length.to: expected a landmark"));
+}
+
+TEST_CASE("missing materials, hooks and flies, ids twice and empty teams are faults with their place") {
+    Json json = demoJson();
+    json["patterns"][0]["parts"][1]["material"] = "no-such";
+    json["patterns"][1]["hook"] = "gone";
+    json["hooks"][2]["id"] = "wet-10";
+    json["teams"][1] = {{"id", "empty"}};
+    json["teams"][0]["bob"] = "nobody";
+    const auto lines = linesOf(json);
+    CHECK(has(lines, "patterns[0].parts[1].material: "));
+    CHECK(has(lines, "patterns[1].hook: "));
+    CHECK(has(lines, "hooks[2].id: "));
+    CHECK(has(lines, "teams[1]: expected at least one of bob, middle and point"));
+    CHECK(has(lines, "teams[0].bob: "));
+}
+
+TEST_CASE("what is not JSON is placed by line and column") {
+    CHECK(has(linesOf(std::string("{\n  \"format\": \"machair-bench\",\n  oops\n}")), "line 3, column 3: "));
+    CHECK_FALSE(linesOf(std::string()).empty());
+    CHECK_FALSE(linesOf(std::string("\xff\xfe{}")).empty());
+    CHECK_FALSE(linesOf(std::string("{\"format\": \"machair-bench\", \"version\": 1, \"name\": \"\xc3\x28\"}")).empty());
+}
+
+TEST_CASE("another format, a newer version and nesting without end are refused") {
+    CHECK(has(linesOf(std::string(R"({"format": "something", "version": 1})")), "format: "));
+    CHECK(has(linesOf(std::string(R"({"format": "machair-bench", "version": 99})")), "version: "));
+    CHECK(has(linesOf(std::string(R"([1, 2])")), ""));
+    CHECK_FALSE(linesOf(std::string(200000, '[')).empty());
+}
+
+TEST_CASE("a file that is missing, a folder, unreadable or far too large is named and refused") {
+    const TempFolder folder;
+    const auto refused = [](const std::filesystem::path& path) {
+        const auto opened = store::readBenchFile(path);
+        REQUIRE_FALSE(opened);
+        CHECK(opened.error().front().place.text() == path.string());
+        return opened.error().front().what;
+    };
+    CHECK(refused(folder.file("none.machair.json")).find("no such file") != std::string::npos);
+    std::filesystem::create_directory(folder.file("folder"));
+    CHECK(refused(folder.file("folder")).find("folder") != std::string::npos);
+    std::ofstream(folder.file("large.machair.json")) << "{";
+    std::filesystem::resize_file(folder.file("large.machair.json"), 200u << 20);
+    CHECK(refused(folder.file("large.machair.json")).find("64 MiB") != std::string::npos);
+    if (::geteuid() != 0) {  // an administrator may read everything
+        std::ofstream(folder.file("closed.machair.json")) << demoText();
+        ::chmod(folder.file("closed.machair.json").c_str(), 0);
+        CHECK(refused(folder.file("closed.machair.json")).find("can't be read") != std::string::npos);
+    }
+}
+
+TEST_CASE("saving replaces the file in one step, and a folder that takes no file leaves the old one") {
+    const TempFolder folder;
+    const auto path = folder.file("book.machair.json");
+    const Book book = demoBook();
+    store::saveBenchFile(path, book);
+    CHECK(store::readBenchFile(path)->book == book);
+    CHECK_FALSE(std::filesystem::exists(path.string() + ".new"));
+    CHECK_THROWS_AS(store::saveBenchFile(folder.file("missing/book.machair.json"), book), store::DiskError);
+}
+
+TEST_CASE("mangled files never crash, never give half a book") {
+    CAPTURE(kSeed);
+    std::mt19937 random(kSeed);
+    const std::string sound = demoText();
+    for (int i = 0; i < 300; ++i) {
+        std::string text = sound;
+        const int wounds = 1 + static_cast<int>(random() % 4);
+        for (int k = 0; k < wounds; ++k) {
+            const std::size_t at = random() % text.size();
+            switch (random() % 3) {
+                case 0: text[at] = static_cast<char>(random()); break;
+                case 1: text.erase(at, 1 + random() % 40); break;
+                default: text.insert(at, text.substr(random() % text.size(), random() % 30)); break;
+            }
+        }
+        const auto opened = store::readBench(text);
+        if (opened) CHECK(checkWithPlans(opened->book).empty());
+        else CHECK_FALSE(opened.error().front().line().empty());
+    }
+}
+
+TEST_CASE("values of the wrong type anywhere are faults, not crashes") {
+    const std::vector<Json> wrong = {Json(), Json(true), Json(-1), Json(1e308), Json("x"), Json::array(), Json::object(), Json(0)};
+    const Json sound = demoJson();
+    const Json flat = sound.flatten();
+    std::mt19937 random(kSeed);
+    for (const auto& [pointer, value] : flat.items()) {
+        if (random() % 3 != 0) continue;  // a third of the places, each with one wrong value
+        Json json = sound;
+        json[Json::json_pointer(pointer)] = wrong[random() % wrong.size()];
+        INFO(pointer);
+        CHECK_NOTHROW(store::readBench(json.dump()));
+    }
+}
