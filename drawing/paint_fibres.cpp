@@ -73,7 +73,8 @@ double fibreTone(Vec3 tangent, double own) {
 void paintBarbules(Canvas& canvas, const Fibre& fibre, const FibreLook& look, const Marks& marks, const FarNess& far, Random& random) {
     constexpr double kWidth = 0.019;
     if (canvas.skips(kWidth)) return;
-    const double spacing = std::clamp(2.1 / canvas.k(), 0.032, 0.08);
+    // Behind the fly they are only its softness: fewer do.
+    const double spacing = std::clamp(2.2 / canvas.k(), 0.034, 0.08) * (far.toPaper > 0.0 ? 1.6 : 1.0);
     const int n = static_cast<int>(fibre.length / spacing);
     const double alpha = far.toPaper > 0.0 ? 0.28 : 0.38;
     constexpr double kLean = 37.0 * kPi / 180.0;

@@ -102,12 +102,12 @@ class RolledWing {
             const double part = random_.normal(0.010);
             const double tone = sheet.tone + std::lerp(-0.12, 0.06, v);
             // Of the inner sheets only the lower edge and the tips are seen beside the outer one.
-            constexpr double kLowerEdge = 0.30;
+            constexpr double kLowerEdge = 0.18;
             constexpr double kTipsFrom = 0.72;
             const double from = outer || v < kLowerEdge ? 0.0 : kTipsFrom;
             barb(leaf, v, from, length, part, share, tone);
             canvas_.next();
-            streaks(leaf, v, from, length, part, share, tone);
+            streaks(leaf, v, from, length, part, share, tone, outer ? 1.0 : 2.0);
             canvas_.next();
         }
     }
@@ -133,7 +133,7 @@ class RolledWing {
     }
 
     // Barbules: short streaks along the barb, which carry the bars.
-    void streaks(const Leaf& leaf, double v, double from, double reach, double part, double share, double tone) {
+    void streaks(const Leaf& leaf, double v, double from, double reach, double part, double share, double tone, double apart) {
         if (canvas_.k() <= 6.0) return;
         const double barbStrength = random_.uniform(0.25, 1.0);
         const double barbPhase = random_.normal(wing_.marking == Marking::barred ? 0.03 : 0.16);
@@ -143,7 +143,7 @@ class RolledWing {
         const double width = std::max(kWidth, 0.75 / canvas_.k());
         double x = std::max(0.1, from * leaf.length());
         while (x < reach * leaf.length() - 0.15) {
-            x += random_.uniform(0.034, 0.050) * std::max(1.0, coarser);
+            x += random_.uniform(0.036, 0.052) * std::max(1.0, coarser) * apart;
             for (int k = 0; k < 2; ++k) {
                 const double length = random_.uniform(0.14, 0.30);
                 const double at = v + share * random_.uniform(-0.45, 0.25);

@@ -16,7 +16,7 @@ constexpr double kWidthSteps = 3.0;
 constexpr double kThinnest = 0.6;  // px; thinner is painted so wide, and fainter
 
 std::uint64_t bits(double value, double steps) {
-    return static_cast<std::uint64_t>(std::lround(value * steps) + 512) & 0x3ffu;
+    return static_cast<std::uint64_t>(value * steps + 512.5) & 0x3ffu;  // rounded: the offset keeps it positive
 }
 
 }  // namespace
@@ -32,20 +32,20 @@ void Strokes::line(QPointF from, QPointF to, const Ink& ink, double overlap) {
     if (steps < 1.0) return;
     const std::uint64_t key = bits(ink.colour.L, kColourSteps) | bits(ink.colour.a, kColourSteps) << 10 |
                               bits(ink.colour.b, kColourSteps) << 20 | static_cast<std::uint64_t>(steps) << 30 |
-                              static_cast<std::uint64_t>(std::lround(width * kWidthSteps)) << 36;
+                              static_cast<std::uint64_t>(width * kWidthSteps + 0.5) << 36;
     const auto [slot, fresh] = index_.try_emplace(key, buckets_.size());
     if (fresh) {
         const auto rounded = [](double v) { return std::round(v * kColourSteps) / kColourSteps; };
         buckets_.push_back({{rounded(ink.colour.L), rounded(ink.colour.a), rounded(ink.colour.b)},
                             steps / kAlphaSteps,
                             std::round(width * kWidthSteps) / kWidthSteps,
-                            {}});
+                            takeSpare()});
     }
     if (overlap > 0.0) {
         const QPointF along = to - from;
-        const double length = std::hypot(along.x(), along.y());
-        if (length > 1e-6) {
-            const QPointF more = along * (overlap / length);
+        const double square = along.x() * along.x() + along.y() * along.y();
+        if (square > 1e-12) {
+            const QPointF more = along * (overlap / std::sqrt(square));
             from -= more;
             to += more;
         }
@@ -67,8 +67,19 @@ void Strokes::flush() {
         painter_.setPen(pen);
         painter_.drawLines(bucket.lines.data(), static_cast<int>(bucket.lines.size()));
     }
+    for (Bucket& bucket : buckets_) {  // their memory serves the next group
+        bucket.lines.clear();
+        spare_.push_back(std::move(bucket.lines));
+    }
     buckets_.clear();
     index_.clear();
+}
+
+std::vector<QLineF> Strokes::takeSpare() {
+    if (spare_.empty()) return {};
+    std::vector<QLineF> lines = std::move(spare_.back());
+    spare_.pop_back();
+    return lines;
 }
 
 }  // namespace machair::drawing

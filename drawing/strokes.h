@@ -41,8 +41,11 @@ class Strokes {
         double width;
         std::vector<QLineF> lines;
     };
+    [[nodiscard]] std::vector<QLineF> takeSpare();
+
     QPainter& painter_;
     std::vector<Bucket> buckets_;
+    std::vector<std::vector<QLineF>> spare_;
     std::unordered_map<std::uint64_t, std::size_t> index_;
     std::size_t segments_ = 0;
 };

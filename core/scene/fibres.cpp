@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <optional>
 
 #include "scene/builders.h"
 
@@ -71,11 +72,18 @@ class HackleDealer {
     HackleDealer(const SceneBuild& build, std::size_t part, const FibreLook& look, Sweep sweep, bool pressed)
         : build_(build), seed_(build.partSeed(part)), look_(look), sweep_(sweep), pressed_(pressed) {}
 
+    // Every fibre is swept so that one at the bottom, from its own turn's root, points at `target`; turns ahead of
+    // `station`, where the length was planned, reach as far as those on it.
+    void aimAt(Vec3 target, double station, double radius) {
+        target_ = target;
+        planned_ = norm(toTarget({station, radius, 0.0, 0.0}));
+    }
+
     [[nodiscard]] Fibre fibre(const Root& root, int index) const {
         Random random(seedOf(seed_, static_cast<std::uint64_t>(index)));
         const bool stiff = look_.kind == FibreKind::stiff;
         double angle = std::remainder(root.angle, 2.0 * kPi);
-        Sweep sweep = sweep_;
+        Sweep sweep = target_ ? aimed(root) : sweep_;
         constexpr double kPressedWithin = 70.0;  // degrees from the top, under a wing
         if (const double fromTop = std::abs(angle) * 180.0 / kPi; pressed_ && fromTop < kPressedWithin) {
             const double q = 1.0 - fromTop / kPressedWithin;
@@ -94,7 +102,8 @@ class HackleDealer {
         };
         const double offset = random.normal(5.5);
         const double length = root.length * (1.0 + random.normal(stiff ? 0.05 : 0.06));
-        const double chord = length / kFibreCurve * (stiff ? 0.985 : 1.0);
+        const double reach = target_ ? norm(toTarget(root)) / planned_ : 1.0;
+        const double chord = reach * length / kFibreCurve * (stiff ? 0.985 : 1.0);
         const Vec3 p0 = frame.at + root.radius * outward;
         const Vec3 p1 = p0 + (length / 3.0) * direction(sweep.root + offset / 2.0);
         const Vec3 p3 = p0 + chord * direction(sweep.chord + offset) + random.normal((stiff ? 0.025 : 0.06) * length) * round;
@@ -112,11 +121,25 @@ class HackleDealer {
     }
 
   private:
+    [[nodiscard]] Vec3 toTarget(const Root& root) const {
+        const Axis::Frame frame = build_.axis.frame(root.station);
+        return *target_ - (frame.at - root.radius * frame.up);
+    }
+    [[nodiscard]] Sweep aimed(const Root& root) const {
+        const Axis::Frame frame = build_.axis.frame(root.station);
+        const Vec3 to = toTarget(root);
+        const double chord = std::atan2(-dot(to, frame.up), dot(to, frame.rear)) * 180.0 / kPi;
+        const double change = chord - sweep_.chord;
+        return {std::clamp(sweep_.root + 0.4 * change, chord, std::max(chord, 95.0)), chord, std::max(0.0, sweep_.tip + change)};
+    }
+
     const SceneBuild& build_;
     std::uint64_t seed_;
     const FibreLook& look_;
     Sweep sweep_;
     bool pressed_;
+    std::optional<Vec3> target_;
+    double planned_ = 1.0;  // mm from the planned root to the target
 };
 
 }  // namespace
@@ -189,16 +212,9 @@ HackleScene collarScene(const SceneBuild& build, std::size_t part, const HackleP
     Sweep sweep = sweepOf(h.feather.stiffness);
     if (h.stand == FibreStand::upright)
         sweep = {88.0, 85.0, 82.0};
-    else if (h.target) {
-        // Aimed at its landmark, so that the drawn tip touches what the plan says it reaches.
-        const Axis::Frame frame = build.axis.frame(station);
-        const Vec3 rootUnder = frame.at - bed * frame.up;
-        const Vec3 toTarget = Vec3{h.target->x / mm, h.target->y / mm, 0.0} - rootUnder;
-        const double chord = std::atan2(-dot(toTarget, frame.up), dot(toTarget, frame.rear)) * 180.0 / kPi;
-        const double change = chord - sweep.chord;
-        sweep = {std::clamp(sweep.root + 0.4 * change, chord, 95.0), chord, std::max(0.0, sweep.tip + change)};
-    }
-    const HackleDealer dealer(build, part, scene.look, sweep, build.winged);
+    HackleDealer dealer(build, part, scene.look, sweep, build.winged);
+    if (h.target && h.stand == FibreStand::swept)  // the drawn tip touches what the plan says it reaches
+        dealer.aimAt({h.target->x / mm, h.target->y / mm, 0.0}, station, bed);
     const int n = std::max(1, static_cast<int>(std::lround(h.fibres)));
     const std::uint64_t seed = build.partSeed(part);
     for (int i = 0; i < n; ++i) {
