@@ -1,10 +1,11 @@
 // machair-cli: a thin reader of arguments over core and store (formats.md, "The command line").
 #include <CLI/CLI.hpp>
+#include <algorithm>
 #include <exception>
 #include <iostream>
 
 #include "cli/report.h"
-#include "store/bench_file.h"
+#include "store/home.h"
 
 namespace {
 
@@ -35,7 +36,7 @@ void print(const Options& options, const Json& json, const std::string& text) {
 // Opens the file and hands its book on; unknown keys are warned of.
 template <class Work>
 int withBook(const Options& options, Work work) {
-    const auto opened = store::readBenchFile(options.file);
+    const auto opened = store::readBook(options.file);
     if (!opened) return refuse(opened.error());
     for (const Fault& warning : opened->warnings) std::cerr << "warning: " << warning.line() << "\n";
     return work(opened->book);
@@ -82,6 +83,7 @@ int showTeam(const Options& options) {
 
 int validate(const Options& options) {
     return withBook(options, [&](const Book& book) {
+        if (const Faults faults = checkWithPlans(book); !faults.empty()) return refuse(faults);  // a book is read without its plans
         const Json counts = {{"valid", true},
                              {"hooks", book.hooks.size()},
                              {"materials", book.materials.size()},
@@ -96,16 +98,15 @@ int validate(const Options& options) {
     });
 }
 
-bool isBenchFileName(const std::string& name) { return name.ends_with(".machair.json"); }
-
 int convert(const Options& options) {
-    if (!isBenchFileName(options.out)) {
-        std::cerr << options.out << ": expected a name that ends in .machair.json\n";
+    constexpr std::string_view kEndings[] = {".machair", ".machair.json"};
+    if (std::ranges::none_of(kEndings, [&](std::string_view ending) { return options.out.ends_with(ending); })) {
+        std::cerr << options.out << ": expected a name that ends in .machair (a bench book) or .machair.json (a bench file)\n";
         return kWrongUsage;
     }
     return withBook(options, [&](const Book& book) {
-        store::saveBenchFile(options.out, book);
-        return int(kDone);
+        const Faults faults = store::writeBook(options.out, book);
+        return faults.empty() ? int(kDone) : refuse(faults);
     });
 }
 
@@ -116,7 +117,7 @@ int run(int argc, char** argv) {
     int result = kDone;
     const auto verb = [&](const char* name, const char* help, int (*work)(const Options&)) {
         CLI::App* sub = app.add_subcommand(name, help);
-        sub->add_option("FILE", options.file, "a bench file")->required();
+        sub->add_option("FILE", options.file, "a bench book or bench file")->required();
         sub->add_flag("--json", options.json, "one JSON object for programs");
         sub->callback([&options, &result, work] { result = work(options); });
         return sub;
@@ -133,7 +134,7 @@ int run(int argc, char** argv) {
     team->add_option("--team", options.team, "its id")->required();
     warmth(team);
     verb("validate", "every fault of a file, or that it is sound", validate);
-    verb("convert", "the same book in another file", convert)->add_option("OUT", options.out, "*.machair.json")->required();
+    verb("convert", "the same book in another file", convert)->add_option("OUT", options.out, "*.machair or *.machair.json")->required();
     app.add_subcommand("schema", "the JSON Schema of the bench file")->callback([] { std::cout << store::benchSchema(); });
 
     try {

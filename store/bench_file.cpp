@@ -11,7 +11,9 @@
 #include <set>
 
 #include "sizing/plan.h"
+#include "store/home.h"
 #include "store/json_reader.h"
+#include "store/records.h"
 
 namespace machair::store {
 
@@ -65,7 +67,9 @@ std::string parserReason(const std::string& what) {
 
 }  // namespace
 
-Result<OpenedBench> readBench(std::string_view text) {
+Result<OpenedBench> readBench(std::string_view text) { return readBench(text, Checking::plansToo); }
+
+Result<OpenedBench> readBench(std::string_view text, Checking checking) {
     Json document;
     ParseWatch watch;
     try {
@@ -102,18 +106,16 @@ Result<OpenedBench> readBench(std::string_view text) {
     OpenedBench opened;
     reader.read(document, Place(), opened.book, {});
     if (!reader.faults.empty()) return tl::unexpected(reader.faults);
-    if (Faults faults = checkWithPlans(opened.book); !faults.empty()) return tl::unexpected(faults);
+    Faults faults = checking == Checking::plansToo ? checkWithPlans(opened.book) : check(opened.book);
+    if (!faults.empty()) return tl::unexpected(faults);
     opened.warnings = std::move(reader.warnings);
     return opened;
 }
 
 Result<OpenedBench> readBenchFile(const std::filesystem::path& path) {
     const Place name(path.string());
+    if (Faults faults = ordinaryFile(path); !faults.empty()) return tl::unexpected(faults);
     std::error_code error;
-    const auto status = std::filesystem::status(path, error);
-    if (!std::filesystem::exists(status)) return fail(name, "there is no such file", "look at the name and the folder");
-    if (std::filesystem::is_directory(status)) return fail(name, "this is a folder, not a bench file", "name a file in it");
-    if (!std::filesystem::is_regular_file(status)) return fail(name, "this is not an ordinary file");
     const auto size = std::filesystem::file_size(path, error);
     if (error) return fail(name, "can't be read: " + error.message());
     if (size > kLargestBenchFile)

@@ -2,8 +2,9 @@
 #include <cmath>
 #include <nlohmann/json.hpp>
 
-#include "store/bench_file.h"
 #include "book/describe.h"
+#include "store/bench_file.h"
+#include "store/records.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -126,7 +127,25 @@ class ObjectWriter {
     Json object_ = Json::object();
 };
 
+template <class Record>
+std::string recordText(const Record& record) {
+    ObjectWriter writer;
+    describe(writer, record);
+    return writer.take().dump();
+}
+
 }  // namespace
+
+std::string writeRecord(const HookSpec& record) { return recordText(record); }
+std::string writeRecord(const Material& record) { return recordText(record); }
+std::string writeRecord(const Pattern& record) { return recordText(record); }
+std::string writeRecord(const TeamSpec& record) { return recordText(record); }
+
+std::string writeCarried(const Carried& carried) {
+    Json object = Json::object();
+    addCarried(object, carried);
+    return object.dump();
+}
 
 std::string writeBench(const Book& book) {
     Json document = {{"format", "machair-bench"}, {"version", kBenchVersion}};

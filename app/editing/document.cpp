@@ -5,7 +5,6 @@
 #include <functional>
 
 #include "sizing/compare.h"
-#include "store/bench_file.h"
 
 namespace machair::app {
 
@@ -39,8 +38,8 @@ class BookStep : public QUndoCommand {
           key_(gesture == Gesture::ongoing ? edit.mergeKey : std::string()) {
         setText(qt(edit.words));
     }
-    void redo() override { show(after_, done_ ? QObject::tr("Again: %1").arg(text()) : QString()); }
-    void undo() override { show(before_, QObject::tr("Undone: %1").arg(text())); }
+    void redo() override { show(after_, text(), done_ ? QObject::tr("Again: %1").arg(text()) : QString()); }
+    void undo() override { show(before_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
     int id() const override { return key_.empty() ? -1 : static_cast<int>(std::hash<std::string>{}(key_) & 0x3fffffffu); }
     bool mergeWith(const QUndoCommand* other) override {
         const auto* step = static_cast<const BookStep*>(other);
@@ -51,10 +50,10 @@ class BookStep : public QUndoCommand {
     }
 
   private:
-    void show(const State& state, const QString& words) {
+    void show(const State& state, const QString& journal, const QString& words) {
         done_ = true;
         document_.pattern_ = state.pattern;
-        document_.show(state.book, words, edited_);
+        document_.show(state.book, journal, words, edited_);
     }
     Document& document_;
     State before_;
@@ -67,10 +66,13 @@ class BookStep : public QUndoCommand {
 Document::Document(QObject* parent) : QObject(parent) {}
 
 Faults Document::open(const std::filesystem::path& path) {
-    auto opened = store::readBenchFile(path);
+    auto home = store::openHome(path, store::Access::readWrite);
+    if (!home) return home.error();
+    auto opened = (*home)->read();
     if (!opened) return opened.error();
+    home_ = std::move(*home);
     undo_.clear();
-    book_ = std::make_shared<const Book>(std::move(opened->book));
+    book_ = heldAtHome_ = std::make_shared<const Book>(std::move(opened->book));
     path_ = path;
     warnings_ = std::move(opened->warnings);
     ghost_.reset();
@@ -81,13 +83,52 @@ Faults Document::open(const std::filesystem::path& path) {
     if (const TeamSpec* chosen = team())
         for (const Position position : kPositions)
             if (pattern_.empty() && chosen->at(position)) pattern_ = *chosen->at(position);
-    if (pattern_.empty() && !book_->patterns.empty()) pattern_ = book_->patterns.front().id;
-    replan();
+    settle();
     emit bookOpened();
     emit teamChanged();
     emit planChanged();
     emit partChosen();
     return {};
+}
+
+// Something is on the bench wherever the book has anything to put there.
+void Document::settle() {
+    if (!book_->findTeam(team_)) team_ = book_->teams.empty() ? std::string() : book_->teams.front().id;
+    if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? std::string() : book_->patterns.front().id;
+    replan();
+}
+
+void Document::lookElsewhere() {
+    if (home_ && kept_ && home_->changedElsewhere()) readAgain(tr("Changed in another window or program: read again"));
+}
+
+void Document::readAgain(const QString& why) {
+    auto opened = home_->read();
+    if (!opened) {
+        kept_ = false;
+        emit notKept(qt(opened.error().front().line()));
+        return;
+    }
+    undo_.clear();
+    book_ = heldAtHome_ = std::make_shared<const Book>(std::move(opened->book));
+    ghost_.reset();
+    part_.reset();
+    if (!kept_) emit notKept(QString());
+    kept_ = true;
+    settle();
+    emit bookOpened();
+    emit teamChanged();
+    emit planChanged();
+    emit partChosen();
+    emit said(why);
+}
+
+Faults Document::keepCopy(const std::filesystem::path& path) {
+    try {
+        return store::writeBook(path, *book_);
+    } catch (const store::DiskError& error) {
+        return {Fault{Place(path.string()), error.what(), "choose another folder"}};
+    }
 }
 
 const TeamSpec* Document::team() const { return book_ ? book_->findTeam(team_) : nullptr; }
@@ -148,14 +189,14 @@ Faults Document::apply(const Result<Edit>& edit, std::optional<std::size_t> edit
     return {};
 }
 
-void Document::show(Shared book, const QString& words, std::optional<std::size_t> edited) {
+void Document::show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited) {
     const std::optional<Plan> before = plan_;
     book_ = std::move(book);
     replan();
     if (part_ && (!plan_ || *part_ >= plan_->parts.size())) part_.reset();
     const bool sameFly = before && plan_ && before->pattern.id == plan_->pattern.id;
     if (sameFly && before->hook.spec() != plan_->hook.spec()) ghost_ = before;
-    keep();
+    keep(journal);
     emit teamChanged();
     emit planChanged();
     emit partChosen();
@@ -176,9 +217,10 @@ void Document::replan() {
         if (auto weighed = weighTeam(*book_, team_)) report_ = std::move(*weighed);
 }
 
-void Document::keep() {
+void Document::keep(const QString& words) {
     try {
-        store::saveBenchFile(path_, *book_);
+        home_->keep(*heldAtHome_, *book_, words.toStdString());
+        heldAtHome_ = book_;
         if (!kept_) emit notKept(QString());
         kept_ = true;
     } catch (const store::DiskError& error) {

@@ -15,6 +15,7 @@
 
 #include "book/edits.h"
 #include "sizing/plan.h"
+#include "store/home.h"
 #include "team/team.h"
 
 namespace machair::app {
@@ -27,7 +28,7 @@ class Document : public QObject {
   public:
     explicit Document(QObject* parent = nullptr);
 
-    // Opens a bench file. With faults the open book stays as it is.
+    // Opens a bench book or bench file. With faults the open book stays as it is.
     [[nodiscard]] Faults open(const std::filesystem::path& path);
     [[nodiscard]] bool isOpen() const { return book_ != nullptr; }
     [[nodiscard]] const Book& book() const { return *book_; }
@@ -54,6 +55,12 @@ class Document : public QObject {
     Faults apply(const Result<Edit>& edit, std::optional<std::size_t> edited = std::nullopt, Gesture gesture = Gesture::single);
     [[nodiscard]] QUndoStack& undoStack() { return undo_; }
 
+    // Reads the book again where another window or program has changed it; undo starts anew then.
+    void lookElsewhere();
+    // Writes the book as it is now to another file, of either kind. Faults where that can't be done.
+    [[nodiscard]] Faults keepCopy(const std::filesystem::path& path);
+    [[nodiscard]] bool readOnly() const { return home_ && home_->readOnly(); }
+
   signals:
     void bookOpened();
     void planChanged();       // the fly on the bench, or which one it is
@@ -65,11 +72,15 @@ class Document : public QObject {
   private:
     friend class BookStep;
     using Shared = std::shared_ptr<const Book>;
-    void show(Shared book, const QString& words, std::optional<std::size_t> edited);
+    void show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited);
     void replan();
-    void keep();
+    void keep(const QString& words);
+    void readAgain(const QString& why);
+    void settle();
 
+    std::unique_ptr<store::Home> home_;
     Shared book_;
+    Shared heldAtHome_;  // as the home has it: what edits are kept against
     std::filesystem::path path_;
     Faults warnings_;
     std::string team_;

@@ -13,6 +13,7 @@
 #include <QSettings>
 #include <QShortcut>
 #include <QStandardPaths>
+#include <QTimer>
 #include <QVBoxLayout>
 
 #include "frame/bench_bar.h"
@@ -20,6 +21,7 @@
 #include "frame/fault_sheet.h"
 #include "frame/quiet_line.h"
 #include "plan/plan_station.h"
+#include "store/home.h"
 
 namespace machair::app {
 
@@ -38,12 +40,15 @@ const QString kBenchKey = QStringLiteral("window/bench");
 
 QString ownDemo() {
     const QString folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation);
-    const QString file = folder + QStringLiteral("/Loch Skerrin.machair.json");
+    const QString file = folder + QStringLiteral("/Loch Skerrin.machair");
     if (QFile::exists(file)) return file;
     QDir().mkpath(folder);
-    QFile::copy(QStringLiteral(":/demo/skerrin.machair.json"), file);
-    QFile::setPermissions(file, QFile::ReadOwner | QFile::WriteOwner | QFile::ReadGroup | QFile::ReadOther);
-    return file;
+    QFile shipped(QStringLiteral(":/demo/skerrin.machair.json"));
+    if (!shipped.open(QIODevice::ReadOnly)) throw BrokenContract("the demo is not in the program");
+    const auto demo = store::readBench(shipped.readAll().toStdString());
+    if (!demo) throw BrokenContract("the shipped demo is not sound");
+    const Faults faults = store::writeBook(file.toStdString(), demo->book);
+    return faults.empty() ? file : QString();
 }
 
 MainWindow::MainWindow(QSettings& settings, QWidget* parent)
@@ -73,6 +78,10 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(&theme_, &Theme::changed, this, &MainWindow::light);
     buildBookMenu();
     buildShortcuts();
+    constexpr int kLookEvery = 1500;  // ms
+    auto* look = new QTimer(this);
+    connect(look, &QTimer::timeout, &document_, &Document::lookElsewhere);
+    look->start(kLookEvery);
     restore();
     light();
     plan_->setFocus();
@@ -82,9 +91,10 @@ MainWindow::~MainWindow() = default;
 
 void MainWindow::buildBookMenu() {
     QMenu* menu = bar_->bookMenu();
-    QAction* open = menu->addAction(tr("&Open a bench file…"), this, &MainWindow::askForFile);
+    QAction* open = menu->addAction(tr("&Open a book…"), this, &MainWindow::askForFile);
     open->setShortcut(QKeySequence::Open);
     open->setShortcutContext(Qt::WindowShortcut);
+    menu->addAction(tr("&Keep a copy as…"), this, &MainWindow::askForCopy);
     menu->addAction(tr("The &demo, Loch Skerrin"), this, [this] { openFile(ownDemo()); });
     menu->addSeparator();
     menu->addAction(tr("&Cautions"), this, &MainWindow::showCautions);
@@ -128,7 +138,7 @@ bool MainWindow::openFile(const QString& path) {
         return false;
     }
     faults_->hide();
-    setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).completeBaseName().remove(QStringLiteral(".machair"))));
+    setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).fileName().remove(QStringLiteral(".json")).remove(QStringLiteral(".machair"))));
     QString words = tr("Opened %1: %2 dressings, %3 hooks, %4 materials")
                         .arg(QFileInfo(path).fileName())
                         .arg(document_.book().patterns.size())
@@ -136,6 +146,7 @@ bool MainWindow::openFile(const QString& path) {
                         .arg(document_.book().materials.size());
     if (!document_.warnings().empty())
         words += tr(". %1 keys this version doesn't know are kept: first %2").arg(document_.warnings().size()).arg(qt(document_.warnings().front().place.text()));
+    if (document_.readOnly()) words += tr(". It may only be read here: Book, Keep a copy as… makes one to work in");
     quiet_->say(words);
     keepSettings();
     return true;
@@ -154,12 +165,33 @@ void MainWindow::openLastOrDemo() {
 }
 
 void MainWindow::askForFile() {
-    auto* dialog = new QFileDialog(this, tr("Open a bench file"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
-                                   tr("Bench files (*.machair.json);;All files (*)"));
+    auto* dialog = new QFileDialog(this, tr("Open a bench book or bench file"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
+                                   tr("Books (*.machair *.machair.json);;All files (*)"));
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setFileMode(QFileDialog::ExistingFile);
     connect(dialog, &QFileDialog::fileSelected, this, &MainWindow::openFile);
     dialog->open();
+}
+
+void MainWindow::askForCopy() {
+    auto* dialog = new QFileDialog(this, tr("Keep a copy as"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
+                                   tr("Bench book (*.machair);;Bench file to share (*.machair.json)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setAcceptMode(QFileDialog::AcceptSave);
+    connect(dialog, &QFileDialog::fileSelected, this, &MainWindow::keepCopy);
+    dialog->open();
+}
+
+bool MainWindow::keepCopy(const QString& path) {
+    const Faults faults = document_.keepCopy(path.toStdString());
+    quiet_->say(faults.empty() ? tr("A copy is in %1").arg(path) : tr("No copy made: %1").arg(qt(faults.front().line())));
+    return faults.empty();
+}
+
+// Another window may have changed the book while this one was not looked at.
+void MainWindow::changeEvent(QEvent* event) {
+    QMainWindow::changeEvent(event);
+    if (event->type() == QEvent::ActivationChange && isActiveWindow()) document_.lookElsewhere();
 }
 
 void MainWindow::showCautions() {

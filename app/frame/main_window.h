@@ -28,11 +28,14 @@ class MainWindow : public QMainWindow {
     bool openFile(const QString& path);
     // What was open last, else the demo of its own copy.
     void openLastOrDemo();
+    // Writes the book to another file of either kind; the quiet line says how it went.
+    bool keepCopy(const QString& path);
     [[nodiscard]] Document& document() { return document_; }
     [[nodiscard]] Theme& theme() { return theme_; }
     void keepSettings();
 
   protected:
+    void changeEvent(QEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
@@ -41,6 +44,7 @@ class MainWindow : public QMainWindow {
     void buildShortcuts();
     void buildBookMenu();
     void askForFile();
+    void askForCopy();
     void showCautions();
     void light();
     void restore();

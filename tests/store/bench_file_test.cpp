@@ -7,6 +7,7 @@
 #include <unistd.h>
 
 #include "tests/samples.h"
+#include "tests/temp_folder.h"
 
 using namespace machair;
 using namespace machair::tests;
@@ -30,21 +31,6 @@ std::vector<std::string> linesOf(const Json& json) { return linesOf(json.dump())
 bool has(const std::vector<std::string>& lines, std::string_view start) {
     return std::ranges::any_of(lines, [&](const std::string& line) { return line.starts_with(start); });
 }
-
-class TempFolder {
-  public:
-    TempFolder() : path_(std::filesystem::temp_directory_path() / ("machair-" + std::to_string(::getpid()) + "-" + std::to_string(counter++))) {
-        std::filesystem::create_directories(path_);
-    }
-    ~TempFolder() { std::filesystem::remove_all(path_); }
-    TempFolder(const TempFolder&) = delete;
-    TempFolder& operator=(const TempFolder&) = delete;
-    [[nodiscard]] std::filesystem::path file(const char* name) const { return path_ / name; }
-
-  private:
-    static inline int counter = 0;
-    std::filesystem::path path_;
-};
 
 }  // namespace
 

@@ -1,0 +1,135 @@
+// Sound books made at random, for properties of the stores: every record kind and nearly every key turns up.
+#pragma once
+
+#include <random>
+
+#include "book/describe.h"
+#include "tests/samples.h"
+
+namespace machair::tests {
+
+class RandomBook {
+  public:
+    explicit RandomBook(unsigned seed) : random_(seed) {}
+
+    Book make() {
+        Book book;
+        const int hooks = whole(1, 4), materials = whole(6, 14), patterns = whole(0, 5);
+        for (int i = 0; i < hooks; ++i) book.hooks.push_back(hook("hook-" + std::to_string(i)));
+        for (int i = 0; i < materials; ++i) {
+            const auto& kinds = Names<MaterialKind>::entries;
+            book.materials.push_back(anyMaterial("material-" + std::to_string(i), i == 0 ? MaterialKind::thread : kinds[static_cast<std::size_t>(i) % kinds.size()].value));
+        }
+        for (int i = 0; i < patterns; ++i) book.patterns.push_back(pattern(book, "pattern-" + std::to_string(i)));
+        if (!book.patterns.empty()) {
+            TeamSpec team;
+            team.id = "team";
+            team.bob = book.patterns.front().id;
+            if (coin()) team.point = book.patterns.back().id;
+            team.leader = LeaderSpec{};
+            team.leader->tipToBob = whole(50, 300) / 100.0 * metre;  // as people measure leaders
+            book.teams.push_back(team);
+        }
+        if (coin()) book.carried["season"] = R"({"from":3,"to":[4,"\"é"]})";
+        return book;
+    }
+
+  private:
+    bool coin() { return random_() % 2 == 0; }
+    int whole(int low, int high) { return std::uniform_int_distribution<int>(low, high)(random_); }
+    double real(double low, double high) { return std::uniform_real_distribution<double>(low, high)(random_); }
+
+    HookSpec hook(const std::string& id) {
+        HookSpec spec = hookSpec(whole(2, 20), Names<HookFamily>::entries[static_cast<std::size_t>(whole(0, 5))].value);
+        spec.id = id;
+        if (coin()) spec.name = "Häken \"" + id + "\"\n";
+        if (coin()) spec.barb = coin();
+        if (coin()) spec.longer = whole(-2, 4);
+        if (coin()) {
+            spec.measured = HookMeasures{};
+            spec.measured->wire = real(0.2, 0.4) * mm;
+        }
+        if (coin()) spec.carried["maker"] = "\"nobody\"";
+        return spec;
+    }
+
+    // Fills any described member with something its rule allows.
+    struct Filler {
+        RandomBook& r;
+        template <class T>
+        void operator()(const char*, T&, const Rule& = {}) {}
+        template <class T>
+        void operator()(const char* key, std::optional<T>& member, const Rule& rule = {}) {
+            if (r.coin()) return;
+            T value{};
+            if (fill(value, rule)) member = value;
+            (void)key;
+        }
+        bool fill(double& v, const Rule& rule) {
+            v = r.real(std::max(rule.low, 0.001), std::min(rule.high, 3.0));
+            return true;
+        }
+        bool fill(int& v, const Rule& rule) {
+            v = static_cast<int>(std::max(rule.low, 1.0));
+            return true;
+        }
+        bool fill(Length& v, const Rule&) {
+            v = r.real(0.05, 2.0) * mm;
+            return true;
+        }
+        bool fill(PerLength& v, const Rule&) {
+            v = r.real(1.0, 4.0) * perMm;
+            return true;
+        }
+        bool fill(bool& v, const Rule&) {
+            v = r.coin();
+            return true;
+        }
+        template <class Enum>
+            requires std::is_enum_v<Enum>
+        bool fill(Enum& v, const Rule&) {
+            v = Names<Enum>::entries[static_cast<std::size_t>(r.whole(0, static_cast<int>(Names<Enum>::entries.size()) - 1))].value;
+            return true;
+        }
+        template <class T>
+        bool fill(T&, const Rule&) {
+            return false;
+        }
+    };
+
+    Material anyMaterial(const std::string& id, MaterialKind kind) {
+        Material m;
+        m.id = id;
+        m.kind = kind;
+        m.traits = traitsFor(kind);
+        Filler filler{*this};
+        std::visit([&](auto& traits) { describe(filler, traits); }, m.traits);
+        if (coin()) m.colour = "#12ab9f";
+        if (coin()) m.measured = {"stem_mm", "x"};
+        if (coin()) m.carried["lot"] = "[1,2.5,null]";
+        return m;
+    }
+
+    Pattern pattern(const Book& book, const std::string& id) {
+        Pattern p = dressing({});
+        p.id = id;
+        p.hook = book.hooks[random_() % book.hooks.size()].id;
+        p.thread = book.materials.front().id;
+        TailPart tail;
+        tail.length = coin() ? ratioOf(real(0.3, 1.2), Yardstick::shank) : machair::inMm(real(2.0, 15.0) * mm);
+        tail.length.carried["why"] = "\"habit\"";
+        WingPart wing;
+        wing.length = {Reach{PartRef{PartKind::tail}, real(0.3, 1.0), {}, {}}, {}};
+        CollarPart collar;
+        collar.length = {Reach{Landmark::barb, {}, Held<LengthSpec>(machair::inMm(real(0.1, 1.0) * mm)), {}}, {}};
+        collar.turns = Count{2.0, 3.0, true};
+        p.parts = {part(PartKind::tail, tail), part(PartKind::body, BodyPart{}), part(PartKind::wing, wing), part(PartKind::collar, collar), part(PartKind::head, HeadPart{})};
+        if (coin()) p.parts[1].material = book.materials[random_() % book.materials.size()].id;
+        if (coin()) p.note = "note";
+        return p;
+    }
+
+    std::mt19937 random_;
+};
+
+}  // namespace machair::tests

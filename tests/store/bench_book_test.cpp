@@ -1,0 +1,277 @@
+#include "store/bench_book.h"
+
+#include <SQLiteCpp/Database.h>
+#include <SQLiteCpp/Statement.h>
+#include <catch2/catch.hpp>
+#include <csignal>
+#include <fstream>
+#include <random>
+#include <sys/stat.h>
+#include <sys/wait.h>
+#include <unistd.h>
+
+#include "book/edits.h"
+#include "tests/random_book.h"
+#include "tests/temp_folder.h"
+
+using namespace machair;
+using namespace machair::tests;
+using store::Access;
+
+namespace {
+
+constexpr unsigned kSeed = 20261125;
+
+std::unique_ptr<store::Home> opened(const std::filesystem::path& path, Access access = Access::readWrite) {
+    auto home = store::openHome(path, access);
+    if (!home) FAIL(home.error().front().line());
+    return std::move(*home);
+}
+
+std::string refusal(const std::filesystem::path& path) {
+    const auto home = store::openHome(path, Access::readWrite);
+    if (home) return "opened";
+    return home.error().front().line();
+}
+
+Book withTail(const Book& book, double ratio) {
+    return changeField(book, "kelp-lantern", 0, "length", std::to_string(ratio) + " of the shank")->after;
+}
+
+std::string contentOf(const std::filesystem::path& path) {
+    std::ifstream in(path, std::ios::binary);
+    return {std::istreambuf_iterator<char>(in), {}};
+}
+
+}  // namespace
+
+TEST_CASE("book to file to book gives an equal book, over random books") {
+    CAPTURE(kSeed);
+    const TempFolder folder;
+    for (unsigned i = 0; i < 60; ++i) {
+        const Book book = RandomBook(kSeed + i).make();
+        CAPTURE(i);
+        REQUIRE(store::readBench(store::writeBench(book)).value().book == book);
+        const auto path = folder.file("random.machair");
+        store::writeBenchBook(path, book);
+        REQUIRE(store::readBook(path).value().book == book);
+    }
+}
+
+TEST_CASE("an edit is in the book when keep returns, and only what changed is written") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    const Book book = demoBook();
+    store::writeBenchBook(path, book);
+    auto home = opened(path);
+    REQUIRE(home->read()->book == book);
+    const Book after = withTail(book, 0.7);
+    home->keep(book, after, "shorter tail");
+    CHECK(store::readBook(path)->book == after);
+    SQLite::Database database(path.string());
+    CHECK(database.execAndGet("SELECT words FROM edits ORDER BY number DESC LIMIT 1").getString() == "shorter tail");
+}
+
+TEST_CASE("records added, removed and moved are the same after reading again") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    Book book = demoBook();
+    store::writeBenchBook(path, book);
+    auto home = opened(path);
+    (void)home->read();
+    Book after = resizeHook(book, "kelp-lantern", {8, std::nullopt})->after;  // one hook more
+    std::rotate(after.patterns.begin(), after.patterns.begin() + 2, after.patterns.end());
+    after.teams.pop_back();
+    after.patterns.erase(std::ranges::find(after.patterns, "shingle-wren", &Pattern::id));
+    after.carried["season"] = "[3,10]";
+    home->keep(book, after, "much at once");
+    CHECK(store::readBook(path)->book == after);
+    home->keep(after, book, "and back");
+    CHECK(store::readBook(path)->book == book);
+}
+
+TEST_CASE("two windows on one book see each other's edits, and neither writes over the other's") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    const Book book = demoBook();
+    store::writeBenchBook(path, book);
+    auto one = opened(path), two = opened(path);
+    (void)one->read();
+    (void)two->read();
+    CHECK_FALSE(two->changedElsewhere());
+    const Book mine = withTail(book, 0.7);
+    one->keep(book, mine, "mine");
+    CHECK(two->changedElsewhere());
+    CHECK_FALSE(one->changedElsewhere());
+    CHECK_THROWS_AS(two->keep(book, withTail(book, 0.9), "theirs"), store::ChangedElsewhere);
+    CHECK(store::readBook(path)->book == mine);
+    // What the other window did not touch may be changed without reading again first.
+    const Book elsewhere = changeField(book, "soot-ember", 0, "length", "0.6 of the shank")->after;
+    CHECK_NOTHROW(two->keep(book, elsewhere, "another fly"));
+    const Book both = store::readBook(path)->book;
+    CHECK(*both.findPattern("kelp-lantern") == *mine.findPattern("kelp-lantern"));
+    CHECK(*both.findPattern("soot-ember") == *elsewhere.findPattern("soot-ember"));
+}
+
+TEST_CASE("a reference to what is not there never gets into the book") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    const Book book = demoBook();
+    store::writeBenchBook(path, book);
+    auto home = opened(path);
+    (void)home->read();
+    Book broken = book;
+    broken.patterns[0].hook = "no-such";
+    CHECK_THROWS_AS(home->keep(book, broken, "broken"), store::DiskError);
+    CHECK(store::readBook(path)->book == book);
+}
+
+TEST_CASE("killed at any moment, nothing acknowledged is lost and the book is whole") {
+    CAPTURE(kSeed);
+    std::mt19937 random(kSeed);
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    const Book book = demoBook();
+    store::writeBenchBook(path, book);
+    constexpr int kKills = 200;
+    int acknowledgedInAll = 0;
+    for (int kill = 0; kill < kKills; ++kill) {
+        std::array<int, 2> pipe{};
+        REQUIRE(::pipe(pipe.data()) == 0);
+        const pid_t child = ::fork();
+        if (child == 0) {  // edits on and on, telling each number once it was kept
+            auto home = store::openHome(path, Access::readWrite);
+            if (!home) ::_exit(3);
+            Book now = (*home)->read()->book;
+            for (int n = 1;; ++n) {
+                const Book next = withTail(now, 0.5 + 1e-4 * (kill * 1000 + n));
+                (*home)->keep(now, next, "edit");
+                now = next;
+                if (::write(pipe[1], &n, sizeof n) != sizeof n) ::_exit(4);
+            }
+        }
+        ::close(pipe[1]);
+        ::usleep(static_cast<useconds_t>(2000 + random() % 25000));
+        ::kill(child, SIGKILL);
+        ::waitpid(child, nullptr, 0);
+        int n = 0, last = 0;
+        while (::read(pipe[0], &n, sizeof n) == sizeof n) last = n;
+        ::close(pipe[0]);
+        acknowledgedInAll += last;
+        auto home = opened(path);  // checks the integrity
+        const Book found = home->read()->book;
+        if (last == 0) continue;
+        const auto& tail = std::get<TailPart>(found.findPattern("kelp-lantern")->parts[0].detail);
+        const double ratio = std::get<Ratio>(tail.length.value).ratio;
+        const int kept = static_cast<int>(std::lround((ratio - 0.5) / 1e-4)) - kill * 1000;
+        REQUIRE((kept == last || kept == last + 1));  // the last may have been kept and not told
+    }
+    CHECK(acknowledgedInAll > kKills);
+}
+
+TEST_CASE("the first schema's book opens, is brought up to date and loses nothing") {
+    const TempFolder folder;
+    const auto path = folder.file("first.machair");
+    std::filesystem::copy_file(MACHAIR_FIRST_BOOK, path);
+    CHECK(SQLite::Database(path.string()).execAndGet("PRAGMA user_version").getInt() == 1);
+    CHECK(store::readBook(path)->book.patterns.size() == 2);  // read as it is
+    CHECK(SQLite::Database(path.string()).execAndGet("PRAGMA user_version").getInt() == 1);
+    auto home = opened(path);
+    const Book book = home->read()->book;
+    CHECK(SQLite::Database(path.string()).execAndGet("PRAGMA user_version").getInt() == store::kBookVersion);
+    CHECK(book.patterns.size() == 2);
+    CHECK(book.findPattern("rush-piper")->title() == "Rush Piper");
+    CHECK_NOTHROW(home->keep(book, changeTeamFly(book, "west-shore", Position::bob, std::nullopt)->after, "off"));
+}
+
+TEST_CASE("books from a newer version, other databases and files that are none are refused and left as they were") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    store::writeBenchBook(path, demoBook());
+    SQLite::Database(path.string(), SQLite::OPEN_READWRITE).exec("PRAGMA user_version = 99");
+    const std::string before = contentOf(path);
+    CHECK(refusal(path).find("a newer Machair wrote it") != std::string::npos);
+    CHECK(contentOf(path) == before);
+    const auto other = folder.file("other.machair");
+    SQLite::Database(other.string(), SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE).exec("CREATE TABLE t (x)");
+    CHECK(refusal(other).find("not a bench book") != std::string::npos);
+    std::ofstream(folder.file("text.machair")) << "not a book at all";
+    CHECK(refusal(folder.file("text.machair")).find("expected a bench book") != std::string::npos);
+    CHECK(refusal(folder.file("none.machair")).find("no such file") != std::string::npos);
+}
+
+TEST_CASE("broken references and damaged pages are found at opening, with the copy named") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    store::writeBenchBook(path, demoBook());
+    {
+        SQLite::Database database(path.string(), SQLite::OPEN_READWRITE);
+        database.exec("PRAGMA foreign_keys = OFF; UPDATE patterns SET hook = 'gone' WHERE id = 'dune-bell'");
+    }
+    const std::string line = refusal(path);
+    CHECK(line.starts_with("patterns.dune-bell: refers to something in hooks that is not there"));
+    CHECK(line.find("backup-1") != std::string::npos);
+
+    std::mt19937 random(kSeed);
+    for (int i = 0; i < 40; ++i) {
+        const auto hurt = folder.file("hurt.machair");
+        store::writeBenchBook(hurt, demoBook());
+        std::fstream file(hurt, std::ios::in | std::ios::out | std::ios::binary);
+        const auto size = std::filesystem::file_size(hurt);
+        for (int k = 0; k < 60; ++k) {
+            file.seekp(static_cast<std::streamoff>(100 + random() % (size - 100)));
+            file.put(static_cast<char>(random()));
+        }
+        file.close();
+        auto home = store::openHome(hurt, Access::readWrite);  // found at opening, or at reading, or harmless
+        if (home) CHECK_NOTHROW((*home)->read());
+    }
+}
+
+TEST_CASE("the copy of the last session is kept, and the one before it") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    Book book = demoBook();
+    store::writeBenchBook(path, book);
+    std::vector<Book> states{book};
+    for (const double ratio : {0.6, 0.7}) {
+        auto home = opened(path);
+        (void)home->read();
+        const Book after = withTail(book, ratio);
+        home->keep(book, after, "tail");
+        home->keep(after, withTail(after, ratio + 0.01), "tail again");
+        book = withTail(after, ratio + 0.01);
+        states.push_back(book);
+    }
+    CHECK(store::readBook(store::backupOf(path, 1))->book == states[1]);
+    CHECK(store::readBook(store::backupOf(path, 2))->book == states[0]);
+}
+
+TEST_CASE("a book deleted while open, or that may only be read, refuses the edit and says what to do") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    const Book book = demoBook();
+    store::writeBenchBook(path, book);
+    auto home = opened(path);
+    (void)home->read();
+    std::filesystem::remove(path);
+    CHECK_THROWS_WITH(home->keep(book, withTail(book, 0.7), "x"), Catch::Contains("deleted or moved while open"));
+    store::writeBenchBook(path, book);
+    auto reader = opened(path, Access::readOnly);
+    CHECK(reader->readOnly());
+    CHECK(reader->read()->book == book);
+    CHECK_THROWS_WITH(reader->keep(book, withTail(book, 0.7), "x"), Catch::Contains("may only be read"));
+}
+
+TEST_CASE("a bench file that somebody else changed is not written over") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair.json");
+    const Book book = demoBook();
+    store::saveBenchFile(path, book);
+    auto home = opened(path);
+    (void)home->read();
+    store::saveBenchFile(path, withTail(book, 0.6));
+    CHECK(home->changedElsewhere());
+    CHECK_THROWS_AS(home->keep(book, withTail(book, 0.9), "x"), store::ChangedElsewhere);
+    CHECK(store::readBook(path)->book == withTail(book, 0.6));
+}
