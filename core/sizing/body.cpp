@@ -98,6 +98,17 @@ void checkTaper(Bench& bench, std::size_t part, const BodyPlan& body) {
     }
 }
 
+// A thorax behind a bead that is smaller than the bead leaves it to slide about.
+void checkBall(Bench& bench, std::size_t part, const BodyPlan& body) {
+    const auto bead = bench.resolver.beadDiameter();
+    if (!bead || bench.part(part).kind != PartKind::thorax) return;
+    const Length ball = std::max(body.rearDiameter, body.frontDiameter);
+    if (ball < *bead)
+        bench.warn(part, "front_diameter",
+                   "this ball of " + formatLength(ball) + " is smaller than its bead of " + formatLength(*bead),
+                   "make it " + formatLength(*bead) + " thick or take a smaller bead");
+}
+
 }  // namespace
 
 BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const Material& made) {
@@ -176,13 +187,14 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         const int passes = written.passes.value_or(1);
         body.turns = ell / step;
         double length = 0.0;
-        for (int pass = 0; pass < passes; ++pass)  // to the middle of the strip; each pass outwards lies 2t wider
+        for (int pass = 0; pass < passes; ++pass)  // to the middle of the strip on what is under it; a second pass lies 2t wider
             length += integrateOver(bench, body, [&](double s) {
-                return std::hypot(kPi * (wanted(s) - thickness * (1.0 + 2.0 * pass)), step) / step;
+                return std::hypot(kPi * (under(s) + thickness * (1.0 + 2.0 * pass)), step) / step;
             });
         body.length = length * mm;
     }
     checkTaper(bench, part, body);
+    checkBall(bench, part, body);
     return body;
 }
 
@@ -195,13 +207,14 @@ UnderbodyPlan sizeUnderbody(Bench& bench, std::size_t part, const UnderbodyPart&
         bench.resolver.fault(place.key("end"), "expected an underbody end behind its front");
         return under;
     }
-    const bool wire = made.kind == MaterialKind::wire || made.kind == MaterialKind::oval;
-    if (wire) {
+    if (made.kind != MaterialKind::thread) {
+        // Wire, floss, ribbon or tinsel wound once: each turn takes its width, less what it overlaps.
         const Length d = windingThickness(made);
+        const Length step = (1.0 - written.overlap.value_or(0.0)) * windingWidth(made);
         const Length bed = bench.bedAt(0.5 * (under.front + under.end));
-        under.turns = written.turns ? written.turns->middle() : (under.end - under.front) / d;
-        if (written.turns) under.end = std::min(under.end, under.front + *under.turns * d);
-        under.length = *under.turns * hypot(kPi * (bed + d), d);
+        under.turns = written.turns ? written.turns->middle() : (under.end - under.front) / step;
+        if (written.turns) under.end = std::min(under.end, under.front + *under.turns * step);
+        under.length = *under.turns * hypot(kPi * (bed + d), step);
         bench.plan.bulk.add({static_cast<int>(part), under.front, under.end, WoundWire{d}});
     } else {
         under.layers = written.layers.value_or(1);

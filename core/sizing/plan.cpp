@@ -170,7 +170,12 @@ class Planner {
             void operator()(const BeadPart&) {
                 const Length d = bench.resolver.beadDiameter().value_or(0.0 * mm);
                 part.detail = BeadPlan{d, d};
-                part.station = bench.resolver.beadAtEye() > 0.0 * mm && i == 0 ? 0.0 * mm : part.station;
+                if (i == 0) {
+                    part.station = 0.0 * mm;
+                } else {  // pushed back on what is before it: the rest stands ahead
+                    bench.hackleFront = std::max(0.0 * mm, bench.hackleFront - d);
+                    part.station = bench.hackleFront;
+                }
             }
             void operator()(const ThreadPart&) {
                 if (part.made.kind == MaterialKind::thread) bench.thread = laidThread(part.made);
@@ -196,6 +201,7 @@ class Planner {
     void finish(Bench& bench) {
         Plan& plan = bench.plan;
         Length rear = hook_.overall() - hook_.eyeWidth();
+        std::string furthest = "the hook itself is that long: take a smaller one";
         for (std::size_t i = 0; i < plan.parts.size(); ++i) {
             const WirePoint root = hook_.at(plan.parts[i].station);
             Length reach;
@@ -204,16 +210,20 @@ class Planner {
                 if (!plan.tailTip) plan.tailTip = root.position.x + reach;
             } else if (const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail))
                 reach = wing->length;
-            rear = std::max(rear, root.position.x + reach);
+            if (root.position.x + reach > rear) {
+                rear = root.position.x + reach;
+                furthest = "shorten the " + std::string(nameOf(plan.parts[i].kind));
+            }
         }
         plan.length = hook_.eyeWidth() + rear;
         warnOfFixedStops(bench);
         warnOfBrittleBody(bench);
+        warnOfOddPairs(bench);
         if (pattern_.maxLength && plan.length > *pattern_.maxLength)
             plan.warnings.push_back({place_.key("max_length_mm"),
                                      "this fly is " + formatLength(plan.length) + " long, " +
                                          formatLength(plan.length - *pattern_.maxLength) + " over its limit",
-                                     "shorten the tail or the wing, or take a smaller hook"});
+                                     furthest + " by " + formatLength(plan.length - *pattern_.maxLength)});
         if (plan.head.margin() < 0.0 * mm)
             plan.warnings.push_back({place_, "the head is crowded by " + formatLength(-plan.head.margin(), LengthUnit::millimetres, 2),
                                      plan.head.remedies.empty() ? "" : plan.head.remedies.front().words});
@@ -237,6 +247,18 @@ class Planner {
         }
     }
 
+    static void warnOfOddPairs(Bench& bench) {
+        const auto odd = [](double n) { return std::fmod(std::round(n), 2.0) != 0.0; };
+        for (std::size_t i = 0; i < bench.plan.parts.size(); ++i) {
+            const PartPlan& part = bench.plan.parts[i];
+            const auto* pieces = std::get_if<PiecePlan>(&part.detail);
+            const auto* wing = std::get_if<WingPlan>(&part.detail);
+            const bool tips = wing && wing->style == WingStyle::tips && wing->count && odd(*wing->count);
+            if (tips || (pieces && part.kind == PartKind::cheek && odd(pieces->count)))
+                bench.warn(i, "count", "an odd number where a pair is meant", "one more, or one less, so that left and right match");
+        }
+    }
+
     // A brittle body is locked by a rib that crosses it, not by one that lies in its turns.
     void warnOfBrittleBody(Bench& bench) const {
         const auto rib = findKind(pattern_, PartKind::rib);
@@ -253,7 +275,8 @@ class Planner {
     }
 
     static void collectNeeds(Plan& plan) {
-        for (const PartPlan& part : plan.parts) {
+        for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+            const PartPlan& part = plan.parts[i];
             if (!part.material) continue;
             Need need{*part.material, {}, {}, {}, {}, {}};
             if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
@@ -278,12 +301,13 @@ class Planner {
                 need.length = piece->length;
                 need.fibres = piece->count;
             }
-            addNeed(plan.needs, need);
+            addNeed(plan.needs, need, plan.pattern.parts[i].from.has_value());
         }
     }
 
-    // One feather for several parts is counted together: lengths take the longest, amounts add up.
-    static void addNeed(std::vector<Need>& needs, const Need& more) {
+    // One feather for several parts is counted together: lengths take the longest, amounts add up. Where a part goes on
+    // with another's strands (`from`) they are the same strands, long enough for both.
+    static void addNeed(std::vector<Need>& needs, const Need& more, bool continued) {
         const auto same = std::ranges::find(needs, more.material, &Need::material);
         if (same == needs.end()) {
             needs.push_back(more);
@@ -292,6 +316,11 @@ class Planner {
         const auto add = [](auto& to, const auto& from) {
             if (from) to = to ? *to + *from : *from;
         };
+        if (continued) {
+            add(same->length, more.length);
+            add(same->mass, more.mass);
+            return;
+        }
         if (more.length) same->length = same->length ? std::max(*same->length, *more.length) : *more.length;
         add(same->fibres, more.fibres);
         add(same->slip, more.slip);
