@@ -18,7 +18,10 @@ void paintLayer(QPainter& painter, const Scene& scene, const View& view, Layer l
         case Layer::underWing: paintUnderWing(canvas, scene); break;
         case Layer::wing: paintWings(canvas, scene); break;
         case Layer::nearCollar: paintNearCollar(canvas, scene); break;
-        case Layer::head: paintHead(canvas, scene); break;
+        case Layer::head:
+            paintCheeks(canvas, scene);
+            paintHead(canvas, scene);
+            break;
     }
 }
 
@@ -86,7 +89,7 @@ View fitView(const Scene& scene, const QRectF& frame, Bench bench, double mostPx
 bool sameLayer(const Scene& a, const Scene& b, Layer layer) {
     if (a.axis != b.axis) return false;
     switch (layer) {
-        case Layer::farFibres: return a.hackles == b.hackles && a.bodies == b.bodies;
+        case Layer::farFibres: return a.hackles == b.hackles && a.bodies == b.bodies && a.wings == b.wings;
         case Layer::hook: return a.hook == b.hook;
         case Layer::tail: return a.tails == b.tails;
         case Layer::body: return a.bodies == b.bodies && a.beads == b.beads && a.hook.wire == b.hook.wire;
@@ -95,7 +98,7 @@ bool sameLayer(const Scene& a, const Scene& b, Layer layer) {
         case Layer::underWing:
         case Layer::nearCollar: return a.hackles == b.hackles && a.wings.size() == b.wings.size();
         case Layer::wing: return a.wings == b.wings;
-        case Layer::head: return a.head == b.head;
+        case Layer::head: return a.head == b.head && a.cheeks == b.cheeks;
     }
     return false;
 }

@@ -73,7 +73,10 @@ void paintBodies(Canvas& canvas, const Scene& scene);
 void paintBindings(Canvas& canvas, const Scene& scene);
 void paintNearPalmer(Canvas& canvas, const Scene& scene);
 void paintUnderWing(Canvas& canvas, const Scene& scene);
+void paintFarSlips(Canvas& canvas, const Scene& scene);
 void paintWings(Canvas& canvas, const Scene& scene);
+void paintCheeks(Canvas& canvas, const Scene& scene);
+void paintBunch(Canvas& canvas, const TailScene& bunch);
 void paintNearCollar(Canvas& canvas, const Scene& scene);
 void paintHead(Canvas& canvas, const Scene& scene);
 

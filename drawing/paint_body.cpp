@@ -220,6 +220,49 @@ void paintTouching(Canvas& canvas, const Axis& axis, const BodyScene& body) {
     paintWinding(canvas, axis, winding);
 }
 
+// A polished ball with its hole: dark at the rim, the lamp and a bounce from below in it.
+void paintBead(Canvas& canvas, const Axis& axis, const BeadScene& bead) {
+    const Axis::Frame f = axis.frame(bead.station);
+    const QPointF centre = canvas.at(f.at);
+    const double r = bead.radius * canvas.k();
+    const Ramp ramp = rampOf(bead.colour);
+    const auto ball = [&](double share, QPointF shift = {}) {
+        QPolygonF outline;
+        constexpr int kSteps = 48;
+        for (int i = 0; i < kSteps; ++i) {
+            const double angle = 2.0 * kPi * i / kSteps;
+            outline << centre + r * shift + share * r * QPointF(std::cos(angle), std::sin(angle));
+        }
+        return outline;
+    };
+    QRadialGradient body(centre + r * QPointF(-0.28, -0.36), 1.5 * r);
+    body.setColorAt(0.0, colourOf(ramp.tones[3]));
+    body.setColorAt(0.30, colourOf(ramp.tones[2]));
+    body.setColorAt(0.62, colourOf(ramp.tones[1]));
+    body.setColorAt(0.86, colourOf(ramp.tones[0]));
+    body.setColorAt(1.0, colourOf(ramp.tones[1]));
+    canvas.fill(ball(1.0), QBrush(body));
+    QRadialGradient bounce(centre + r * QPointF(0.12, 0.62), 0.55 * r);
+    bounce.setColorAt(0.0, colourOf(ramp.tones[2], 0.55));
+    bounce.setColorAt(1.0, colourOf(ramp.tones[2], 0.0));
+    canvas.fill(ball(0.94), QBrush(bounce));
+    QRadialGradient lamp(centre + r * QPointF(-0.33, -0.42), 0.42 * r);
+    lamp.setColorAt(0.0, colourOf(ramp.tones[4], 0.95));
+    lamp.setColorAt(0.35, colourOf(ramp.tones[4], 0.55));
+    lamp.setColorAt(1.0, colourOf(ramp.tones[4], 0.0));
+    canvas.fill(ball(0.9), QBrush(lamp));
+    // The mouths of the hole at both ends, seen edge-on.
+    for (const double side : {-1.0, 1.0}) {
+        QPolygonF mouth;
+        constexpr int kSteps = 24;
+        for (int i = 0; i < kSteps; ++i) {
+            const double angle = 2.0 * kPi * i / kSteps;
+            mouth << centre + r * QPointF(side * 0.93 + 0.07 * std::cos(angle), 0.34 * std::sin(angle));
+        }
+        canvas.fill(mouth, ramp.tones[0], 0.85);
+    }
+}
+
 }  // namespace
 
 void paintFarFlues(Canvas& canvas, const Scene& scene) {
@@ -256,17 +299,7 @@ void paintBodies(Canvas& canvas, const Scene& scene) {
             }
         }
     }
-    for (const BeadScene& bead : scene.beads) {
-        const Ramp ramp = rampOf(bead.colour);
-        std::vector<TubeStep> path;
-        constexpr int kSteps = 24;
-        for (int i = 0; i <= kSteps; ++i) {
-            const double u = std::lerp(-0.97, 0.97, static_cast<double>(i) / kSteps);
-            const Axis::Frame f = scene.axis.frame(bead.station + u * bead.radius);
-            path.push_back({f.at, f.rear, bead.radius * std::sqrt(1.0 - u * u)});
-        }
-        paintTube(canvas, path, ramp, 11);
-    }
+    for (const BeadScene& bead : scene.beads) paintBead(canvas, scene.axis, bead);
 }
 
 }  // namespace machair::drawing

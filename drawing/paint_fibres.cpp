@@ -148,8 +148,8 @@ void paintTailFibre(Canvas& canvas, const Fibre& fibre, const FibreLook& look) {
     for (int i = 0; i < n; ++i) {
         const double t = (i + 0.5) / n;
         const Vec3 p = pointOn(fibre.curve, static_cast<double>(i + 1) / n);
-        const double width = fibre.width * (1.0 - 0.9 * t);
-        canvas.line(before, p, canvas.seen(shade(along(look, t), fibre.tone)), 0.95, width);
+        const double width = fibre.width * (1.0 - fibre.taper * t);
+        canvas.line(before, p, canvas.clearOfBench(canvas.seen(shade(along(look, t), fibre.tone))), 0.95, width);
         before = p;
     }
     if (!canvas.everything()) return;
@@ -226,17 +226,21 @@ void paintFarFibres(Canvas& canvas, const Scene& scene) {
         canvas.next();
     }
     paintFarFlues(canvas, scene);
+    paintFarSlips(canvas, scene);
+}
+
+void paintBunch(Canvas& canvas, const TailScene& bunch) {
+    for (const Fibre& fibre : bunch.fibres)
+        switch (bunch.look.kind) {
+            case FibreKind::tippet: paintTippetFibre(canvas, fibre, bunch.look); break;
+            case FibreKind::soft: paintFibre(canvas, fibre, bunch.look, kNear); break;
+            default: paintTailFibre(canvas, fibre, bunch.look); break;
+        }
+    canvas.next();
 }
 
 void paintTails(Canvas& canvas, const Scene& scene) {
-    for (const TailScene& tail : scene.tails) {
-        for (const Fibre& fibre : tail.fibres)
-            if (tail.look.kind == FibreKind::tippet)
-                paintTippetFibre(canvas, fibre, tail.look);
-            else
-                paintTailFibre(canvas, fibre, tail.look);
-        canvas.next();
-    }
+    for (const TailScene& tail : scene.tails) paintBunch(canvas, tail);
 }
 
 void paintNearPalmer(Canvas& canvas, const Scene& scene) {

@@ -1,6 +1,7 @@
 // Wings: drawing.md section 11.
 #include <cmath>
 #include <numbers>
+#include <tuple>
 
 #include "drawing/paint.h"
 
@@ -197,17 +198,160 @@ class RolledWing {
     std::array<double, 17> barDuty_{};
 };
 
+// A slip of quill, its barbs married edge to edge: one smooth sheet with fine lines on it.
+class SlipWing {
+  public:
+    SlipWing(Canvas& canvas, const WingScene& wing) : canvas_(canvas), wing_(wing), random_(wing.seed ^ 0x511full) {}
+
+    void paint(double tone, double turnedUp) {
+        tone_ = tone;
+        const double c = std::cos(turnedUp);
+        const double s = std::sin(turnedUp);
+        along_ = c * wing_.along + s * wing_.up;
+        up_ = c * wing_.up - s * wing_.along;
+        sheet();
+        ribbons();
+        barbs();
+    }
+
+  private:
+    [[nodiscard]] static double reach(double v) { return 1.0 - 0.26 * std::pow(1.0 - v, 1.2) - 0.05 * smoothstep(0.75, 1.0, v); }
+    [[nodiscard]] Vec3 at(double t, double v) const {
+        return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_;
+    }
+    [[nodiscard]] QPolygonF band(double low, double high) const {
+        QPolygonF outline;
+        constexpr int kSteps = 26;
+        for (int i = 0; i <= kSteps; ++i) outline << canvas_.at(at(reach(high) * i / kSteps, high));
+        for (int i = 1; i < 8; ++i) {
+            const double v = std::lerp(high, low, i / 8.0);
+            outline << canvas_.at(at(reach(v), v));
+        }
+        for (int i = kSteps; i >= 0; --i) outline << canvas_.at(at(reach(low) * i / kSteps, low));
+        return outline;
+    }
+    void sheet() {
+        // Each barb at the tip edge stands a little proud of its neighbour; in one place the slip has parted.
+        QPolygonF outline;
+        constexpr int kSteps = 26;
+        const int barbs = std::max(8, static_cast<int>(wing_.depth * 3.2));
+        const double parted = random_.uniform(0.35, 0.7);
+        for (int i = 0; i <= kSteps; ++i) outline << canvas_.at(at(reach(1.0) * i / kSteps, 1.0));
+        for (int b = barbs; b-- > 0;) {
+            const double v = (b + 0.5) / barbs;
+            const double proud = random_.uniform(0.02, 0.10) / wing_.length;
+            const double split = std::abs(v - parted) < 0.6 / barbs ? -0.05 : 0.0;
+            outline << canvas_.at(at(reach(v) + proud + split, v + 0.3 / barbs)) << canvas_.at(at(reach(v) + split, v - 0.4 / barbs));
+        }
+        for (int i = kSteps; i >= 0; --i) outline << canvas_.at(at(reach(0.0) * i / kSteps, 0.0));
+        QLinearGradient gradient(canvas_.at(at(0.0, 0.5)), canvas_.at(at(1.0, 0.5)));
+        gradient.setColorAt(0.0, colourOf(shade(wing_.base, tone_ - 0.14)));
+        gradient.setColorAt(0.25, colourOf(shade(wing_.base, tone_ - 0.02)));
+        gradient.setColorAt(0.7, colourOf(shade(wing_.base, tone_ + 0.03)));
+        gradient.setColorAt(1.0, colourOf(shade(wing_.base, tone_ - 0.03)));
+        canvas_.fill(outline, QBrush(gradient));
+    }
+    void ribbons() {
+        const Lab dark = shade(wing_.dark, tone_ - 0.10);
+        for (const double v : {0.42, 0.30, 0.19, 0.10}) canvas_.fill(band(0.0, v), dark, 0.08);
+        const Lab light = shade(wing_.pale, tone_ + 0.10);
+        for (const auto& [low, high] : {std::pair{0.48, 0.88}, std::pair{0.55, 0.82}, std::pair{0.61, 0.76}}) canvas_.fill(band(low, high), light, 0.08);
+    }
+    void barbs() {
+        const double fineness = canvas_.everything() ? 1.0 : std::max(0.45, canvas_.k() / 20.0);
+        const int n = std::max(6, static_cast<int>(std::lround(wing_.depth * 5.0 * fineness)));
+        const int steps = std::clamp(static_cast<int>(wing_.length * canvas_.k() / 13.0), 6, 32);
+        for (int b = 1; b < n; ++b) {
+            const double v = (b + random_.normal(0.12)) / n;
+            const bool light = b % 2 == 0;
+            const double own = random_.normal(0.03);
+            Vec3 before = at(0.04, v);
+            for (int i = 1; i <= steps; ++i) {
+                const double t = std::lerp(0.04, reach(std::clamp(v, 0.0, 1.0)) - 0.01, static_cast<double>(i) / steps);
+                const Vec3 p = at(t, v);
+                canvas_.line(before, p, shade(light ? wing_.pale : wing_.dark, tone_ + own), light ? 0.24 : 0.34, 0.026, 0.0);
+                before = p;
+            }
+            if (!canvas_.everything()) continue;
+            for (double x = 0.3; x < reach(std::clamp(v, 0.0, 1.0)) * wing_.length - 0.2; x += random_.uniform(0.10, 0.16)) {
+                const double t = x / wing_.length;
+                canvas_.line(at(t, v), at(t + 0.16 / wing_.length, v + 0.35 / n), shade(wing_.dark, tone_ + 0.02), 0.22, 0.02, 0.0);
+            }
+        }
+        canvas_.next();
+    }
+
+    Canvas& canvas_;
+    const WingScene& wing_;
+    Random random_;
+    double tone_ = 0.0;
+    Vec3 along_;
+    Vec3 up_;
+};
+
 }  // namespace
+
+void paintFarSlips(Canvas& canvas, const Scene& scene) {
+    constexpr double kHigher = 2.2 * kPi / 180.0;
+    for (const WingScene& wing : scene.wings)
+        if (wing.build == WingBuild::slips && wing.pair) SlipWing(canvas, wing).paint(-0.10, kHigher);
+}
 
 void paintWings(Canvas& canvas, const Scene& scene) {
     for (const WingScene& wing : scene.wings) {
-        if (wing.fibres) {
-            Scene bunch;
-            bunch.tails.push_back(wing.bunch);
-            paintTails(canvas, bunch);
-            continue;
+        switch (wing.build) {
+            case WingBuild::rolled: RolledWing(canvas, wing).paint(); break;
+            case WingBuild::slips: SlipWing(canvas, wing).paint(0.0, 0.0); break;
+            case WingBuild::bunch: paintBunch(canvas, wing.bunch); break;
         }
-        RolledWing(canvas, wing).paint();
+    }
+}
+
+void paintCheeks(Canvas& canvas, const Scene& scene) {
+    for (const CheekScene& cheek : scene.cheeks) {
+        Random random(cheek.seed);
+        const auto at = [&](double t, double v) {  // v −1 … 1 across a leaf that is widest before its middle
+            const double half = 0.5 * cheek.width * std::sin(kPi * std::pow(std::clamp(t, 0.0, 1.0), 0.75));
+            return cheek.root + (t * cheek.length) * cheek.along + (v * half) * cheek.up;
+        };
+        const auto leaf = [&](double from, double to, double share) {
+            QPolygonF outline;
+            constexpr int kSteps = 16;
+            for (int i = 0; i <= kSteps; ++i) outline << canvas.at(at(std::lerp(from, to, static_cast<double>(i) / kSteps), share));
+            for (int i = kSteps; i >= 0; --i) outline << canvas.at(at(std::lerp(from, to, static_cast<double>(i) / kSteps), -share));
+            return outline;
+        };
+        canvas.fill(leaf(0.0, 1.0, 1.0), cheek.colour);
+        constexpr int kFringe = 70;
+        for (int i = 0; i < kFringe; ++i) {
+            const double t = random.uniform(0.15, 0.98);
+            const double side = i % 2 == 0 ? 1.0 : -1.0;
+            const Vec3 from = at(t, 0.6 * side);
+            canvas.line(from, from + random.uniform(0.2, 0.45) * unit(cheek.along + (0.5 * side) * cheek.up), shade(cheek.colour, random.normal(0.05) + 0.04), 0.8, 0.025);
+        }
+        canvas.next();
+        // Two drops pointing forward, each in three nested tones.
+        const auto drop = [&](double from, double to, double share, Lab colour) {
+            QPolygonF outline;
+            constexpr int kSteps = 14;
+            for (const double side : {1.0, -1.0})
+                for (int i = 0; i <= kSteps; ++i) {
+                    const double u = static_cast<double>(side > 0.0 ? i : kSteps - i) / kSteps;
+                    outline << canvas.at(at(std::lerp(from, to, u), side * share * std::sin(kPi * std::pow(u, 1.7))));
+                }
+            canvas.fill(outline, colour);
+        };
+        const Lab bone = toLab({0.93, 0.89, 0.78});
+        for (const auto& [from, to, share, colour] : {std::tuple{0.10, 0.52, 0.62, cheek.spot}, std::tuple{0.54, 0.90, 0.58, bone}}) {
+            drop(from, to, share, shade(colour, -0.12));
+            drop(std::lerp(from, to, 0.10), std::lerp(from, to, 0.95), 0.78 * share, colour);
+            drop(std::lerp(from, to, 0.42), std::lerp(from, to, 0.86), 0.34 * share, shade(colour, 0.10));
+        }
+        for (int i = 0; i < 14; ++i) {  // the barbs run on across the drops
+            const double v = random.uniform(-0.7, 0.7);
+            canvas.line(at(0.12, 0.3 * v), at(0.90, v), cheek.colour, 0.22, 0.016, 0.0);
+        }
+        canvas.next();
     }
 }
 

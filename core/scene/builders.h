@@ -18,6 +18,11 @@ struct SceneBuild {
 [[nodiscard]] TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
 [[nodiscard]] HackleScene collarScene(const SceneBuild& build, std::size_t part, const HacklePlan& hackle);
 [[nodiscard]] HackleScene palmerScene(const SceneBuild& build, std::size_t part, const PalmerPlan& palmer);
+[[nodiscard]] TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
+[[nodiscard]] TailScene legsScene(const SceneBuild& build, std::size_t part, const PiecePlan& legs);
+[[nodiscard]] WingScene slipTailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
+[[nodiscard]] BodyScene tagScene(const SceneBuild& build, std::size_t part, const TagPlan& tag);
+[[nodiscard]] CheekScene cheekScene(const SceneBuild& build, std::size_t part, const PiecePlan& cheek);
 [[nodiscard]] WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
 [[nodiscard]] HookScene hookScene(const Hook& hook);
 

@@ -201,6 +201,95 @@ TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& t
     return scene;
 }
 
+// A wing of hair or plume: fibres from the tie-in, fanned a little about the wing's own angle.
+TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& wing) {
+    TailScene scene;
+    scene.part = part;
+    const PartPlan& planned = build.plan.parts[part];
+    const bool plume = wing.style == WingStyle::plume;
+    const Lab base = baseColour(planned.made, {0.42, 0.33, 0.25});
+    scene.look.kind = plume ? FibreKind::soft : FibreKind::hair;
+    scene.look.root = shade(base, -0.10);
+    scene.look.middle = base;
+    scene.look.tip = shade(base, plume ? 0.10 : 0.02);
+    scene.look.barbule = plume ? 0.26 : 0.0;
+    if (plume) scene.look.alphaTip = 0.8;
+    const Axis::Frame root = build.axis.frame(planned.station / mm);
+    const std::uint64_t seed = build.partSeed(part);
+    const int n = std::clamp(static_cast<int>(std::lround(wing.barbs)), 1, 160);
+    const double bed = wing.bed / mm / 2.0;
+    const double length = wing.length / mm;
+    for (int i = 0; i < n; ++i) {
+        Random random(seedOf(seed, static_cast<std::uint64_t>(i) + 1));
+        const double v = n == 1 ? 0.0 : -1.0 + 2.0 * (i + 0.5 + random.uniform(-0.4, 0.4)) / n;
+        const double angle = wing.lift.inRadians() + radians(5.0 + 6.0 * v + random.normal(1.5));
+        const Vec3 direction = std::cos(angle) * root.rear + std::sin(angle) * root.up;
+        const double own = length * (1.0 + random.normal(0.03) - 0.05 * v * v);
+        const double side = random.normal(0.35);
+        const Vec3 p0 = root.at + (bed + 0.12 * (1.0 + v)) * root.up + Vec3{0.0, 0.0, 0.4 * side};
+        const Vec3 p3 = p0 + own * direction - (0.03 * own) * root.up + Vec3{0.0, 0.0, side};
+        Fibre fibre;
+        fibre.curve = {p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction, p3};
+        fibre.width = plume ? 0.05 : 0.075;
+        fibre.length = own;
+        fibre.depth = side;
+        fibre.tone = random.normal(0.05);
+        fibre.seed = random.next();
+        fibre.index = i;
+        scene.fibres.push_back(fibre);
+    }
+    return scene;
+}
+
+// Legs: half at each side (or all round), swept back and down, bent at the knot where they are knotted.
+TailScene legsScene(const SceneBuild& build, std::size_t part, const PiecePlan& legs) {
+    TailScene scene;
+    scene.part = part;
+    const PartPlan& planned = build.plan.parts[part];
+    const auto& written = std::get<LegsPart>(build.plan.pattern.parts[part].detail);
+    const Lab base = baseColour(planned.made, {0.30, 0.23, 0.15});
+    scene.look.kind = FibreKind::hair;
+    scene.look.root = shade(base, -0.06);
+    scene.look.middle = base;
+    scene.look.tip = shade(base, 0.06);
+    const Axis::Frame root = build.axis.frame(planned.station / mm);
+    const std::uint64_t seed = build.partSeed(part);
+    const int n = std::max(1, static_cast<int>(std::lround(legs.count)));
+    const double length = legs.length / mm;
+    const bool knotted = written.knots.value_or(1) > 0;
+    const bool spread = written.style == LegStyle::spread;
+    const double bed = build.plan.bulk.diameter(planned.station) / mm / 2.0;
+    int index = 0;
+    for (int i = 0; i < n; ++i) {
+        Random random(seedOf(seed, static_cast<std::uint64_t>(i) + 1));
+        const double side = i % 2 == 0 ? 1.0 : -1.0;  // near, far
+        const double round = spread ? 2.0 * kPi * i / n : kPi / 2.0 * side;
+        const double down = radians(spread ? 50.0 : 20.0 + 24.0 * (i / 2) / std::max(1.0, n / 2.0) + random.normal(4.0));
+        const Vec3 outward = std::cos(round) * root.up + std::sin(round) * Vec3{0.0, 0.0, 1.0};
+        const Vec3 lower = spread ? outward : unit(0.35 * outward - 1.0 * root.up);
+        const Vec3 thigh = unit(std::cos(down) * root.rear + std::sin(down) * lower);
+        const Vec3 shin = unit(std::cos(down + radians(34.0)) * root.rear + std::sin(down + radians(34.0)) * lower);
+        const double own = length * (1.0 + random.normal(0.03));
+        const double upper = knotted ? 0.52 * own : own;
+        const auto add = [&](Vec3 from, Vec3 along, double run, double width) {
+            Fibre fibre;
+            fibre.curve = {from, from + (run / 3.0) * along, from + (2.0 * run / 3.0) * along, from + run * along - (0.02 * run) * root.up};
+            fibre.width = width;
+            fibre.taper = knotted ? 0.35 : 0.7;
+            fibre.length = run;
+            fibre.depth = side;
+            fibre.tone = random.normal(0.03) - (side < 0.0 ? 0.05 : 0.0);
+            fibre.seed = random.next();
+            fibre.index = index++;
+            scene.fibres.push_back(fibre);
+        };
+        const Vec3 from = root.at + (0.8 * bed) * outward;
+        add(from, thigh, upper, 0.16);
+        if (knotted) add(from + upper * thigh, shin, own - upper, 0.13);
+    }
+    return scene;
+}
+
 HackleScene collarScene(const SceneBuild& build, std::size_t part, const HacklePlan& h) {
     HackleScene scene;
     scene.part = part;
@@ -217,13 +306,16 @@ HackleScene collarScene(const SceneBuild& build, std::size_t part, const HackleP
         dealer.aimAt({h.target->x / mm, h.target->y / mm, 0.0}, station, bed);
     const int n = std::max(1, static_cast<int>(std::lround(h.fibres)));
     const std::uint64_t seed = build.partSeed(part);
+    const bool throat = build.plan.parts[part].kind == PartKind::throat;  // all drawn down below the shank
     for (int i = 0; i < n; ++i) {
         Random random(seedOf(seed ^ 0x5eedull, static_cast<std::uint64_t>(i)));
         const double share = (i + 0.5 + random.uniform(-0.3, 0.3)) / n;
         const double wound = 2.0 * kPi * h.turns * share;
+        constexpr double kThroatHalf = 58.0;  // degrees either side of straight down
+        const double round = throat ? kPi + radians(kThroatHalf) * std::sin(wound) : wound;
         const double grow = h.tieIn == TieIn::tip ? share : 1.0 - share;
         const double length = std::lerp(h.shortest / mm, h.longest / mm, grow);
-        scene.fibres.push_back(dealer.fibre({station - scene.stemWidth * wound / (2.0 * kPi), bed, wound, length}, i));
+        scene.fibres.push_back(dealer.fibre({station - scene.stemWidth * wound / (2.0 * kPi), bed, round, length}, i));
     }
     const int steps = std::max(8, static_cast<int>(h.turns * 24.0));
     for (int i = 0; i <= steps; ++i) {

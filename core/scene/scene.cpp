@@ -158,7 +158,10 @@ void measureExtent(Scene& scene) {
             take(fibre.curve[3]);
             take(pointOn(fibre.curve, 0.6));
         }
-    for (const auto& wing : scene.wings) take(wing.root + wing.length * wing.along + wing.depth * wing.up);
+    for (const auto& wing : scene.wings) {
+        take(wing.root + wing.length * wing.along + wing.depth * wing.up);
+        for (const auto& fibre : wing.bunch.fibres) take(fibre.curve[3]);
+    }
 }
 
 }  // namespace
@@ -261,31 +264,112 @@ HookScene hookScene(const Hook& hook) {
     return scene;
 }
 
+namespace {
+
+Marking markingOf(const Material& made) {
+    return made.marking.value_or(made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain);
+}
+
+void dressLeaf(WingScene& scene, const SceneBuild& build, std::size_t part) {
+    const Material& made = build.plan.parts[part].made;
+    scene.part = part;
+    scene.marking = markingOf(made);
+    scene.base = baseColour(made, {0.49, 0.37, 0.25});
+    scene.dark = shade(scene.base, -0.21);
+    scene.pale = shade(scene.base, 0.13);
+    scene.seed = build.partSeed(part);
+}
+
+WingBuild buildOf(WingStyle style) {
+    switch (style) {
+        case WingStyle::rolled: return WingBuild::rolled;
+        case WingStyle::paired:
+        case WingStyle::upright:
+        case WingStyle::cloak:
+        case WingStyle::tips: return WingBuild::slips;
+        case WingStyle::hair:
+        case WingStyle::plume: return WingBuild::bunch;
+    }
+    throw BrokenContract("unknown wing style");
+}
+
+}  // namespace
+
 WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& wing) {
     const PartPlan& planned = build.plan.parts[part];
     WingScene scene;
-    scene.part = part;
+    dressLeaf(scene, build, part);
     const Axis::Frame frame = build.axis.frame(planned.station / mm);
-    const double lift = wing.lift.inRadians();
+    constexpr double kUpright = 70.0 * kPi / 180.0;  // divided upright wings lean back a little
+    const double lift = wing.style == WingStyle::upright && wing.lift < Angle::degrees(20.0) ? kUpright : wing.lift.inRadians();
     scene.along = std::cos(lift) * frame.rear + std::sin(lift) * frame.up;
     scene.up = std::cos(lift) * frame.up - std::sin(lift) * frame.rear;
     scene.root = frame.at + (wing.bed / mm / 2.0 * 2.0 / 3.0) * frame.up;
     scene.length = wing.length / mm;
     scene.depth = wing.depth / mm;
     scene.sheets = std::clamp(wing.layers, 1, 3);
-    scene.marking = planned.made.marking.value_or(planned.made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain);
-    scene.base = baseColour(planned.made, {0.49, 0.37, 0.25});
-    scene.dark = shade(scene.base, -0.21);
-    scene.pale = shade(scene.base, 0.13);
-    scene.seed = build.partSeed(part);
-    scene.fibres = wing.style == WingStyle::hair || wing.style == WingStyle::plume || wing.style == WingStyle::tips;
-    if (scene.fibres) {
-        TailPlan bunch;
-        bunch.length = wing.length;
-        bunch.fibres = wing.barbs;
-        bunch.style = TailStyle::hair;
-        scene.bunch = tailScene(build, part, bunch);
+    scene.build = buildOf(wing.style);
+    scene.pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright || wing.style == WingStyle::tips;
+    if (scene.build == WingBuild::bunch) scene.bunch = bunchScene(build, part, wing);
+    return scene;
+}
+
+WingScene slipTailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail) {
+    WingScene scene;
+    dressLeaf(scene, build, part);
+    const Axis::Frame frame = build.axis.frame(build.plan.parts[part].station / mm - 0.4);
+    constexpr double kRise = 7.0 * kPi / 180.0;
+    scene.along = std::cos(kRise) * frame.rear + std::sin(kRise) * frame.up;
+    scene.up = std::cos(kRise) * frame.up - std::sin(kRise) * frame.rear;
+    scene.root = frame.at + (build.plan.hook.wire() / mm / 2.0) * frame.up;
+    scene.length = tail.length / mm + 0.4;
+    scene.depth = *tail.slip / mm;
+    scene.build = WingBuild::slips;
+    return scene;
+}
+
+// A tag or butt: a short winding behind the body's end, round the bend.
+BodyScene tagScene(const SceneBuild& build, std::size_t part, const TagPlan& tag) {
+    const PartPlan& planned = build.plan.parts[part];
+    BodyScene scene;
+    scene.part = part;
+    switch (planned.made.kind) {
+        case MaterialKind::tinsel: scene.surface = Surface::tinsel; break;
+        case MaterialKind::wire:
+        case MaterialKind::oval: scene.surface = Surface::wire; break;
+        case MaterialKind::herl:
+        case MaterialKind::fibres: scene.surface = Surface::herl; break;
+        case MaterialKind::dubbing: scene.surface = Surface::fur; break;
+        case MaterialKind::chenille: scene.surface = Surface::rope; break;
+        default: scene.surface = Surface::floss; break;
     }
+    scene.front = tag.end / mm - 0.05;
+    scene.end = (tag.end + tag.along) / mm;
+    const double radius = build.plan.bulk.diameter(tag.end) / mm / 2.0 + windingThickness(planned.made) / mm;
+    scene.radii = {radius, radius};
+    scene.pitch = windingWidth(planned.made) / mm;
+    scene.colour = baseColour(planned.made, {0.78, 0.62, 0.27});
+    scene.seed = build.partSeed(part);
+    return scene;
+}
+
+CheekScene cheekScene(const SceneBuild& build, std::size_t part, const PiecePlan& cheek) {
+    const PartPlan& planned = build.plan.parts[part];
+    CheekScene scene;
+    scene.part = part;
+    const Axis::Frame frame = build.axis.frame(planned.station / mm);
+    constexpr double kRise = 5.0 * kPi / 180.0;
+    scene.along = std::cos(kRise) * frame.rear + std::sin(kRise) * frame.up;
+    scene.up = std::cos(kRise) * frame.up - std::sin(kRise) * frame.rear;
+    scene.length = cheek.length / mm;
+    const auto* piece = std::get_if<PieceTraits>(&planned.made.traits);
+    constexpr double kSlender = 0.34;  // width to length, where it was not measured
+    scene.width = piece && piece->width ? *piece->width / mm : kSlender * scene.length;
+    scene.root = frame.at + Vec3{0.0, 0.0, build.plan.bulk.diameter(planned.station) / mm / 2.0} + (0.25 * scene.width) * frame.up;
+    scene.colour = baseColour(planned.made, {0.16, 0.14, 0.14});
+    const bool spotted = planned.made.colours.size() > 1;
+    scene.spot = toLab(spotted ? parseColour(planned.made.colours[1]).value_or(Rgb{0.87, 0.62, 0.24}) : Rgb{0.87, 0.62, 0.24});
+    scene.seed = build.partSeed(part);
     return scene;
 }
 
@@ -294,10 +378,26 @@ Scene makeScene(const Plan& plan) {
     scene.axis = Axis(plan.hook);
     scene.hook = hookScene(plan.hook);
     SceneBuild build{plan, scene.axis, seedOf(plan.pattern.id)};
-    build.winged = std::ranges::any_of(plan.parts, [](const PartPlan& p) { return p.kind == PartKind::wing; });
+    // A wing that lies low presses the hackle under it; one that stands leaves it as it is.
+    build.winged = std::ranges::any_of(plan.parts, [](const PartPlan& p) {
+        const auto* wing = std::get_if<WingPlan>(&p.detail);
+        return wing && wing->style != WingStyle::upright && wing->lift < Angle::degrees(20.0);
+    });
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         const auto& detail = plan.parts[i].detail;
-        if (const auto* tail = std::get_if<TailPlan>(&detail)) scene.tails.push_back(tailScene(build, i, *tail));
+        if (const auto* tag = std::get_if<TagPlan>(&detail)) scene.bodies.push_back(tagScene(build, i, *tag));
+        if (const auto* tail = std::get_if<TailPlan>(&detail)) {
+            if (tail->slip)
+                scene.wings.push_back(slipTailScene(build, i, *tail));
+            else
+                scene.tails.push_back(tailScene(build, i, *tail));
+        }
+        if (const auto* piece = std::get_if<PiecePlan>(&detail)) {
+            if (plan.parts[i].kind == PartKind::cheek)
+                scene.cheeks.push_back(cheekScene(build, i, *piece));
+            else
+                scene.tails.push_back(legsScene(build, i, *piece));
+        }
         if (const auto* body = std::get_if<BodyPlan>(&detail)) scene.bodies.push_back(bodyScene(build, i, *body));
         if (const auto* rib = std::get_if<RibPlan>(&detail)) scene.ribs.push_back(ribScene(build, i, *rib));
         if (const auto* palmer = std::get_if<PalmerPlan>(&detail)) scene.hackles.push_back(palmerScene(build, i, *palmer));

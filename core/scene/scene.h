@@ -48,7 +48,8 @@ enum class FibreKind { soft, medium, stiff, tail, tippet, hair };
 // One fibre of a hackle, tail or bunch.
 struct Fibre {
     Cubic curve;
-    double width = 0.08;     // at the root, mm; tapers to a tenth
+    double width = 0.08;     // at the root, mm
+    double taper = 0.9;      // share of it lost by the tip
     double length = 1.0;     // along it, mm
     double depth = 0.0;      // z at 55 % of it, decides far and near
     double fromTop = 0.0;    // angle of its root from the top, rad
@@ -134,9 +135,13 @@ struct RibScene {
     bool operator==(const RibScene&) const = default;
 };
 
+// How a wing (or a slip tied as a tail) is made up.
+enum class WingBuild { rolled, slips, bunch };
+
 struct WingScene {
     std::size_t part = 0;
-    bool fibres = false;  // hair, plume, tips: a bunch of fibres instead of a folded slip
+    WingBuild build = WingBuild::rolled;
+    bool pair = false;  // slips: another one behind the shank
     TailScene bunch;
     Vec3 root;
     Vec3 along;  // unit
@@ -191,6 +196,20 @@ struct BeadScene {
     bool operator==(const BeadScene&) const = default;
 };
 
+// A small enamelled feather at the side of the wing's root: a leaf with two drops on it.
+struct CheekScene {
+    std::size_t part = 0;
+    Vec3 root;
+    Vec3 along;
+    Vec3 up;
+    double length = 3.0;
+    double width = 1.2;
+    Lab colour;
+    Lab spot;
+    std::uint64_t seed = 0;
+    bool operator==(const CheekScene&) const = default;
+};
+
 struct HookScene {
     double wire = 0.6;
     double spear = 4.0;
@@ -217,6 +236,7 @@ struct Scene {
     std::vector<RibScene> ribs;
     std::vector<HackleScene> hackles;  // palmers and collars
     std::vector<WingScene> wings;
+    std::vector<CheekScene> cheeks;
     std::vector<BeadScene> beads;
     BedScene bed;
     HeadScene head;
