@@ -189,6 +189,38 @@ Faults Document::apply(const Result<Edit>& edit, std::optional<std::size_t> edit
     return {};
 }
 
+void Document::preview(const Result<Edit>& edit) {
+    if (!edit) return;
+    auto planned = planPattern(edit->after, pattern_);
+    if (!planned) return;
+    if (!previewed_) planBeforePreview_ = plan_;
+    previewed_ = *edit;
+    plan_ = std::move(*planned);
+    emit planChanged();
+    emit said(qt(sayChange(*planBeforePreview_, *plan_, part_)));
+}
+
+void Document::makePreviewed(std::optional<std::size_t> edited) {
+    if (!previewed_) return;
+    const Edit edit = std::move(*previewed_);
+    plan_ = planBeforePreview_;  // so that the step is said against where it began
+    previewed_.reset();
+    planBeforePreview_.reset();
+    if (const Faults faults = apply(edit, edited); !faults.empty() || edit.after == *book_) {
+        replan();
+        emit planChanged();
+    }
+}
+
+void Document::dropPreview() {
+    if (!previewed_) return;
+    plan_ = planBeforePreview_;
+    previewed_.reset();
+    planBeforePreview_.reset();
+    emit planChanged();
+    emit said(tr("Left as it was"));
+}
+
 void Document::show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited) {
     const std::optional<Plan> before = plan_;
     book_ = std::move(book);

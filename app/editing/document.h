@@ -53,6 +53,12 @@ class Document : public QObject {
 
     // Faults when the edit was refused; empty when it was done, or when it changed nothing.
     Faults apply(const Result<Edit>& edit, std::optional<std::size_t> edited = std::nullopt, Gesture gesture = Gesture::single);
+    // Shows an edit without making it: while something is dragged. One that can't be tied is not shown. Ends with
+    // makePreviewed(), which makes it one step of undo, or dropPreview().
+    void preview(const Result<Edit>& edit);
+    void makePreviewed(std::optional<std::size_t> edited);
+    void dropPreview();
+    [[nodiscard]] bool previewing() const { return previewed_.has_value(); }
     [[nodiscard]] QUndoStack& undoStack() { return undo_; }
 
     // Reads the book again where another window or program has changed it; undo starts anew then.
@@ -89,6 +95,8 @@ class Document : public QObject {
     std::optional<Plan> plan_;
     std::optional<Plan> ghost_;
     std::optional<TeamReport> report_;
+    std::optional<Edit> previewed_;
+    std::optional<Plan> planBeforePreview_;
     QUndoStack undo_;
     bool kept_ = true;
 };

@@ -24,6 +24,7 @@ FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setObjectName(QStringLiteral("fly"));
     setAccessibleName(tr("The fly in profile"));
     setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
     connect(&document_, &Document::planChanged, this, &FlyView::rebuild);
     connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
     connect(&theme_, &Theme::changed, this, [this] { fit(Fit::anew); update(); });
@@ -36,8 +37,12 @@ void FlyView::rebuild() {
     ghost_.reset();
     if (document_.plan()) scene_ = makeScene(*document_.plan());
     if (document_.ghost()) ghost_ = makeScene(*document_.ghost());
+    handles_ = document_.plan() ? handlesOf(*document_.plan()) : std::vector<Handle>{};
+    for (auto* index : {&hovered_, &held_, &focused_})
+        if (*index && **index >= handles_.size()) index->reset();
     const std::string now = document_.pattern() ? document_.pattern()->id : std::string();
-    fit(now == shown_ ? Fit::keepIfItFits : Fit::anew);
+    // Under a held handle the scale must not move, or the hand would.
+    if (!held_) fit(now == shown_ ? Fit::keepIfItFits : Fit::anew);
     shown_ = now;
     update();
 }
@@ -83,6 +88,7 @@ void FlyView::paintEvent(QPaintEvent*) {
     layersPainted_ = picture_.update(*scene_, view_, size(), devicePixelRatioF());
     picture_.compose(painter);
     paintMeasure(painter);
+    paintHandles(painter);
     if (ghost_) {
         painter.setFont(faceScaled(0.92));
         painter.setPen(c.slate);
@@ -203,14 +209,170 @@ void FlyView::paintMeasure(QPainter& painter) const {
 void FlyView::mousePressEvent(QMouseEvent* event) {
     if (!scene_ || event->button() != Qt::LeftButton) return;
     setFocus(Qt::MouseFocusReason);
+    if (const auto grabbed = handleAt(event->position())) {
+        held_ = focused_ = grabbed;
+        document_.choosePart(handles_[*grabbed].part);
+        return;
+    }
+    focused_.reset();
     const QPointF p = event->position() - view_.origin;
     constexpr double kReachPx = 9.0;
     document_.choosePart(partAt(*scene_, p.x() / view_.pxPerMm, -p.y() / view_.pxPerMm, kReachPx / view_.pxPerMm,
                                 findKind(document_.plan()->pattern, PartKind::head)));
 }
 
+std::optional<std::size_t> FlyView::handleAt(QPointF place) const {
+    constexpr double kReachPx = 9.0;
+    std::optional<std::size_t> found;
+    double nearest = kReachPx;
+    for (std::size_t i = 0; i < handles_.size(); ++i) {
+        const QPointF off = placeOf(handles_[i]) - place;
+        // Where several lie together the chosen part's comes first.
+        const double distance = std::hypot(off.x(), off.y()) - (document_.part() == handles_[i].part ? 3.0 : 0.0);
+        if (distance >= nearest) continue;
+        nearest = distance;
+        found = i;
+    }
+    return found;
+}
+
+Point2 FlyView::inProfile(QPointF place) const {
+    const QPointF p = place - view_.origin;
+    return {p.x() / view_.pxPerMm * mm, -p.y() / view_.pxPerMm * mm};
+}
+
+void FlyView::write(const Handle& handle, const std::optional<Written>& written) {
+    if (!written || !document_.pattern()) return;
+    document_.preview(changeField(document_.book(), document_.pattern()->id, handle.part, written->key, written->text));
+}
+
+void FlyView::dragTo(QPointF place, Qt::KeyboardModifiers modifiers) {
+    constexpr double kSnapPx = 7.0;
+    const Length snap = (modifiers & Qt::AltModifier) ? 0.0 * mm : kSnapPx / view_.pxPerMm * mm;
+    const Handle handle = handles_[*held_];
+    write(handle, dragged(*document_.plan(), handle, inProfile(place), snap));
+}
+
+void FlyView::mouseMoveEvent(QMouseEvent* event) {
+    if (held_) return dragTo(event->position(), event->modifiers());
+    const auto over = handleAt(event->position());
+    if (over) {
+        const Travel travel = handles_[*over].travel;
+        setCursor(travel == Travel::along ? Qt::SizeHorCursor : travel == Travel::across ? Qt::SizeVerCursor : Qt::SizeAllCursor);
+        setToolTip(tr("%1: drag it; Alt lets it go between the landmarks").arg(qt(handles_[*over].name)));
+    } else {
+        unsetCursor();
+        setToolTip(QString());
+    }
+    if (over == hovered_) return;
+    hovered_ = over;
+    update();
+}
+
+void FlyView::mouseReleaseEvent(QMouseEvent* event) {
+    if (!held_ || event->button() != Qt::LeftButton) return;
+    const std::size_t part = handles_[*held_].part;
+    held_.reset();
+    document_.makePreviewed(part);
+}
+
+void FlyView::leaveEvent(QEvent*) {
+    hovered_.reset();
+    update();
+}
+
+bool FlyView::focusNextPrevChild(bool next) {
+    const auto last = static_cast<std::ptrdiff_t>(handles_.size()) - 1;
+    const std::ptrdiff_t now = focused_ ? static_cast<std::ptrdiff_t>(*focused_) + (next ? 1 : -1) : (next ? 0 : last);
+    if (now < 0 || now > last) {
+        focused_.reset();
+        update();
+        return QWidget::focusNextPrevChild(next);
+    }
+    focused_ = static_cast<std::size_t>(now);
+    document_.choosePart(handles_[*focused_].part);
+    update();
+    return true;
+}
+
+// One step of 0.1 mm by keyboard is one edit.
+void FlyView::nudge(int steps, bool across) {
+    if (!focused_) return;
+    const Handle handle = handles_[*focused_];
+    const bool may = handle.travel == Travel::both || (handle.travel == Travel::across) == across;
+    if (!may) return;
+    // A step that counts in wholes (turns, layers) moves to the next whole.
+    const bool whole = handle.grab == Grab::ribTurn || handle.grab == Grab::head;
+    Length step = 0.1 * mm;
+    if (handle.grab == Grab::ribTurn) step = 0.6 * std::get<RibPlan>(document_.plan()->parts[handle.part].detail).pitch;
+    if (whole && handle.grab == Grab::head) step = document_.plan()->thread.thickness;
+    if (across && handle.grab != Grab::head) step = 0.05 * mm;  // a radius
+    Point2 to = handle.at;
+    (across ? to.y : to.x) += static_cast<double>(steps) * step;
+    write(handle, dragged(*document_.plan(), handle, to, 0.0 * mm));
+    document_.makePreviewed(handle.part);
+}
+
+void FlyView::jump(int direction) {
+    if (!focused_) return;
+    const Handle handle = handles_[*focused_];
+    constexpr Length kOnIt = 0.02 * mm;
+    if (const auto to = nextSnap(*document_.plan(), handle, direction)) write(handle, dragged(*document_.plan(), handle, *to, kOnIt));
+    document_.makePreviewed(handle.part);
+}
+
+void FlyView::paintHandles(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const bool busy = underMouse() || hasFocus();
+    for (std::size_t i = 0; i < handles_.size(); ++i) {
+        const bool own = document_.part() == handles_[i].part;
+        if (!own && !busy) continue;
+        const bool strong = hovered_ == i || held_ == i || (hasFocus() && focused_ == i);
+        painter.setPen(QPen(own || strong ? c.accent : c.inkSoft, strong ? 2.4 : 1.3));
+        QColor fill = c.raised;
+        if (!own && !strong) fill.setAlpha(120);
+        painter.setBrush(strong ? c.accent : fill);
+        const QPointF place = placeOf(handles_[i]);
+        const double r = strong ? 5.5 : own ? 4.5 : 3.0;
+        // Across: a lozenge; along: a ring. Shape says which way it goes.
+        if (handles_[i].travel == Travel::across)
+            painter.drawPolygon(QPolygonF{{place + QPointF(0, -r), place + QPointF(0.8 * r, 0), place + QPointF(0, r), place + QPointF(-0.8 * r, 0)}});
+        else
+            painter.drawEllipse(place, r, r);
+    }
+    if (!held_) return;
+    // While it is held, what it says stands beside it.
+    const PartPlan& part = document_.plan()->parts[handles_[*held_].part];
+    painter.setFont(faceScaled(1.0, true));
+    const QFontMetricsF metrics(painter.font());
+    const QString words = metrics.elidedText(qt(part.words), Qt::ElideRight, 420.0);
+    QRectF tag = metrics.boundingRect(words).adjusted(-8, -4, 8, 4);
+    tag.moveBottomLeft(placeOf(handles_[*held_]) + QPointF(12.0, -12.0));
+    if (tag.right() > width() - 8.0) tag.moveRight(width() - 8.0);
+    if (tag.top() < 8.0) tag.moveTop(8.0);
+    painter.setPen(QPen(c.accent, 1.0));
+    painter.setBrush(c.raised);
+    painter.drawRoundedRect(tag, 3.0, 3.0);
+    painter.setPen(c.ink);
+    painter.drawText(tag, Qt::AlignCenter, words);
+}
+
 void FlyView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() != Qt::Key_Escape) return QWidget::keyPressEvent(event);
+    switch (event->key()) {
+        case Qt::Key_Left: return nudge(-1, false);
+        case Qt::Key_Right: return nudge(1, false);
+        case Qt::Key_Up: return nudge(1, true);
+        case Qt::Key_Down: return nudge(-1, true);
+        case Qt::Key_PageDown: return jump(1);
+        case Qt::Key_PageUp: return jump(-1);
+        case Qt::Key_Escape: break;
+        default: return QWidget::keyPressEvent(event);
+    }
+    if (held_) {
+        held_.reset();
+        document_.dropPreview();
+        return;
+    }
     if (document_.ghost())
         document_.dismissGhost();
     else

@@ -7,6 +7,7 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "sizing/handles.h"
 #include "theme/theme.h"
 
 namespace machair::app {
@@ -22,11 +23,19 @@ class FlyView : public QWidget {
     [[nodiscard]] bool showsGhost() const { return ghost_.has_value(); }
     [[nodiscard]] int layersPaintedLast() const { return layersPainted_; }
 
+    // What can be taken hold of, and where it is on the screen.
+    [[nodiscard]] const std::vector<Handle>& handles() const { return handles_; }
+    [[nodiscard]] QPointF placeOf(const Handle& handle) const { return at(handle.at.x / mm, handle.at.y / mm); }
+
   protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    bool focusNextPrevChild(bool next) override;
 
   private:
     void rebuild();
@@ -35,6 +44,13 @@ class FlyView : public QWidget {
     [[nodiscard]] QPointF at(double x, double y) const;
     void paintRule(QPainter& painter) const;
     void paintMeasure(QPainter& painter) const;
+    void paintHandles(QPainter& painter) const;
+    [[nodiscard]] std::optional<std::size_t> handleAt(QPointF place) const;
+    [[nodiscard]] Point2 inProfile(QPointF place) const;
+    void dragTo(QPointF place, Qt::KeyboardModifiers modifiers);
+    void nudge(int steps, bool across);
+    void jump(int direction);
+    void write(const Handle& handle, const std::optional<Written>& written);
     void paintDimension(QPainter& painter, QPointF from, QPointF to, const QString& text) const;
 
     Document& document_;
@@ -44,6 +60,10 @@ class FlyView : public QWidget {
     std::optional<Scene> scene_;
     std::optional<Scene> ghost_;
     std::string shown_;  // the dressing that the view was fitted to
+    std::vector<Handle> handles_;
+    std::optional<std::size_t> hovered_;
+    std::optional<std::size_t> held_;     // under the mouse button
+    std::optional<std::size_t> focused_;  // reached by Tab
     int layersPainted_ = 0;
 };
 

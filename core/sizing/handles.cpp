@@ -1,0 +1,316 @@
+#include "sizing/handles.h"
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+
+#include "book/spec_words.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+const PartDetail& written(const Plan& plan, const Handle& handle) { return plan.pattern.parts[handle.part].detail; }
+
+// Where the fibres of a hackle are drawn to end in the profile, at the bottom.
+Point2 hackleTip(const Plan& plan, std::size_t part, const HacklePlan& h) {
+    if (h.target) return *h.target;
+    const WirePoint root = plan.hook.at(plan.parts[part].station);
+    const Angle sweep = h.stand == FibreStand::upright ? 85_deg : h.feather.fibreAngle();
+    const Angle down = sweep + root.heading;
+    return {root.position.x + h.fibre * cos(down), root.position.y - 0.5 * h.bed - h.fibre * sin(down)};
+}
+
+const HacklePlan* hackleOf(const PartPlan& part) {
+    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
+    return std::get_if<HacklePlan>(&part.detail);
+}
+
+Point2 above(const Plan& plan, Length station, Length radius) {
+    const WirePoint at = plan.hook.at(station);
+    return {at.position.x + radius * sin(at.heading), at.position.y + radius * cos(at.heading)};
+}
+
+// How far a place stands off the axis over a station.
+Length offAxis(const Plan& plan, Length station, Point2 to) {
+    const WirePoint at = plan.hook.at(station);
+    return (to.x - at.position.x) * sin(at.heading) + (to.y - at.position.y) * cos(at.heading);
+}
+
+// The station over a place: where the axis comes nearest to it.
+Length stationNear(const Plan& plan, Point2 to) {
+    Length best;
+    double nearest = 1e300;
+    constexpr int kLooks = 400;
+    for (int i = 0; i <= kLooks; ++i) {
+        const Length s = plan.hook.rearmostStation() * (static_cast<double>(i) / kLooks);
+        const Point2 p = plan.hook.at(s).position;
+        const double off = std::hypot((p.x - to.x) / mm, 0.2 * ((p.y - to.y) / mm));  // the pointer's x is what is meant
+        if (off < nearest) {
+            nearest = off;
+            best = s;
+        }
+    }
+    return best;
+}
+
+struct Candidate {
+    Length at;  // x of a tip, a station or a size
+    LengthSpec spec;
+};
+
+constexpr std::array kNiceShares = {0.25, 1.0 / 3.0, 0.5, 2.0 / 3.0, 0.75, 0.8, 1.0, 1.25, 1.5, 2.0};
+
+std::vector<Candidate> shareCandidates(Length origin, Length yardstick, Yardstick of) {
+    std::vector<Candidate> list;
+    for (const double share : kNiceShares) list.push_back({origin + share * yardstick, ratioOf(std::round(share * 1000.0) / 1000.0, of)});
+    return list;
+}
+
+std::vector<Candidate> reachCandidates(const Plan& plan) {
+    std::vector<Candidate> list;
+    for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend, Landmark::rearmost})
+        list.push_back({plan.hook.landmarkTarget(landmark).x, reachTo(landmark)});
+    return list;
+}
+
+const Candidate* nearest(const std::vector<Candidate>& list, Length at, Length within) {
+    const Candidate* found = nullptr;
+    for (const Candidate& c : list)
+        if (abs(c.at - at) <= within && (!found || abs(c.at - at) < abs(found->at - at))) found = &c;
+    return found;
+}
+
+// The same kind of length, now `value` long: a ratio stays of its yardstick, a reach at its landmark.
+LengthSpec keptKind(const LengthSpec& old, Length was, Length value) {
+    constexpr double kFine = 1000.0;
+    if (const auto* ratio = std::get_if<Ratio>(&old.value)) {
+        Ratio changed = *ratio;
+        changed.ratio = std::max(0.01, std::round(kFine * ratio->ratio * (value / was)) / kFine);
+        return {changed, old.carried};
+    }
+    return {std::max(0.1, std::round(10.0 * (value / mm)) / 10.0) * mm, old.carried};
+}
+
+// A reach whose tip is now at x.
+LengthSpec reachAt(const Plan& plan, const Reach& old, Length tip) {
+    Reach changed = old;
+    const auto* landmark = std::get_if<AnyLandmark>(&old.to);
+    const auto* onHook = landmark ? std::get_if<Landmark>(landmark) : nullptr;
+    const Landmark to = onHook ? *onHook : Landmark::point;
+    changed.to = AnyLandmark(to);
+    changed.fraction.reset();
+    changed.past.reset();
+    changed.shortBy.reset();
+    const double off = std::round(10.0 * ((tip - plan.hook.landmarkTarget(to).x) / mm)) / 10.0;
+    if (off > 0.0) changed.past = Held<LengthSpec>(inMm(off * mm));
+    if (off < 0.0) changed.shortBy = Held<LengthSpec>(inMm(-off * mm));
+    return {changed, {}};
+}
+
+// A length that runs from `origin` along the shank's direction and now ends at `tip`.
+std::optional<Written> alongTip(const Plan& plan, const LengthSpec& old, Length origin, Length was, Length tip, Length snap,
+                                const std::vector<Candidate>& candidates) {
+    if (tip <= origin + 0.1 * mm) return std::nullopt;
+    if (const Candidate* c = snap > 0.0 * mm ? nearest(candidates, tip, snap) : nullptr) return Written{"length", writeSpec(c->spec), true};
+    if (const auto* reach = std::get_if<Reach>(&old.value)) {
+        const Length tailRoot = plan.hook.at(plan.bodyEnd).position.x;
+        if (!reach->fraction || !plan.tailTip || tip <= tailRoot) return Written{"length", writeSpec(reachAt(plan, *reach, tip)), false};
+        Reach changed = *reach;  // a share of the tail, counted from the body end
+        constexpr double kFine = 1000.0;
+        changed.fraction = std::max(0.01, std::round(kFine * ((tip - tailRoot) / (*plan.tailTip - tailRoot))) / kFine);
+        return Written{"length", writeSpec(LengthSpec{changed, old.carried}), false};
+    }
+    return Written{"length", writeSpec(keptKind(old, was, tip - origin)), false};
+}
+
+std::optional<Written> stationAt(const Plan& plan, const char* key, Length station, Length snap) {
+    struct Place {
+        Length at;
+        StationSpec spec;
+    };
+    std::vector<Place> places;
+    for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend})
+        places.push_back({plan.hook.landmarkStation(landmark), StationSpec{landmark, {}, {}, {}}});
+    for (const double share : {0.15, 0.2, 0.22, 0.25, 1.0 / 3.0, 0.5})
+        places.push_back({share * plan.hook.shank(), StationSpec{Landmark::eye, {}, ratioOf(std::round(1000.0 * share) / 1000.0, Yardstick::shank), {}}});
+    const auto close = std::ranges::min_element(places, {}, [&](const Place& p) { return abs(p.at - station) / mm; });
+    if (snap > 0.0 * mm && abs(close->at - station) <= snap) return Written{key, writeSpec(close->spec), true};
+    // Not at a landmark: a share of the shank from the eye, so that it moves with the hook.
+    const double share = std::round(1000.0 * (station / plan.hook.shank())) / 1000.0;
+    if (share <= 0.0) return std::nullopt;
+    return Written{key, writeSpec(StationSpec{Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}}), false};
+}
+
+// A diameter or depth: a share of the gape unless it was written in mm.
+Written sizeAs(const Plan& plan, std::string key, Length size, Length snap, bool fixed) {
+    size = std::max(0.1 * mm, size);
+    if (fixed) return {std::move(key), formatShort(size / mm, 2) + " mm", false};
+    const double share = size / plan.hook.gape();
+    const double nice = std::round(20.0 * share) / 20.0;
+    const bool snapped = snap > 0.0 * mm && nice > 0.0 && abs((nice - share) * plan.hook.gape()) <= snap;
+    const double value = snapped ? nice : std::round(1000.0 * share) / 1000.0;
+    return {std::move(key), writeSpec(ratioOf(std::max(0.01, value), Yardstick::gape)), snapped};
+}
+
+std::vector<Candidate> candidatesFor(const Plan& plan, const Handle& handle) {
+    const PartPlan& part = plan.parts[handle.part];
+    const Length origin = plan.hook.at(part.station).position.x;
+    std::vector<Candidate> list;
+    switch (handle.grab) {
+        case Grab::tailTip: return shareCandidates(origin, plan.hook.shank(), Yardstick::shank);
+        case Grab::wingTip:
+        case Grab::hackleTip:
+            list = reachCandidates(plan);
+            if (plan.tailTip && handle.grab == Grab::wingTip)
+                for (const double fraction : {0.5, 2.0 / 3.0, 1.0}) {
+                    const Length root = plan.hook.at(plan.bodyEnd).position.x;
+                    list.push_back({root + fraction * (*plan.tailTip - root), LengthSpec{Reach{PartRef{PartKind::tail}, std::round(1000.0 * fraction) / 1000.0, {}, {}}, {}}});
+                }
+            return list;
+        default: return list;
+    }
+}
+
+std::optional<Written> dragHackle(const Plan& plan, const Handle& handle, const LengthSpec& old, Point2 to, Length snap) {
+    const HacklePlan& h = *hackleOf(plan.parts[handle.part]);
+    const WirePoint root = plan.hook.at(plan.parts[handle.part].station);
+    const auto candidates = candidatesFor(plan, handle);
+    if (const Candidate* c = snap > 0.0 * mm ? nearest(candidates, to.x, snap) : nullptr)
+        if (c->at > root.position.x) return Written{"length", writeSpec(c->spec), true};
+    if (const auto* reach = std::get_if<Reach>(&old.value)) {
+        if (to.x <= root.position.x + 0.1 * mm) return std::nullopt;
+        return Written{"length", writeSpec(reachAt(plan, *reach, to.x)), false};
+    }
+    const Length fibre = hypot(to.x - root.position.x, to.y - root.position.y + 0.5 * h.bed);
+    if (fibre < 0.5 * mm) return std::nullopt;
+    if (const auto* ratio = std::get_if<Ratio>(&old.value); ratio && snap > 0.0 * mm) {
+        const Length yardstick = h.fibre / ratio->ratio;
+        const double nice = std::round(20.0 * (fibre / yardstick)) / 20.0;
+        if (nice > 0.0 && abs(nice * yardstick - fibre) <= snap) return Written{"length", writeSpec(LengthSpec{Ratio{nice, ratio->of}, {}}), true};
+    }
+    return Written{"length", writeSpec(keptKind(old, h.fibre, fibre)), false};
+}
+
+}  // namespace
+
+std::vector<Handle> handlesOf(const Plan& plan) {
+    std::vector<Handle> handles;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const PartPlan& part = plan.parts[i];
+        const WirePoint root = plan.hook.at(part.station);
+        if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
+            const double rise = 0.12;  // its fibres stand a little up
+            handles.push_back({Grab::tailTip, i, {root.position.x + tail->length * cos(root.heading), root.position.y + rise * tail->length}, Travel::along, "tail tip"});
+        } else if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
+            const Length middle = 0.5 * (body->front + body->end);
+            const std::string name(nameOf(part.kind));
+            handles.push_back({Grab::bodyEnd, i, plan.hook.at(body->end).position, Travel::along, name + " end"});
+            handles.push_back({Grab::bodyFront, i, plan.hook.at(body->front).position, Travel::along, name + " front"});
+            if (!body->overUnderbody) {
+                handles.push_back({Grab::rearDiameter, i, above(plan, body->end - 0.15 * mm, 0.5 * body->rearDiameter), Travel::across, name + " rear thickness"});
+                handles.push_back({Grab::shoulder, i, above(plan, body->front + 0.15 * mm, 0.5 * body->frontDiameter), Travel::across, name + " shoulder"});
+                if (body->frontDiameter > 1.05 * body->rearDiameter)
+                    handles.push_back({Grab::taper, i, above(plan, middle, 0.5 * plan.bodyDiameter(*body, middle)), Travel::across, name + " taper"});
+            }
+        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
+            if (rib->turns >= 2.0) {
+                const Length secondTurn = rib->end - 1.5 * rib->pitch;
+                handles.push_back({Grab::ribTurn, i, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, "rib turns"});
+            }
+        } else if (const HacklePlan* hackle = hackleOf(part)) {
+            handles.push_back({Grab::hackleTip, i, hackleTip(plan, i, *hackle), hackle->target ? Travel::along : Travel::both,
+                               std::string(nameOf(part.kind)) + " tip"});
+        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
+            const Length lift = wing->length * sin(wing->lift);
+            handles.push_back({Grab::wingTip, i, {root.position.x + wing->length, root.position.y + 0.5 * wing->bed + lift + 0.35 * wing->depth}, Travel::along, "wing tip"});
+            if (wing->style != WingStyle::hair && wing->style != WingStyle::plume)
+                handles.push_back({Grab::wingDepth, i, {root.position.x + 0.6 * wing->length, root.position.y + 0.5 * wing->bed + 0.6 * lift + 0.72 * wing->depth}, Travel::across, "wing depth"});
+        } else if (std::holds_alternative<HeadPlan>(part.detail)) {
+            const Length middle = plan.head.from + 0.58 * (plan.head.to - plan.head.from);
+            handles.push_back({Grab::head, i, above(plan, middle, 0.5 * plan.head.diameter), Travel::across, "head"});
+        }
+    }
+    return handles;
+}
+
+std::optional<Written> dragged(const Plan& plan, const Handle& handle, Point2 to, Length snap) {
+    const PartPlan& part = plan.parts[handle.part];
+    const WirePoint root = plan.hook.at(part.station);
+    switch (handle.grab) {
+        case Grab::tailTip: {
+            const auto& tail = std::get<TailPlan>(part.detail);
+            return alongTip(plan, std::get<TailPart>(written(plan, handle)).length, root.position.x, tail.length, to.x, snap, candidatesFor(plan, handle));
+        }
+        case Grab::wingTip: {
+            const auto& wing = std::get<WingPlan>(part.detail);
+            return alongTip(plan, std::get<WingPart>(written(plan, handle)).length, root.position.x, wing.length, to.x, snap, candidatesFor(plan, handle));
+        }
+        case Grab::hackleTip: {
+            if (const auto* palmer = std::get_if<PalmerPart>(&written(plan, handle))) return dragHackle(plan, handle, palmer->length, to, snap);
+            return dragHackle(plan, handle, std::get<CollarPart>(written(plan, handle)).length, to, snap);
+        }
+        case Grab::bodyEnd: return stationAt(plan, "end", stationNear(plan, to), snap);
+        case Grab::bodyFront: return stationAt(plan, "front", stationNear(plan, to), snap);
+        case Grab::rearDiameter: {
+            const auto& body = std::get<BodyPart>(written(plan, handle));
+            return sizeAs(plan, body.rear ? "rear_mm" : "rear_diameter", 2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).end, to), 0.5 * snap, body.rear.has_value());
+        }
+        case Grab::shoulder: {
+            const auto& body = std::get<BodyPart>(written(plan, handle));
+            return sizeAs(plan, body.foremost ? "front_mm" : "front_diameter", 2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).front, to), 0.5 * snap,
+                          body.foremost.has_value());
+        }
+        case Grab::taper: {
+            const auto& body = std::get<BodyPlan>(part.detail);
+            const Length middle = 0.5 * (body.front + body.end);
+            const double share = (2.0 * offAxis(plan, middle, to) - body.rearDiameter) / (body.frontDiameter - body.rearDiameter);
+            constexpr double kFullest = 0.1;   // exponents that are still a taper
+            constexpr double kHollowest = 4.0;
+            double exponent = share >= 1.0 ? kFullest : share <= 0.0 ? kHollowest : std::log(share) / std::log(0.5);
+            exponent = std::clamp(std::round(20.0 * exponent) / 20.0, kFullest, kHollowest);
+            return Written{"exponent", formatShort(exponent, 2), false};
+        }
+        case Grab::ribTurn: {
+            const auto& rib = std::get<RibPlan>(part.detail);
+            const Length pitch = (rib.end - stationNear(plan, to)) / 1.5;
+            if (pitch <= 0.1 * mm) return std::nullopt;
+            const double turns = std::clamp(std::round((rib.end - rib.front) / pitch), 2.0, 30.0);
+            return Written{"turns", formatShort(turns, 0), true};
+        }
+        case Grab::wingDepth: {
+            const auto& wing = std::get<WingPlan>(part.detail);
+            const Length rise = to.y - (root.position.y + 0.5 * wing.bed + 0.6 * wing.length * sin(wing.lift));
+            const bool slip = wing.style != WingStyle::rolled && std::get<WingPart>(written(plan, handle)).width.has_value();
+            return sizeAs(plan, slip ? "width" : "depth", rise / 0.72, 0.5 * snap, false);
+        }
+        case Grab::head: {
+            const Length middle = 0.5 * (plan.head.from + plan.head.to);
+            const auto& head = std::get<HeadPart>(written(plan, handle));
+            constexpr int kUsualLayers = 3;
+            const double grown = std::round((2.0 * offAxis(plan, middle, to) - plan.head.diameter) / (2.0 * plan.thread.thickness));
+            return Written{"layers", std::to_string(std::clamp(static_cast<int>(head.layers.value_or(kUsualLayers) + grown), 0, 30)), true};
+        }
+    }
+    return std::nullopt;
+}
+
+std::optional<Point2> nextSnap(const Plan& plan, const Handle& handle, int direction) {
+    constexpr Length kBeyond = 0.05 * mm;
+    std::vector<Length> places;
+    if (handle.grab == Grab::bodyEnd || handle.grab == Grab::bodyFront) {
+        for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend}) places.push_back(plan.hook.at(plan.hook.landmarkStation(landmark)).position.x);
+        for (const double share : {0.22, 0.25, 1.0 / 3.0, 0.5}) places.push_back(share * plan.hook.shank());
+    } else
+        for (const Candidate& c : candidatesFor(plan, handle)) places.push_back(c.at);
+    std::optional<Length> next;
+    for (const Length place : places) {
+        const Length ahead = static_cast<double>(direction) * (place - handle.at.x);
+        if (ahead > kBeyond && (!next || ahead < static_cast<double>(direction) * (*next - handle.at.x))) next = place;
+    }
+    if (!next) return std::nullopt;
+    return Point2{*next, handle.at.y};
+}
+
+}  // namespace machair
