@@ -1,3 +1,4 @@
+#include <QAbstractButton>
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QFileInfo>
@@ -20,6 +21,7 @@ struct Wanted {
     QSize size;
     bool demo = false;
     bool dark = false;
+    bool sizes = false;
     int part = -1;
 };
 
@@ -35,7 +37,8 @@ Wanted read(const QApplication& application) {
     const QCommandLineOption dark(QStringLiteral("dark"), QObject::tr("on the dark bench"));
     const QCommandLineOption part(QStringLiteral("part"), QObject::tr("open this part's line in the ticket, from 0"), QStringLiteral("N"));
     const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
-    parser.addOptions({demo, picture, dressing, dark, part, size});
+    const QCommandLineOption sizes(QStringLiteral("sizes"), QObject::tr("the dressing across sizes"));
+    parser.addOptions({sizes, demo, picture, dressing, dark, part, size});
     parser.process(application);
     Wanted wanted;
     wanted.file = parser.positionalArguments().value(0);
@@ -43,6 +46,7 @@ Wanted read(const QApplication& application) {
     wanted.dressing = parser.value(dressing);
     wanted.demo = parser.isSet(demo);
     wanted.dark = parser.isSet(dark);
+    wanted.sizes = parser.isSet(sizes);
     if (parser.isSet(part)) wanted.part = parser.value(part).toInt();
     const QStringList sides = parser.value(size).split(QLatin1Char('x'));
     wanted.size = QSize(sides.value(0).toInt(), sides.value(1).toInt());
@@ -80,6 +84,7 @@ int main(int argc, char** argv) {
         window.openLastOrDemo();
     if (!wanted.dressing.isEmpty()) window.document().choosePattern(wanted.dressing.toStdString());
     if (wanted.part >= 0) window.document().choosePart(static_cast<std::size_t>(wanted.part));
+    if (wanted.sizes) window.findChild<QAbstractButton*>(QStringLiteral("sizes"))->setChecked(true);
     if (!wanted.picture.isEmpty()) {
         window.resize(wanted.size);
         window.show();

@@ -3,6 +3,8 @@
 #include <QUndoCommand>
 #include <algorithm>
 #include <functional>
+#include <map>
+#include <set>
 
 #include "sizing/compare.h"
 
@@ -10,17 +12,33 @@ namespace machair::app {
 
 namespace {
 
-// The dressings that an edit touched: their own record, their hook or what they are tied from.
-bool touches(const Book& before, const Book& after, const Pattern& pattern) {
-    const Pattern* was = before.findPattern(pattern.id);
-    return !was || !(*was == pattern) || before.hooks != after.hooks || before.materials != after.materials;
+// Ids of the records that an edit changed, added or took away.
+template <class Record>
+std::set<std::string_view> changedIds(const std::vector<Record>& before, const std::vector<Record>& after) {
+    std::map<std::string_view, const Record*> was;
+    for (const Record& record : before) was.emplace(record.id, &record);
+    std::set<std::string_view> changed;
+    for (const Record& record : after) {
+        const auto old = was.find(record.id);
+        if (old == was.end() || !(*old->second == record)) changed.insert(record.id);
+        if (old != was.end()) was.erase(old);
+    }
+    for (const auto& [id, record] : was) changed.insert(id);
+    return changed;
 }
 
+// Faults of the dressings that an edit touched: their own record, their hook or what they are tied from.
 Faults faultsOfChange(const Book& before, const Book& after) {
+    const auto patterns = changedIds(before.patterns, after.patterns);
+    const auto hooks = changedIds(before.hooks, after.hooks);
+    const auto materials = changedIds(before.materials, after.materials);
     Faults faults;
-    for (const Pattern& pattern : after.patterns)
-        if (touches(before, after, pattern))
-            if (const auto planned = planPattern(after, pattern.id); !planned) append(faults, planned.error());
+    for (const Pattern& pattern : after.patterns) {
+        const bool touched = patterns.contains(pattern.id) || hooks.contains(pattern.hook) || materials.contains(pattern.thread) ||
+                             std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material && materials.contains(*p.material); });
+        if (!touched) continue;
+        if (const auto planned = planPattern(after, pattern.id); !planned) append(faults, planned.error());
+    }
     return faults;
 }
 
@@ -184,9 +202,31 @@ Faults Document::apply(const Result<Edit>& edit, std::optional<std::size_t> edit
     if (!edit) return edit.error();
     if (edit->after == *book_) return {};
     if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
-    const Shared after = std::make_shared<const Book>(edit->after);
-    undo_.push(new BookStep(*this, {book_, pattern_}, {after, pattern_}, *edit, edited, gesture));  // the stack owns it
+    push(*edit, pattern_, edited, gesture);
     return {};
+}
+
+void Document::push(const Edit& edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture) {
+    const Shared after = std::make_shared<const Book>(edit.after);
+    undo_.push(new BookStep(*this, {book_, pattern_}, {after, patternAfter}, edit, edited, gesture));  // the stack owns it
+}
+
+Faults Document::start(const Result<NewDressing>& made) {
+    if (!made) return made.error();
+    if (Faults faults = faultsOfChange(*book_, made->edit.after); !faults.empty()) return faults;
+    part_.reset();
+    ghost_.reset();
+    push(made->edit, made->id, std::nullopt, Gesture::single);
+    emit said(tr("%1 is on the bench: every size is a share of its hook").arg(qt(pattern()->title())));
+    return {};
+}
+
+void Document::compareWith(const std::string& id) {
+    if (!book_ || !plan_) return;
+    if (auto other = planPattern(*book_, id)) {
+        ghost_ = std::move(*other);
+        emit planChanged();
+    }
 }
 
 void Document::preview(const Result<Edit>& edit) {
@@ -224,11 +264,13 @@ void Document::dropPreview() {
 void Document::show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited) {
     const std::optional<Plan> before = plan_;
     book_ = std::move(book);
+    if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? std::string() : book_->patterns.front().id;
     replan();
     if (part_ && (!plan_ || *part_ >= plan_->parts.size())) part_.reset();
     const bool sameFly = before && plan_ && before->pattern.id == plan_->pattern.id;
     if (sameFly && before->hook.spec() != plan_->hook.spec()) ghost_ = before;
     keep(journal);
+    emit bookChanged();
     emit teamChanged();
     emit planChanged();
     emit partChosen();

@@ -14,6 +14,7 @@
 #include <string>
 
 #include "book/edits.h"
+#include "book/kinds.h"
 #include "sizing/plan.h"
 #include "store/home.h"
 #include "team/team.h"
@@ -58,6 +59,10 @@ class Document : public QObject {
     void preview(const Result<Edit>& edit);
     void makePreviewed(std::optional<std::size_t> edited);
     void dropPreview();
+    // Makes a new dressing and puts it on the bench.
+    Faults start(const Result<NewDressing>& made);
+    // Shows another plan as the ghost: to compare with.
+    void compareWith(const std::string& pattern);
     [[nodiscard]] bool previewing() const { return previewed_.has_value(); }
     [[nodiscard]] QUndoStack& undoStack() { return undo_; }
 
@@ -69,6 +74,7 @@ class Document : public QObject {
 
   signals:
     void bookOpened();
+    void bookChanged();       // by an edit; not while something is only previewed
     void planChanged();       // the fly on the bench, or which one it is
     void teamChanged();       // the team, or any of its flies
     void partChosen();
@@ -83,6 +89,7 @@ class Document : public QObject {
     void keep(const QString& words);
     void readAgain(const QString& why);
     void settle();
+    void push(const Edit& edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture);
 
     std::unique_ptr<store::Home> home_;
     Shared book_;

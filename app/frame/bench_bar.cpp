@@ -3,9 +3,11 @@
 #include <QComboBox>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QLineEdit>
 #include <QMenu>
 #include <QSignalBlocker>
 #include <QSpinBox>
+#include <QTimer>
 #include <QToolButton>
 
 #include "units/text.h"
@@ -37,7 +39,8 @@ class SizeBox : public QSpinBox {
 
 BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
-      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), undo_(new QToolButton(this)),
+      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), dressing_(new QToolButton(this)),
+      sizes_(new QToolButton(this)), undo_(new QToolButton(this)),
       redo_(new QToolButton(this)), bench_(new QToolButton(this)), book_(new QToolButton(this)), menu_(new QMenu(this)) {
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
@@ -45,6 +48,8 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
         widget->setToolTip(tip);
     };
     name(dressings_, "dressings", tr("Dressing"), tr("The dressing on the bench; click a fly in the cast for one of the team (Alt+1, Alt+2, Alt+3)"));
+    name(dressing_, "dressing", tr("Dressing: new, copy, rename, compare"), tr("Start a dressing from a kind, copy, rename or compare this one (Alt+D)"));
+    name(sizes_, "sizes", tr("Across sizes"), tr("This dressing on sizes 8 to 16: what changes, and what no longer works small"));
     name(hooks_, "hooks", tr("Hook"), tr("Tie it on another hook of the book (Alt+H)"));
     name(size_, "hook-size", tr("Hook size"), tr("The same hook in another size (Alt+S); sizes that were not measured are nominal"));
     name(wire_, "hook-wire", tr("Hook wire"), tr("The same hook in another wire"));
@@ -56,6 +61,12 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     dressings_->setMinimumWidth(190);
     hooks_->setMinimumWidth(150);
     for (int heavier = kFinest; heavier <= kHeaviest; ++heavier) wire_->addItem(wireName(heavier), heavier);
+    dressing_->setText(tr("&Dressing ▾"));
+    dressing_->setPopupMode(QToolButton::InstantPopup);
+    sizes_->setText(tr("Si&zes"));
+    sizes_->setCheckable(true);
+    connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
+    buildDressingMenu();
     undo_->setText(tr("↶ Undo"));
     redo_->setText(tr("↷ Redo"));
     bench_->setText(tr("◐"));
@@ -71,7 +82,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
                             static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
         layout->addWidget(widget);
     layout->addStretch(1);
-    for (QToolButton* button : {undo_, redo_, bench_, book_}) layout->addWidget(button);
+    for (QToolButton* button : {dressing_, sizes_, undo_, redo_, bench_, book_}) layout->addWidget(button);
 
     connect(dressings_, &QComboBox::activated, this, [this](int i) { document_.choosePattern(dressings_->itemData(i).toString().toStdString()); });
     connect(hooks_, &QComboBox::activated, this, [this](int i) {
@@ -89,12 +100,70 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     });
     connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &BenchBar::refresh);
     connect(&document_, &Document::bookOpened, this, &BenchBar::refreshLists);
-    connect(&document_, &Document::planChanged, this, &BenchBar::refreshLists);
+    connect(&document_, &Document::bookChanged, this, &BenchBar::refreshLists);
+    connect(&document_, &Document::planChanged, this, &BenchBar::refresh);
     connect(&theme_, &Theme::changed, this, &BenchBar::refresh);
     refresh();
 }
 
+void BenchBar::refuseIf(const Faults& faults) {
+    if (!faults.empty()) emit refused(faults);
+}
+
+void BenchBar::buildDressingMenu() {
+    auto* menu = new QMenu(this);
+    QMenu* fresh = menu->addMenu(tr("&Start from a kind"));
+    for (const auto& entry : Names<FlyKind>::entries) {
+        QAction* action = fresh->addAction(qt(std::string(entry.name)));
+        action->setObjectName(QStringLiteral("start-") + qt(std::string(entry.name)).replace(QLatin1Char(' '), QLatin1Char('-')));
+        connect(action, &QAction::triggered, this, [this, kind = entry.value] {
+            if (!document_.isOpen()) return;
+            const Book& book = document_.book();
+            const std::string hook = document_.pattern() ? document_.pattern()->hook : book.hooks.empty() ? std::string() : book.hooks.front().id;
+            refuseIf(document_.start(startFromKind(book, kind, hook)));
+        });
+    }
+    const auto own = [&](const char* id, const QString& text, auto work) {
+        QAction* action = menu->addAction(text);
+        action->setObjectName(QString::fromLatin1(id));
+        connect(action, &QAction::triggered, this, [this, work] {
+            if (document_.pattern()) work();
+        });
+    };
+    own("duplicate", tr("&Copy this dressing"), [this] { refuseIf(document_.start(duplicate(document_.book(), document_.pattern()->id))); });
+    own("rename", tr("&Rename it"), [this] { askForName(); });
+    own("remove", tr("&Take it out of the book"), [this] { refuseIf(document_.apply(removePattern(document_.book(), document_.pattern()->id))); });
+    menu->addSeparator();
+    QMenu* compare = menu->addMenu(tr("Compare &with"));
+    connect(compare, &QMenu::aboutToShow, this, [this, compare] {
+        compare->clear();
+        for (const Pattern& other : document_.book().patterns)
+            if (document_.pattern() && other.id != document_.pattern()->id)
+                connect(compare->addAction(qt(other.title())), &QAction::triggered, this, [this, id = other.id] { document_.compareWith(id); });
+    });
+    dressing_->setMenu(menu);
+}
+
+// In place: the dressing's own box becomes a field until Enter or Esc.
+void BenchBar::askForName() {
+    dressings_->setEditable(true);
+    QLineEdit* field = dressings_->lineEdit();
+    field->setAccessibleName(tr("Name of the dressing"));
+    field->selectAll();
+    field->setFocus();
+    connect(field, &QLineEdit::editingFinished, this, [this, field] {
+        const std::string name = field->text().toStdString();
+        QTimer::singleShot(0, this, [this, name] {
+            if (!dressings_->isEditable()) return;
+            dressings_->setEditable(false);
+            if (document_.pattern() && name != document_.pattern()->title()) refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
+            refreshLists();
+        });
+    });
+}
+
 void BenchBar::refreshLists() {
+    if (dressings_->isEditable()) return;
     const QSignalBlocker quietDressings(dressings_);
     const QSignalBlocker quietHooks(hooks_);
     dressings_->clear();

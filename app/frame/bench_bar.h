@@ -22,11 +22,15 @@ class BenchBar : public QWidget {
 
   signals:
     void refused(const Faults& faults);
+    void sizesWanted(bool shown);
 
   private:
     void refreshLists();
     void refresh();
     void resize(const HookChange& change);
+    void buildDressingMenu();
+    void askForName();
+    void refuseIf(const Faults& faults);
 
     Document& document_;
     Theme& theme_;
@@ -35,6 +39,8 @@ class BenchBar : public QWidget {
     QSpinBox* size_;
     QComboBox* wire_;
     QLabel* measured_;
+    QToolButton* dressing_;
+    QToolButton* sizes_;
     QToolButton* undo_;
     QToolButton* redo_;
     QToolButton* bench_;

@@ -14,6 +14,7 @@
 #include <QShortcut>
 #include <QStandardPaths>
 #include <QTimer>
+#include <QToolButton>
 #include <QVBoxLayout>
 
 #include "frame/bench_bar.h"
@@ -74,6 +75,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(bar_, &BenchBar::refused, this, [this](const Faults& faults) {
         quiet_->say(tr("Not done: %1").arg(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy))));
     });
+    connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
     connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
     connect(&theme_, &Theme::changed, this, &MainWindow::light);
     buildBookMenu();
@@ -121,6 +123,7 @@ void MainWindow::buildShortcuts() {
             if (auto* widget = findChild<QWidget*>(QString::fromLatin1(name))) widget->setFocus(Qt::ShortcutFocusReason);
         });
     };
+    on(QKeySequence(Qt::ALT | Qt::Key_D), [this] { findChild<QToolButton*>(QStringLiteral("dressing"))->showMenu(); });
     focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
     focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
     focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");

@@ -13,6 +13,7 @@
 #include <algorithm>
 
 #include "book/spec_words.h"
+#include "frame/retire.h"
 #include "sizing/figures.h"
 
 namespace machair::app {
@@ -108,9 +109,8 @@ void PartRow::setOpen(bool open) {
     if (open)
         buildEditor();
     else {
-        editor_->hide();
-        editor_->setParent(nullptr);
-        editor_->deleteLater();
+        layout()->removeWidget(editor_);
+        retire(editor_);
         editor_ = nullptr;
         materials_ = nullptr;
         fault_ = figures_ = nullptr;

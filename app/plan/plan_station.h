@@ -7,6 +7,7 @@
 #include "theme/theme.h"
 
 class QSplitter;
+class QStackedWidget;
 
 namespace machair::app {
 
@@ -16,9 +17,11 @@ class PlanStation : public QWidget {
     PlanStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
     [[nodiscard]] QByteArray layoutState() const;
     void restoreLayout(const QByteArray& state);
+    void showSizes(bool shown);
 
   private:
     QSplitter* splitter_;
+    QStackedWidget* sheets_;
 };
 
 }  // namespace machair::app

@@ -1,16 +1,24 @@
 #include "plan/ticket.h"
 
+#include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QLabel>
+#include <QMenu>
+#include <QMouseEvent>
 #include <QScrollBar>
 #include <QTimer>
+#include <QToolButton>
 #include <QVBoxLayout>
 
+#include "book/edits.h"
+#include "frame/retire.h"
 #include "plan/part_row.h"
 
 namespace machair::app {
 
 Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
-    : QScrollArea(parent), document_(document), theme_(theme), sheet_(new QWidget), layout_(new QVBoxLayout(sheet_)) {
+    : QScrollArea(parent), document_(document), theme_(theme), sheet_(new QWidget), layout_(new QVBoxLayout(sheet_)),
+      add_(new QToolButton(sheet_)), refused_(new QLabel(sheet_)) {
     setObjectName(QStringLiteral("ticket"));
     setAccessibleName(tr("The ticket: parts in tying order"));
     setWidgetResizable(true);
@@ -18,6 +26,28 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     setFocusPolicy(Qt::StrongFocus);
     layout_->setContentsMargins(0, 0, 0, 0);
     layout_->setSpacing(0);
+    add_->setObjectName(QStringLiteral("add-part"));
+    add_->setText(tr("&Add a part ▾"));
+    add_->setAccessibleName(tr("Add a part"));
+    add_->setToolTip(tr("A new part arrives where tying order wants it, in sensible proportions (Insert)"));
+    add_->setPopupMode(QToolButton::InstantPopup);
+    auto* kinds = new QMenu(add_);
+    for (const auto& entry : Names<PartKind>::entries) {
+        QAction* action = kinds->addAction(qt(std::string(entry.name)));
+        action->setObjectName(QStringLiteral("add-") + qt(std::string(entry.name)));
+        connect(action, &QAction::triggered, this, [this, kind = entry.value] { add(kind); });
+    }
+    add_->setMenu(kinds);
+    refused_->setObjectName(QStringLiteral("ticket-refused"));
+    refused_->setWordWrap(true);
+    refused_->setMargin(12);
+    refused_->hide();
+    auto* foot = new QHBoxLayout;
+    foot->setContentsMargins(14, 8, 12, 8);
+    foot->addWidget(add_);
+    foot->addStretch(1);
+    layout_->addWidget(refused_);
+    layout_->addLayout(foot);
     layout_->addStretch(1);
     setWidget(sheet_);
     connect(&document_, &Document::planChanged, this, &Ticket::refresh);
@@ -39,9 +69,7 @@ void Ticket::refresh() {
     }
     for (PartRow* row : rows_) {
         layout_->removeWidget(row);
-        row->hide();
-        row->setParent(nullptr);  // no longer part of the window, though it may be in one of its own calls
-        row->deleteLater();
+        retire(row);
     }
     rows_.clear();
     kinds_.clear();
@@ -51,11 +79,60 @@ void Ticket::refresh() {
     shown_ = plan->pattern.id;
     for (std::size_t i = 0; i < plan->parts.size(); ++i) {
         auto* row = new PartRow(document_, theme_, i, sheet_);
+        row->installEventFilter(this);
         layout_->insertWidget(static_cast<int>(i), row);
         rows_.push_back(row);
         kinds_.push_back(plan->parts[i].kind);
     }
     openChosen();
+}
+
+void Ticket::refuse(const Faults& faults) {
+    QStringList lines;
+    for (const Fault& fault : faults) lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    QPalette palette = refused_->palette();
+    palette.setColor(QPalette::WindowText, theme_.colours().fault);
+    refused_->setPalette(palette);
+    refused_->setText(lines.join(QLatin1Char('\n')));
+    refused_->setVisible(!faults.empty());
+}
+
+void Ticket::add(PartKind kind) {
+    if (!document_.pattern()) return;
+    const auto edit = addPart(document_.book(), document_.pattern()->id, kind);
+    const std::vector<Part> before = document_.pattern()->parts;
+    refuse(document_.apply(edit));
+    const auto& parts = document_.pattern()->parts;
+    if (parts.size() <= before.size()) return;
+    std::size_t at = 0;  // the new one is opened
+    while (at < before.size() && parts[at].kind == before[at].kind && parts[at].material == before[at].material) ++at;
+    document_.choosePart(at);
+}
+
+void Ticket::remove(std::size_t part) {
+    if (document_.pattern()) refuse(document_.apply(removePart(document_.book(), document_.pattern()->id, part)));
+}
+
+void Ticket::move(std::size_t part, std::ptrdiff_t to) {
+    if (!document_.pattern() || to < 0 || to >= std::ssize(document_.pattern()->parts)) return;
+    const Faults faults = document_.apply(movePart(document_.book(), document_.pattern()->id, part, static_cast<std::size_t>(to)));
+    refuse(faults);
+    if (faults.empty()) document_.choosePart(static_cast<std::size_t>(to));
+}
+
+// A row dragged by its head to another place in tying order.
+bool Ticket::eventFilter(QObject* watched, QEvent* event) {
+    auto* row = qobject_cast<PartRow*>(watched);
+    if (!row || event->type() != QEvent::MouseButtonRelease) return QScrollArea::eventFilter(watched, event);
+    const auto* mouse = static_cast<QMouseEvent*>(event);
+    const double y = row->mapTo(sheet_, mouse->position()).y();
+    if (row->rect().contains(mouse->position().toPoint())) return false;
+    std::ptrdiff_t to = 0;
+    for (const PartRow* other : rows_)
+        if (other != row && other->geometry().center().y() < y) ++to;
+    const std::size_t part = row->part();
+    QTimer::singleShot(0, this, [this, part, to] { move(part, to); });  // the row may not outlive the move
+    return false;
 }
 
 void Ticket::openChosen() {
@@ -69,7 +146,15 @@ void Ticket::keyPressEvent(QKeyEvent* event) {
     const auto last = static_cast<std::ptrdiff_t>(rows_.size()) - 1;
     const std::ptrdiff_t now = document_.part() ? static_cast<std::ptrdiff_t>(*document_.part()) : -1;
     if (last < 0) return QScrollArea::keyPressEvent(event);
+    if (event->modifiers() & Qt::AltModifier && now >= 0) {
+        if (event->key() == Qt::Key_Down) return move(static_cast<std::size_t>(now), now + 1);
+        if (event->key() == Qt::Key_Up) return move(static_cast<std::size_t>(now), now - 1);
+    }
     switch (event->key()) {
+        case Qt::Key_Delete:
+            if (now >= 0) remove(static_cast<std::size_t>(now));
+            return;
+        case Qt::Key_Insert: add_->showMenu(); return;
         case Qt::Key_Down: document_.choosePart(static_cast<std::size_t>(std::min(last, now + 1))); return;
         case Qt::Key_Up: document_.choosePart(static_cast<std::size_t>(std::max<std::ptrdiff_t>(0, now - 1))); return;
         case Qt::Key_Return:

@@ -7,6 +7,8 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
+class QLabel;
+class QToolButton;
 class QVBoxLayout;
 
 namespace machair::app {
@@ -21,16 +23,23 @@ class Ticket : public QScrollArea {
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
     void refresh();
     void openChosen();
+    void add(PartKind kind);
+    void remove(std::size_t part);
+    void move(std::size_t part, std::ptrdiff_t to);
+    void refuse(const Faults& faults);
     [[nodiscard]] bool sameParts() const;
 
     Document& document_;
     const Theme& theme_;
     QWidget* sheet_;
     QVBoxLayout* layout_;
+    QToolButton* add_;
+    QLabel* refused_;
     std::vector<PartRow*> rows_;
     std::string shown_;  // the dressing whose rows these are
     std::vector<PartKind> kinds_;

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QApplication>
+#include <QAbstractButton>
 #include <QLabel>
 #include <QSettings>
 #include <QTemporaryDir>
@@ -13,7 +14,7 @@
 #include "frame/cast_view.h"
 #include "frame/main_window.h"
 #include "plan/fly_view.h"
-#include "store/bench_file.h"
+#include "store/home.h"
 #include "theme/theme.h"
 
 namespace Catch {

@@ -1,0 +1,36 @@
+// One dressing across sizes as a strip of flies to one scale, with what changes besides size under each, and what no
+// longer works. A click takes that size.
+#pragma once
+
+#include <QWidget>
+#include <vector>
+
+#include "drawing/fly_painter.h"
+#include "editing/document.h"
+#include "sizing/sizes.h"
+#include "theme/theme.h"
+
+namespace machair::app {
+
+class SizesView : public QWidget {
+    Q_OBJECT
+  public:
+    SizesView(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    [[nodiscard]] const std::vector<SizedFly>& flies() const { return flies_; }
+    [[nodiscard]] QRectF columnOf(std::size_t i) const;
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+
+  private:
+    void rebuild();
+
+    Document& document_;
+    const Theme& theme_;
+    std::vector<SizedFly> flies_;
+    std::vector<std::optional<Scene>> scenes_;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,42 @@
+#include "sizing/sizes.h"
+
+#include <algorithm>
+
+#include "book/edits.h"
+#include "sizing/compare.h"
+#include "sizing/figures.h"
+
+namespace machair {
+
+namespace {
+
+// Lengths follow the hook; these are what a tier must know to change.
+bool changesBesidesSize(const Difference& d) {
+    constexpr std::array<std::string_view, 8> kCounted = {"fibres", "turns", "strands", "fullness", "shoulder turns", "open turns", "count", "bodies a set"};
+    return std::ranges::find(kCounted, d.what) != kCounted.end();
+}
+
+}  // namespace
+
+std::vector<SizedFly> acrossSizes(const Book& book, std::string_view pattern, const std::vector<int>& sizes) {
+    std::vector<SizedFly> flies;
+    const auto now = planPattern(book, pattern);
+    for (const int size : sizes) {
+        const auto resized = resizeHook(book, pattern, {size, std::nullopt});
+        SizedFly fly{size, tl::unexpected(Faults{}), {}, {}};
+        fly.plan = resized ? planPattern(resized->after, pattern) : tl::unexpected(resized.error());
+        if (fly.plan && now) {
+            for (const Difference& d : differences(*now, *fly.plan))
+                if (changesBesidesSize(d)) fly.changes.push_back(d.words());
+            for (const Fault& warning : fly.plan->warnings) {
+                const bool before = std::ranges::any_of(now->warnings, [&](const Fault& w) { return w.place == warning.place; });
+                if (!before) fly.troubles.push_back(warning.what + (warning.remedy.empty() ? "" : "; " + warning.remedy));
+            }
+        } else if (!fly.plan)
+            for (const Fault& fault : fly.plan.error()) fly.troubles.push_back(fault.what);
+        flies.push_back(std::move(fly));
+    }
+    return flies;
+}
+
+}  // namespace machair
