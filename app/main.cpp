@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <string_view>
 
+#include "drawers/drawers_station.h"
 #include "frame/main_window.h"
 #include "theme/theme.h"
 
@@ -22,6 +23,7 @@ struct Wanted {
     bool demo = false;
     bool dark = false;
     bool sizes = false;
+    QString drawer;
     int part = -1;
 };
 
@@ -38,7 +40,8 @@ Wanted read(const QApplication& application) {
     const QCommandLineOption part(QStringLiteral("part"), QObject::tr("open this part's line in the ticket, from 0"), QStringLiteral("N"));
     const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
     const QCommandLineOption sizes(QStringLiteral("sizes"), QObject::tr("the dressing across sizes"));
-    parser.addOptions({sizes, demo, picture, dressing, dark, part, size});
+    const QCommandLineOption drawer(QStringLiteral("drawer"), QObject::tr("open the drawers at this thing"), QStringLiteral("ID"));
+    parser.addOptions({drawer, sizes, demo, picture, dressing, dark, part, size});
     parser.process(application);
     Wanted wanted;
     wanted.file = parser.positionalArguments().value(0);
@@ -46,6 +49,7 @@ Wanted read(const QApplication& application) {
     wanted.dressing = parser.value(dressing);
     wanted.demo = parser.isSet(demo);
     wanted.dark = parser.isSet(dark);
+    wanted.drawer = parser.value(drawer);
     wanted.sizes = parser.isSet(sizes);
     if (parser.isSet(part)) wanted.part = parser.value(part).toInt();
     const QStringList sides = parser.value(size).split(QLatin1Char('x'));
@@ -84,6 +88,13 @@ int main(int argc, char** argv) {
         window.openLastOrDemo();
     if (!wanted.dressing.isEmpty()) window.document().choosePattern(wanted.dressing.toStdString());
     if (wanted.part >= 0) window.document().choosePart(static_cast<std::size_t>(wanted.part));
+    if (!wanted.drawer.isEmpty()) {
+        window.showStation(1);
+        for (const auto& drawer : machair::app::drawers()) {
+            window.drawers().open(drawer.drawer);
+            if (window.drawers().choose(wanted.drawer.toStdString())) break;
+        }
+    }
     if (wanted.sizes) window.findChild<QAbstractButton*>(QStringLiteral("sizes"))->setChecked(true);
     if (!wanted.picture.isEmpty()) {
         window.resize(wanted.size);

@@ -39,7 +39,7 @@ class SizeBox : public QSpinBox {
 
 BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
-      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), dressing_(new QToolButton(this)),
+      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), plan_(new QToolButton(this)), drawers_(new QToolButton(this)), dressing_(new QToolButton(this)),
       sizes_(new QToolButton(this)), undo_(new QToolButton(this)),
       redo_(new QToolButton(this)), bench_(new QToolButton(this)), book_(new QToolButton(this)), menu_(new QMenu(this)) {
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
@@ -58,8 +58,12 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     name(bench_, "bench", tr("Light or dark bench"), tr("Light or dark bench (Ctrl+L)"));
     name(book_, "book", tr("Book"), tr("Open another bench file, and more (Alt+B)"));
     dressings_->setFont(faceScaled(1.15, true));
-    dressings_->setMinimumWidth(190);
-    hooks_->setMinimumWidth(150);
+    for (QComboBox* box : {dressings_, hooks_}) {
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->setMinimumContentsLength(11);
+        box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        box->setMaximumWidth(230);
+    }
     for (int heavier = kFinest; heavier <= kHeaviest; ++heavier) wire_->addItem(wireName(heavier), heavier);
     dressing_->setText(tr("&Dressing ▾"));
     dressing_->setPopupMode(QToolButton::InstantPopup);
@@ -67,17 +71,32 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     sizes_->setCheckable(true);
     connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
     buildDressingMenu();
-    undo_->setText(tr("↶ Undo"));
-    redo_->setText(tr("↷ Redo"));
+    undo_->setText(tr("↶"));
+    redo_->setText(tr("↷"));
     bench_->setText(tr("◐"));
     book_->setText(tr("&Book ▾"));
     book_->setMenu(menu_);
     book_->setPopupMode(QToolButton::InstantPopup);
 
+    name(plan_, "station-plan", tr("Plan"), tr("Size the fly (Ctrl+1)"));
+    name(drawers_, "station-drawers", tr("Drawers"), tr("Hooks, feathers, threads and the rest, and measuring them (Ctrl+2)"));
+    plan_->setText(tr("Plan"));
+    drawers_->setText(tr("Drawers"));
+    int station = 0;
+    for (QToolButton* tab : {plan_, drawers_}) {
+        tab->setCheckable(true);
+        tab->setAutoExclusive(true);
+        connect(tab, &QToolButton::clicked, this, [this, station] { emit stationWanted(station); });
+        ++station;
+    }
+    plan_->setChecked(true);
     auto* on = new QLabel(tr("on"), this);
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(14, 7, 14, 7);
     layout->setSpacing(8);
+    layout->addWidget(plan_);
+    layout->addWidget(drawers_);
+    layout->addSpacing(6);
     for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(on), static_cast<QWidget*>(hooks_),
                             static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
         layout->addWidget(widget);
@@ -105,6 +124,8 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     connect(&theme_, &Theme::changed, this, &BenchBar::refresh);
     refresh();
 }
+
+void BenchBar::showStation(int station) { (station == 0 ? plan_ : drawers_)->setChecked(true); }
 
 void BenchBar::refuseIf(const Faults& faults) {
     if (!faults.empty()) emit refused(faults);

@@ -18,11 +18,13 @@ class BenchBar : public QWidget {
     Q_OBJECT
   public:
     BenchBar(Document& document, Theme& theme, QWidget* parent = nullptr);
+    void showStation(int station);
     [[nodiscard]] QMenu* bookMenu() const { return menu_; }
 
   signals:
     void refused(const Faults& faults);
     void sizesWanted(bool shown);
+    void stationWanted(int station);  // 0 Plan, 1 Drawers
 
   private:
     void refreshLists();
@@ -39,6 +41,8 @@ class BenchBar : public QWidget {
     QSpinBox* size_;
     QComboBox* wire_;
     QLabel* measured_;
+    QToolButton* plan_;
+    QToolButton* drawers_;
     QToolButton* dressing_;
     QToolButton* sizes_;
     QToolButton* undo_;

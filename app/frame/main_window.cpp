@@ -12,11 +12,13 @@
 #include <QMimeData>
 #include <QSettings>
 #include <QShortcut>
+#include <QStackedWidget>
 #include <QStandardPaths>
 #include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "drawers/drawers_station.h"
 #include "frame/bench_bar.h"
 #include "frame/cast_view.h"
 #include "frame/fault_sheet.h"
@@ -35,6 +37,7 @@ const QString kTeamKey = QStringLiteral("book/team");
 const QString kDressingKey = QStringLiteral("book/dressing");
 const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kPlanLayoutKey = QStringLiteral("window/plan");
+const QString kStationKey = QStringLiteral("window/station");
 const QString kBenchKey = QStringLiteral("window/bench");
 
 }  // namespace
@@ -54,7 +57,8 @@ QString ownDemo() {
 
 MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     : QMainWindow(parent), settings_(settings), cast_(new CastView(document_, theme_)), bar_(new BenchBar(document_, theme_)),
-      faults_(new FaultSheet(theme_)), plan_(new PlanStation(document_, theme_)), quiet_(new QuietLine(theme_)) {
+      faults_(new FaultSheet(theme_)), plan_(new PlanStation(document_, theme_)),
+      drawers_(new DrawersStation(document_, theme_)), stations_(new QStackedWidget), quiet_(new QuietLine(theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     setAcceptDrops(true);
@@ -65,7 +69,9 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(cast_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    layout->addWidget(plan_, 1);
+    stations_->addWidget(plan_);
+    stations_->addWidget(drawers_);
+    layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);
     setCentralWidget(middle);
     connect(&document_, &Document::said, quiet_, &QuietLine::say);
@@ -75,6 +81,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(bar_, &BenchBar::refused, this, [this](const Faults& faults) {
         quiet_->say(tr("Not done: %1").arg(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy))));
     });
+    connect(bar_, &BenchBar::stationWanted, this, &MainWindow::showStation);
     connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
     connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
     connect(&theme_, &Theme::changed, this, &MainWindow::light);
@@ -124,10 +131,17 @@ void MainWindow::buildShortcuts() {
         });
     };
     on(QKeySequence(Qt::ALT | Qt::Key_D), [this] { findChild<QToolButton*>(QStringLiteral("dressing"))->showMenu(); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_1), [this] { showStation(0); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_2), [this] { showStation(1); });
     focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
     focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
     focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");
     focus(QKeySequence(Qt::ALT | Qt::Key_C), "cast");
+}
+
+void MainWindow::showStation(int station) {
+    stations_->setCurrentIndex(station);
+    bar_->showStation(station);
 }
 
 void MainWindow::light() {
@@ -217,6 +231,7 @@ void MainWindow::showCautions() {
 void MainWindow::restore() {
     if (!restoreGeometry(settings_.value(kGeometryKey).toByteArray())) QMainWindow::resize(kUsualSize);
     plan_->restoreLayout(settings_.value(kPlanLayoutKey).toByteArray());
+    showStation(settings_.value(kStationKey, 0).toInt() == 1 ? 1 : 0);
     theme_.light(settings_.value(kBenchKey).toString() == QStringLiteral("slate") ? drawing::Bench::slate : drawing::Bench::sand);
 }
 
@@ -226,6 +241,7 @@ void MainWindow::keepSettings() {
     if (const Pattern* pattern = document_.pattern()) settings_.setValue(kDressingKey, qt(pattern->id));
     settings_.setValue(kGeometryKey, saveGeometry());
     settings_.setValue(kPlanLayoutKey, plan_->layoutState());
+    settings_.setValue(kStationKey, stations_->currentIndex());
     settings_.setValue(kBenchKey, theme_.bench() == drawing::Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"));
     settings_.sync();
 }

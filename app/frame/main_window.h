@@ -8,10 +8,12 @@
 #include "theme/theme.h"
 
 class QSettings;
+class QStackedWidget;
 
 namespace machair::app {
 
 class BenchBar;
+class DrawersStation;
 class CastView;
 class FaultSheet;
 class PlanStation;
@@ -33,6 +35,8 @@ class MainWindow : public QMainWindow {
     [[nodiscard]] Document& document() { return document_; }
     [[nodiscard]] Theme& theme() { return theme_; }
     void keepSettings();
+    void showStation(int station);  // 0 Plan, 1 Drawers
+    [[nodiscard]] DrawersStation& drawers() { return *drawers_; }
 
   protected:
     void changeEvent(QEvent* event) override;
@@ -56,6 +60,8 @@ class MainWindow : public QMainWindow {
     BenchBar* bar_;
     FaultSheet* faults_;
     PlanStation* plan_;
+    DrawersStation* drawers_;
+    QStackedWidget* stations_;
     QuietLine* quiet_;
 };
 

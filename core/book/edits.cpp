@@ -187,6 +187,102 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     return edit;
 }
 
+Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text) {
+    const HookSpec* found = book.findHook(hook);
+    if (!found) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"");
+    const auto index = static_cast<std::size_t>(found - book.hooks.data());
+    const auto changed = withField(*found, key, text, Place("hooks").at(index));
+    if (!changed) return tl::unexpected(changed.error());
+    if (const auto made = makeHook(*changed, Place("hooks").at(index)); !made) return tl::unexpected(made.error());
+    Edit edit{found->name.value_or(found->id) + ": " + std::string(key) + (text.empty() ? " back to nominal" : " " + std::string(text)), {}, book};
+    edit.after.hooks[index] = *changed;
+    return edit;
+}
+
+Result<Edit> changeMaterialField(const Book& book, std::string_view material, std::string_view key, std::string_view text, Source source) {
+    const Material* found = book.findMaterial(material);
+    if (!found) return fail(Place("materials"), "expected the id of a material, got \"" + std::string(material) + "\"");
+    const auto index = static_cast<std::size_t>(found - book.materials.data());
+    auto changed = withField(*found, key, text, Place("materials").at(index));
+    if (!changed) return tl::unexpected(changed.error());
+    std::erase(changed->measured, std::string(key));
+    if (source == Source::measured && !text.empty()) changed->measured.emplace_back(key);
+    Edit edit{found->title() + ": " + fieldLabel(key) + (text.empty() ? " back to the usual" : " " + std::string(text)), {}, book};
+    edit.after.materials[index] = std::move(*changed);
+    return edit;
+}
+
+Result<Edit> addHook(const Book& book, const HookSpec& like) {
+    Edit edit{"a new hook", {}, book};
+    HookSpec fresh = like;
+    fresh.measured.reset();
+    fresh.note.reset();
+    fresh.carried.clear();
+    fresh.name = describeHook(fresh);
+    fresh.id = freeId(book, hookId(fresh));
+    if (const auto made = makeHook(fresh, Place("hooks").at(book.hooks.size())); !made) return tl::unexpected(made.error());
+    edit.after.hooks.push_back(std::move(fresh));
+    return edit;
+}
+
+Result<Edit> addMaterial(const Book& book, MaterialKind kind) {
+    Edit edit{"a new " + std::string(nameOf(kind)), {}, book};
+    Material fresh;
+    fresh.kind = kind;
+    fresh.traits = traitsFor(kind);
+    fresh.name = "New " + std::string(nameOf(kind));
+    fresh.id = std::string(nameOf(kind)) + "-new";
+    for (int n = 2; book.findMaterial(fresh.id); ++n) fresh.id = std::string(nameOf(kind)) + "-new-" + std::to_string(n);
+    edit.after.materials.push_back(std::move(fresh));
+    return edit;
+}
+
+std::vector<std::string> dressingsOn(const Book& book, std::string_view hook) {
+    std::vector<std::string> ids;
+    for (const Pattern& pattern : book.patterns)
+        if (pattern.hook == hook) ids.push_back(pattern.id);
+    return ids;
+}
+
+std::vector<std::string> dressingsFrom(const Book& book, std::string_view material) {
+    std::vector<std::string> ids;
+    for (const Pattern& pattern : book.patterns)
+        if (pattern.thread == material || std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material == std::string(material); }))
+            ids.push_back(pattern.id);
+    return ids;
+}
+
+namespace {
+
+Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<std::string>& ids) {
+    std::string names;
+    for (const std::string& id : ids) names += (names.empty() ? "" : ", ") + book.findPattern(id)->title();
+    return fail(place, "expected nothing tied from it, got " + names, "tie those from something else first");
+}
+
+}  // namespace
+
+Result<Edit> removeHook(const Book& book, std::string_view hook) {
+    const HookSpec* found = book.findHook(hook);
+    if (!found) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"");
+    const auto index = found - book.hooks.data();
+    if (const auto ids = dressingsOn(book, hook); !ids.empty()) return stillUsed(book, Place("hooks").at(static_cast<std::size_t>(index)), ids);
+    Edit edit{found->name.value_or(found->id) + " taken out", {}, book};
+    edit.after.hooks.erase(edit.after.hooks.begin() + index);
+    return edit;
+}
+
+Result<Edit> removeMaterial(const Book& book, std::string_view material) {
+    const Material* found = book.findMaterial(material);
+    if (!found) return fail(Place("materials"), "expected the id of a material, got \"" + std::string(material) + "\"");
+    const auto index = found - book.materials.data();
+    if (const auto ids = dressingsFrom(book, material); !ids.empty()) return stillUsed(book, Place("materials").at(static_cast<std::size_t>(index)), ids);
+    Edit edit{found->title() + " taken out", {}, book};
+    edit.after.materials.erase(edit.after.materials.begin() + index);
+    if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(faults);  // a blend may still name it
+    return edit;
+}
+
 Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) {
     if (!book.findPattern(pattern)) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
     Edit edit{"add a " + titleOf(kind), {}, book};

@@ -21,6 +21,20 @@ struct Edit {
                                        std::string_view text);
 [[nodiscard]] Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material);
 
+// What lies in the drawers. A physical field set by measuring is noted in `measured`.
+enum class Source { typed, measured };
+[[nodiscard]] Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> changeMaterialField(const Book& book, std::string_view material, std::string_view key, std::string_view text, Source source);
+[[nodiscard]] Result<Edit> addHook(const Book& book, const HookSpec& like);
+[[nodiscard]] Result<Edit> addMaterial(const Book& book, MaterialKind kind);
+// Faults name the dressings that are tied on or from it.
+[[nodiscard]] Result<Edit> removeHook(const Book& book, std::string_view hook);
+[[nodiscard]] Result<Edit> removeMaterial(const Book& book, std::string_view material);
+
+// The dressings that are tied on this hook, or from this material.
+[[nodiscard]] std::vector<std::string> dressingsOn(const Book& book, std::string_view hook);
+[[nodiscard]] std::vector<std::string> dressingsFrom(const Book& book, std::string_view material);
+
 // A part of this kind with sensible proportions and the first fitting material of the book, where tying order wants it.
 [[nodiscard]] Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind);
 // References to parts behind it move along. A fault where another part is measured against it.

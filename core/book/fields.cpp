@@ -19,6 +19,16 @@ constexpr std::array kLabels = {
     Label{"rear_mm", "thick at the rear, mm"},   Label{"rear_diameter", "thick at the rear"},
     Label{"front_mm", "thick in front, mm"},     Label{"front_diameter", "thick in front"},
     Label{"exponent", "taper (1 cone, 0 even)"}, Label{"noodle_diameter_mm", "noodle thickness, mm"},
+    Label{"shank_mm", "shank, mm"}, Label{"gape_mm", "gape, mm"}, Label{"clear_gape_mm", "clear gape, mm"},
+    Label{"wire_mm", "wire, mm"}, Label{"overall_mm", "overall, mm"}, Label{"point_mm", "eye to point, mm"},
+    Label{"stem_mm", "stem, mm"}, Label{"density_per_mm", "barbs a mm"}, Label{"gamma", "growth of fibre a mm of stem"},
+    Label{"fibre_mm", "fibre thickness, mm"}, Label{"fibre_shortest_mm", "shortest fibre, mm"},
+    Label{"fibre_longest_mm", "longest fibre, mm"}, Label{"usable_stem_mm", "usable stem, mm"},
+    Label{"diameter_mm", "diameter, mm"}, Label{"width_mm", "width, mm"}, Label{"thickness_mm", "thickness, mm"},
+    Label{"natural_mm", "natural length, mm"}, Label{"flue_mm", "flue, mm"}, Label{"vane_mm", "vane, mm"},
+    Label{"barbs_mm", "barbs at base, middle, tip, mm"}, Label{"barb_mm", "barb thickness, mm"},
+    Label{"bar_spacing_mm", "bar spacing, mm"}, Label{"bar_mm", "bar, mm"}, Label{"hole_mm", "hole, mm"},
+    Label{"length_mm", "length, mm"}, Label{"packed_mg_per_mm3", "packed, mg a mm³"}, Label{"core_mm", "core, mm"},
     Label{"tie_in", "tied in by"},               Label{"angle", "fibres stand"},
     Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
     Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"}};
@@ -68,6 +78,19 @@ struct Show {
     static Field make(const std::variant<WholeBody, std::size_t>& v) {
         const auto* section = std::get_if<std::size_t>(&v);
         return {{}, {}, FieldKind::number, section ? std::to_string(*section) : "all", {}};
+    }
+    static Field make(const std::string& v) { return {{}, {}, FieldKind::text, v, {}}; }
+    static Field make(const std::vector<std::string>& v) { return {{}, {}, FieldKind::text, joined(v, [](const std::string& s) { return s; }), {}}; }
+    static Field make(const std::vector<Length>& v) {
+        return {{}, {}, FieldKind::text, joined(v, [](Length l) { return formatExact(l / mm); }), {}};
+    }
+    static Field make(const PerLength& v) { return {{}, {}, FieldKind::number, formatExact(v * mm), {}}; }
+    static Field make(const Density& v) { return {{}, {}, FieldKind::number, formatExact(v / mgPerMm3), {}}; }
+    template <class List, class Text>
+    static std::string joined(const List& list, Text text) {
+        std::string all;
+        for (const auto& item : list) all += (all.empty() ? "" : ", ") + text(item);
+        return all;
     }
     template <class Enum>
         requires std::is_enum_v<Enum>
@@ -138,6 +161,42 @@ class Read {
         v = static_cast<std::size_t>(*value);
         return {};
     }
+    Faults into(std::string& v) const {
+        if (std::string_view(rule_.noun) == kColour.noun && !isColourText(text_)) return wrong(rule_.noun);
+        v = std::string(text_);
+        return {};
+    }
+    Faults into(std::vector<std::string>& v) const {
+        std::vector<std::string> list;
+        for (const std::string_view item : items()) {
+            if (std::string_view(rule_.noun) == kColour.noun && !isColourText(item)) return wrong(std::string(rule_.noun) + ", or several with commas");
+            list.emplace_back(item);
+        }
+        v = std::move(list);
+        return {};
+    }
+    Faults into(std::vector<Length>& v) const {
+        std::vector<Length> list;
+        for (const std::string_view item : items()) {
+            const auto length = parseLength(item);
+            if (!length || !rule_.allows(*length / mm)) return wrong("lengths with commas between them, as \"16, 24, 20\"");
+            list.push_back(*length);
+        }
+        v = std::move(list);
+        return {};
+    }
+    Faults into(PerLength& v) const {
+        const auto value = number(text_);
+        if (!value) return wrong(rule_.noun);
+        v = *value * perMm;
+        return {};
+    }
+    Faults into(Density& v) const {
+        const auto value = number(text_);
+        if (!value) return wrong(rule_.noun);
+        v = *value * mgPerMm3;
+        return {};
+    }
     template <class Enum>
         requires std::is_enum_v<Enum>
     Faults into(Enum& v) const {
@@ -148,6 +207,19 @@ class Read {
     }
 
   private:
+    static bool isColourText(std::string_view text) {
+        return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
+    }
+    [[nodiscard]] std::vector<std::string_view> items() const {
+        std::vector<std::string_view> list;
+        std::string_view rest = text_;
+        while (!rest.empty()) {
+            const auto comma = rest.find(',');
+            if (const auto item = trimmed(rest.substr(0, comma)); !item.empty()) list.push_back(item);
+            rest = comma == std::string_view::npos ? std::string_view() : rest.substr(comma + 1);
+        }
+        return list;
+    }
     [[nodiscard]] std::optional<double> number(std::string_view text) const {
         const auto value = parseNumber(text);
         return value && rule_.allows(*value) ? value : std::nullopt;
@@ -181,14 +253,31 @@ class FieldLister {
         if (!member) field.text.clear();
         add(key, std::move(field), true);
     }
+    template <class T>
+    void operator()(const char* key, const std::vector<T>& member, const Rule& = {}) {
+        add(key, Show::make(member), true);
+    }
+    void operator()(const char* key, const std::optional<HookMeasures>& member, const Rule& = {}) {
+        within_ = std::string(key) + ".";
+        const HookMeasures measures = member.value_or(HookMeasures{});
+        describe(*this, measures);
+        within_.clear();
+    }
+    void operator()(const char*, const std::vector<BlendPart>&, const Rule& = {}) {}  // a blend is mixed in its own place
+    template <class Kind, class Variant>
+    void byKind(Kind, const Variant& member, Variant (*)(Kind)) {
+        std::visit([this](const auto& alternative) { describe(*this, alternative); }, member);
+    }
+    void rest(const Carried&) {}
 
   private:
     void add(const char* key, Field field, bool optional) {
-        field.key = key;
+        field.key = within_ + key;
         field.label = fieldLabel(key);
         field.optional = optional;
         fields.push_back(std::move(field));
     }
+    std::string within_;
 };
 
 class FieldWriter {
@@ -219,11 +308,56 @@ class FieldWriter {
         if (faults.empty()) member = std::move(value);
     }
 
+    template <class T>
+    void operator()(const char* key, std::vector<T>& member, const Rule& rule = {}) {
+        if (key != key_) return;
+        found = true;
+        faults = Read(text_, place_.key(key), rule).into(member);
+    }
+    void operator()(const char* key, std::optional<HookMeasures>& member, const Rule& = {}) {
+        const std::string within = std::string(key) + ".";
+        if (!key_.starts_with(within)) return;
+        HookMeasures measures = member.value_or(HookMeasures{});
+        FieldWriter inner(key_.substr(within.size()), text_, place_);
+        describe(inner, measures);
+        found = inner.found;
+        faults = std::move(inner.faults);
+        if (!found || !faults.empty()) return;
+        member = measures == HookMeasures{} ? std::nullopt : std::optional(std::move(measures));
+    }
+    void operator()(const char*, std::vector<BlendPart>&, const Rule& = {}) {}
+    template <class Kind, class Variant>
+    void byKind(Kind, Variant& member, Variant (*)(Kind)) {
+        std::visit([this](auto& alternative) { describe(*this, alternative); }, member);
+    }
+    void rest(const Carried&) {}
+
   private:
     std::string_view key_;
     std::string_view text_;
     const Place& place_;
 };
+
+// What names a record or decides its shape is not changed like a field.
+bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || key == "measured"; }
+
+template <class Record>
+std::vector<Field> recordFields(const Record& record) {
+    FieldLister lister;
+    describe(lister, record);
+    std::erase_if(lister.fields, [](const Field& field) { return isIdentity(field.key); });
+    return std::move(lister.fields);
+}
+
+template <class Record>
+Result<Record> recordWith(const Record& record, std::string_view key, std::string_view text, const Place& place) {
+    Record changed = record;
+    FieldWriter writer(key, text, place);
+    if (!isIdentity(key)) describe(writer, changed);
+    if (!writer.found) return fail(place.key(key), "expected one of its fields, got none of that name");
+    if (!writer.faults.empty()) return tl::unexpected(writer.faults);
+    return changed;
+}
 
 }  // namespace
 
@@ -249,6 +383,16 @@ Result<Part> withField(const Part& part, std::string_view key, std::string_view 
     if (!writer.found) return fail(place.key(key), "expected a field of a " + std::string(nameOf(part.kind)) + ", got none of that name");
     if (!writer.faults.empty()) return tl::unexpected(writer.faults);
     return changed;
+}
+
+std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }
+std::vector<Field> fieldsOf(const Material& material) { return recordFields(material); }
+
+Result<HookSpec> withField(const HookSpec& hook, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(hook, key, text, place);
+}
+Result<Material> withField(const Material& material, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(material, key, text, place);
 }
 
 }  // namespace machair

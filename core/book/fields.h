@@ -1,4 +1,4 @@
-// The single fields of a part, as text: what the ticket shows and edits. Built from the same descriptions that read
+// The single fields of a part, hook or material, as text: what the ticket and the drawers show and edit. Built from the same descriptions that read
 // the files, so that every key of every part can be edited and has the same limits in both places.
 #pragma once
 
@@ -6,12 +6,12 @@
 #include <string_view>
 #include <vector>
 
-#include "dressing/pattern.h"
+#include "book/book.h"
 #include "faults/faults.h"
 
 namespace machair {
 
-enum class FieldKind { length, station, count, number, choice };
+enum class FieldKind { length, station, count, number, choice, text };
 
 struct Field {
     std::string key;    // as in the file
@@ -28,6 +28,12 @@ struct Field {
 // The part with one field changed; empty text goes back to the usual. Faults stand at `place`.key(key): a text that
 // can't be read, a number outside its limits, an empty field that must be there.
 [[nodiscard]] Result<Part> withField(const Part& part, std::string_view key, std::string_view text, const Place& place);
+
+// The same for what lies in the drawers. A hook's measures stand among its fields ("measured.shank_mm").
+[[nodiscard]] std::vector<Field> fieldsOf(const HookSpec& hook);
+[[nodiscard]] std::vector<Field> fieldsOf(const Material& material);
+[[nodiscard]] Result<HookSpec> withField(const HookSpec& hook, std::string_view key, std::string_view text, const Place& place);
+[[nodiscard]] Result<Material> withField(const Material& material, std::string_view key, std::string_view text, const Place& place);
 
 // "rear_diameter" → "thick at the rear".
 [[nodiscard]] std::string fieldLabel(std::string_view key);

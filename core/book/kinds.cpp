@@ -227,6 +227,84 @@ Result<NewDressing> startFromKind(const Book& book, FlyKind kind, std::string_vi
     return made;
 }
 
+Pattern sampleOf(const Material& material, std::string_view hook, std::string_view thread) {
+    Pattern sample;
+    sample.id = "sample of " + material.id;
+    sample.hook = hook;
+    sample.thread = material.kind == MaterialKind::thread ? material.id : std::string(thread);
+    const auto add = [&](PartKind kind, PartDetail detail, bool own) {
+        Part part;
+        part.kind = kind;
+        part.detail = std::move(detail);
+        if (own) part.material = material.id;
+        sample.parts.push_back(std::move(part));
+    };
+    BodyPart silk = taperedBody(0.18, 0.22);
+    silk.method = BodyMethod::thread;
+    using M = MaterialKind;
+    switch (material.kind) {
+        case M::hackle:
+            add(PartKind::body, silk, false);
+            add(PartKind::collar, collarOf(2.5, reachTo(Landmark::point)), true);
+            break;
+        case M::flank:
+        case M::quill: {
+            WingPart wing;
+            if (material.kind == M::quill) wing.style = WingStyle::paired;
+            wing.angle = Angle::degrees(4.0);
+            add(PartKind::body, silk, false);
+            add(PartKind::wing, wing, true);
+            break;
+        }
+        case M::tippet:
+        case M::fibres:
+            add(PartKind::tail, tailOf(0.8, 12), true);
+            add(PartKind::body, silk, false);
+            break;
+        case M::plume:
+        case M::hair: {
+            WingPart wing;
+            wing.style = material.kind == M::hair ? WingStyle::hair : WingStyle::plume;
+            wing.angle = Angle::degrees(8.0);
+            wing.count = exactly(30);
+            add(PartKind::body, silk, false);
+            add(PartKind::wing, wing, true);
+            break;
+        }
+        case M::wire:
+        case M::oval:
+            add(PartKind::rib, counterRib(6), true);
+            add(PartKind::body, silk, false);
+            break;
+        case M::bead:
+            add(PartKind::bead, BeadPart{}, true);
+            add(PartKind::body, silk, false);
+            break;
+        case M::cheek:
+        case M::tip:
+            add(PartKind::body, silk, false);
+            add(PartKind::cheek, CheekPart{}, true);
+            break;
+        case M::leg: {
+            LegsPart legs;
+            legs.count = exactly(6);
+            add(PartKind::body, silk, false);
+            add(PartKind::legs, legs, true);
+            break;
+        }
+        case M::thread: add(PartKind::body, silk, false); break;
+        case M::tinsel:
+        case M::floss:
+        case M::ribbon:
+        case M::dubbing:
+        case M::herl:
+        case M::chenille:
+        case M::tube: add(PartKind::body, taperedBody(0.24, 0.34), true); break;
+    }
+    add(PartKind::head, HeadPart{}, false);
+    return sample;
+}
+
 Result<NewDressing> duplicate(const Book& book, std::string_view pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");

@@ -30,4 +30,8 @@ struct NewDressing {
 // Out of the book and out of its teams. A fault where a team would be left without a fly.
 [[nodiscard]] Result<Edit> removePattern(const Book& book, std::string_view pattern);
 
+// A bit of a fly that shows what a material looks like tied: a body, hackle, wing or tail of it on a hook of the book's
+// (or a nominal 10). It is nobody's dressing and not put into the book.
+[[nodiscard]] Pattern sampleOf(const Material& material, std::string_view hook, std::string_view thread);
+
 }  // namespace machair

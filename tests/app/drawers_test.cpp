@@ -1,0 +1,164 @@
+#include "tests/app/window.h"
+
+#include <QAbstractItemModelTester>
+#include <QFile>
+#include <QLineEdit>
+#include <QProcess>
+#include <QTableView>
+#include <QToolButton>
+
+#include "drawers/drawers_station.h"
+#include "drawers/record_form.h"
+
+using namespace machair;
+using namespace machair::app;
+using machair::app::tests::Bench;
+
+namespace {
+
+class Drawers : public Bench {
+  public:
+    Drawers() { window().showStation(1); }
+    DrawersStation& station() { return window().drawers(); }
+    QTableView* table() { return find<QTableView>("drawer-table"); }
+};
+
+}  // namespace
+
+TEST_CASE("the drawers' model keeps the rules of models while drawers, searches and books change") {
+    Bench bench;
+    DrawerModel model(bench.document());
+    const QAbstractItemModelTester tester(&model, QAbstractItemModelTester::FailureReportingMode::Fatal);
+    for (const DrawerName& drawer : drawers()) {
+        model.show(drawer.drawer, QString());
+        CHECK(model.rowCount() > 0);
+        model.show(drawer.drawer, QStringLiteral("no such thing at all"));
+        CHECK(model.rowCount() == 0);
+    }
+    model.show(Drawer::hooks, QString());
+    REQUIRE(bench.document().apply(addHook(bench.document().book(), *bench.document().book().findHook("wet-12"))).empty());
+    CHECK(model.rowCount() == 8);
+}
+
+TEST_CASE("every material of the book lies in one drawer and only one") {
+    for (const auto& entry : Names<MaterialKind>::entries) {
+        int drawersWithIt = 0;
+        for (const DrawerName& drawer : drawers()) drawersWithIt += liesIn(drawer.drawer, entry.value) ? 1 : 0;
+        INFO(entry.name);
+        CHECK(drawersWithIt == 1);
+    }
+}
+
+TEST_CASE("a hook's measure typed into its drawer re-sizes what is tied on it, and what moved is listed") {
+    Drawers drawers;
+    drawers.station().choose("wet-10");
+    CHECK(drawers.text("record-use").contains(QStringLiteral("Kelp Lantern")));
+    drawers.type("record-measured.shank_mm", QStringLiteral("12.4"));
+    CHECK(drawers.document().plan()->hook.shank() == 12.4 * mm);
+    CHECK(drawers.text("record-use").startsWith(QStringLiteral("Moved:\nKelp Lantern: Tail 9.3 → 9.9 mm")));
+    CHECK(drawers.kept().findHook("wet-10")->measured->shank == 12.4 * mm);
+    drawers.document().undoStack().undo();
+    CHECK(drawers.document().plan()->hook.shank() == 11.6 * mm);
+}
+
+TEST_CASE("a measure that no hook can have is refused in place") {
+    Drawers drawers;
+    drawers.station().choose("wet-10");
+    drawers.type("record-measured.wire_mm", QStringLiteral("0"));
+    CHECK(drawers.text("record-fault").contains(QStringLiteral("length over 0")));
+    CHECK(drawers.document().plan()->hook.wire() == 0.63 * mm);
+}
+
+TEST_CASE("the calliper's stand-in reads into the field with the cursor; three readings give mean and spread") {
+    Drawers drawers;
+    const QString socket = QStringLiteral("machair-test-%1").arg(QCoreApplication::applicationPid());
+    QProcess standIn;
+    standIn.start(QStringLiteral(MACHAIR_CALLIPER), {QStringLiteral("--socket"), socket, QStringLiteral("--seed"), QStringLiteral("7")});
+    REQUIRE(standIn.waitForStarted());
+    auto calliper = std::make_unique<devices::SocketCalliper>(socket);
+    devices::SocketCalliper* device = calliper.get();
+    drawers.station().useCalliper(std::move(calliper));
+    REQUIRE(QTest::qWaitFor([&] {
+        device->connectNow();
+        return device->state() == devices::CalliperState::ready;
+    }, 5000));
+    drawers.station().open(Drawer::hackles);
+    drawers.station().choose("hen-slate");
+    auto* stem = drawers.find<QLineEdit>("record-stem_mm");
+    stem->setFocus();
+    QTest::keyClick(stem, Qt::Key_Home);
+    const auto said = [&](const char* words) {
+        return QTest::qWaitFor([&] { return drawers.text("measuring").contains(QString::fromLatin1(words)); }, 5000);
+    };
+    QTest::keyClicks(stem, QStringLiteral(" "));
+    for (const char* words : {"reading 1 of three", "reading 2 of three", "of three"}) {
+        standIn.write("0.40\n");
+        REQUIRE(said(words));
+    }
+    const bool spread = QTest::qWaitFor([&] { return drawers.text("measuring").contains(QChar(0x00b1)); }, 5000);
+    INFO(drawers.text("measuring").toStdString());
+    REQUIRE(spread);
+    const Material* hen = drawers.document().book().findMaterial("hen-slate");
+    const auto& traits = std::get<HackleTraits>(hen->traits);
+    REQUIRE(traits.stem);
+    CHECK(std::abs(*traits.stem / mm - 0.40) < 0.08);
+    CHECK(std::ranges::find(hen->measured, "stem_mm") != hen->measured.end());
+    standIn.kill();
+    standIn.waitForFinished();
+    REQUIRE(QTest::qWaitFor([&] { return device->state() == devices::CalliperState::away; }, 5000));
+    CHECK(drawers.find<QToolButton>("calliper")->text().contains(QStringLiteral("look again")));
+}
+
+TEST_CASE("rubbish from a calliper is said and changes nothing") {
+    class Rubbish : public devices::Calliper {
+      public:
+        void connectNow() override {}
+        devices::CalliperState state() const override { return devices::CalliperState::ready; }
+    };
+    Drawers drawers;
+    auto calliper = std::make_unique<Rubbish>();
+    Rubbish* device = calliper.get();
+    drawers.station().useCalliper(std::move(calliper));
+    const Book before = drawers.document().book();
+    emit device->rubbish(QStringLiteral("ERR 7"));
+    CHECK(drawers.text("drawer-said").contains(QStringLiteral("ERR 7")));
+    emit device->read(3.2);  // nothing has the cursor
+    CHECK(drawers.document().book() == before);
+}
+
+TEST_CASE("a new thing is put in, and one that is tied from stays") {
+    Drawers drawers;
+    drawers.station().open(Drawer::beads);
+    QTest::mouseClick(drawers.find<QToolButton>("drawer-new"), Qt::LeftButton);
+    CHECK(drawers.document().book().findMaterial("bead-new"));
+    QTest::mouseClick(drawers.find<QToolButton>("drawer-out"), Qt::LeftButton);
+    CHECK_FALSE(drawers.document().book().findMaterial("bead-new"));
+    drawers.station().choose("bead-brass");
+    QTest::mouseClick(drawers.find<QToolButton>("drawer-out"), Qt::LeftButton);
+    CHECK(drawers.document().book().findMaterial("bead-brass"));
+    CHECK(drawers.text("drawer-said").contains(QStringLiteral("Brass Buoy")));
+}
+
+TEST_CASE("a drawer goes out as CSV and comes in again, and a broken table changes nothing") {
+    Drawers drawers;
+    const QString path = drawers.path("hooks.csv");
+    REQUIRE(drawers.station().exportTo(path));
+    const Book before = drawers.document().book();
+    CHECK(drawers.station().importFrom(path));
+    CHECK(drawers.document().book() == before);
+    QFile broken(path);
+    REQUIRE(broken.open(QIODevice::WriteOnly));
+    broken.write("id,size\nnew-hook,10\nother,77\n");
+    broken.close();
+    CHECK_FALSE(drawers.station().importFrom(path));
+    CHECK(drawers.text("drawer-said").contains(QStringLiteral("line 3, size")));
+    CHECK(drawers.document().book() == before);
+    CHECK_FALSE(drawers.station().exportTo(QStringLiteral("/no/such/folder/x.csv")));
+}
+
+TEST_CASE("feathers carry their caution, threads none") {
+    Drawers drawers;
+    drawers.station().open(Drawer::hackles);
+    CHECK(drawers.text("record-caution").contains(QStringLiteral("local law decide")));
+    CHECK(cautionFor(drawers.document().book(), RecordForm::Kind::material, "thread-black").isEmpty());
+}
