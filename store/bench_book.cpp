@@ -106,6 +106,8 @@ class BenchBookHome : public Home {
             appendRecords(text, "materials");
             appendRecords(text, "patterns");
             appendRecords(text, "teams");
+            SQLite::Statement schools(database_, "SELECT value FROM book WHERE key = 'schools'");
+            if (schools.executeStep()) text += ", \"schools\": " + schools.getColumn(0).getString();
             SQLite::Statement carried(database_, "SELECT value FROM book WHERE key = 'carried'");
             if (carried.executeStep()) {
                 carried_ = carried.getColumn(0).getString();
@@ -136,6 +138,15 @@ class BenchBookHome : public Home {
                 put.bind(1, carried);
                 put.exec();
                 carried_ = carried;
+            }
+            if (before.schools != after.schools) {
+                SQLite::Statement drop(database_, "DELETE FROM book WHERE key = 'schools'");
+                drop.exec();
+                if (after.schools) {
+                    SQLite::Statement put(database_, "INSERT INTO book VALUES ('schools', ?)");
+                    put.bind(1, writeRecord(*after.schools));
+                    put.exec();
+                }
             }
             SQLite::Statement journal(database_, "INSERT INTO edits (words) VALUES (?)");
             journal.bind(1, std::string(words));

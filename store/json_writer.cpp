@@ -139,6 +139,7 @@ std::string recordText(const Record& record) {
 std::string writeRecord(const HookSpec& record) { return recordText(record); }
 std::string writeRecord(const Material& record) { return recordText(record); }
 std::string writeRecord(const Pattern& record) { return recordText(record); }
+std::string writeRecord(const SchoolChoices& record) { return recordText(record); }
 std::string writeRecord(const TeamSpec& record) { return recordText(record); }
 
 std::string writeCarried(const Carried& carried) {

@@ -11,6 +11,7 @@ namespace machair::store {
 [[nodiscard]] std::string writeRecord(const Material& record);
 [[nodiscard]] std::string writeRecord(const Pattern& record);
 [[nodiscard]] std::string writeRecord(const TeamSpec& record);
+[[nodiscard]] std::string writeRecord(const SchoolChoices& record);
 // What a book carries beside its lists.
 [[nodiscard]] std::string writeCarried(const Carried& carried);
 

@@ -30,6 +30,10 @@ class RandomBook {
             team.leader->tipToBob = whole(50, 300) / 100.0 * metre;  // as people measure leaders
             book.teams.push_back(team);
         }
+        if (coin()) {
+            book.schools = SchoolChoices{};
+            book.schools->fibre = FibreSchool::layBack;
+        }
         if (coin()) book.carried["season"] = R"({"from":3,"to":[4,"\"é"]})";
         return book;
     }
@@ -126,6 +130,10 @@ class RandomBook {
         p.parts = {part(PartKind::tail, tail), part(PartKind::body, BodyPart{}), part(PartKind::wing, wing), part(PartKind::collar, collar), part(PartKind::head, HeadPart{})};
         if (coin()) p.parts[1].material = book.materials[random_() % book.materials.size()].id;
         if (coin()) p.note = "note";
+        if (coin()) {
+            p.schools = SchoolChoices{};
+            p.schools->rib = Winding::with;
+        }
         return p;
     }
 

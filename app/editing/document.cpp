@@ -34,7 +34,7 @@ Faults faultsOfChange(const Book& before, const Book& after) {
     const auto materials = changedIds(before.materials, after.materials);
     Faults faults;
     for (const Pattern& pattern : after.patterns) {
-        const bool touched = patterns.contains(pattern.id) || hooks.contains(pattern.hook) || materials.contains(pattern.thread) ||
+        const bool touched = before.schools != after.schools || patterns.contains(pattern.id) || hooks.contains(pattern.hook) || materials.contains(pattern.thread) ||
                              std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material && materials.contains(*p.material); });
         if (!touched) continue;
         if (const auto planned = planPattern(after, pattern.id); !planned) append(faults, planned.error());

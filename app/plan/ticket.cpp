@@ -13,6 +13,7 @@
 #include "book/edits.h"
 #include "frame/retire.h"
 #include "plan/part_row.h"
+#include "plan/schools_panel.h"
 
 namespace machair::app {
 
@@ -48,6 +49,7 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     foot->addStretch(1);
     layout_->addWidget(refused_);
     layout_->addLayout(foot);
+    layout_->addWidget(new SchoolsPanel(document_, sheet_));
     layout_->addStretch(1);
     setWidget(sheet_);
     connect(&document_, &Document::planChanged, this, &Ticket::refresh);

@@ -65,6 +65,7 @@ struct Book {
     std::vector<Material> materials;
     std::vector<Pattern> patterns;
     std::vector<TeamSpec> teams;
+    std::optional<SchoolChoices> schools;  // the tier's own, for every dressing that says nothing else
     Carried carried;
     bool operator==(const Book&) const = default;
 

@@ -321,6 +321,16 @@ void describe(V& v, T& p) {
     v.rest(p.carried);
 }
 
+template <class V, Is<SchoolChoices> T>
+void describe(V& v, T& s) {
+    v("fibre", s.fibre);
+    v("tie_in", s.tieIn);
+    v("rib", s.rib);
+    v("rib_pitch", s.pitch);
+    v("finish", s.finish);
+    v.rest(s.carried);
+}
+
 template <class V, Is<Pattern> T>
 void describe(V& v, T& p) {
     v("id", p.id);
@@ -330,6 +340,7 @@ void describe(V& v, T& p) {
     v("thread", p.thread);
     v("max_length_mm", p.maxLength, kLength);
     v("buoyancy_mN", p.buoyancyMillinewton, kBuoyancy);
+    v("schools", p.schools);
     v("note", p.note);
     v("parts", p.parts);
     v.rest(p.carried);
@@ -365,6 +376,7 @@ void describe(V& v, T& b) {
     v("materials", b.materials);
     v("patterns", b.patterns);
     v("teams", b.teams);
+    v("schools", b.schools);
     v.rest(b.carried);
 }
 

@@ -187,6 +187,18 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     return edit;
 }
 
+Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
+    Edit edit{fieldLabel(key) + (text.empty() ? ": the usual again" : ": " + std::string(text)), {}, book};
+    Pattern* own = pattern ? edit.after.findPattern(*pattern) : nullptr;
+    if (pattern && !own) return fail(Place("patterns"), "expected the id of a dressing, got \"" + *pattern + "\"");
+    std::optional<SchoolChoices>& choices = own ? own->schools : edit.after.schools;
+    const Place place = own ? placeOf(book, *pattern).key("schools") : Place("schools");
+    auto changed = withField(choices.value_or(SchoolChoices{}), key, text, place);
+    if (!changed) return tl::unexpected(changed.error());
+    choices = *changed == SchoolChoices{} ? std::nullopt : std::optional(std::move(*changed));
+    return edit;
+}
+
 Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text) {
     const HookSpec* found = book.findHook(hook);
     if (!found) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"");

@@ -21,6 +21,9 @@ struct Edit {
                                        std::string_view text);
 [[nodiscard]] Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material);
 
+// Where tiers disagree: for one dressing, or (without one) for all that say nothing else.
+[[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text);
+
 // What lies in the drawers. A physical field set by measuring is noted in `measured`.
 enum class Source { typed, measured };
 [[nodiscard]] Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text);

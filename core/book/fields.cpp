@@ -19,6 +19,7 @@ constexpr std::array kLabels = {
     Label{"rear_mm", "thick at the rear, mm"},   Label{"rear_diameter", "thick at the rear"},
     Label{"front_mm", "thick in front, mm"},     Label{"front_diameter", "thick in front"},
     Label{"exponent", "taper (1 cone, 0 even)"}, Label{"noodle_diameter_mm", "noodle thickness, mm"},
+    Label{"fibre", "hackle fibre measured"}, Label{"rib", "rib wound"}, Label{"rib_pitch", "rib turns of even"},
     Label{"shank_mm", "shank, mm"}, Label{"gape_mm", "gape, mm"}, Label{"clear_gape_mm", "clear gape, mm"},
     Label{"wire_mm", "wire, mm"}, Label{"overall_mm", "overall, mm"}, Label{"point_mm", "eye to point, mm"},
     Label{"stem_mm", "stem, mm"}, Label{"density_per_mm", "barbs a mm"}, Label{"gamma", "growth of fibre a mm of stem"},
@@ -383,6 +384,11 @@ Result<Part> withField(const Part& part, std::string_view key, std::string_view 
     if (!writer.found) return fail(place.key(key), "expected a field of a " + std::string(nameOf(part.kind)) + ", got none of that name");
     if (!writer.faults.empty()) return tl::unexpected(writer.faults);
     return changed;
+}
+
+std::vector<Field> fieldsOf(const SchoolChoices& schools) { return recordFields(schools); }
+Result<SchoolChoices> withField(const SchoolChoices& schools, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(schools, key, text, place);
 }
 
 std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }

@@ -32,6 +32,8 @@ struct Field {
 // The same for what lies in the drawers. A hook's measures stand among its fields ("measured.shank_mm").
 [[nodiscard]] std::vector<Field> fieldsOf(const HookSpec& hook);
 [[nodiscard]] std::vector<Field> fieldsOf(const Material& material);
+[[nodiscard]] std::vector<Field> fieldsOf(const SchoolChoices& schools);
+[[nodiscard]] Result<SchoolChoices> withField(const SchoolChoices& schools, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<HookSpec> withField(const HookSpec& hook, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<Material> withField(const Material& material, std::string_view key, std::string_view text, const Place& place);
 

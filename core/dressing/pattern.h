@@ -262,6 +262,26 @@ struct Names<TeamRole> {
                                            NameOf{TeamRole::point, "point"}, NameOf{TeamRole::any, "any"}};
 };
 
+// How a hackle's fibre is measured: as it stands when it fishes, or laid back along the shank.
+enum class FibreSchool { lineOfSight, layBack };
+template <>
+struct Names<FibreSchool> {
+    static constexpr std::array entries = {NameOf{FibreSchool::lineOfSight, "line_of_sight"},
+                                           NameOf{FibreSchool::layBack, "lay_back"}};
+};
+
+// Where tiers disagree (practice.md): what a dressing, or a tier for all of them, holds to. What a part says of itself
+// comes before both.
+struct SchoolChoices {
+    std::optional<FibreSchool> fibre;
+    std::optional<TieIn> tieIn;
+    std::optional<Winding> rib;
+    std::optional<RibPitch> pitch;
+    std::optional<Finish> finish;
+    Carried carried;
+    bool operator==(const SchoolChoices&) const = default;
+};
+
 struct Pattern {
     std::string id;
     std::optional<std::string> name;
@@ -270,6 +290,7 @@ struct Pattern {
     std::string thread;
     std::optional<Length> maxLength;
     std::optional<double> buoyancyMillinewton;
+    std::optional<SchoolChoices> schools;
     std::optional<std::string> note;
     std::vector<Part> parts;
     Carried carried;

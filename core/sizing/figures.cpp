@@ -169,7 +169,13 @@ struct SayPart {
     }
     std::string fibre(const HacklePlan& h) const {
         const std::string end = h.target ? sayReach(h.target->x, plan.hook).text : sayLength(h.fibre, plan.hook).text;
-        return "fibres " + lengthText(h.fibre) + (h.target ? " " : ": ") + end;
+        std::string text = "fibres " + lengthText(h.fibre) + (h.target ? " " : ": ") + end;
+        // Where the schools differ by more than a tier would overlook, both numbers are said.
+        constexpr Length kNoticed = 0.5 * mm;
+        const bool laidBack = plan.schools.fibre == FibreSchool::layBack;
+        if (h.target && abs(h.layBack - h.lineOfSight) > kNoticed)
+            text += laidBack ? " laid back (" + lengthText(h.lineOfSight) + " as it stands)" : " (" + lengthText(h.layBack) + " laid back)";
+        return text;
     }
     std::string operator()(const PalmerPlan& palmer) const {
         return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " +

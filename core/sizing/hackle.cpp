@@ -74,7 +74,7 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
     const Length station = bench.resolver.tieIn(part);
     h.feather = feather(made, bench.hook);
     h.bed = bench.bedAt(station);
-    h.tieIn = written.tieIn.value_or(TieIn::tip);
+    h.tieIn = written.tieIn.value_or(bench.plan.schools.tieIn);
     h.stand = written.angle.value_or(FibreStand::swept);
     const Length perTurn = stemPerTurn(h.feather, h.bed);
     if (written.turns)

@@ -130,7 +130,7 @@ HeadPlan sizeHead(Bench& bench, const HeadPart& written) {
     HeadPlan head;
     head.whipTurns = whipTurns(bench.pattern);
     head.coats = written.coats.value_or(head.coats);
-    head.finish = written.finish.value_or(Finish::varnish);
+    head.finish = written.finish.value_or(bench.plan.schools.finish);
     if (head.finish == Finish::none) head.coats = 0;
     return head;
 }

@@ -47,7 +47,7 @@ Material usualMaterial(PartKind kind, const Material& thread) {
 class Planner {
   public:
     Planner(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools)
-        : pattern_(pattern), hook_(hook), book_(book), place_(place), schools_(schools) {}
+        : pattern_(pattern), hook_(hook), book_(book), place_(place), schools_(schoolsFor(pattern, book, schools)) {}
 
     Result<Plan> run() {
         const Material* thread = book_.findMaterial(pattern_.thread);
@@ -263,7 +263,7 @@ class Planner {
     void warnOfBrittleBody(Bench& bench) const {
         const auto rib = findKind(pattern_, PartKind::rib);
         if (!rib) return;
-        const Winding ribbed = std::get<RibPart>(pattern_.parts[*rib].detail).direction.value_or(Winding::counter);
+        const Winding ribbed = std::get<RibPart>(pattern_.parts[*rib].detail).direction.value_or(schools_.rib);
         for (std::size_t i = 0; i < bench.plan.parts.size(); ++i) {
             const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[i].detail);
             if (!body || (body->method != BodyMethod::herl && body->method != BodyMethod::fibres)) continue;
@@ -410,6 +410,17 @@ std::vector<ProfileRow> Plan::profile() const {
         from = step;
     }
     return rows;
+}
+
+Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usual) {
+    Schools schools = usual;
+    for (const auto* choices : {&book.schools, &pattern.schools}) {  // the dressing's own last
+        if (!*choices) continue;
+        const SchoolChoices& c = **choices;
+        schools = {c.fibre.value_or(schools.fibre), c.tieIn.value_or(schools.tieIn), c.rib.value_or(schools.rib),
+                   c.pitch.value_or(schools.pitch), c.finish.value_or(schools.finish)};
+    }
+    return schools;
 }
 
 Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools) {

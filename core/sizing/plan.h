@@ -24,15 +24,15 @@
 
 namespace machair {
 
-enum class FibreSchool { lineOfSight, layBack };
-template <>
-struct Names<FibreSchool> {
-    static constexpr std::array entries = {NameOf{FibreSchool::lineOfSight, "line_of_sight"},
-                                           NameOf{FibreSchool::layBack, "lay_back"}};
-};
+// The schools in force for one dressing: its own choice, else the tier's for all, else these.
 struct Schools {
     FibreSchool fibre = FibreSchool::lineOfSight;
+    TieIn tieIn = TieIn::tip;
+    Winding rib = Winding::counter;
+    RibPitch pitch = RibPitch::even;
+    Finish finish = Finish::varnish;
 };
+[[nodiscard]] Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usual = {});
 
 struct TagPlan {
     double turns = 0.0;

@@ -28,8 +28,8 @@ RibPlan tieInRib(Bench& bench, std::size_t part, const RibPart& written, const M
     rib.round = isRoundWinding(made);
     rib.thickness = windingThickness(made);
     rib.width = windingWidth(made);
-    rib.direction = written.direction.value_or(Winding::counter);
-    rib.school = written.pitch.value_or(RibPitch::even);
+    rib.direction = written.direction.value_or(bench.plan.schools.rib);
+    rib.school = written.pitch.value_or(bench.plan.schools.pitch);
     bench.bindBundle(static_cast<int>(part), rib.front, rib.end, 1.0,
                      rib.round ? rib.thickness : sqrt(4.0 / kPi * rib.width * rib.thickness));
     bench.bindThread(static_cast<int>(part), rib.front, rib.end, 1.0);

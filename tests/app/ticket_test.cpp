@@ -106,6 +106,21 @@ TEST_CASE("a crowded head is red in the budget and its remedies are said") {
     CHECK(budget->words().contains(QStringLiteral("turn less")));
 }
 
+TEST_CASE("a school chosen for this dressing changes its numbers, and one for all the others'") {
+    Bench bench;
+    bench.document().choosePattern("soot-ember");
+    const QString before = bench.text("headline-4");
+    auto* own = bench.find<QComboBox>("school-own-fibre");
+    own->setFocus();
+    QTest::keyClick(own, Qt::Key_Down);
+    QTest::keyClick(own, Qt::Key_Down);
+    CHECK(bench.document().pattern()->schools->fibre == FibreSchool::layBack);
+    CHECK(bench.text("headline-4") != before);
+    bench.document().undoStack().undo();
+    bench.document().undoStack().undo();
+    CHECK(bench.text("headline-4") == before);
+}
+
 TEST_CASE("an edit repaints only what it changed") {
     Bench bench;
     bench.fly()->grab();
