@@ -2,11 +2,12 @@
 // cast < 5 ms (drawing.md section 13).
 #include <benchmark/benchmark.h>
 
-#include <QGuiApplication>
+#include <QApplication>
 #include <QImage>
 
 #include "benchmarks/demo_book.h"
 #include "drawing/fly_painter.h"
+#include "theme/theme.h"
 
 namespace machair::benchmarks {
 
@@ -77,7 +78,8 @@ BENCHMARK(paintTheCast)->Unit(benchmark::kMillisecond);
 
 int main(int argc, char** argv) {
     if (qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
-    QGuiApplication application(argc, argv);
+    QApplication application(argc, argv);
+    machair::app::loadFace();
     benchmark::Initialize(&argc, argv);
     benchmark::RunSpecifiedBenchmarks();
     return 0;

@@ -7,6 +7,7 @@
 #include <cmath>
 
 #include "scene/pick.h"
+#include "sizing/compare.h"
 #include "sizing/figures.h"
 #include "units/text.h"
 
@@ -90,16 +91,36 @@ void FlyView::paintEvent(QPaintEvent*) {
     paintMeasure(painter);
     paintHandles(painter);
     if (ghost_) {
-        painter.setFont(faceScaled(0.92));
-        painter.setPen(c.slate);
-        painter.drawText(QRectF(rect()).adjusted(16, 10, -16, -10), Qt::AlignTop | Qt::AlignLeft,
-                         tr("dashed: as it was on %1 (Esc puts it away)").arg(qt(document_.ghost()->hook.spec().name.value_or(describeHook(document_.ghost()->hook.spec())))));
+        paintDifferences(painter);
     }
     if (hasFocus()) {
         painter.setPen(QPen(c.accent, 1.5));
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(QRectF(rect()).adjusted(1, 1, -1, -1));
     }
+}
+
+// What the ghost is, and in what it differs, the largest first.
+void FlyView::paintDifferences(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const Plan& ghost = *document_.ghost();
+    const bool same = ghost.pattern.id == document_.plan()->pattern.id;
+    const QString what = same ? tr("dashed: as it was on %1").arg(qt(ghost.hook.spec().name.value_or(describeHook(ghost.hook.spec()))))
+                              : tr("dashed: %1").arg(qt(ghost.pattern.title()));
+    painter.setFont(faceScaled(0.92));
+    const QFontMetricsF metrics(painter.font());
+    double y = 10.0 + metrics.ascent();
+    painter.setPen(c.slate);
+    painter.drawText(QPointF(16.0, y), tr("%1 (Esc puts it away)").arg(what));
+    const auto all = differences(ghost, *document_.plan());
+    constexpr std::size_t kShown = 7;
+    painter.setPen(c.inkSoft);
+    for (std::size_t i = 0; i < std::min(kShown, all.size()); ++i) {
+        y += metrics.height();
+        painter.drawText(QPointF(16.0, y), metrics.elidedText(qt(all[i].words()), Qt::ElideRight, 0.42 * width()));
+    }
+    if (all.size() <= kShown) return;
+    painter.drawText(QPointF(16.0, y + metrics.height()), tr("and %1 smaller ones").arg(all.size() - kShown));
 }
 
 void FlyView::paintRule(QPainter& painter) const {

@@ -44,6 +44,7 @@ class FlyView : public QWidget {
     [[nodiscard]] QPointF at(double x, double y) const;
     void paintRule(QPainter& painter) const;
     void paintMeasure(QPainter& painter) const;
+    void paintDifferences(QPainter& painter) const;
     void paintHandles(QPainter& painter) const;
     [[nodiscard]] std::optional<std::size_t> handleAt(QPointF place) const;
     [[nodiscard]] Point2 inProfile(QPointF place) const;

@@ -1,0 +1,80 @@
+// What the bench book costs. Targets: a book of 2,000 dressings and 5,000 materials opens < 0.5 s, an edit is durable
+// < 20 ms, planning after it < 1 ms.
+#include <benchmark/benchmark.h>
+#include <unistd.h>
+
+#include <filesystem>
+
+#include "benchmarks/demo_book.h"
+#include "book/edits.h"
+#include "store/home.h"
+
+namespace machair::benchmarks {
+
+namespace {
+
+Book largeBook() {
+    Book book = demoBook();
+    const std::vector<Pattern> patterns = book.patterns;
+    const std::vector<Material> materials = book.materials;
+    for (int i = 0; book.materials.size() < 5000; ++i) {
+        Material m = materials[static_cast<std::size_t>(i) % materials.size()];
+        m.id += "-" + std::to_string(i);
+        book.materials.push_back(std::move(m));
+    }
+    for (int i = 0; book.patterns.size() < 2000; ++i) {
+        Pattern p = patterns[static_cast<std::size_t>(i) % patterns.size()];
+        p.id += "-" + std::to_string(i);
+        book.patterns.push_back(std::move(p));
+    }
+    return book;
+}
+
+class Place {
+  public:
+    explicit Place(const Book& book) : path_(std::filesystem::temp_directory_path() / ("machair-bench-" + std::to_string(::getpid()) + ".machair")) {
+        if (!store::writeBook(path_, book).empty()) std::abort();
+    }
+    ~Place() {
+        for (const char* end : {"", "-wal", "-shm", ".backup-1", ".backup-2", ".backup-3"}) std::filesystem::remove(path_.string() + end);
+    }
+    Place(const Place&) = delete;
+    Place& operator=(const Place&) = delete;
+    [[nodiscard]] const std::filesystem::path& path() const { return path_; }
+
+  private:
+    std::filesystem::path path_;
+};
+
+}  // namespace
+
+static void openALargeBook(benchmark::State& state) {
+    const Place place(largeBook());
+    for (auto _ : state) {
+        auto home = store::openHome(place.path(), store::Access::readWrite);
+        benchmark::DoNotOptimize((*home)->read());
+    }
+}
+BENCHMARK(openALargeBook)->Unit(benchmark::kMillisecond);
+
+static void keepAnEdit(benchmark::State& state) {
+    Book book = state.range(0) == 0 ? demoBook() : largeBook();
+    const Place place(book);
+    auto home = store::openHome(place.path(), store::Access::readWrite).value();
+    book = home->read().value().book;
+    int n = 0;
+    for (auto _ : state) {
+        const Book next = changeField(book, kFullestFly, 0, "length", std::to_string(5.0 + 1e-3 * (++n % 900)))->after;
+        home->keep(book, next, "edit");
+        book = next;
+    }
+}
+BENCHMARK(keepAnEdit)->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond);
+
+static void planInALargeBook(benchmark::State& state) {
+    const Book book = largeBook();
+    for (auto _ : state) benchmark::DoNotOptimize(planPattern(book, kFullestFly));
+}
+BENCHMARK(planInALargeBook)->Unit(benchmark::kMillisecond);
+
+}  // namespace machair::benchmarks
