@@ -215,7 +215,11 @@ class SlipWing {
     }
 
   private:
-    [[nodiscard]] static double reach(double v) { return 1.0 - 0.26 * std::pow(1.0 - v, 1.2) - 0.05 * smoothstep(0.75, 1.0, v); }
+    // How far a barb at v reaches: the edge slants, and its longest barb ends where the plan says.
+    [[nodiscard]] static double reach(double v) {
+        constexpr double kLongest = 0.9525;  // of the slant below, near v 0.78
+        return (1.0 - 0.26 * std::pow(1.0 - v, 1.2) - 0.05 * smoothstep(0.75, 1.0, v)) / kLongest;
+    }
     [[nodiscard]] Vec3 at(double t, double v) const {
         return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_;
     }

@@ -9,6 +9,7 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
+#include <algorithm>
 #include <array>
 #include <map>
 
@@ -205,6 +206,11 @@ class BenchBookHome : public Home {
 
     template <class Record>
     void keepList(const std::vector<Record>& before, const std::vector<Record>& after, std::map<std::string, std::string>& written) {
+        if (before.size() == after.size() && std::ranges::equal(before, after, {}, &Record::id, &Record::id)) {
+            for (std::size_t i = 0; i < after.size(); ++i)  // the usual edit: the same records, one of them changed
+                if (!(before[i] == after[i])) update(after[i], i, written);
+            return;
+        }
         std::map<std::string_view, std::size_t> was;
         for (std::size_t i = 0; i < before.size(); ++i) was.emplace(before[i].id, i);
         std::map<std::string_view, std::size_t> is;

@@ -117,7 +117,7 @@ void Document::settle() {
 }
 
 void Document::lookElsewhere() {
-    if (home_ && kept_ && home_->changedElsewhere()) readAgain(tr("Changed in another window or program: read again"));
+    if (home_ && kept_ && !previewed_ && home_->changedElsewhere()) readAgain(tr("Changed in another window or program: read again"));
 }
 
 void Document::readAgain(const QString& why) {
@@ -142,6 +142,9 @@ void Document::readAgain(const QString& why) {
 }
 
 Faults Document::keepCopy(const std::filesystem::path& path) {
+    std::error_code ignored;
+    if (!book_ || std::filesystem::equivalent(path, path_, ignored))
+        return {Fault{Place(path.string()), "expected another name, got the open book itself", "it is kept with every edit already"}};
     try {
         return store::writeBook(path, *book_);
     } catch (const store::DiskError& error) {
@@ -262,6 +265,9 @@ void Document::dropPreview() {
 }
 
 void Document::show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited) {
+    if (previewed_) plan_ = planBeforePreview_;  // undone while something was held: the hand lets go
+    previewed_.reset();
+    planBeforePreview_.reset();
     const std::optional<Plan> before = plan_;
     book_ = std::move(book);
     if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? std::string() : book_->patterns.front().id;

@@ -15,7 +15,7 @@ Place placeOf(const Book& book, std::string_view pattern) { return Place("patter
 
 Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::size_t part) {
     const Pattern* found = book.findPattern(pattern);
-    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     if (part >= found->parts.size())
         return fail(placeOf(book, pattern).key("parts"), "expected one of its " + std::to_string(found->parts.size()) +
                                                              " parts, got number " + std::to_string(part));
@@ -178,8 +178,7 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     const Material* made = book.findMaterial(material);
     if (!made)
-        return fail(placeOf(book, pattern).key("parts").at(part).key("material"),
-                    "expected the id of a material, got \"" + std::string(material) + "\"");
+        return noSuch(placeOf(book, pattern).key("parts").at(part).key("material"), "material", material);
     Edit edit{{}, {}, book};
     Part& changed = edit.after.findPattern(pattern)->parts[part];
     changed.material = made->id;
@@ -190,7 +189,7 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
 Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
     Edit edit{fieldLabel(key) + (text.empty() ? ": the usual again" : ": " + std::string(text)), {}, book};
     Pattern* own = pattern ? edit.after.findPattern(*pattern) : nullptr;
-    if (pattern && !own) return fail(Place("patterns"), "expected the id of a dressing, got \"" + *pattern + "\"");
+    if (pattern && !own) return noSuch(Place("patterns"), "dressing", *pattern);
     std::optional<SchoolChoices>& choices = own ? own->schools : edit.after.schools;
     const Place place = own ? placeOf(book, *pattern).key("schools") : Place("schools");
     auto changed = withField(choices.value_or(SchoolChoices{}), key, text, place);
@@ -201,7 +200,7 @@ Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pa
 
 Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text) {
     const HookSpec* found = book.findHook(hook);
-    if (!found) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"");
+    if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = static_cast<std::size_t>(found - book.hooks.data());
     const auto changed = withField(*found, key, text, Place("hooks").at(index));
     if (!changed) return tl::unexpected(changed.error());
@@ -213,7 +212,7 @@ Result<Edit> changeHookField(const Book& book, std::string_view hook, std::strin
 
 Result<Edit> changeMaterialField(const Book& book, std::string_view material, std::string_view key, std::string_view text, Source source) {
     const Material* found = book.findMaterial(material);
-    if (!found) return fail(Place("materials"), "expected the id of a material, got \"" + std::string(material) + "\"");
+    if (!found) return noSuch(Place("materials"), "material", material);
     const auto index = static_cast<std::size_t>(found - book.materials.data());
     auto changed = withField(*found, key, text, Place("materials").at(index));
     if (!changed) return tl::unexpected(changed.error());
@@ -276,7 +275,7 @@ Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<s
 
 Result<Edit> removeHook(const Book& book, std::string_view hook) {
     const HookSpec* found = book.findHook(hook);
-    if (!found) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"");
+    if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = found - book.hooks.data();
     if (const auto ids = dressingsOn(book, hook); !ids.empty()) return stillUsed(book, Place("hooks").at(static_cast<std::size_t>(index)), ids);
     Edit edit{found->name.value_or(found->id) + " taken out", {}, book};
@@ -286,7 +285,7 @@ Result<Edit> removeHook(const Book& book, std::string_view hook) {
 
 Result<Edit> removeMaterial(const Book& book, std::string_view material) {
     const Material* found = book.findMaterial(material);
-    if (!found) return fail(Place("materials"), "expected the id of a material, got \"" + std::string(material) + "\"");
+    if (!found) return noSuch(Place("materials"), "material", material);
     const auto index = found - book.materials.data();
     if (const auto ids = dressingsFrom(book, material); !ids.empty()) return stillUsed(book, Place("materials").at(static_cast<std::size_t>(index)), ids);
     Edit edit{found->title() + " taken out", {}, book};
@@ -296,7 +295,7 @@ Result<Edit> removeMaterial(const Book& book, std::string_view material) {
 }
 
 Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) {
-    if (!book.findPattern(pattern)) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     Edit edit{"add a " + titleOf(kind), {}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
     Part part;
@@ -359,9 +358,9 @@ Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t pa
 }
 
 Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_view hook) {
-    if (!book.findPattern(pattern)) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     const HookSpec* spec = book.findHook(hook);
-    if (!spec) return fail(placeOf(book, pattern).key("hook"), "expected the id of a hook, got \"" + std::string(hook) + "\"");
+    if (!spec) return noSuch(placeOf(book, pattern).key("hook"), "hook", hook);
     Edit edit{"on " + spec->name.value_or(describeHook(*spec)), "hook of " + std::string(pattern), book};
     edit.after.findPattern(pattern)->hook = spec->id;
     return edit;
@@ -369,9 +368,9 @@ Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_
 
 Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change) {
     const Pattern* found = book.findPattern(pattern);
-    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const HookSpec* now = book.findHook(found->hook);
-    if (!now) return fail(placeOf(book, pattern).key("hook"), "expected the id of a hook, got \"" + found->hook + "\"");
+    if (!now) return noSuch(placeOf(book, pattern).key("hook"), "hook", found->hook);
     HookSpec wanted = *now;
     if (change.size) wanted.size = *change.size;
     if (change.heavier) wanted.heavier = *change.heavier == 0 ? std::nullopt : change.heavier;
@@ -392,11 +391,11 @@ Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookCh
 
 Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position, const std::optional<std::string>& pattern) {
     const auto spec = std::ranges::find(book.teams, team, &TeamSpec::id);
-    if (spec == book.teams.end()) return fail(Place("teams"), "expected the id of a team, got \"" + std::string(team) + "\"");
+    if (spec == book.teams.end()) return noSuch(Place("teams"), "team", team);
     const auto index = static_cast<std::size_t>(spec - book.teams.begin());
     const Place place = Place("teams").at(index);
     if (pattern && !book.findPattern(*pattern))
-        return fail(place.key(nameOf(position)), "expected the id of a dressing, got \"" + *pattern + "\"");
+        return noSuch(place.key(nameOf(position)), "dressing", *pattern);
     Edit edit{{}, {}, book};
     edit.after.teams[index].at(position) = pattern;
     const TeamSpec& after = edit.after.teams[index];

@@ -307,7 +307,7 @@ Pattern sampleOf(const Material& material, std::string_view hook, std::string_vi
 
 Result<NewDressing> duplicate(const Book& book, std::string_view pattern) {
     const Pattern* found = book.findPattern(pattern);
-    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     NewDressing made{{}, {"copy of " + found->title(), {}, book}};
     Pattern copy = *found;
     copy.name = freeName(book, found->title());
@@ -318,7 +318,7 @@ Result<NewDressing> duplicate(const Book& book, std::string_view pattern) {
 
 Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::string_view name) {
     const Pattern* found = book.findPattern(pattern);
-    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const std::string wanted(trimmed(name));
     if (wanted.empty()) return fail(Place("patterns").at(book.indexOfPattern(pattern)).key("name"), "expected a name, got nothing");
     Edit edit{found->title() + " is now " + wanted, {}, book};
@@ -328,7 +328,7 @@ Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::stri
 
 Result<Edit> removePattern(const Book& book, std::string_view pattern) {
     const Pattern* found = book.findPattern(pattern);
-    if (!found) return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(pattern) + "\"");
+    if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     Edit edit{found->title() + " taken out of the book", {}, book};
     Book& after = edit.after;
     after.patterns.erase(after.patterns.begin() + static_cast<std::ptrdiff_t>(book.indexOfPattern(pattern)));

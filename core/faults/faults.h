@@ -46,6 +46,11 @@ using Result = tl::expected<T, Faults>;
     return tl::unexpected<Faults>(Faults{Fault{std::move(place), std::move(what), std::move(remedy)}});
 }
 
+// A name that nothing has: `what` is "hook", "dressing", …
+[[nodiscard]] inline tl::unexpected<Faults> noSuch(Place place, std::string_view what, std::string_view id) {
+    return fail(std::move(place), "expected the id of a " + std::string(what) + ", got \"" + std::string(id) + "\"");
+}
+
 void append(Faults& to, const Faults& more);
 
 // A broken contract between our own functions: a programming error, never an input's fault. Stays on in release.

@@ -29,6 +29,18 @@ Sweep sweepOf(Stiffness stiffness) {
     throw BrokenContract("unknown stiffness");
 }
 
+Fibre dealt(const Cubic& curve, double width, double length, double depth, double tone, std::uint64_t seed, int index) {
+    Fibre fibre;
+    fibre.curve = curve;
+    fibre.width = width;
+    fibre.length = length;
+    fibre.depth = depth;
+    fibre.tone = tone;
+    fibre.seed = seed;
+    fibre.index = index;
+    return fibre;
+}
+
 FibreLook hackleLook(const PartPlan& part, const Feather& feather) {
     FibreLook look;
     const Lab base = baseColour(part.made, {0.36, 0.23, 0.13});
@@ -188,15 +200,9 @@ TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& t
         const Vec3 p0 = root.at + (bed + kBundleDepth * (0.5 + 0.5 * v)) * root.up + Vec3{0.0, 0.0, 0.3 * side};
         const Vec3 droop = (-0.025 * own) * root.up;
         const Vec3 p3 = p0 + own * direction + droop + Vec3{0.0, 0.0, side};
-        Fibre fibre;
-        fibre.curve = {p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction + 0.3 * droop, p3};
-        fibre.width = tippet ? 0.072 : 0.060;
-        fibre.length = own;
-        fibre.depth = side;
-        fibre.tone = random.normal(0.025);
-        fibre.seed = random.next();
-        fibre.index = i;
-        scene.fibres.push_back(fibre);
+        const double tone = random.normal(0.025);
+        scene.fibres.push_back(dealt({p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction + 0.3 * droop, p3}, tippet ? 0.072 : 0.060, own,
+                                     side, tone, random.next(), i));
     }
     return scene;
 }
@@ -228,15 +234,9 @@ TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& 
         const double side = random.normal(0.35);
         const Vec3 p0 = root.at + (bed + 0.12 * (1.0 + v)) * root.up + Vec3{0.0, 0.0, 0.4 * side};
         const Vec3 p3 = p0 + own * direction - (0.03 * own) * root.up + Vec3{0.0, 0.0, side};
-        Fibre fibre;
-        fibre.curve = {p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction, p3};
-        fibre.width = plume ? 0.05 : 0.075;
-        fibre.length = own;
-        fibre.depth = side;
-        fibre.tone = random.normal(0.05);
-        fibre.seed = random.next();
-        fibre.index = i;
-        scene.fibres.push_back(fibre);
+        const double tone = random.normal(0.05);
+        scene.fibres.push_back(dealt({p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction, p3}, plume ? 0.05 : 0.075, own, side, tone,
+                                     random.next(), i));
     }
     return scene;
 }

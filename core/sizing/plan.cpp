@@ -52,7 +52,7 @@ class Planner {
     Result<Plan> run() {
         const Material* thread = book_.findMaterial(pattern_.thread);
         if (!thread || thread->kind != MaterialKind::thread)
-            return fail(place_.key("thread"), "expected the id of a thread, got \"" + pattern_.thread + "\"");
+            return noSuch(place_.key("thread"), "thread", pattern_.thread);
         threadMaterial_ = *thread;
         thread_ = laidThread(*thread);
         // The body's front waits for the room that the head wants, and that room for the turns of hackles standing at
@@ -430,10 +430,10 @@ Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, co
 Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools) {
     const Pattern* pattern = book.findPattern(patternId);
     if (!pattern)
-        return fail(Place("patterns"), "expected the id of a dressing, got \"" + std::string(patternId) + "\"");
+        return noSuch(Place("patterns"), "dressing", patternId);
     const Place place = Place("patterns").at(book.indexOfPattern(patternId));
     const HookSpec* spec = book.findHook(pattern->hook);
-    if (!spec) return fail(place.key("hook"), "expected the id of a hook, got \"" + pattern->hook + "\"");
+    if (!spec) return noSuch(place.key("hook"), "hook", pattern->hook);
     const auto hook = makeHook(*spec, Place("hooks").at(static_cast<std::size_t>(spec - book.hooks.data())));
     if (!hook) return tl::unexpected(hook.error());
     return plan(*pattern, *hook, book, place, schools);

@@ -83,7 +83,7 @@ TeamReport weighFlies(std::vector<TeamFly> flies, School school) {
 
 Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, double celsius) {
     const TeamSpec* team = book.findTeam(teamId);
-    if (!team) return fail(Place("teams"), "expected the id of a team, got \"" + std::string(teamId) + "\"");
+    if (!team) return noSuch(Place("teams"), "team", teamId);
     std::vector<TeamFly> flies;
     Faults faults;
     for (const Position position : kPositions) {

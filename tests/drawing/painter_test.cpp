@@ -2,6 +2,9 @@
 
 #include <QBuffer>
 #include <QImage>
+#include <QPdfWriter>
+#include <QProcess>
+#include <QTemporaryDir>
 #include <QSvgGenerator>
 #include <QSvgRenderer>
 #include <catch2/catch.hpp>
@@ -149,4 +152,73 @@ TEST_CASE("at every size the fly stays inside the frame it is fitted to") {
         CHECK(view.origin.y() - view.pxPerMm * scene.top >= frame.top() - 1.0);
         CHECK(view.origin.y() - view.pxPerMm * scene.bottom <= frame.bottom() + 1.0);
     }
+}
+
+TEST_CASE("the same painter writes a PDF at true scale, read back by poppler") {
+    const QTemporaryDir folder;
+    const QString file = folder.filePath(QStringLiteral("fly.pdf"));
+    const Scene scene = sceneOf("rush-piper");
+    constexpr int kDpi = 254;  // ten units a millimetre
+    {
+        QPdfWriter pdf(file);
+        pdf.setResolution(kDpi);
+        pdf.setPageSize(QPageSize(QPageSize::A6));
+        pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
+        QPainter painter(&pdf);
+        paintFly(painter, scene, {10.0, QPointF(300, 300), Bench::sand, 0.02});
+    }
+    QProcess poppler;
+    poppler.start(QStringLiteral("pdftoppm"), {QStringLiteral("-r"), QString::number(kDpi), QStringLiteral("-png"), QStringLiteral("-singlefile"), file, folder.filePath(QStringLiteral("page"))});
+    REQUIRE(poppler.waitForFinished());
+    const QImage page(folder.filePath(QStringLiteral("page.png")));
+    REQUIRE_FALSE(page.isNull());
+    // The rear of the bend is the furthest ink to the right at half the gape's depth.
+    const int row = 300 + static_cast<int>(10.0 * 0.5 * scene.hook.depth);
+    int right = 0;
+    for (int x = 0; x < page.width(); ++x)
+        if (qGray(page.pixel(x, row)) < 160) right = x;
+    double rear = 0.0;
+    for (const auto& step : scene.hook.line) rear = std::max(rear, step.at.x + 0.5 * scene.hook.wire);
+    CHECK(std::abs((right - 300) / 10.0 - rear) < 0.15);  // mm
+}
+
+TEST_CASE("the other part kinds are drawn: each leaves ink where its part is") {
+    struct Drawn {
+        const char* fly;
+        Layer layer;
+    };
+    for (const Drawn& drawn : {Drawn{"ferry-bell", Layer::wing}, Drawn{"ferry-bell", Layer::head}, Drawn{"kelp-strider", Layer::tail},
+                               Drawn{"kelp-strider", Layer::wing}, Drawn{"brass-buoy", Layer::body}, Drawn{"dusk-hatcher", Layer::wing}}) {
+        const Scene scene = sceneOf(drawn.fly);
+        QImage image(kPaper, QImage::Format_ARGB32_Premultiplied);
+        image.fill(Qt::transparent);
+        {
+            QPainter painter(&image);
+            paintLayer(painter, scene, viewOf(scene), drawn.layer);
+        }
+        int inked = 0;
+        for (int y = 0; y < kPaper.height(); ++y)
+            for (int x = 0; x < kPaper.width(); ++x) inked += qAlpha(image.pixel(x, y)) > 60 ? 1 : 0;
+        INFO(drawn.fly << " layer " << static_cast<int>(drawn.layer));
+        CHECK(inked > 400);
+    }
+}
+
+TEST_CASE("a slip's longest barb ends where the plan says the wing does") {
+    const Plan plan = planPattern(demoBook(), "ferry-bell").value();
+    const Scene scene = makeScene(plan);
+    QImage image(kPaper, QImage::Format_ARGB32_Premultiplied);
+    image.fill(Qt::transparent);
+    const View view = viewOf(scene);
+    {
+        QPainter painter(&image);
+        paintLayer(painter, scene, view, Layer::wing);
+    }
+    int right = 0;
+    for (int y = 0; y < kPaper.height(); ++y)
+        for (int x = 0; x < kPaper.width(); ++x)
+            if (qAlpha(image.pixel(x, y)) > 128) right = std::max(right, x);
+    const WingScene& wing = scene.wings.front();
+    const double tip = view.origin.x() + view.pxPerMm * (wing.root.x + wing.length * wing.along.x);
+    CHECK(std::abs(right - tip) < 0.04 * wing.length * view.pxPerMm);
 }
