@@ -1,13 +1,11 @@
 // The real program, run as a shell would.
-#include <array>
 #include <catch2/catch.hpp>
-#include <cstdio>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
-#include <sys/wait.h>
 #include <unistd.h>
 
+#include "tests/cli/run.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -16,26 +14,7 @@ using Json = nlohmann::json;
 
 namespace {
 
-struct Ran {
-    int code;
-    std::string out;
-    std::string err;
-};
-
-Ran run(const std::string& arguments) {
-    const std::string errors = (std::filesystem::temp_directory_path() / ("machair-cli-err-" + std::to_string(::getpid()))).string();
-    const std::string command = std::string("'") + MACHAIR_CLI + "' " + arguments + " 2>'" + errors + "'";
-    FILE* pipe = ::popen(command.c_str(), "r");
-    REQUIRE(pipe != nullptr);
-    std::string out;
-    std::array<char, 4096> buffer{};
-    while (const std::size_t n = std::fread(buffer.data(), 1, buffer.size(), pipe)) out.append(buffer.data(), n);
-    const int status = ::pclose(pipe);
-    std::ifstream in(errors);
-    std::string err{std::istreambuf_iterator<char>(in), {}};
-    std::filesystem::remove(errors);
-    return {WEXITSTATUS(status), out, err};
-}
+Ran run(const std::string& arguments) { return runCli(arguments); }
 
 std::string demo(const std::string& verb, const std::string& rest = {}) { return verb + " '" + MACHAIR_DEMO + "' " + rest; }
 
@@ -121,3 +100,17 @@ TEST_CASE("validate passes the demo, and convert gives an equal book") {
 }
 
 TEST_CASE("schema prints JSON") { CHECK(Json::parse(run("schema").out).contains("definitions")); }
+
+TEST_CASE("books and files give the same numbers, and convert goes both ways without a loss") {
+    const auto folder = std::filesystem::temp_directory_path();
+    const std::string book = (folder / ("machair-both-" + std::to_string(::getpid()) + ".machair")).string();
+    const std::string file = book + ".json";
+    REQUIRE(run(demo("convert", "'" + book + "'")).code == 0);
+    REQUIRE(run("convert '" + book + "' '" + file + "'").code == 0);
+    CHECK(store::readBenchFile(file)->book == demoBook());
+    CHECK(jsonOf("plan '" + book + "' --pattern ferry-bell") == jsonOf(demo("plan", "--pattern ferry-bell")));
+    CHECK(jsonOf("validate '" + book + "'")["valid"] == true);
+    CHECK(run(demo("convert", "/tmp/machair-no-ending.txt")).code == 2);
+    CHECK(run(demo("convert", "/no/such/folder/x.machair")).code == 1);
+    for (const char* end : {"", ".json", "-wal", "-shm"}) std::filesystem::remove(book + end);
+}

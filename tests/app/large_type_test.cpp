@@ -1,0 +1,67 @@
+// Everything works at 150 % type, and on a screen of 1280 by 800.
+#include "tests/app/window.h"
+
+#include <QAbstractButton>
+#include <QComboBox>
+
+#include "plan/ticket.h"
+#include "plan/part_row.h"
+
+using namespace machair;
+using namespace machair::app;
+using machair::app::tests::Bench;
+
+namespace {
+
+class LargeType {
+  public:
+    LargeType() : before_(QApplication::font()) {
+        QFont large = before_;
+        large.setPointSizeF(1.5 * before_.pointSizeF());
+        QApplication::setFont(large);
+    }
+    ~LargeType() { QApplication::setFont(before_); }
+    LargeType(const LargeType&) = delete;
+    LargeType& operator=(const LargeType&) = delete;
+
+  private:
+    QFont before_;
+};
+
+}  // namespace
+
+TEST_CASE("at the usual type the window fits 1280 by 800") {
+    Bench bench;
+    CHECK(bench.window().minimumSizeHint().width() <= 1280);
+    CHECK(bench.window().minimumSizeHint().height() <= 800);
+}
+
+TEST_CASE("at 150 % type every button shows its whole text and the ticket its lines") {
+    loadFace();
+    const LargeType large;
+    Bench bench;
+    bench.document().choosePart(2);
+    for (const auto* button : bench.window().findChildren<QAbstractButton*>()) {
+        if (!button->isVisible() || button->text().isEmpty()) continue;
+        INFO(button->objectName().toStdString());
+        CHECK(button->width() >= button->sizeHint().width() - 2);
+    }
+    for (PartRow* row : bench.find<Ticket>("ticket")->rows()) {
+        INFO(row->part());
+        CHECK(QTest::qWaitFor([&] { return row->height() >= row->minimumSizeHint().height() - 2; }, 1000));  // once it is laid out
+    }
+}
+
+TEST_CASE("on the dark bench the window repaints in its colours and back") {
+    Bench bench;
+    const QImage sand = bench.window().grab().toImage();
+    bench.window().theme().light(drawing::Bench::slate);
+    const QImage slate = bench.window().grab().toImage();
+    const auto paper = [&](const QImage& image) {
+        return image.pixelColor(bench.fly()->mapTo(&bench.window(), QPoint(bench.fly()->width() - 12, 12)));
+    };
+    CHECK(paper(sand).lightness() > 180);
+    CHECK(paper(slate).lightness() < 90);
+    bench.window().theme().light(drawing::Bench::sand);
+    CHECK(paper(bench.window().grab().toImage()) == paper(sand));
+}
