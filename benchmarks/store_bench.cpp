@@ -64,9 +64,9 @@ static void keepAnEdit(benchmark::State& state) {
     book = home->read().value().book;
     int n = 0;
     for (auto _ : state) {
-        const Book next = changeField(book, kFullestFly, 0, "length", std::to_string(5.0 + 1e-3 * (++n % 900)))->after;
-        home->keep(book, next, "edit");
-        book = next;
+        Edit edit = std::move(changeField(book, kFullestFly, 0, "length", std::to_string(5.0 + 1e-3 * (++n % 900))).value());
+        home->keep(book, edit.after, edit.words);
+        book = std::move(edit.after);
     }
 }
 BENCHMARK(keepAnEdit)->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond);

@@ -139,25 +139,24 @@ class RolledWing {
         const double barbStrength = random_.uniform(0.25, 1.0);
         const double barbPhase = random_.normal(wing_.marking == Marking::barred ? 0.03 : 0.16);
         const double coarser = std::pow(40.0 / std::max(8.0, canvas_.k()), 0.75);
-        constexpr double kWidth = 0.028;
+        // One streak where two of 0.028 would lie side by side: the same cover for half the segments.
+        constexpr double kWidth = 0.042;
         if (canvas_.skips(kWidth)) return;
         const double width = std::max(kWidth, 0.75 / canvas_.k());
         double x = std::max(0.1, from * leaf.length());
         while (x < reach * leaf.length() - 0.15) {
             x += random_.uniform(0.036, 0.052) * std::max(1.0, coarser) * apart;
-            for (int k = 0; k < 2; ++k) {
-                const double length = random_.uniform(0.14, 0.30);
-                const double at = v + share * random_.uniform(-0.45, 0.25);
-                const double t0 = x / leaf.length();
-                const double t1 = std::min(reach, (x + length) / leaf.length());
-                const double dark = bar(x + 0.5 * length, v, barbStrength, barbPhase);
-                const bool pale = dark < 0.2 && random_.uniform() < 0.30;
-                const Lab colour = pale ? wing_.pale : mix(wing_.base, wing_.dark, dark);
-                const double twitch = random_.normal(0.03);
-                const double fan = part * smoothstep(0.8, 1.0, t1);
-                canvas_.line(leaf.at(t0, at + fan), leaf.at(t1, at + fan + 0.20 * share), shade(colour, tone + twitch),
-                             dark > 0.0 ? 0.50 + 0.5 * dark : (pale ? 0.36 : 0.30), width, 0.0);
-            }
+            const double length = random_.uniform(0.16, 0.34);
+            const double at = v + share * random_.uniform(-0.45, 0.25);
+            const double t0 = x / leaf.length();
+            const double t1 = std::min(reach, (x + length) / leaf.length());
+            const double dark = bar(x + 0.5 * length, v, barbStrength, barbPhase);
+            const bool pale = dark < 0.2 && random_.uniform() < 0.30;
+            const Lab colour = pale ? wing_.pale : mix(wing_.base, wing_.dark, dark);
+            const double twitch = random_.normal(0.03);
+            const double fan = part * smoothstep(0.8, 1.0, t1);
+            canvas_.line(leaf.at(t0, at + fan), leaf.at(t1, at + fan + 0.20 * share), shade(colour, tone + twitch),
+                         dark > 0.0 ? 0.50 + 0.5 * dark : (pale ? 0.36 : 0.30), width, 0.0);
         }
     }
 

@@ -201,25 +201,25 @@ void Document::dismissGhost() {
     emit planChanged();
 }
 
-Faults Document::apply(const Result<Edit>& edit, std::optional<std::size_t> edited, Gesture gesture) {
+Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited, Gesture gesture) {
     if (!edit) return edit.error();
     if (edit->after == *book_) return {};
     if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
-    push(*edit, pattern_, edited, gesture);
+    push(std::move(*edit), pattern_, edited, gesture);
     return {};
 }
 
-void Document::push(const Edit& edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture) {
-    const Shared after = std::make_shared<const Book>(edit.after);
+void Document::push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture) {
+    const Shared after = std::make_shared<const Book>(std::move(edit.after));
     undo_.push(new BookStep(*this, {book_, pattern_}, {after, patternAfter}, edit, edited, gesture));  // the stack owns it
 }
 
-Faults Document::start(const Result<NewDressing>& made) {
+Faults Document::start(Result<NewDressing> made) {
     if (!made) return made.error();
     if (Faults faults = faultsOfChange(*book_, made->edit.after); !faults.empty()) return faults;
     part_.reset();
     ghost_.reset();
-    push(made->edit, made->id, std::nullopt, Gesture::single);
+    push(std::move(made->edit), made->id, std::nullopt, Gesture::single);
     emit said(tr("%1 is on the bench: every size is a share of its hook").arg(qt(pattern()->title())));
     return {};
 }

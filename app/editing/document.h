@@ -53,14 +53,14 @@ class Document : public QObject {
     void dismissGhost();
 
     // Faults when the edit was refused; empty when it was done, or when it changed nothing.
-    Faults apply(const Result<Edit>& edit, std::optional<std::size_t> edited = std::nullopt, Gesture gesture = Gesture::single);
+    Faults apply(Result<Edit> edit, std::optional<std::size_t> edited = std::nullopt, Gesture gesture = Gesture::single);
     // Shows an edit without making it: while something is dragged. One that can't be tied is not shown. Ends with
     // makePreviewed(), which makes it one step of undo, or dropPreview().
     void preview(const Result<Edit>& edit);
     void makePreviewed(std::optional<std::size_t> edited);
     void dropPreview();
     // Makes a new dressing and puts it on the bench.
-    Faults start(const Result<NewDressing>& made);
+    Faults start(Result<NewDressing> made);
     // Shows another plan as the ghost: to compare with.
     void compareWith(const std::string& pattern);
     [[nodiscard]] bool previewing() const { return previewed_.has_value(); }
@@ -89,7 +89,7 @@ class Document : public QObject {
     void keep(const QString& words);
     void readAgain(const QString& why);
     void settle();
-    void push(const Edit& edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture);
+    void push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture);
 
     std::unique_ptr<store::Home> home_;
     Shared book_;
