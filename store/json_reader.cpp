@@ -17,11 +17,6 @@ std::string shown(const Json& json) {
     return text.substr(0, cut) + "…";
 }
 
-bool isColour(std::string_view text) {
-    return text.size() == 7 && text.front() == '#' &&
-           text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
-}
-
 void JsonReader::read(const Json& json, const Place& place, std::string& out, const Rule& rule) {
     const bool colour = std::string_view(rule.noun) == kColour.noun;
     if (!json.is_string() || (colour && !isColour(json.get_ref<const std::string&>())))

@@ -14,7 +14,6 @@ using Json = nlohmann::json;
 
 // "got …" for a fault: short, whatever it is.
 [[nodiscard]] std::string shown(const Json& json);
-[[nodiscard]] bool isColour(std::string_view text);
 
 class JsonReader {
   public:

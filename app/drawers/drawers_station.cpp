@@ -213,7 +213,7 @@ bool DrawersStation::importFrom(const QString& path) {
     const auto imported = store::importCsv(document_.book(), file.readAll().toStdString());
     Faults faults;
     if (imported)
-        faults = document_.apply(Edit{"import of " + QFileInfo(path).fileName().toStdString(), {}, imported->book});
+        faults = document_.apply(Edit{"import of " + QFileInfo(path).fileName().toStdString(), imported->book});
     else
         faults = imported.error();
     QStringList lines;

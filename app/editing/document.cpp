@@ -2,7 +2,6 @@
 
 #include <QUndoCommand>
 #include <algorithm>
-#include <functional>
 #include <map>
 #include <set>
 
@@ -51,21 +50,12 @@ class BookStep : public QUndoCommand {
         Document::Shared book;
         std::string pattern;
     };
-    BookStep(Document& document, State before, State after, const Edit& edit, std::optional<std::size_t> edited, Gesture gesture)
-        : document_(document), before_(std::move(before)), after_(std::move(after)), edited_(edited),
-          key_(gesture == Gesture::ongoing ? edit.mergeKey : std::string()) {
+    BookStep(Document& document, State before, State after, const Edit& edit, std::optional<std::size_t> edited)
+        : document_(document), before_(std::move(before)), after_(std::move(after)), edited_(edited) {
         setText(qt(edit.words));
     }
     void redo() override { show(after_, text(), done_ ? QObject::tr("Again: %1").arg(text()) : QString()); }
     void undo() override { show(before_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
-    int id() const override { return key_.empty() ? -1 : static_cast<int>(std::hash<std::string>{}(key_) & 0x3fffffffu); }
-    bool mergeWith(const QUndoCommand* other) override {
-        const auto* step = static_cast<const BookStep*>(other);
-        if (step->key_ != key_) return false;
-        after_ = step->after_;
-        setText(step->text());
-        return true;
-    }
 
   private:
     void show(const State& state, const QString& journal, const QString& words) {
@@ -77,7 +67,6 @@ class BookStep : public QUndoCommand {
     State before_;
     State after_;
     std::optional<std::size_t> edited_;
-    std::string key_;
     bool done_ = false;
 };
 
@@ -201,17 +190,17 @@ void Document::dismissGhost() {
     emit planChanged();
 }
 
-Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited, Gesture gesture) {
+Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
     if (!edit) return edit.error();
     if (edit->after == *book_) return {};
     if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
-    push(std::move(*edit), pattern_, edited, gesture);
+    push(std::move(*edit), pattern_, edited);
     return {};
 }
 
-void Document::push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture) {
+void Document::push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
-    undo_.push(new BookStep(*this, {book_, pattern_}, {after, patternAfter}, edit, edited, gesture));  // the stack owns it
+    undo_.push(new BookStep(*this, {book_, pattern_}, {after, patternAfter}, edit, edited));  // the stack owns it
 }
 
 Faults Document::start(Result<NewDressing> made) {
@@ -219,7 +208,7 @@ Faults Document::start(Result<NewDressing> made) {
     if (Faults faults = faultsOfChange(*book_, made->edit.after); !faults.empty()) return faults;
     part_.reset();
     ghost_.reset();
-    push(std::move(made->edit), made->id, std::nullopt, Gesture::single);
+    push(std::move(made->edit), made->id, std::nullopt);
     emit said(tr("%1 is on the bench: every size is a share of its hook").arg(qt(pattern()->title())));
     return {};
 }

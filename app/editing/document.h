@@ -21,9 +21,6 @@
 
 namespace machair::app {
 
-// Whether edits with the same key in a row are one step of undo: while something is dragged.
-enum class Gesture { single, ongoing };
-
 class Document : public QObject {
     Q_OBJECT
   public:
@@ -53,7 +50,7 @@ class Document : public QObject {
     void dismissGhost();
 
     // Faults when the edit was refused; empty when it was done, or when it changed nothing.
-    Faults apply(Result<Edit> edit, std::optional<std::size_t> edited = std::nullopt, Gesture gesture = Gesture::single);
+    Faults apply(Result<Edit> edit, std::optional<std::size_t> edited = std::nullopt);
     // Shows an edit without making it: while something is dragged. One that can't be tied is not shown. Ends with
     // makePreviewed(), which makes it one step of undo, or dropPreview().
     void preview(const Result<Edit>& edit);
@@ -89,7 +86,7 @@ class Document : public QObject {
     void keep(const QString& words);
     void readAgain(const QString& why);
     void settle();
-    void push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited, Gesture gesture);
+    void push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited);
 
     std::unique_ptr<store::Home> home_;
     Shared book_;

@@ -7,6 +7,7 @@
 
 #include <cmath>
 #include <concepts>
+#include <string_view>
 
 #include "book/book.h"
 
@@ -48,6 +49,9 @@ inline constexpr Rule kPositive{0.0, 1e6, true, "a number over 0 and at most 100
 inline constexpr Rule kGamma{0.0, 10.0, false, "a number from 0 to 10"};
 inline constexpr Rule kDegrees{0.0, 180.0, false, "an angle from 0 to 180 degrees"};
 inline constexpr Rule kBuoyancy{-1000.0, 1000.0, false, "a buoyancy from -1000 to 1000 mN"};
+[[nodiscard]] inline bool isColour(std::string_view text) {
+    return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
+}
 inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
 
 template <class T, class Record>

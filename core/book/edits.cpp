@@ -6,6 +6,7 @@
 
 #include "book/describe.h"
 #include "book/fields.h"
+#include "book/fitting.h"
 
 namespace machair {
 
@@ -104,18 +105,7 @@ std::vector<MaterialKind> usualKinds(PartKind kind) {
 bool prefersStiff(PartKind kind) { return kind == PartKind::palmer; }
 
 std::optional<std::string> usualMaterial(const Book& book, PartKind kind) {
-    const Material* second = nullptr;  // of the right kind, but a hackle of the other stiffness
-    for (const MaterialKind wanted : usualKinds(kind))
-        for (const Material& m : book.materials) {
-            if (m.kind != wanted) continue;
-            const auto* hackle = std::get_if<HackleTraits>(&m.traits);
-            if (!hackle) return m.id;
-            const bool stiff = hackle->bird == Bird::cockCape || hackle->bird == Bird::cockSaddle;
-            if (stiff == prefersStiff(kind)) return m.id;
-            if (!second) second = &m;
-        }
-    if (second) return second->id;
-    return std::nullopt;
+    return firstFitting(book, usualKinds(kind), prefersStiff(kind));
 }
 
 PartDetail usualDetail(PartKind kind) {
@@ -163,14 +153,13 @@ bool sameModel(const HookSpec& a, const HookSpec& b) {
 
 Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t part, std::string_view key, std::string_view text) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
-    Edit edit{{}, {}, book};
+    Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
     const auto field = withField(changed.parts[part], key, text, placeOf(book, pattern).key("parts").at(part));
     if (!field) return tl::unexpected(field.error());
     const std::string name = titleOf(changed.parts[part].kind) + " " + fieldLabel(key);
     changed.parts[part] = *field;
     edit.words = name + (text.empty() ? " back to the usual" : " to " + std::string(text));
-    edit.mergeKey = std::string(pattern) + "/" + std::to_string(part) + "/" + std::string(key);
     return edit;
 }
 
@@ -179,7 +168,7 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     const Material* made = book.findMaterial(material);
     if (!made)
         return noSuch(placeOf(book, pattern).key("parts").at(part).key("material"), "material", material);
-    Edit edit{{}, {}, book};
+    Edit edit{{}, book};
     Part& changed = edit.after.findPattern(pattern)->parts[part];
     changed.material = made->id;
     edit.words = titleOf(changed.kind) + " of " + made->title();
@@ -187,7 +176,7 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
 }
 
 Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
-    Edit edit{fieldLabel(key) + (text.empty() ? ": the usual again" : ": " + std::string(text)), {}, book};
+    Edit edit{fieldLabel(key) + (text.empty() ? ": the usual again" : ": " + std::string(text)), book};
     Pattern* own = pattern ? edit.after.findPattern(*pattern) : nullptr;
     if (pattern && !own) return noSuch(Place("patterns"), "dressing", *pattern);
     std::optional<SchoolChoices>& choices = own ? own->schools : edit.after.schools;
@@ -205,7 +194,7 @@ Result<Edit> changeHookField(const Book& book, std::string_view hook, std::strin
     const auto changed = withField(*found, key, text, Place("hooks").at(index));
     if (!changed) return tl::unexpected(changed.error());
     if (const auto made = makeHook(*changed, Place("hooks").at(index)); !made) return tl::unexpected(made.error());
-    Edit edit{found->name.value_or(found->id) + ": " + std::string(key) + (text.empty() ? " back to nominal" : " " + std::string(text)), {}, book};
+    Edit edit{found->name.value_or(found->id) + ": " + std::string(key) + (text.empty() ? " back to nominal" : " " + std::string(text)), book};
     edit.after.hooks[index] = *changed;
     return edit;
 }
@@ -218,13 +207,13 @@ Result<Edit> changeMaterialField(const Book& book, std::string_view material, st
     if (!changed) return tl::unexpected(changed.error());
     std::erase(changed->measured, std::string(key));
     if (source == Source::measured && !text.empty()) changed->measured.emplace_back(key);
-    Edit edit{found->title() + ": " + fieldLabel(key) + (text.empty() ? " back to the usual" : " " + std::string(text)), {}, book};
+    Edit edit{found->title() + ": " + fieldLabel(key) + (text.empty() ? " back to the usual" : " " + std::string(text)), book};
     edit.after.materials[index] = std::move(*changed);
     return edit;
 }
 
 Result<Edit> addHook(const Book& book, const HookSpec& like) {
-    Edit edit{"a new hook", {}, book};
+    Edit edit{"a new hook", book};
     HookSpec fresh = like;
     fresh.measured.reset();
     fresh.note.reset();
@@ -237,7 +226,7 @@ Result<Edit> addHook(const Book& book, const HookSpec& like) {
 }
 
 Result<Edit> addMaterial(const Book& book, MaterialKind kind) {
-    Edit edit{"a new " + std::string(nameOf(kind)), {}, book};
+    Edit edit{"a new " + std::string(nameOf(kind)), book};
     Material fresh;
     fresh.kind = kind;
     fresh.traits = traitsFor(kind);
@@ -278,7 +267,7 @@ Result<Edit> removeHook(const Book& book, std::string_view hook) {
     if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = found - book.hooks.data();
     if (const auto ids = dressingsOn(book, hook); !ids.empty()) return stillUsed(book, Place("hooks").at(static_cast<std::size_t>(index)), ids);
-    Edit edit{found->name.value_or(found->id) + " taken out", {}, book};
+    Edit edit{found->name.value_or(found->id) + " taken out", book};
     edit.after.hooks.erase(edit.after.hooks.begin() + index);
     return edit;
 }
@@ -288,7 +277,7 @@ Result<Edit> removeMaterial(const Book& book, std::string_view material) {
     if (!found) return noSuch(Place("materials"), "material", material);
     const auto index = found - book.materials.data();
     if (const auto ids = dressingsFrom(book, material); !ids.empty()) return stillUsed(book, Place("materials").at(static_cast<std::size_t>(index)), ids);
-    Edit edit{found->title() + " taken out", {}, book};
+    Edit edit{found->title() + " taken out", book};
     edit.after.materials.erase(edit.after.materials.begin() + index);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(faults);  // a blend may still name it
     return edit;
@@ -296,7 +285,7 @@ Result<Edit> removeMaterial(const Book& book, std::string_view material) {
 
 Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) {
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
-    Edit edit{"add a " + titleOf(kind), {}, book};
+    Edit edit{"add a " + titleOf(kind), book};
     Pattern& changed = *edit.after.findPattern(pattern);
     Part part;
     part.kind = kind;
@@ -313,7 +302,7 @@ Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) 
 
 Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t part) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
-    Edit edit{{}, {}, book};
+    Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
     const PartKind kind = changed.parts[part].kind;
     Faults faults;
@@ -339,7 +328,7 @@ Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t 
 Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t part, std::size_t to) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     if (const auto found = findPart(book, pattern, to); !found) return tl::unexpected(found.error());
-    Edit edit{{}, {}, book};
+    Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
     std::vector<std::size_t> order(changed.parts.size());  // order[new] = old
     for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
@@ -361,7 +350,7 @@ Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     const HookSpec* spec = book.findHook(hook);
     if (!spec) return noSuch(placeOf(book, pattern).key("hook"), "hook", hook);
-    Edit edit{"on " + spec->name.value_or(describeHook(*spec)), "hook of " + std::string(pattern), book};
+    Edit edit{"on " + spec->name.value_or(describeHook(*spec)), book};
     edit.after.findPattern(pattern)->hook = spec->id;
     return edit;
 }
@@ -396,7 +385,7 @@ Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position pos
     const Place place = Place("teams").at(index);
     if (pattern && !book.findPattern(*pattern))
         return noSuch(place.key(nameOf(position)), "dressing", *pattern);
-    Edit edit{{}, {}, book};
+    Edit edit{{}, book};
     edit.after.teams[index].at(position) = pattern;
     const TeamSpec& after = edit.after.teams[index];
     if (!after.bob && !after.middle && !after.point)

@@ -11,8 +11,7 @@
 namespace machair {
 
 struct Edit {
-    std::string words;     // "Kelp Lantern: tail length to as long as the shank"
-    std::string mergeKey;  // edits in a row with the same key are one step of undo; empty never merges
+    std::string words;  // "Kelp Lantern: tail length to as long as the shank"
     Book after;
 };
 

@@ -163,14 +163,14 @@ class Read {
         return {};
     }
     Faults into(std::string& v) const {
-        if (std::string_view(rule_.noun) == kColour.noun && !isColourText(text_)) return wrong(rule_.noun);
+        if (std::string_view(rule_.noun) == kColour.noun && !isColour(text_)) return wrong(rule_.noun);
         v = std::string(text_);
         return {};
     }
     Faults into(std::vector<std::string>& v) const {
         std::vector<std::string> list;
         for (const std::string_view item : items()) {
-            if (std::string_view(rule_.noun) == kColour.noun && !isColourText(item)) return wrong(std::string(rule_.noun) + ", or several with commas");
+            if (std::string_view(rule_.noun) == kColour.noun && !isColour(item)) return wrong(std::string(rule_.noun) + ", or several with commas");
             list.emplace_back(item);
         }
         v = std::move(list);
@@ -208,9 +208,6 @@ class Read {
     }
 
   private:
-    static bool isColourText(std::string_view text) {
-        return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
-    }
     [[nodiscard]] std::vector<std::string_view> items() const {
         std::vector<std::string_view> list;
         std::string_view rest = text_;

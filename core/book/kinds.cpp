@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "book/fitting.h"
 #include "units/text.h"
 
 namespace machair {
@@ -42,27 +43,13 @@ class Maker {
         Part part;
         part.kind = kind;
         part.detail = std::move(detail);
-        part.material = firstOf(madeOf, kind == PartKind::palmer);
+        part.material = firstFitting(book_, madeOf, kind == PartKind::palmer);
         parts.push_back(std::move(part));
         return std::get<Detail>(parts.back().detail);
     }
     std::vector<Part> parts;
 
   private:
-    [[nodiscard]] std::optional<std::string> firstOf(std::initializer_list<MaterialKind> kinds, bool stiff) const {
-        for (const MaterialKind kind : kinds) {
-            const Material* second = nullptr;
-            for (const Material& m : book_.materials) {
-                if (m.kind != kind) continue;
-                const auto* hackle = std::get_if<HackleTraits>(&m.traits);
-                const bool isStiff = hackle && (hackle->bird == Bird::cockCape || hackle->bird == Bird::cockSaddle);
-                if (!hackle || isStiff == stiff) return m.id;
-                if (!second) second = &m;
-            }
-            if (second) return second->id;
-        }
-        return std::nullopt;
-    }
     const Book& book_;
 };
 
@@ -202,7 +189,7 @@ TeamRole roleOf(FlyKind kind) {
 
 Result<NewDressing> startFromKind(const Book& book, FlyKind kind, std::string_view hook) {
     if (!book.findHook(hook)) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"", "add a hook in the drawers first");
-    NewDressing made{{}, {{}, {}, book}};
+    NewDressing made{{}, {{}, book}};
     Book& after = made.edit.after;
     const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
     Pattern pattern;
@@ -308,7 +295,7 @@ Pattern sampleOf(const Material& material, std::string_view hook, std::string_vi
 Result<NewDressing> duplicate(const Book& book, std::string_view pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
-    NewDressing made{{}, {"copy of " + found->title(), {}, book}};
+    NewDressing made{{}, {"copy of " + found->title(), book}};
     Pattern copy = *found;
     copy.name = freeName(book, found->title());
     copy.id = made.id = idOf(book, *copy.name);
@@ -321,7 +308,7 @@ Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::stri
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const std::string wanted(trimmed(name));
     if (wanted.empty()) return fail(Place("patterns").at(book.indexOfPattern(pattern)).key("name"), "expected a name, got nothing");
-    Edit edit{found->title() + " is now " + wanted, {}, book};
+    Edit edit{found->title() + " is now " + wanted, book};
     edit.after.findPattern(pattern)->name = wanted;
     return edit;
 }
@@ -329,7 +316,7 @@ Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::stri
 Result<Edit> removePattern(const Book& book, std::string_view pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
-    Edit edit{found->title() + " taken out of the book", {}, book};
+    Edit edit{found->title() + " taken out of the book", book};
     Book& after = edit.after;
     after.patterns.erase(after.patterns.begin() + static_cast<std::ptrdiff_t>(book.indexOfPattern(pattern)));
     Faults faults;
