@@ -1,114 +1,14 @@
 // machair-cli: a thin reader of arguments over core and store (formats.md, "The command line").
 #include <CLI/CLI.hpp>
-#include <algorithm>
 #include <exception>
-#include <iostream>
 
-#include "cli/report.h"
-#include "store/home.h"
+#include "cli/verbs.h"
+#include "cutting/cutting.h"
 
 namespace {
 
 using namespace machair;
 using namespace machair::cli;
-
-enum Exit { kDone = 0, kInputAtFault = 1, kWrongUsage = 2 };
-
-int refuse(const Faults& faults) {
-    for (const Fault& fault : faults) std::cerr << fault.line() << "\n";
-    return kInputAtFault;
-}
-
-struct Options {
-    std::string file;
-    std::string hook;
-    std::string pattern;
-    std::string team;
-    std::string out;
-    double celsius = kUsualCelsius;
-    bool json = false;
-};
-
-void print(const Options& options, const Json& json, const std::string& text) {
-    std::cout << (options.json ? json.dump(2) + "\n" : text);
-}
-
-// Opens the file and hands its book on; unknown keys are warned of.
-template <class Work>
-int withBook(const Options& options, Work work) {
-    const auto opened = store::readBook(options.file);
-    if (!opened) return refuse(opened.error());
-    for (const Fault& warning : opened->warnings) std::cerr << "warning: " << warning.line() << "\n";
-    return work(opened->book);
-}
-
-int showHook(const Options& options) {
-    return withBook(options, [&](const Book& book) {
-        const HookSpec* spec = book.findHook(options.hook);
-        if (!spec) return refuse({{Place("hooks"), "expected the id of a hook, got \"" + options.hook + "\"", ""}});
-        const auto hook = makeHook(*spec);
-        if (!hook) return refuse(hook.error());
-        print(options, hookReport(*hook), hookText(*hook));
-        return int(kDone);
-    });
-}
-
-int showPlan(const Options& options) {
-    return withBook(options, [&](const Book& book) {
-        const auto plan = planPattern(book, options.pattern);
-        if (!plan) return refuse(plan.error());
-        print(options, planReport(*plan), planText(*plan));
-        return int(kDone);
-    });
-}
-
-int showSink(const Options& options) {
-    return withBook(options, [&](const Book& book) {
-        const auto plan = planPattern(book, options.pattern);
-        if (!plan) return refuse(plan.error());
-        const SinkReport report = sinkReport(*plan, options.celsius);
-        print(options, sinkReportJson(report), sinkText(*plan, report));
-        return int(kDone);
-    });
-}
-
-int showTeam(const Options& options) {
-    return withBook(options, [&](const Book& book) {
-        const auto report = weighTeam(book, options.team, options.celsius);
-        if (!report) return refuse(report.error());
-        print(options, teamReport(*report), teamText(*book.findTeam(options.team), *report));
-        return int(kDone);
-    });
-}
-
-int validate(const Options& options) {
-    return withBook(options, [&](const Book& book) {
-        if (const Faults faults = checkWithPlans(book); !faults.empty()) return refuse(faults);  // a book is read without its plans
-        const Json counts = {{"valid", true},
-                             {"hooks", book.hooks.size()},
-                             {"materials", book.materials.size()},
-                             {"patterns", book.patterns.size()},
-                             {"teams", book.teams.size()}};
-        const std::string text = options.file + ": sound. " + std::to_string(book.hooks.size()) + " hooks, " +
-                                 std::to_string(book.materials.size()) + " materials, " +
-                                 std::to_string(book.patterns.size()) + " dressings, " +
-                                 std::to_string(book.teams.size()) + " teams\n";
-        print(options, counts, text);
-        return int(kDone);
-    });
-}
-
-int convert(const Options& options) {
-    constexpr std::string_view kEndings[] = {".machair", ".machair.json"};
-    if (std::ranges::none_of(kEndings, [&](std::string_view ending) { return options.out.ends_with(ending); })) {
-        std::cerr << options.out << ": expected a name that ends in .machair (a bench book) or .machair.json (a bench file)\n";
-        return kWrongUsage;
-    }
-    return withBook(options, [&](const Book& book) {
-        const Faults faults = store::writeBook(options.out, book);
-        return faults.empty() ? int(kDone) : refuse(faults);
-    });
-}
 
 int run(int argc, char** argv) {
     CLI::App app{"Machair: sizes traditional wet flies to the hook in the vice and weighs them as a team"};
@@ -133,6 +33,33 @@ int run(int argc, char** argv) {
     CLI::App* team = verb("team", "three flies weighed as one team", showTeam);
     team->add_option("--team", options.team, "its id")->required();
     warmth(team);
+    CLI::App* drift = verb("drift", "how a team fishes through count, retrieve, lift and hang", showDrift);
+    drift->add_option("--team", options.team, "its id")->required();
+    warmth(drift);
+    const auto number = [](CLI::App* sub, const char* name, double& value, const char* help) { return sub->add_option(name, value, help)->check(CLI::Number); };
+    number(drift, "--count", options.count, "seconds to sink before the retrieve");
+    number(drift, "--retrieve", options.retrieve, "speed of the retrieve, m/s");
+    number(drift, "--for", options.retrieveFor, "seconds of retrieve");
+    number(drift, "--pull", options.pull, "seconds of each pull");
+    number(drift, "--pause", options.pause, "seconds between pulls");
+    number(drift, "--drift", options.drift, "the boat's drift through the water, m/s");
+    number(drift, "--lift", options.lift, "speed of the rod tip in the lift, m/s");
+    number(drift, "--height", options.height, "height of the rod tip after the lift, m");
+    number(drift, "--elevation", options.elevation, "of the lift, degrees");
+    number(drift, "--hang", options.hang, "seconds of hang");
+    CLI::App* cuts = verb("cuts", "which slips come out of which feathers", showCuts);
+    CLI::Option* cutPattern = cuts->add_option("--pattern", options.pattern, "a dressing's id");
+    cuts->add_option("--count", options.flies, "how many flies")->check(CLI::Range(1, kMostFlies))->needs(cutPattern);
+    CLI::Option* cutList = cuts->add_option("--list", options.list, "a cut list's id")->excludes(cutPattern);
+    cuts->parse_complete_callback([cutPattern, cutList] {
+        if (cutPattern->empty() && cutList->empty()) throw CLI::RequiredError("--pattern or --list");
+    });
+    CLI::App* water = app.add_subcommand("water", "wave, drift and fullness for a wind");
+    water->add_flag("--json", options.json, "one JSON object for programs");
+    water->add_option("--wind", options.wind, "m/s")->required()->check(CLI::Range(0.0, 60.0));
+    water->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(CLI::Range(0.0, 500000.0));
+    water->add_flag("--drogue", options.drogue, "a drogue is out");
+    water->callback([&options, &result] { result = showWater(options); });
     verb("validate", "every fault of a file, or that it is sound", validate);
     verb("convert", "the same book in another file", convert)->add_option("OUT", options.out, "*.machair or *.machair.json")->required();
     app.add_subcommand("schema", "the JSON Schema of the bench file")->callback([] { std::cout << store::benchSchema(); });

@@ -5,7 +5,7 @@
 #include <array>
 #include <cmath>
 
-#include "scene/colour.h"
+#include "colour/colour.h"
 #include "scene/vec3.h"
 
 namespace machair::drawing {

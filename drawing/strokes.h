@@ -9,7 +9,7 @@
 #include <unordered_map>
 #include <vector>
 
-#include "scene/colour.h"
+#include "colour/colour.h"
 
 namespace machair::drawing {
 

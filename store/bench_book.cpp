@@ -48,6 +48,15 @@ CREATE INDEX parts_by_material ON pattern_materials (material);
     // What was changed and when, for the tier to look back on.
     R"sql(
 CREATE TABLE edits (number INTEGER PRIMARY KEY, at TEXT NOT NULL DEFAULT (datetime('now')), words TEXT NOT NULL) STRICT;
+)sql",
+    // Feathers and what is to be cut from them, waters and their rules, the box of tied flies.
+    R"sql(
+CREATE TABLE feathers (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE cut_lists (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE team_schools (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE waters (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE rule_cards (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE box (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 )sql"};
 
 int pragma(SQLite::Database& database, const char* name) { return database.execAndGet(std::string("PRAGMA ") + name).getInt(); }
@@ -69,24 +78,29 @@ void prepare(SQLite::Database& database) {
 }
 
 
+// The lists of a book, each a table of its own: done(name, list of the book) for each.
+template <class Done>
+void eachList(Done done) {
+    done("hooks", &Book::hooks);
+    done("materials", &Book::materials);
+    done("patterns", &Book::patterns);
+    done("teams", &Book::teams);
+    done("feathers", &Book::feathers);
+    done("cut_lists", &Book::cutLists);
+    done("team_schools", &Book::teamSchools);
+    done("waters", &Book::waters);
+    done("rule_cards", &Book::ruleCards);
+    done("box", &Book::box);
+}
+
 template <class Record>
-struct Table;
-template <>
-struct Table<HookSpec> {
-    static constexpr const char* name = "hooks";
-};
-template <>
-struct Table<Material> {
-    static constexpr const char* name = "materials";
-};
-template <>
-struct Table<Pattern> {
-    static constexpr const char* name = "patterns";
-};
-template <>
-struct Table<TeamSpec> {
-    static constexpr const char* name = "teams";
-};
+const char* tableOf() {
+    const char* found = nullptr;
+    eachList([&]<class Other>(const char* name, std::vector<Other> Book::*) {
+        if constexpr (std::is_same_v<Record, Other>) found = name;
+    });
+    return found;
+}
 
 class BenchBookHome : public Home {
   public:
@@ -103,10 +117,9 @@ class BenchBookHome : public Home {
             seen_ = pragma(database_, "data_version");
             known_.clear();
             std::string text = R"({"format": "machair-bench", "version": )" + std::to_string(kBenchVersion);
-            appendRecords(text, "hooks");
-            appendRecords(text, "materials");
-            appendRecords(text, "patterns");
-            appendRecords(text, "teams");
+            eachList([&](const char* name, auto) {
+                if (database_.tableExists(name)) appendRecords(text, name);  // an older book that may only be read keeps its own tables
+            });
             SQLite::Statement schools(database_, "SELECT value FROM book WHERE key = 'schools'");
             if (schools.executeStep()) text += ", \"schools\": " + schools.getColumn(0).getString();
             SQLite::Statement carried(database_, "SELECT value FROM book WHERE key = 'carried'");
@@ -130,10 +143,7 @@ class BenchBookHome : public Home {
             if (!backedUp_) backUp();
             std::map<std::string, std::string> written;
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            keepList(before.hooks, after.hooks, written);
-            keepList(before.materials, after.materials, written);
-            keepList(before.patterns, after.patterns, written);
-            keepList(before.teams, after.teams, written);
+            eachList([&](const char*, auto list) { keepList(before.*list, after.*list, written); });
             if (const std::string carried = writeCarried(after.carried); carried != carried_) {
                 SQLite::Statement put(database_, "INSERT INTO book VALUES ('carried', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value");
                 put.bind(1, carried);
@@ -230,7 +240,7 @@ class BenchBookHome : public Home {
 
     template <class Record>
     static std::string keyOf(const std::string& id) {
-        return std::string(Table<Record>::name) + "/" + id;
+        return std::string(tableOf<Record>()) + "/" + id;
     }
 
     [[noreturn]] void conflict(const std::string& id) const {
@@ -239,7 +249,7 @@ class BenchBookHome : public Home {
 
     template <class Record>
     void remove(const std::string& id, std::map<std::string, std::string>& written) {
-        SQLite::Statement gone(database_, std::string("DELETE FROM ") + Table<Record>::name + " WHERE id = ? AND record = ?");
+        SQLite::Statement gone(database_, std::string("DELETE FROM ") + tableOf<Record>() + " WHERE id = ? AND record = ?");
         gone.bind(1, id);
         gone.bind(2, known_[keyOf<Record>(id)]);
         if (gone.exec() != 1) conflict(id);
@@ -248,7 +258,7 @@ class BenchBookHome : public Home {
 
     template <class Record>
     void insert(const Record& record, std::size_t place, std::map<std::string, std::string>& written) {
-        SQLite::Statement taken(database_, std::string("SELECT 1 FROM ") + Table<Record>::name + " WHERE id = ?");
+        SQLite::Statement taken(database_, std::string("SELECT 1 FROM ") + tableOf<Record>() + " WHERE id = ?");
         taken.bind(1, record.id);
         if (taken.executeStep()) conflict(record.id);
         std::string text = writeRecord(record);
@@ -258,7 +268,7 @@ class BenchBookHome : public Home {
 
     template <class Record>
     void update(const Record& record, std::size_t place, std::map<std::string, std::string>& written) {
-        SQLite::Statement same(database_, std::string("SELECT 1 FROM ") + Table<Record>::name + " WHERE id = ? AND record = ?");
+        SQLite::Statement same(database_, std::string("SELECT 1 FROM ") + tableOf<Record>() + " WHERE id = ? AND record = ?");
         same.bind(1, record.id);
         same.bind(2, known_[keyOf<Record>(record.id)]);
         if (!same.executeStep()) conflict(record.id);
@@ -269,22 +279,21 @@ class BenchBookHome : public Home {
 
     template <class Record>
     void move(const std::string& id, std::size_t place) {
-        SQLite::Statement moved(database_, std::string("UPDATE ") + Table<Record>::name + " SET place = ? WHERE id = ?");
+        SQLite::Statement moved(database_, std::string("UPDATE ") + tableOf<Record>() + " SET place = ? WHERE id = ?");
         moved.bind(1, static_cast<std::int64_t>(place));
         moved.bind(2, id);
         moved.exec();
     }
 
-    void putPlain(const char* table, const std::string& id, std::size_t place, const std::string& text) {
-        SQLite::Statement put(database_, std::string("INSERT INTO ") + table +
+    template <class Record>
+    void put(const Record& record, std::size_t place, const std::string& text) {
+        SQLite::Statement put(database_, std::string("INSERT INTO ") + tableOf<Record>() +
                                              " (id, place, record) VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET place = excluded.place, record = excluded.record");
-        put.bind(1, id);
+        put.bind(1, record.id);
         put.bind(2, static_cast<std::int64_t>(place));
         put.bind(3, text);
         put.exec();
     }
-    void put(const HookSpec& record, std::size_t place, const std::string& text) { putPlain("hooks", record.id, place, text); }
-    void put(const Material& record, std::size_t place, const std::string& text) { putPlain("materials", record.id, place, text); }
     void put(const Pattern& record, std::size_t place, const std::string& text) {
         SQLite::Statement put(database_,
                               "INSERT INTO patterns (id, place, record, hook, thread) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "

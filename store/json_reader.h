@@ -2,6 +2,7 @@
 #pragma once
 
 #include <algorithm>
+#include <array>
 #include <nlohmann/json.hpp>
 #include <set>
 #include <string>
@@ -40,6 +41,12 @@ class JsonReader {
         double value = 0.0;
         read(json, place, value, rule);
         out = Quantity<L, M, T>::fromBase(value * rule.scale);
+    }
+    template <class T>
+    void read(const Json& json, const Place& place, std::array<T, 2>& out, const Rule& rule) {
+        if (!json.is_array() || json.size() != 2) return expected(place, "a pair of numbers", json);
+        read(json[0], place.at(0), out[0], rule);
+        read(json[1], place.at(1), out[1], rule);
     }
     template <class Enum>
         requires std::is_enum_v<Enum>

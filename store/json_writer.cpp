@@ -36,6 +36,10 @@ template <int L, int M, int T>
 Json toJson(Quantity<L, M, T> quantity, const Rule& rule) {
     return rule.scale == 1.0 ? number(quantity.base()) : scaled(quantity.base() / rule.scale);
 }
+template <class T>
+Json toJson(const std::array<T, 2>& pair, const Rule& rule) {
+    return Json::array({toJson(pair[0], rule), toJson(pair[1], rule)});
+}
 template <class Enum>
     requires std::is_enum_v<Enum>
 Json toJson(Enum value, const Rule&) {
@@ -127,20 +131,25 @@ class ObjectWriter {
     Json object_ = Json::object();
 };
 
+}  // namespace
+
 template <class Record>
-std::string recordText(const Record& record) {
+std::string writeRecord(const Record& record) {
     ObjectWriter writer;
     describe(writer, record);
     return writer.take().dump();
 }
-
-}  // namespace
-
-std::string writeRecord(const HookSpec& record) { return recordText(record); }
-std::string writeRecord(const Material& record) { return recordText(record); }
-std::string writeRecord(const Pattern& record) { return recordText(record); }
-std::string writeRecord(const SchoolChoices& record) { return recordText(record); }
-std::string writeRecord(const TeamSpec& record) { return recordText(record); }
+template std::string writeRecord(const HookSpec&);
+template std::string writeRecord(const Material&);
+template std::string writeRecord(const Pattern&);
+template std::string writeRecord(const SchoolChoices&);
+template std::string writeRecord(const TeamSpec&);
+template std::string writeRecord(const VaneFeather&);
+template std::string writeRecord(const CutList&);
+template std::string writeRecord(const TeamSchool&);
+template std::string writeRecord(const WaterSpec&);
+template std::string writeRecord(const RuleCard&);
+template std::string writeRecord(const BoxFly&);
 
 std::string writeCarried(const Carried& carried) {
     Json object = Json::object();

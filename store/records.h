@@ -7,11 +7,9 @@
 
 namespace machair::store {
 
-[[nodiscard]] std::string writeRecord(const HookSpec& record);
-[[nodiscard]] std::string writeRecord(const Material& record);
-[[nodiscard]] std::string writeRecord(const Pattern& record);
-[[nodiscard]] std::string writeRecord(const TeamSpec& record);
-[[nodiscard]] std::string writeRecord(const SchoolChoices& record);
+// For every record that formats.md lists; json_writer.cpp has their instances.
+template <class Record>
+[[nodiscard]] std::string writeRecord(const Record& record);
 // What a book carries beside its lists.
 [[nodiscard]] std::string writeCarried(const Carried& carried);
 

@@ -49,6 +49,8 @@ struct SchemaOf {
             return {{"type", "string"}};
         } else if constexpr (std::is_same_v<T, Count>)
             return {{"anyOf", {limited(rule), {{"type", "array"}, {"items", limited(rule)}, {"minItems", 2}, {"maxItems", 2}}}}};
+        else if constexpr (std::is_same_v<T, std::array<Length, 2>>)
+            return {{"type", "array"}, {"items", limited(rule)}, {"minItems", 2}, {"maxItems", 2}};
         else if constexpr (std::is_same_v<T, LengthSpec>)
             return reference("length");
         else if constexpr (std::is_same_v<T, StationSpec>)

@@ -30,6 +30,17 @@ class RandomBook {
             team.leader->tipToBob = whole(50, 300) / 100.0 * metre;  // as people measure leaders
             book.teams.push_back(team);
         }
+        for (int i = 0, n = whole(0, 3); i < n; ++i) book.feathers.push_back(feather(book, "feather-" + std::to_string(i)));
+        if (coin()) book.cutLists.push_back({"list", {SlipWanted{"slip", book.materials.front().id, real(1.0, 6.0) * mm, real(5.0, 20.0) * mm, SlipSide::any, coin(), {}}}, {}});
+        fillList(book.teamSchools);
+        fillList(book.ruleCards);
+        fillList(book.waters);
+        for (WaterSpec& water : book.waters) {
+            water.rules.reset();
+            if (!book.ruleCards.empty() && coin()) water.rules = book.ruleCards.front().id;
+            water.outline = {{0.0 * mm, 0.0 * mm}, {whole(1, 900) * metre, whole(1, 900) * metre}};
+        }
+        if (!book.patterns.empty()) book.box.push_back({"box-0", book.patterns.front().id, {}, whole(0, 12), {}});
         if (coin()) {
             book.schools = SchoolChoices{};
             book.schools->fibre = FibreSchool::layBack;
@@ -62,6 +73,7 @@ class RandomBook {
         RandomBook& r;
         template <class T>
         void operator()(const char*, T&, const Rule& = {}) {}
+        void rest(const Carried&) {}
         template <class T>
         void operator()(const char* key, std::optional<T>& member, const Rule& rule = {}) {
             if (r.coin()) return;
@@ -77,12 +89,16 @@ class RandomBook {
             v = static_cast<int>(std::max(rule.low, 1.0));
             return true;
         }
-        bool fill(Length& v, const Rule&) {
-            v = r.real(0.05, 2.0) * mm;
+        bool fill(Length& v, const Rule& rule) {
+            v = rule.scale == 1.0 ? r.real(0.05, 2.0) * mm : r.whole(1, 90) * metre;
             return true;
         }
         bool fill(PerLength& v, const Rule&) {
             v = r.real(1.0, 4.0) * perMm;
+            return true;
+        }
+        bool fill(Speed& v, const Rule& rule) {
+            v = r.whole(0, 20) * rule.scale * (mm / second);
             return true;
         }
         bool fill(bool& v, const Rule&) {
@@ -112,6 +128,23 @@ class RandomBook {
         if (coin()) m.measured = {"stem_mm", "x"};
         if (coin()) m.carried["lot"] = "[1,2.5,null]";
         return m;
+    }
+
+    template <class Record>
+    void fillList(std::vector<Record>& list) {
+        for (int i = 0, n = whole(0, 2); i < n; ++i) {
+            Record record;
+            record.id = "record-" + std::to_string(i);
+            Filler filler{*this};
+            describe(filler, record);
+            list.push_back(std::move(record));
+        }
+    }
+
+    VaneFeather feather(const Book& book, const std::string& id) {
+        VaneFeather f{id, book.materials.front().id, coin() ? VaneSide::left : VaneSide::right, real(40.0, 90.0) * mm, {12.0 * mm, 20.0 * mm, 15.0 * mm}, {}, {}};
+        if (coin()) f.taken.push_back({real(0.0, 10.0) * mm, real(11.0, 30.0) * mm});
+        return f;
     }
 
     Pattern pattern(const Book& book, const std::string& id) {

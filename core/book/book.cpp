@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <unordered_set>
 
+#include "units/text.h"
+
 namespace machair {
 
 namespace {
@@ -114,6 +116,64 @@ bool canBe(PartKind part, MaterialKind material) {
     }
 }
 
+// A feather's own measures against each other.
+void checkFeather(const VaneFeather& feather, const Place& place, Faults& faults) {
+    if (feather.barbs.size() != 3)
+        faults.push_back({place.key("barbs_mm"), "expected three barb lengths (base, middle, tip), got " + std::to_string(feather.barbs.size()), ""});
+    for (std::size_t i = 0; i < feather.taken.size(); ++i) {
+        const auto& [from, to] = feather.taken[i];
+        if (from < to && from >= 0.0 * mm && to <= feather.vane) continue;
+        faults.push_back({place.key("taken_mm").at(i),
+                          "expected a stretch of this vane, from its base towards its tip, got " + formatNumber(from / mm, 2) + " to " +
+                              formatNumber(to / mm, 2) + " of " + formatNumber(feather.vane / mm, 2) + " mm",
+                          ""});
+    }
+}
+
+void checkTeams(const Book& book, const Ids& patterns, Faults& faults) {
+    const Ids schools = checkIds(book.teamSchools, "team_schools", faults);
+    checkIds(book.teams, "teams", faults);
+    for (std::size_t i = 0; i < book.teams.size(); ++i) {
+        const TeamSpec& team = book.teams[i];
+        const Place place = Place("teams").at(i);
+        if (!team.bob && !team.middle && !team.point)
+            faults.push_back({place, "expected at least one of bob, middle and point, got an empty team", ""});
+        for (const Position position : kPositions)
+            if (const auto& fly = team.at(position)) checkKnown(patterns, *fly, "dressing", place.key(nameOf(position)), faults);
+        if (team.ownSchool) checkKnown(schools, *team.ownSchool, "school", place.key("own_school"), faults);
+    }
+}
+
+void checkFeathers(const Book& book, const Ids& materials, Faults& faults) {
+    checkIds(book.feathers, "feathers", faults);
+    for (std::size_t i = 0; i < book.feathers.size(); ++i) {
+        const Place place = Place("feathers").at(i);
+        checkKnown(materials, book.feathers[i].material, "material", place.key("material"), faults);
+        checkFeather(book.feathers[i], place, faults);
+    }
+    checkIds(book.cutLists, "cut_lists", faults);
+    for (std::size_t i = 0; i < book.cutLists.size(); ++i) {
+        const Place place = Place("cut_lists").at(i).key("slips");
+        const auto& slips = book.cutLists[i].slips;
+        checkIds(slips, place.text().c_str(), faults);
+        for (std::size_t k = 0; k < slips.size(); ++k)
+            checkKnown(materials, slips[k].material, "material", place.at(k).key("material"), faults);
+    }
+}
+
+void checkWaters(const Book& book, const Ids& patterns, const Ids& hooks, Faults& faults) {
+    const Ids cards = checkIds(book.ruleCards, "rule_cards", faults);
+    checkIds(book.waters, "waters", faults);
+    for (std::size_t i = 0; i < book.waters.size(); ++i)
+        if (book.waters[i].rules) checkKnown(cards, *book.waters[i].rules, "rule card", Place("waters").at(i).key("rules"), faults);
+    checkIds(book.box, "box", faults);
+    for (std::size_t i = 0; i < book.box.size(); ++i) {
+        const Place place = Place("box").at(i);
+        checkKnown(patterns, book.box[i].pattern, "dressing", place.key("pattern"), faults);
+        if (book.box[i].hook) checkKnown(hooks, *book.box[i].hook, "hook", place.key("hook"), faults);
+    }
+}
+
 }  // namespace
 
 const std::optional<std::string>& TeamSpec::at(Position position) const {
@@ -133,6 +193,10 @@ const HookSpec* Book::findHook(std::string_view id) const { return findById(hook
 const Material* Book::findMaterial(std::string_view id) const { return findById(materials, id); }
 const Pattern* Book::findPattern(std::string_view id) const { return findById(patterns, id); }
 const TeamSpec* Book::findTeam(std::string_view id) const { return findById(teams, id); }
+const CutList* Book::findCutList(std::string_view id) const { return findById(cutLists, id); }
+const TeamSchool* Book::findTeamSchool(std::string_view id) const { return findById(teamSchools, id); }
+const WaterSpec* Book::findWater(std::string_view id) const { return findById(waters, id); }
+const RuleCard* Book::findRuleCard(std::string_view id) const { return findById(ruleCards, id); }
 Pattern* Book::findPattern(std::string_view id) { return findById(patterns, id); }
 std::size_t Book::indexOfPattern(std::string_view id) const {
     return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
@@ -171,16 +235,9 @@ Faults check(const Book& book) {
                                   ""});
         }
     }
-    checkIds(book.teams, "teams", faults);
-    for (std::size_t i = 0; i < book.teams.size(); ++i) {
-        const TeamSpec& team = book.teams[i];
-        const Place place = Place("teams").at(i);
-        if (!team.bob && !team.middle && !team.point)
-            faults.push_back({place, "expected at least one of bob, middle and point, got an empty team", ""});
-        for (const Position position : kPositions)
-            if (const auto& fly = team.at(position))
-                checkKnown(patterns, *fly, "dressing", place.key(nameOf(position)), faults);
-    }
+    checkTeams(book, patterns, faults);
+    checkFeathers(book, materials, faults);
+    checkWaters(book, patterns, hooks, faults);
     return faults;
 }
 

@@ -49,6 +49,14 @@ inline constexpr Rule kPositive{0.0, 1e6, true, "a number over 0 and at most 100
 inline constexpr Rule kGamma{0.0, 10.0, false, "a number from 0 to 10"};
 inline constexpr Rule kDegrees{0.0, 180.0, false, "an angle from 0 to 180 degrees"};
 inline constexpr Rule kBuoyancy{-1000.0, 1000.0, false, "a buoyancy from -1000 to 1000 mN"};
+inline constexpr Rule kPlaceOnVane{0.0, 1000.0, false, "a place on the vane from 0 to 1000 mm"};
+inline constexpr Rule kWind{0.0, 60.0, false, "a wind from 0 to 60 m/s", 1000.0};
+inline constexpr Rule kBearing{0.0, 360.0, false, "a bearing from 0 to 360 degrees"};
+inline constexpr Rule kFetch{0.0, 500000.0, false, "a fetch from 0 to 500000 m", 1000.0};
+inline constexpr Rule kOnMap{-1e6, 1e6, false, "metres on a map, at most 1000 km off", 1000.0};
+inline constexpr Rule kWaterWarmth{0.0, 40.0, false, "a water temperature from 0 to 40 degrees"};
+inline constexpr Rule kMonth{1.0, 12.0, false, "a month from 1 to 12", 1.0, true};
+inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 0 to 100000", 1.0, true};
 [[nodiscard]] inline bool isColour(std::string_view text) {
     return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
 }
@@ -369,9 +377,102 @@ void describe(V& v, T& t) {
     v("middle", t.middle);
     v("point", t.point);
     v("school", t.school);
+    v("own_school", t.ownSchool);
     v("leader", t.leader);
     v("note", t.note);
     v.rest(t.carried);
+}
+
+template <class V, Is<TeamSchool> T>
+void describe(V& v, T& s) {
+    v("id", s.id);
+    v("name", s.name);
+    v("like", s.like);
+    v("belief", s.belief);
+    v("sink_step", s.sinkStep, kRatio);
+    v("presence_step", s.presenceStep, kRatio);
+    v("turnover_step", s.turnoverStep, kRatio);
+    v("point_share", s.pointShare, kRatio);
+    v("family_spread", s.familySpread, kRatio);
+    v("spacing_least_m", s.spacingLeast, kLeaderLength);
+    v("spacing_most_m", s.spacingMost, kLeaderLength);
+    v("dropper_least_m", s.dropperLeast, kLeaderLength);
+    v("dropper_most_m", s.dropperMost, kLeaderLength);
+    v("fullness", s.fullness, kRatio);
+    v.rest(s.carried);
+}
+
+template <class V, Is<VaneFeather> T>
+void describe(V& v, T& f) {
+    v("id", f.id);
+    v("material", f.material);
+    v("side", f.side);
+    v("vane_mm", f.vane, kLength);
+    v("barbs_mm", f.barbs, kLength);
+    v("taken_mm", f.taken, kPlaceOnVane);
+    v.rest(f.carried);
+}
+template <class V, Is<SlipWanted> T>
+void describe(V& v, T& s) {
+    v("id", s.id);
+    v("material", s.material);
+    v("width_mm", s.width, kLength);
+    v("barb_mm", s.barb, kLength);
+    v("side", s.side);
+    v("pair", s.pair);
+    v.rest(s.carried);
+}
+template <class V, Is<CutList> T>
+void describe(V& v, T& l) {
+    v("id", l.id);
+    v("slips", l.slips);
+    v.rest(l.carried);
+}
+
+template <class V, Is<WaterSpec> T>
+void describe(V& v, T& w) {
+    v("id", w.id);
+    v("name", w.name);
+    v("wind_m_s", w.wind, kWind);
+    v("wind_from_deg", w.windFrom, kBearing);
+    v("fetch_m", w.fetch, kFetch);
+    v("depth_m", w.depth, kLeaderLength);
+    v("colour", w.colour);
+    v("light", w.light);
+    v("celsius", w.celsius, kWaterWarmth);
+    v("month", w.month, kMonth);
+    v("hatching", w.hatching);
+    v("drogue", w.drogue);
+    v("rules", w.rules);
+    v("outline_m", w.outline, kOnMap);
+    v("note", w.note);
+    v.rest(w.carried);
+}
+template <class V, Is<RuleCard> T>
+void describe(V& v, T& r) {
+    v("id", r.id);
+    v("name", r.name);
+    v("source", r.source);
+    v("date", r.date);
+    v("most_flies", r.mostFlies, kFew);
+    v("least_spacing_m", r.leastSpacing, kLeaderLength);
+    v("longest_leader_m", r.longestLeader, kLeaderLength);
+    v("longest_fly_mm", r.longestFly, kLength);
+    v("largest_hook", r.largestHook, kSize);
+    v("smallest_hook", r.smallestHook, kSize);
+    v("barb", r.barb);
+    v("kept_before_barbless", r.keptBeforeBarbless, kFewOrNone);
+    v("beads", r.beads);
+    v("note", r.note);
+    v.rest(r.carried);
+}
+template <class V, Is<BoxFly> T>
+void describe(V& v, T& b) {
+    v("id", b.id);
+    v("pattern", b.pattern);
+    v("hook", b.hook);
+    v("tied", b.tied, kTied);
+    v.rest(b.carried);
 }
 
 template <class V, Is<Book> T>
@@ -380,6 +481,12 @@ void describe(V& v, T& b) {
     v("materials", b.materials);
     v("patterns", b.patterns);
     v("teams", b.teams);
+    v("feathers", b.feathers);
+    v("cut_lists", b.cutLists);
+    v("team_schools", b.teamSchools);
+    v("waters", b.waters);
+    v("rule_cards", b.ruleCards);
+    v("box", b.box);
     v("schools", b.schools);
     v.rest(b.carried);
 }

@@ -11,7 +11,7 @@
 #include <string>
 #include <vector>
 
-#include "scene/colour.h"
+#include "colour/colour.h"
 #include "scene/random.h"
 #include "scene/vec3.h"
 #include "sizing/plan.h"

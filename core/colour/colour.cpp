@@ -1,4 +1,4 @@
-#include "scene/colour.h"
+#include "colour/colour.h"
 
 #include <algorithm>
 #include <charconv>
@@ -15,6 +15,9 @@ double gamma(double c) {
 }
 
 }  // namespace
+
+Rgb toLinear(Rgb c) { return {linear(c.r), linear(c.g), linear(c.b)}; }
+Rgb fromLinear(Rgb c) { return {gamma(c.r), gamma(c.g), gamma(c.b)}; }
 
 Lab toLab(Rgb colour) {
     const double r = linear(colour.r);

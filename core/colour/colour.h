@@ -19,6 +19,10 @@ struct Lab {  // OKLab: L 0 … 1, a and b about ±0.4
     bool operator==(const Lab&) const = default;
 };
 
+// sRGB to linear light and back; values over 1 are allowed on the way out, colours are clipped on the way in.
+[[nodiscard]] Rgb toLinear(Rgb colour);
+[[nodiscard]] Rgb fromLinear(Rgb light);
+
 [[nodiscard]] Lab toLab(Rgb colour);
 [[nodiscard]] Rgb toRgb(Lab colour);  // clipped to sRGB
 [[nodiscard]] std::optional<Rgb> parseColour(std::string_view hex);

@@ -1,0 +1,55 @@
+// cuts: what comes out of which feather.
+#include "cli/verbs.h"
+#include "cutting/cutting.h"
+#include "units/text.h"
+
+namespace machair::cli {
+
+namespace {
+
+Json cutsReport(const CuttingPlan& plan) {
+    Json feathers = Json::array();
+    for (const FeatherCuts& feather : plan.feathers) {
+        Json cuts = Json::array();
+        for (const Cut& cut : feather.cuts) cuts.push_back({{"slip", cut.slip}, {"from_mm", cut.from / mm}, {"to_mm", cut.to / mm}});
+        feathers.push_back({{"id", feather.feather}, {"cuts", std::move(cuts)}});
+    }
+    Json uncut = Json::array();
+    for (const Uncut& slip : plan.uncut) uncut.push_back({{"slip", slip.slip}, {"why", slip.why}});
+    return {{"feathers", std::move(feathers)}, {"feathers_used", plan.feathersUsed()}, {"waste_mm", plan.waste / mm},
+            {"optimal", plan.optimal},         {"bound", plan.bound},                 {"uncut", std::move(uncut)}};
+}
+
+std::string cutsText(const CuttingPlan& plan) {
+    std::string text;
+    for (const FeatherCuts& feather : plan.feathers) {
+        text += feather.feather + ":\n";
+        for (const Cut& cut : feather.cuts)
+            text += "  " + formatNumber(cut.from / mm, 1) + " to " + formatNumber(cut.to / mm, 1) + " mm from the base: " + cut.slip + "\n";
+    }
+    text += std::to_string(plan.feathersUsed()) + " feathers, " + formatNumber(plan.waste / mm, 1) + " mm of vane left on them; " +
+            (plan.optimal ? "proven best" : "not proven best: at least " + std::to_string(plan.bound) + " are needed") + "\n";
+    for (const Uncut& slip : plan.uncut) text += "not cut: " + slip.slip + ": " + slip.why + "\n";
+    return text;
+}
+
+}  // namespace
+
+int showCuts(const Options& options) {
+    return withBook(options, [&](const Book& book) {
+        std::vector<SlipWanted> slips;
+        if (!options.list.empty()) {
+            const CutList* list = book.findCutList(options.list);
+            if (!list) return refuse(noSuch(Place("cut_lists"), "cut list", options.list).value());
+            slips = list->slips;
+        } else {
+            const auto plan = planPattern(book, options.pattern);
+            if (!plan) return refuse(plan.error());
+            slips = slipsFor(*plan, options.flies);
+        }
+        const CuttingPlan plan = planCuts(book.feathers, slips);
+        return print(options, cutsReport(plan), cutsText(plan));
+    });
+}
+
+}  // namespace machair::cli

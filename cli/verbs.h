@@ -1,0 +1,73 @@
+// What the verbs of the command line have in common, and where each is.
+#pragma once
+
+#include <iostream>
+#include <string>
+
+#include "cli/report.h"
+#include "store/home.h"
+
+namespace machair::cli {
+
+enum Exit { kDone = 0, kInputAtFault = 1, kWrongUsage = 2 };
+
+struct Options {
+    std::string file;
+    std::string hook;
+    std::string pattern;
+    std::string team;
+    std::string out;
+    std::string list;
+    std::string water;
+    std::string school;
+    std::string rules;
+    std::vector<std::string> include;
+    std::vector<std::string> avoid;
+    int flies = 1;
+    double celsius = kUsualCelsius;
+    double wind = 0.0;     // m/s
+    double fetch = 0.0;    // m
+    bool drogue = false;
+    double count = 0.0;    // s
+    double retrieve = 0.0; // m/s
+    double retrieveFor = 0.0;
+    double pull = 0.0;
+    double pause = 0.0;
+    double drift = 0.0;
+    double lift = 0.0;
+    double height = 0.0;   // m
+    double elevation = 60.0;
+    double hang = 0.0;
+    bool json = false;
+};
+
+inline int refuse(const Faults& faults) {
+    for (const Fault& fault : faults) std::cerr << fault.line() << "\n";
+    return kInputAtFault;
+}
+
+inline int print(const Options& options, const Json& json, const std::string& text) {
+    std::cout << (options.json ? json.dump(2) + "\n" : text);
+    return kDone;
+}
+
+// Opens the file and hands its book on; unknown keys are warned of.
+template <class Work>
+int withBook(const Options& options, Work work) {
+    const auto opened = store::readBook(options.file);
+    if (!opened) return refuse(opened.error());
+    for (const Fault& warning : opened->warnings) std::cerr << "warning: " << warning.line() << "\n";
+    return work(opened->book);
+}
+
+int showHook(const Options& options);
+int showPlan(const Options& options);
+int showSink(const Options& options);
+int showTeam(const Options& options);
+int showWater(const Options& options);
+int showDrift(const Options& options);
+int showCuts(const Options& options);
+int validate(const Options& options);
+int convert(const Options& options);
+
+}  // namespace machair::cli

@@ -1,0 +1,60 @@
+// The feathers that slips are cut from, one by one, and lists of slips wanted (formats.md, "Feathers and cut lists").
+#pragma once
+
+#include <array>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "hook/hook.h"
+#include "units/names.h"
+#include "units/quantity.h"
+
+namespace machair {
+
+enum class VaneSide { left, right };
+template <>
+struct Names<VaneSide> {
+    static constexpr std::array entries = {NameOf{VaneSide::left, "left"}, NameOf{VaneSide::right, "right"}};
+};
+enum class SlipSide { left, right, any };
+template <>
+struct Names<SlipSide> {
+    static constexpr std::array entries = {NameOf{SlipSide::left, "left"}, NameOf{SlipSide::right, "right"},
+                                           NameOf{SlipSide::any, "any"}};
+};
+
+// From and to, along a vane from its base.
+using Stretch = std::array<Length, 2>;
+
+// One feather that lies in the drawer: its vane, how long its barbs are along it, and what was cut out already.
+struct VaneFeather {
+    std::string id;
+    std::string material;
+    VaneSide side = VaneSide::left;
+    Length vane;
+    std::vector<Length> barbs;   // at the base, in the middle, at the tip
+    std::vector<Stretch> taken;
+    Carried carried;
+    bool operator==(const VaneFeather&) const = default;
+};
+
+struct SlipWanted {
+    std::string id;
+    std::string material;
+    Length width;
+    Length barb;  // at least so long everywhere in it
+    std::optional<SlipSide> side;
+    std::optional<bool> pair;  // one of a left and one of a right feather, from the same station
+    Carried carried;
+    bool operator==(const SlipWanted&) const = default;
+};
+
+struct CutList {
+    std::string id;
+    std::vector<SlipWanted> slips;
+    Carried carried;
+    bool operator==(const CutList&) const = default;
+};
+
+}  // namespace machair

@@ -1,0 +1,89 @@
+// The water and its day, its rules, and the box of flies that are tied.
+#pragma once
+
+#include <array>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "hook/hook.h"
+#include "units/names.h"
+#include "units/quantity.h"
+
+namespace machair {
+
+enum class WaterColour { clear, tea, peat, green };
+template <>
+struct Names<WaterColour> {
+    static constexpr std::array entries = {NameOf{WaterColour::clear, "clear"}, NameOf{WaterColour::tea, "tea"},
+                                           NameOf{WaterColour::peat, "peat"}, NameOf{WaterColour::green, "green"}};
+};
+enum class Light { bright, cloud, dusk };
+template <>
+struct Names<Light> {
+    static constexpr std::array entries = {NameOf{Light::bright, "bright"}, NameOf{Light::cloud, "cloud"},
+                                           NameOf{Light::dusk, "dusk"}};
+};
+
+struct WaterSpec {
+    std::string id;
+    std::optional<std::string> name;
+    std::optional<Speed> wind;
+    std::optional<double> windFrom;  // degrees from north, the way a vane points
+    std::optional<Length> fetch;
+    std::optional<Length> depth;
+    std::optional<WaterColour> colour;
+    std::optional<Light> light;
+    std::optional<double> celsius;
+    std::optional<int> month;
+    std::optional<std::string> hatching;
+    std::optional<bool> drogue;
+    std::optional<std::string> rules;  // id of a rule card
+    std::vector<std::array<Length, 2>> outline;  // its shore, east and north of a corner
+    std::optional<std::string> note;
+    Carried carried;
+    bool operator==(const WaterSpec&) const = default;
+
+    [[nodiscard]] const std::string& title() const { return name ? *name : id; }
+};
+
+enum class BarbRule { free, barbless, barbedUntilKept };
+template <>
+struct Names<BarbRule> {
+    static constexpr std::array entries = {NameOf{BarbRule::free, "free"}, NameOf{BarbRule::barbless, "barbless"},
+                                           NameOf{BarbRule::barbedUntilKept, "barbed_until_kept"}};
+};
+
+// What a water or a contest allows. What is absent is not ruled.
+struct RuleCard {
+    std::string id;
+    std::optional<std::string> name;
+    std::optional<std::string> source;  // where it was read
+    std::optional<std::string> date;    // and when
+    std::optional<int> mostFlies;
+    std::optional<Length> leastSpacing;
+    std::optional<Length> longestLeader;
+    std::optional<Length> longestFly;
+    std::optional<int> largestHook;   // as a size: 8 is larger than 12
+    std::optional<int> smallestHook;
+    std::optional<BarbRule> barb;
+    std::optional<int> keptBeforeBarbless;
+    std::optional<bool> beads;  // and any other weight
+    std::optional<std::string> note;
+    Carried carried;
+    bool operator==(const RuleCard&) const = default;
+
+    [[nodiscard]] const std::string& title() const { return name ? *name : id; }
+};
+
+// Flies that are tied and lie in the box: one dressing on one hook.
+struct BoxFly {
+    std::string id;
+    std::string pattern;
+    std::optional<std::string> hook;  // the dressing's own where absent
+    std::optional<int> tied;          // 1 where absent
+    Carried carried;
+    bool operator==(const BoxFly&) const = default;
+};
+
+}  // namespace machair

@@ -1,0 +1,76 @@
+#include "cutting/vane.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "faults/faults.h"
+
+namespace machair {
+
+namespace {
+
+// Where on [a, b] a line from `at a` to `at b` is at least `barb`; nothing where nowhere.
+void addRising(std::vector<Stretch>& to, Length a, Length b, Length atA, Length atB, Length barb) {
+    if (atA < barb && atB < barb) return;
+    Length from = a;
+    Length until = b;
+    const double crossing = atA == atB ? 0.0 : (barb - atA) / (atB - atA);
+    if (atA < barb) from = a + crossing * (b - a);
+    if (atB < barb) until = a + crossing * (b - a);
+    if (!to.empty() && to.back()[1] == from)
+        to.back()[1] = until;
+    else
+        to.push_back({from, until});
+}
+
+}  // namespace
+
+Length barbAt(const VaneFeather& feather, Length place) {
+    require(feather.barbs.size() == 3, "a feather has three barb lengths");
+    const double u = std::clamp(place / feather.vane, 0.0, 1.0);
+    const auto& barbs = feather.barbs;
+    return u <= 0.5 ? barbs[0] + (2.0 * u) * (barbs[1] - barbs[0]) : barbs[1] + (2.0 * u - 1.0) * (barbs[2] - barbs[1]);
+}
+
+std::vector<Stretch> longEnough(const VaneFeather& feather, Length barb) {
+    require(feather.barbs.size() == 3, "a feather has three barb lengths");
+    std::vector<Stretch> stretches;
+    addRising(stretches, 0.0 * mm, 0.5 * feather.vane, feather.barbs[0], feather.barbs[1], barb);
+    addRising(stretches, 0.5 * feather.vane, feather.vane, feather.barbs[1], feather.barbs[2], barb);
+    return stretches;
+}
+
+std::vector<Stretch> freeStretches(const VaneFeather& feather) {
+    auto taken = feather.taken;
+    std::ranges::sort(taken);
+    std::vector<Stretch> open;
+    Length from;
+    for (const auto& [start, end] : taken) {
+        if (start > from) open.push_back({from, start});
+        from = std::max(from, end);
+    }
+    if (from < feather.vane) open.push_back({from, feather.vane});
+    return open;
+}
+
+Length freeVane(const VaneFeather& feather) {
+    Length sum;
+    for (const auto& [from, to] : freeStretches(feather)) sum += to - from;
+    return sum;
+}
+
+std::vector<Stretch> usable(const VaneFeather& feather, Length barb) {
+    std::vector<Stretch> both;
+    for (const auto& [a, b] : freeStretches(feather))
+        for (const auto& [c, d] : longEnough(feather, barb))
+            if (const Length from = std::max(a, c), to = std::min(b, d); from < to) both.push_back({from, to});
+    return both;
+}
+
+VaneFeather withTaken(VaneFeather feather, const std::vector<Stretch>& cuts) {
+    feather.taken.insert(feather.taken.end(), cuts.begin(), cuts.end());
+    std::ranges::sort(feather.taken);
+    return feather;
+}
+
+}  // namespace machair

@@ -1,0 +1,300 @@
+#include "leader/drift.h"
+
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kRamp = 0.2;  // s, half the phase if that is shorter
+
+std::size_t placeOf(Position position) { return static_cast<std::size_t>(position); }
+
+}  // namespace
+
+Faults check(const Handling& h) {
+    Faults faults;
+    const auto atLeastNothing = [&](const char* key, Time time) {
+        if (!(time >= Time{}) || !std::isfinite(time / second)) faults.push_back({Place(key), "expected seconds from 0 up", ""});
+    };
+    atLeastNothing("count", h.count);
+    atLeastNothing("for", h.retrieveFor);
+    atLeastNothing("hang", h.hang);
+    const auto speed = [&](const char* key, Speed value) {
+        if (!(value >= Speed{}) || value > 5.0 * metrePerSecond) faults.push_back({Place(key), "expected a speed from 0 to 5 m/s", ""});
+    };
+    speed("retrieve", h.retrieve);
+    speed("drift", h.drift);
+    speed("lift", h.lift);
+    if (h.pull.has_value() != h.pause.has_value()) faults.push_back({Place(h.pull ? "pause" : "pull"), "expected both a pull and a pause, got one of them", ""});
+    if (h.pull && (*h.pull <= Time{} || *h.pause < Time{})) faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
+    if (h.lift > Speed{} && h.height <= Length{}) faults.push_back({Place("height"), "expected the height of the rod tip at the end of the lift", ""});
+    if (h.height > 20.0 * metre || h.height < Length{}) faults.push_back({Place("height"), "expected a height from 0 to 20 m", ""});
+    if (h.elevation.inDegrees() < 5.0 || h.elevation.inDegrees() > 90.0) faults.push_back({Place("elevation"), "expected an elevation from 5 to 90 degrees", ""});
+    if (!faults.empty()) return faults;
+    if (TipPath(h).length() > kLongestDrift)
+        faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(TipPath(h).length() / second, 0), "a shorter count, retrieve or hang"});
+    if (TipPath(h).length() <= Time{}) faults.push_back({Place(), "expected some time in the water, got none", "a count, a retrieve or a hang"});
+    return faults;
+}
+
+Vec2 TipPath::Phase::at(double seconds) const {
+    const double t = seconds - start;
+    if (t >= ramp) return from + (0.5 * ramp) * (before + during) + (t - ramp) * during;
+    return from + t * before + (0.5 * t * t / ramp) * (during - before);
+}
+
+void TipPath::add(double length, Vec2 speed) {
+    if (length <= 0.0) return;
+    const Vec2 before = phases_.empty() ? Vec2{} : phases_.back().during;
+    const Vec2 from = phases_.empty() ? Vec2{} : phases_.back().at(end_);
+    phases_.push_back({end_, std::min(kRamp, 0.5 * length), before, speed, from});
+    end_ += length;
+}
+
+TipPath::TipPath(const Handling& h) {
+    const double drift = h.drift / metrePerSecond;
+    const Vec2 drawn{-std::max(h.retrieve / metrePerSecond - drift, 0.0), 0.0};
+    add(h.count / second, {});
+    if (h.pull) {
+        double left = h.retrieveFor / second;
+        for (bool pulling = true; left > 1e-9; pulling = !pulling) {
+            const double length = std::min(left, (pulling ? *h.pull : *h.pause) / second);
+            add(length, pulling ? drawn : Vec2{});
+            left -= length;
+            if (length <= 0.0 && *h.pull + *h.pause <= Time{}) break;
+        }
+    } else {
+        add(h.retrieveFor / second, drawn);
+    }
+    if (h.lift > Speed{}) {
+        lift_ = end_;
+        const double rise = h.lift / metrePerSecond * sin(h.elevation);
+        // Half of the ramp is lost to it, so the lift lasts so much longer.
+        const double even = h.height / metre / rise;
+        const double length = even >= 0.5 * kRamp ? even + 0.5 * kRamp : even / 0.75;
+        add(length, {drift - h.lift / metrePerSecond * cos(h.elevation), rise});
+    }
+    add(h.hang / second, {drift, 0.0});
+}
+
+Vec2 TipPath::at(double seconds) const {
+    if (phases_.empty()) return {};
+    const auto after = std::ranges::upper_bound(phases_, seconds, {}, &Phase::start);
+    return (after == phases_.begin() ? phases_.front() : *(after - 1)).at(seconds);
+}
+
+std::optional<Time> TipPath::liftStart() const {
+    if (!lift_) return std::nullopt;
+    return *lift_ * second;
+}
+
+namespace {
+
+// What is read off while the chain moves.
+class Reading {
+  public:
+    Reading(const Rig& rig, const Chain& chain, const Handling& handling, const TipPath& path, const DriftOptions& options)
+        : rig_(rig), chain_(chain), options_(options) {
+        // In the lift and the hang the bob works the surface; without a lift nothing rises on purpose.
+        if (path.liftStart()) working_ = *path.liftStart() / second;
+        (void)handling;
+        for (std::size_t f = 0; f < rig_.flies.size(); ++f) report.flyNode[placeOf(rig_.flies[f].position)] = chain_.nodeOf(f);
+        for (const Chain::Node& node : chain_.nodes()) report.parents.push_back(node.parent);
+        if (working_ && bob()) report.bobHolds = report.bobClear = Time{};
+    }
+
+    void sample(double now) {
+        DriftSample sample;
+        sample.time = now * second;
+        sample.tip = -chain_.nodes()[0].place.z * metre;
+        for (std::size_t f = 0; f < rig_.flies.size(); ++f) {
+            const double z = height(f, now);
+            const bool inTheAir = working_ && now > *working_ && z > 0.0;
+            if (!inTheAir) sample.depth[placeOf(rig_.flies[f].position)] = -z * metre;
+        }
+        if (options_.keepNodes)
+            for (const Chain::Node& node : chain_.nodes()) sample.nodes.push_back({node.place.x * metre, node.place.z * metre});
+        report.samples.push_back(std::move(sample));
+    }
+
+    void spend(double dt, double now) {
+        for (std::size_t f = 0; f < rig_.flies.size(); ++f) {
+            const double depth = std::max(0.0, -height(f, now));
+            auto& bands = report.bands[placeOf(rig_.flies[f].position)];
+            const auto band = static_cast<std::size_t>(depth / (kDepthBand / metre));
+            if (bands.size() <= band) bands.resize(band + 1);
+            bands[band] += dt * second;
+        }
+        if (!working_ || now <= *working_ || !bob()) return;
+        const double z = height(*bob(), now);
+        const double f = rig_.flies[*bob()].fibre / metre;
+        if (!report.bobBreaks && z >= -f) report.bobBreaks = (now - *working_) * second;
+        if (std::abs(z) <= f) *report.bobHolds += dt * second;
+        if (z > f) *report.bobClear += dt * second;
+    }
+
+    DriftReport report;
+
+  private:
+    [[nodiscard]] std::optional<std::size_t> bob() const {
+        if (rig_.flies.empty() || rig_.flies.front().position != Position::bob) return std::nullopt;
+        return 0;
+    }
+    [[nodiscard]] double height(std::size_t fly, double now) const {
+        const Vec2 place = chain_.nodes()[chain_.nodeOf(fly)].place;
+        return place.z - options_.surface.height(place.x, now);
+    }
+
+    const Rig& rig_;
+    const Chain& chain_;
+    const DriftOptions& options_;
+    std::optional<double> working_;
+};
+
+}  // namespace
+
+DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOptions& options) {
+    require(check(handling).empty(), "a drift is checked before it is run");
+    const TipPath path(handling);
+    Chain chain(rig, options.link, options.start, options.surface);
+    Reading reading(rig, chain, handling, path, options);
+    DriftReport& report = reading.report;
+    const double dt = options.step / second;
+    const auto steps = static_cast<std::uint64_t>(std::llround(path.length() / options.step));
+    const auto every = std::max<std::uint64_t>(1, static_cast<std::uint64_t>(std::llround(kSampleEvery / options.step)));
+    const auto tipAt = [&](double t) {
+        Vec2 tip = path.at(t);
+        constexpr double kLeavesTheWave = 0.3;  // m of lift over which the tip stops riding it
+        if (options.surface.amplitude != 0.0) tip.z += options.surface.height(tip.x, t) * std::clamp(1.0 - tip.z / kLeavesTheWave, 0.0, 1.0);
+        return tip;
+    };
+    reading.sample(0.0);
+    Vec2 tip = tipAt(0.0);
+    for (std::uint64_t i = 1; i <= steps; ++i) {
+        if (i % every == 0 && options.stop.stop_requested()) {
+            report.stopped = true;
+            break;
+        }
+        const double now = static_cast<double>(i) * dt;
+        const Vec2 next = tipAt(now);
+        chain.advanceSurely(dt, tip, next, now - dt, report.count);
+        tip = next;
+        reading.spend(dt, now);
+        if (i % every == 0) {
+            reading.sample(now);
+            if (options.progress) options.progress(static_cast<double>(i) / static_cast<double>(steps));
+        }
+    }
+    if (handling.retrieve <= handling.drift && handling.retrieveFor > Time{} && handling.drift > Speed{})
+        report.warnings.push_back("you are not in touch below " + formatNumber(handling.drift / metrePerSecond, 2) + " m/s: the boat drifts as fast as you draw");
+    for (const RiggedFly& fly : rig.flies)
+        if (fly.submerged <= Force{} && fly.position != Position::bob)
+            report.warnings.push_back("the " + std::string(nameOf(fly.position)) + " floats: it holds the leader up");
+    if (report.count.failed > 0)
+        report.warnings.push_back(std::to_string(report.count.failed) + " of " + std::to_string(report.count.steps) + " steps did not converge");
+    return std::move(report);
+}
+
+namespace {
+
+// A strand in a steady tow, followed from its lower end up: the pull on it, and how far it has come.
+struct TowState {
+    double h = 0.0;  // horizontal pull, N
+    double v = 0.0;  // vertical pull
+    double x = 0.0;  // ahead of its lower end
+    double z = 0.0;  // above it
+};
+
+class TowedStrand {
+  public:
+    TowedStrand(const Rig& rig, double speed) : rig_(rig), speed_(speed), d_(rig.leader.diameter / metre), mu_(viscosity(rig.celsius) / pascalSecond) {
+        weight_ = (strandDensity(rig.leader.strand) / mgPerMm3 - 1.0) * 1000.0 * 9.81 * 0.25 * std::numbers::pi * d_ * d_;
+    }
+    // Up `length` of it, by the classical Runge-Kutta method.
+    TowState up(TowState s, double length, std::vector<Point2>* trace = nullptr) const {
+        const int steps = std::max(8, static_cast<int>(std::ceil(length / 0.01)));
+        const double ds = length / steps;
+        for (int i = 0; i < steps; ++i) {
+            const TowState a = slope(s), b = slope(moved(s, a, 0.5 * ds)), c = slope(moved(s, b, 0.5 * ds)), d = slope(moved(s, c, ds));
+            const auto mean = [&](double TowState::*m) { return ds / 6.0 * (a.*m + 2.0 * (b.*m) + 2.0 * (c.*m) + d.*m); };
+            s = {s.h + mean(&TowState::h), s.v + mean(&TowState::v), s.x + mean(&TowState::x), s.z + mean(&TowState::z)};
+            if (trace) trace->push_back({s.x * metre, s.z * metre});
+        }
+        return s;
+    }
+    // The pull of a fly by itself: its weight and its drag in the attitude that this pull gives it.
+    TowState fly(const RiggedFly& fly) const {
+        const double w = fly.submerged / newton;
+        double a = 0.5;
+        double drag = 0.0;
+        for (int i = 0; i < 100; ++i) {
+            const double flat = fly.flat.at(speed_).perSpeed * speed_, along = fly.along.at(speed_).perSpeed * speed_;
+            drag = (1.0 - a) * flat + a * along;
+            const double pull = std::hypot(drag, w);
+            const double next = pull / (pull + std::max(std::abs(w), 10e-6));
+            if (std::abs(next - a) < 1e-12) break;
+            a = next;
+        }
+        return {drag, w, 0.0, 0.0};
+    }
+
+  private:
+    static TowState moved(const TowState& s, const TowState& by, double ds) { return {s.h + ds * by.h, s.v + ds * by.v, s.x + ds * by.x, s.z + ds * by.z}; }
+    TowState slope(const TowState& s) const {
+        const double pull = std::max(std::hypot(s.h, s.v), 1e-12);
+        const double c = s.h / pull, sn = s.v / pull;
+        const double across = speed_ * std::abs(sn), along = speed_ * c;
+        const double held = std::max(across, 1e-3);
+        const double re = 1000.0 * held * d_ / mu_;
+        const double fn = 0.5 * 1000.0 * d_ * (1.0 + 10.0 / std::cbrt(re * re)) * held * across * (sn < 0.0 ? -1.0 : 1.0);
+        const double ft = std::numbers::pi * mu_ * along * (0.45 + 0.55 * std::sqrt(1000.0 * across * d_ / mu_));
+        return {ft * c + fn * sn, weight_ + ft * sn - fn * c, c, sn};
+    }
+    const Rig& rig_;
+    double speed_;
+    double d_;
+    double mu_;
+    double weight_;
+};
+
+}  // namespace
+
+Tow settledTow(const Rig& rig, Speed speed) {
+    const TowedStrand strand(rig, std::max(speed / metrePerSecond, 1e-6));
+    const LeaderMeasures& m = rig.leader;
+    const auto flyAt = [&](Position p) -> const RiggedFly* {
+        const auto found = std::ranges::find(rig.flies, p, &RiggedFly::position);
+        return found == rig.flies.end() ? nullptr : &*found;
+    };
+    struct Hung {
+        Position position;
+        double x, z;  // of the fly, from the foot of the strand
+    };
+    std::vector<Hung> hung;
+    std::vector<Point2> trace{{}};
+    TowState at;
+    const auto section = [&](Position position, Length length, bool dropper) {
+        if (const RiggedFly* fly = flyAt(position)) {
+            TowState own = strand.fly(*fly);
+            if (dropper) own = strand.up(own, m.dropper / metre);
+            hung.push_back({position, at.x - own.x, at.z - own.z});
+            at.h += own.h;
+            at.v += own.v;
+        }
+        at = strand.up(at, length / metre, &trace);
+    };
+    section(Position::point, m.middleToPoint, false);
+    section(Position::middle, m.bobToMiddle, true);
+    section(Position::bob, m.tipToBob, true);
+    Tow tow;
+    for (auto it = hung.rbegin(); it != hung.rend(); ++it) tow.flies.push_back({it->position, (at.z - it->z) * metre, (at.x - it->x) * metre});
+    for (auto it = trace.rbegin(); it != trace.rend(); ++it) tow.strand.push_back({at.x * metre - it->x, it->y - at.z * metre});
+    return tow;
+}
+
+}  // namespace machair

@@ -1,0 +1,58 @@
+// The leader with its flies, as the water meets it: models.md section 10.
+#pragma once
+
+#include <array>
+#include <optional>
+#include <vector>
+
+#include "book/book.h"
+#include "team/team.h"
+#include "water/sink.h"
+
+namespace machair {
+
+// A fly's drag as a table over speed: section 8's sums are smooth in log speed, so a cubic through 160 of them is
+// within 1e-5 and costs a few nanoseconds. Below 1 mm/s drag is continued linearly.
+class DragCurve {
+  public:
+    DragCurve(const WetFly& fly, bool drawn);
+    struct Value {
+        double perSpeed;  // N per m/s
+        double slope;     // of that, by speed
+    };
+    [[nodiscard]] Value at(double metresPerSecond) const;
+
+  private:
+    std::vector<double> perSpeed_;
+    std::vector<double> tangent_;  // by log speed
+};
+
+struct RiggedFly {
+    Position position = Position::point;
+    Mass mass;
+    Force submerged;
+    Length fibre;  // its longest hackle: how near the surface it breaks it
+    DragCurve flat;
+    DragCurve along;
+};
+
+struct LeaderMeasures {
+    Strand strand = Strand::nylon;
+    Length diameter = 0.20 * mm;
+    Length tipToBob = 1.5 * metre;
+    Length bobToMiddle = 1.2 * metre;
+    Length middleToPoint = 1.2 * metre;
+    Length dropper = 0.12 * metre;
+    [[nodiscard]] Length overall() const { return tipToBob + bobToMiddle + middleToPoint; }
+};
+[[nodiscard]] LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec);
+[[nodiscard]] Density strandDensity(Strand strand);
+
+struct Rig {
+    LeaderMeasures leader;
+    std::vector<RiggedFly> flies;  // from bob to point; a position without one is left out
+    double celsius = kUsualCelsius;
+};
+[[nodiscard]] Rig rigOf(const std::vector<TeamFly>& flies, const LeaderMeasures& leader, double celsius = kUsualCelsius);
+
+}  // namespace machair

@@ -1,0 +1,56 @@
+// Wind, wave and drift: models.md section 9. Rules of thumb where it says so.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include "units/names.h"
+#include "units/quantity.h"
+
+namespace machair {
+
+enum class WaveClass { calm, ripple, wave, bigWave };
+template <>
+struct Names<WaveClass> {
+    static constexpr std::array entries = {NameOf{WaveClass::calm, "calm"}, NameOf{WaveClass::ripple, "ripple"},
+                                           NameOf{WaveClass::wave, "wave"}, NameOf{WaveClass::bigWave, "big_wave"}};
+};
+
+struct Wind {
+    Speed speed;     // 0 to 60 m/s
+    Length fetch;    // 0 to 500 km
+    bool drogue = false;
+};
+
+// Fibres per mm of gape that the wave wants.
+struct FullnessWanted {
+    double bob = 0.0;
+    double middle = 0.0;
+    double point = 0.0;
+};
+
+struct Sea {
+    Length height;
+    Time period;
+    Speed surface;  // of the water in it
+    Time builds;    // the wind must have blown so long
+    Speed drift;    // of the boat, through the top metre of the water
+    WaveClass kind = WaveClass::calm;
+    FullnessWanted fullness;
+    std::vector<std::string> cautions;  // one always
+};
+[[nodiscard]] Sea seaUnder(const Wind& wind);
+
+// Fibres per mm of gape wanted of a bob in a wave of this height; middle 0.7, point 0.45 of it.
+[[nodiscard]] double fullnessOfBob(Length waveHeight);
+inline constexpr double kMiddleFullness = 0.70;
+inline constexpr double kPointFullness = 0.45;
+
+// Beaufort's scale, 0 to 12: the force of a wind, and the middle of a force.
+[[nodiscard]] int beaufort(Speed wind);
+[[nodiscard]] Speed windOfForce(int force);
+[[nodiscard]] std::string_view windWords(int force);  // "a gentle breeze"
+
+}  // namespace machair
