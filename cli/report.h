@@ -14,6 +14,7 @@ using Json = nlohmann::ordered_json;
 [[nodiscard]] Json hookReport(const Hook& hook);
 [[nodiscard]] Json planReport(const Plan& plan);
 [[nodiscard]] Json sinkReportJson(const SinkReport& report);
+[[nodiscard]] Json checksReport(const std::vector<TeamCheck>& checks);
 [[nodiscard]] Json teamReport(const TeamReport& report);
 
 // The same for people.

@@ -131,18 +131,10 @@ Json sinkReportJson(const SinkReport& report) {
             {"drivers", report.drivers}};
 }
 
-Json teamReport(const TeamReport& report) {
-    Json flies = Json::array();
-    for (const TeamFly& fly : report.flies)
-        flies.push_back({{"position", std::string(nameOf(fly.position))},
-                         {"pattern", fly.plan.pattern.id},
-                         {"sink_m_s", fly.sink.sinkRate / metrePerSecond},
-                         {"presence_mN", fly.sink.presence / millinewton},
-                         {"mass_mg", fly.sink.mass / mg},
-                         {"floats", fly.sink.floats}});
+Json checksReport(const std::vector<TeamCheck>& list) {
     Json checks = Json::array();
-    for (const TeamCheck& check : report.checks) {
-        Json json = {{"check", check.check},
+    for (const TeamCheck& check : list) {
+        Json json = {{"check", std::string(nameOf(check.term))},
                      {"between", {std::string(nameOf(check.upper)), std::string(nameOf(check.lower))}}};
         if (check.value) json["value"] = *check.value;
         if (check.low) json["low"] = *check.low;
@@ -152,7 +144,19 @@ Json teamReport(const TeamReport& report) {
         json["mend"] = check.mend;
         checks.push_back(json);
     }
-    return {{"flies", flies}, {"checks", checks}, {"verdict", std::string(nameOf(report.verdict))}};
+    return checks;
+}
+
+Json teamReport(const TeamReport& report) {
+    Json flies = Json::array();
+    for (const TeamFly& fly : report.flies)
+        flies.push_back({{"position", std::string(nameOf(fly.position))},
+                         {"pattern", fly.plan.pattern.id},
+                         {"sink_m_s", fly.sink.sinkRate / metrePerSecond},
+                         {"presence_mN", fly.sink.presence / millinewton},
+                         {"mass_mg", fly.sink.mass / mg},
+                         {"floats", fly.sink.floats}});
+    return {{"flies", flies}, {"checks", checksReport(report.checks)}, {"verdict", std::string(nameOf(report.verdict))}};
 }
 
 }  // namespace machair::cli

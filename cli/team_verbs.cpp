@@ -1,14 +1,28 @@
-// team, drift and water: three flies, and what they meet.
+// team, balance, choose, drift and water: three flies, and what they meet.
+#include <algorithm>
+
 #include "cli/verbs.h"
 #include "leader/drift.h"
+#include "team/balance.h"
+#include "team/choose.h"
 #include "units/text.h"
 #include "water/sea.h"
 
 namespace machair::cli {
 
+namespace {
+
+TeamSetting settingFor(const Book& book, const Options& options) {
+    TeamSetting setting = settingOf(book, options.water.empty() ? nullptr : book.findWater(options.water));
+    if (options.water.empty()) setting.celsius = options.celsius;
+    return setting;
+}
+
+}  // namespace
+
 int showTeam(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        const auto report = weighTeam(book, options.team, options.celsius);
+        const auto report = weighTeam(book, options.team, settingFor(book, options));
         if (!report) return refuse(report.error());
         return print(options, teamReport(*report), teamText(*book.findTeam(options.team), *report));
     });
@@ -62,7 +76,7 @@ std::string driftText(const DriftReport& report) {
 
 int showDrift(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        const auto report = weighTeam(book, options.team, options.celsius);
+        const auto report = weighTeam(book, options.team, settingFor(book, options));
         if (!report) return refuse(report.error());
         Handling handling;
         handling.count = options.count * second;
@@ -83,6 +97,110 @@ int showDrift(const Options& options) {
         how.keepNodes = false;
         const DriftReport run = runDrift(rig, handling, how);
         return print(options, driftReport(run), driftText(run));
+    });
+}
+
+namespace {
+
+std::string proposalText(const Proposal& proposal) {
+    std::string text = "cost " + std::to_string(proposal.cost) + " (" + std::string(nameOf(proposal.verdict)) + ")";
+    if (proposal.changes.empty()) text += ": nothing to change";
+    for (const ProposedChange& change : proposal.changes) text += "\n  " + change.words;
+    for (const TeamCheck& check : proposal.checks)
+        if (check.verdict != Verdict::pass) text += "\n  still " + std::string(nameOf(check.verdict)) + ": " + check.words;
+    return text + "\n";
+}
+
+std::optional<std::size_t> candidateNamed(const std::vector<BoxCandidate>& box, const std::string& name) {
+    for (const auto member : {&BoxCandidate::id, &BoxCandidate::pattern})
+        if (const auto found = std::ranges::find(box, name, member); found != box.end()) return static_cast<std::size_t>(found - box.begin());
+    return std::nullopt;
+}
+
+Json choiceReport(const ChoiceReport& report, const std::vector<BoxCandidate>& box) {
+    Json teams = Json::array();
+    for (const Choice& choice : report.teams) {
+        Json team = Json::object();
+        for (const Position position : kPositions) {
+            const BoxCandidate& fly = box[choice.flies[static_cast<std::size_t>(position)]];
+            team[std::string(nameOf(position))] = {{"id", fly.id}, {"pattern", fly.pattern}, {"tied", fly.tied}};
+        }
+        team["score"] = choice.score;
+        team["best_possible"] = choice.best;
+        team["to_tie"] = choice.toTie;
+        team["checks"] = checksReport(choice.checks);
+        team["reasons"] = choice.reasons;
+        teams.push_back(std::move(team));
+    }
+    Json leftOut = Json::array();
+    for (const LeftOut& out : report.leftOut) leftOut.push_back({{"id", box[out.fly].id}, {"why", out.why}});
+    return {{"teams", std::move(teams)}, {"examined", report.examined}, {"pairs_scanned", report.pairsScanned}, {"left_out", std::move(leftOut)}};
+}
+
+std::string choiceText(const ChoiceReport& report, const std::vector<BoxCandidate>& box) {
+    std::string text;
+    for (std::size_t i = 0; i < report.teams.size(); ++i) {
+        const Choice& choice = report.teams[i];
+        text += std::to_string(i + 1) + ". " + box[choice.flies[0]].title + " / " + box[choice.flies[1]].title + " / " + box[choice.flies[2]].title + "  (" +
+                formatNumber(choice.score, 2) + " of " + formatNumber(choice.best, 0) + ")\n";
+        for (const std::string& reason : choice.reasons) text += "     " + reason + "\n";
+    }
+    for (const LeftOut& out : report.leftOut) text += "left out: " + box[out.fly].title + ": " + out.why + "\n";
+    if (report.teams.empty()) text += "No team of three can be made up.\n";
+    return text + std::to_string(report.examined) + " teams looked at. A rule of thumb; the fishery's own rules decide.\n";
+}
+
+}  // namespace
+
+int showBalance(const Options& options) {
+    return withBook(options, [&](const Book& book) {
+        const TeamSetting setting = settingFor(book, options);
+        const auto report = balanceTeam(book, options.team, setting);
+        if (!report) return refuse(report.error());
+        Json proposals = Json::array();
+        std::string text = report->withinReach ? "" : "Nothing within reach passes; nearest:\n";
+        for (const Proposal& proposal : report->proposals) {
+            Json changes = Json::array();
+            for (const ProposedChange& change : proposal.changes) changes.push_back({{"position", std::string(nameOf(change.position))}, {"words", change.words}});
+            proposals.push_back({{"cost", proposal.cost}, {"changes", std::move(changes)}, {"verdict", std::string(nameOf(proposal.verdict))}, {"checks", checksReport(proposal.checks)}});
+            text += proposalText(proposal);
+        }
+        for (const std::string& conflict : report->conflicts) text += conflict + "\n";
+        return print(options, {{"proposals", std::move(proposals)}, {"within_reach", report->withinReach}, {"conflicts", report->conflicts}, {"examined", report->planned}}, text);
+    });
+}
+
+int showChoose(const Options& options) {
+    return withBook(options, [&](const Book& book) {
+        TeamSetting setting = settingFor(book, options);
+        setting.fullness = seaUnder({options.wind * metrePerSecond, options.fetch * metre, false}).fullness;
+        if (!options.rules.empty()) {
+            setting.card = book.findRuleCard(options.rules);
+            if (!setting.card) return refuse(noSuch(Place("rule_cards"), "rule card", options.rules).value());
+        }
+        SchoolRules rules = rulesOf(School::stepped);
+        if (!options.school.empty()) {
+            if (const auto school = fromName<School>(options.school))
+                rules = rulesOf(*school);
+            else if (const TeamSchool* own = book.findTeamSchool(options.school))
+                rules = rulesOf(*own);
+            else
+                return refuse(noSuch(Place("team_schools"), "school", options.school).value());
+        }
+        const auto box = candidatesOf(book, setting);
+        if (!box) return refuse(box.error());
+        ChoiceWish wish;
+        for (const auto& [names, include] : {std::pair(&options.include, true), {&options.avoid, false}})
+            for (const std::string& name : *names) {
+                const auto fly = candidateNamed(*box, name);
+                if (!fly) return refuse(noSuch(Place("box"), "fly", name).value());
+                if (include)
+                    wish.include = fly;
+                else
+                    wish.avoid.push_back(*fly);
+            }
+        const ChoiceReport report = chooseTeams(*box, rules, setting, wish);
+        return print(options, choiceReport(report, *box), choiceText(report, *box));
     });
 }
 

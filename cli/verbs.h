@@ -64,6 +64,8 @@ int showHook(const Options& options);
 int showPlan(const Options& options);
 int showSink(const Options& options);
 int showTeam(const Options& options);
+int showBalance(const Options& options);
+int showChoose(const Options& options);
 int showWater(const Options& options);
 int showDrift(const Options& options);
 int showCuts(const Options& options);

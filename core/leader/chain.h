@@ -110,6 +110,8 @@ class Chain {
     std::vector<Vec2> start_;
     std::vector<Vec2> startVelocity_;
     std::vector<double> startTension_;
+    std::vector<Vec2> acceleration_;  // of the last step
+    std::vector<double> tightening_;
     std::vector<double> wet_;     // share under the surface at its start
     std::vector<double> surfaceAt_;
     std::vector<Vec2> current_;   // of the water

@@ -251,8 +251,8 @@ class TowedStrand {
         const double across = speed_ * std::abs(sn), along = speed_ * c;
         const double held = std::max(across, 1e-3);
         const double re = 1000.0 * held * d_ / mu_;
-        const double fn = 0.5 * 1000.0 * d_ * (1.0 + 10.0 / std::cbrt(re * re)) * held * across * (sn < 0.0 ? -1.0 : 1.0);
-        const double ft = std::numbers::pi * mu_ * along * (0.45 + 0.55 * std::sqrt(1000.0 * across * d_ / mu_));
+        const double fn = rig_.strandDrag * 0.5 * 1000.0 * d_ * (1.0 + 10.0 / std::cbrt(re * re)) * held * across * (sn < 0.0 ? -1.0 : 1.0);
+        const double ft = rig_.strandDrag * std::numbers::pi * mu_ * along * (0.45 + 0.55 * std::sqrt(1000.0 * across * d_ / mu_));
         return {ft * c + fn * sn, weight_ + ft * sn - fn * c, c, sn};
     }
     const Rig& rig_;

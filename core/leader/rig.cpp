@@ -68,7 +68,7 @@ Density strandDensity(Strand strand) {
 }
 
 Rig rigOf(const std::vector<TeamFly>& flies, const LeaderMeasures& leader, double celsius) {
-    Rig rig{leader, {}, celsius};
+    Rig rig{leader, {}, celsius, 1.0};
     for (const TeamFly& fly : flies) {
         const WetFly wet(fly.plan, celsius);
         rig.flies.push_back({fly.position, wet.mass(), wet.submergedWeight(), longestFibre(fly.plan), DragCurve(wet, false), DragCurve(wet, true)});

@@ -52,6 +52,7 @@ struct Rig {
     LeaderMeasures leader;
     std::vector<RiggedFly> flies;  // from bob to point; a position without one is left out
     double celsius = kUsualCelsius;
+    double strandDrag = 1.0;  // share of the strand's drag that it has: 0 for the limits where only the flies resist
 };
 [[nodiscard]] Rig rigOf(const std::vector<TeamFly>& flies, const LeaderMeasures& leader, double celsius = kUsualCelsius);
 

@@ -1,5 +1,5 @@
-// Three flies as one instrument: models.md section 11. Here what its checks need of the flies one by one and in pairs:
-// sink order and steps, and presence order.
+// Three flies as one instrument: models.md section 11. Every check is of one fly, of a pair or of the leader between
+// two, which is what makes the searches over teams exact.
 #pragma once
 
 #include <optional>
@@ -8,6 +8,10 @@
 
 #include "book/book.h"
 #include "sizing/plan.h"
+#include "team/figures.h"
+#include "team/rule_card.h"
+#include "team/rules.h"
+#include "water/sea.h"
 #include "water/sink.h"
 
 namespace machair {
@@ -16,6 +20,7 @@ struct TeamFly {
     Position position = Position::bob;
     Plan plan;
     SinkReport sink;
+    FlyFigures figures;
 };
 
 enum class Verdict { pass, near, off };
@@ -24,37 +29,49 @@ struct Names<Verdict> {
     static constexpr std::array entries = {NameOf{Verdict::pass, "pass"}, NameOf{Verdict::near, "near"},
                                            NameOf{Verdict::off, "off"}};
 };
+[[nodiscard]] Verdict verdictOf(double shortfall);
 
 struct TeamCheck {
-    std::string check;   // its name outside: "sink_step", "presence_order"
+    TeamTerm term = TeamTerm::sinkStep;
     Position upper = Position::bob;
-    Position lower = Position::point;
+    Position lower = Position::point;  // the same as `upper` where one fly is judged
     std::optional<double> value;
     std::optional<double> low;
     std::optional<double> high;
+    double shortfall = 0.0;  // in near-widths
     Verdict verdict = Verdict::pass;
     std::string words;
     std::string mend;  // empty where it passes
 };
 
-// What a school wants of a pair. Rules of thumb, as data.
-struct SchoolRules {
-    double sinkStep = 1.15;      // the lower fly sinks at least so many times faster
-    double sinkNear = 0.10;      // how far short is still "near"
-    double presenceOrder = 1.0;  // the upper fly pushes at least so many times the water
-    double presenceNear = 0.10;
-    std::string belief;
-};
-[[nodiscard]] SchoolRules rulesOf(School school);
-
 struct TeamReport {
     std::vector<TeamFly> flies;  // in order from bob to point
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;  // the worst of its checks
+    SchoolRules rules;
 };
 
+// What a team is judged under beside its school.
+struct TeamSetting {
+    double celsius = kUsualCelsius;
+    SeenIn seen;
+    std::optional<FullnessWanted> fullness;  // of the day's wave
+    const RuleCard* card = nullptr;
+    ContestState contest;
+};
+// The setting that a water of the book makes.
+[[nodiscard]] TeamSetting settingOf(const Book& book, const WaterSpec* water);
+
 // Faults: no such team, and whatever planning its flies finds.
-[[nodiscard]] Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, double celsius = kUsualCelsius);
-[[nodiscard]] TeamReport weighFlies(std::vector<TeamFly> flies, School school);
+[[nodiscard]] Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const TeamSetting& setting = {});
+[[nodiscard]] TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting,
+                                    const std::optional<LeaderSpec>& leader);
+[[nodiscard]] TeamFly teamFly(Position position, Plan plan, const TeamSetting& setting);
+
+// One pair's checks in words.
+[[nodiscard]] std::vector<TeamCheck> checkPair(const FlyFigures& upper, Position upperAt, const FlyFigures& lower, Position lowerAt,
+                                               const PairPlace& place, const SchoolRules& rules);
+// Where the pair stands among the positions that have a fly.
+[[nodiscard]] PairPlace placeOf(Position upper, Position lower, const std::vector<Position>& taken);
 
 }  // namespace machair

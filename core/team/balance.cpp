@@ -1,0 +1,574 @@
+#include "team/balance.h"
+
+#include <algorithm>
+#include <bit>
+#include <cmath>
+#include <cstdint>
+#include <future>
+#include <map>
+#include <numeric>
+
+#include "team/best_triples.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr int kSizeStep = 2;         // hooks are sold in even numbers
+constexpr double kOvershoot = 0.05;  // of the gape, a step
+constexpr int kSwapCost = 3;         // an inversion
+constexpr std::array kCostLimits = {5, 9, 13, 20};  // variants are sized as far as they may be wanted
+constexpr int kDearestFly = 20;
+constexpr double kMostShortfall = 50.0;
+
+// The hackle that a change of turns or length is made on: the one with most fibres.
+std::optional<std::size_t> fullestHackle(const Plan& plan) {
+    std::optional<std::size_t> found;
+    double most = 0.0;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const auto* collar = std::get_if<HacklePlan>(&plan.parts[i].detail);
+        const auto* palmer = std::get_if<PalmerPlan>(&plan.parts[i].detail);
+        const double fibres = collar ? collar->fibres : palmer ? palmer->hackle.fibres : 0.0;
+        if (fibres > most) {
+            most = fibres;
+            found = i;
+        }
+    }
+    return found;
+}
+
+// A length so many steps of 5 % of the gape longer; nothing where it is written against something else.
+std::optional<LengthSpec> overshot(const LengthSpec& spec, int steps) {
+    if (steps == 0) return spec;
+    LengthSpec longer = spec;
+    if (auto* ratio = std::get_if<Ratio>(&longer.value)) {
+        ratio->ratio *= 1.0 + kOvershoot * steps;
+        return longer;
+    }
+    if (auto* length = std::get_if<Length>(&longer.value)) {
+        *length *= 1.0 + kOvershoot * steps;
+        return longer;
+    }
+    auto* reach = std::get_if<Reach>(&longer.value);
+    if (!reach || (reach->past && reach->shortBy)) return std::nullopt;
+    double past = 0.0;
+    if (reach->past || reach->shortBy) {
+        const auto* of = std::get_if<Ratio>(&(*(reach->past ? reach->past : reach->shortBy))->value);
+        if (!of || of->of != decltype(of->of){Yardstick::gape}) return std::nullopt;
+        past = reach->past ? of->ratio : -of->ratio;
+    }
+    past += kOvershoot * steps;
+    reach->past.reset();
+    reach->shortBy.reset();
+    constexpr double kNone = 1e-9;
+    if (past > kNone) reach->past = Held<LengthSpec>(ratioOf(past, Yardstick::gape));
+    if (past < -kNone) reach->shortBy = Held<LengthSpec>(ratioOf(-past, Yardstick::gape));
+    return longer;
+}
+
+// Turns and length of the fullest hackle changed; false where that can't be.
+bool changeHackle(Pattern& pattern, std::size_t part, const Plan& plan, const FlyChange& change) {
+    const auto* collarPlan = std::get_if<HacklePlan>(&plan.parts[part].detail);
+    const auto* palmerPlan = std::get_if<PalmerPlan>(&plan.parts[part].detail);
+    const double turns = (collarPlan ? collarPlan->turns : palmerPlan->openTurns) + change.turns;
+    if (change.turns != 0 && turns < 1.0) return false;
+    const auto edit = [&](LengthSpec& length, std::optional<Count>& count) {
+        const auto longer = overshot(length, change.overshoot);
+        if (!longer) return false;
+        length = *longer;
+        if (change.turns != 0) count = exactly(turns);
+        return true;
+    };
+    if (auto* collar = std::get_if<CollarPart>(&pattern.parts[part].detail)) {
+        if (change.turns != 0 && collar->until) return false;  // its turns follow from where it ends
+        if (change.turns != 0) collar->fullness.reset();
+        return edit(collar->length, collar->turns);
+    }
+    auto& palmer = std::get<PalmerPart>(pattern.parts[part].detail);
+    return edit(palmer.length, palmer.openTurns);
+}
+
+Result<Edit> withBead(const Book& book, std::string_view id, int bead) {
+    if (bead > 0) {
+        auto added = addPart(book, id, PartKind::bead);
+        if (!added) return added;
+        // At the eye, before everything else.
+        const Pattern& pattern = *added->after.findPattern(id);
+        const auto at = static_cast<std::size_t>(std::ranges::find(pattern.parts, PartKind::bead, &Part::kind) - pattern.parts.begin());
+        return at == 0 ? added : movePart(added->after, id, at, 0);
+    }
+    const auto at = findKind(*book.findPattern(id), PartKind::bead);
+    if (!at) return fail(Place(std::string(id)), "expected a bead to take off, got none");
+    return removePart(book, id, *at);
+}
+
+struct Variant {
+    FlyChange change;
+    int cost = 0;
+    FlyFigures figures;
+};
+
+// A fly's variants, cheapest first, sized as they are wanted.
+class Variants {
+  public:
+    Variants(const Book& book, const std::string& pattern, const TeamSetting& setting) : book_(book), pattern_(pattern), setting_(setting) {
+        for (int size = -2; size <= 2; ++size)
+            for (int wire = -1; wire <= 1; ++wire)
+                for (int turns = -2; turns <= 2; ++turns)
+                    for (int overshoot = -3; overshoot <= 3; ++overshoot)
+                        for (const int bead : {0, hasBead() ? -1 : 1}) {
+                            FlyChange change{size, wire, turns, overshoot, bead};
+                            waiting_.push_back(change);
+                        }
+        std::ranges::stable_sort(waiting_, {}, &FlyChange::cost);
+    }
+
+    void sizeUpTo(int cost, const std::stop_token& stop) {
+        while (next_ < waiting_.size() && waiting_[next_].cost() <= cost && !stop.stop_requested()) {
+            const FlyChange& change = waiting_[next_++];
+            if (auto figures = size(change)) list_.push_back({change, change.cost(), *figures});
+        }
+    }
+    [[nodiscard]] const std::vector<Variant>& list() const { return list_; }
+    [[nodiscard]] const std::string& pattern() const { return pattern_; }
+
+  private:
+    [[nodiscard]] bool hasBead() const { return findKind(*book_.findPattern(pattern_), PartKind::bead).has_value(); }
+
+    // What bead and hook make of the book, worked out once for each.
+    struct Base {
+        Pattern pattern;
+        Hook hook;
+        Plan plan;
+    };
+    const Base* base(int bead, int size, int wire) {
+        const auto key = std::array{bead, size, wire};
+        if (const auto found = bases_.find(key); found != bases_.end()) return found->second ? &*found->second : nullptr;
+        auto& slot = bases_[key];
+        if (const auto edit = changeFly(book_, pattern_, {size, wire, 0, 0, bead})) {
+            const Pattern& pattern = *edit->after.findPattern(pattern_);
+            if (const auto hook = makeHook(*edit->after.findHook(pattern.hook)))
+                if (auto planned = plan(pattern, *hook, book_, {}, schoolsFor(pattern, book_))) slot.emplace(pattern, *hook, std::move(*planned));
+        }
+        return slot ? &*slot : nullptr;
+    }
+
+    std::optional<FlyFigures> size(const FlyChange& change) {
+        const Base* on = base(change.bead, change.size, change.wire);
+        if (!on) return std::nullopt;
+        if (change.turns == 0 && change.overshoot == 0) return figures(on->plan);
+        const auto hackle = fullestHackle(on->plan);
+        if (!hackle) return std::nullopt;
+        Pattern changed = on->pattern;
+        if (!changeHackle(changed, *hackle, on->plan, change)) return std::nullopt;
+        const auto planned = plan(changed, on->hook, book_, {}, schoolsFor(changed, book_));
+        if (!planned) return std::nullopt;
+        return figures(*planned);
+    }
+    FlyFigures figures(const Plan& plan) const { return figuresOf(plan, sinkReport(plan, setting_.celsius), setting_.seen); }
+
+    const Book& book_;
+    std::string pattern_;
+    const TeamSetting& setting_;
+    std::vector<FlyChange> waiting_;
+    std::size_t next_ = 0;
+    std::vector<Variant> list_;
+    std::map<std::array<int, 3>, std::optional<Base>> bases_;
+};
+
+// One order of the flies on the positions that are taken.
+struct Order {
+    std::vector<std::size_t> fly;  // by place
+    int cost = 0;
+};
+std::vector<Order> ordersOf(std::size_t flies) {
+    std::vector<Order> orders;
+    std::vector<std::size_t> order(flies);
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    do {
+        int inversions = 0;
+        for (std::size_t a = 0; a < flies; ++a)
+            for (std::size_t b = a + 1; b < flies; ++b) inversions += order[a] > order[b] ? 1 : 0;
+        orders.push_back({order, kSwapCost * inversions});
+    } while (std::ranges::next_permutation(order).found);
+    std::ranges::stable_sort(orders, {}, &Order::cost);
+    return orders;
+}
+
+class Bits {
+  public:
+    explicit Bits(std::size_t size = 0) : words_((size + 63) / 64) {}
+    void set(std::size_t i) { words_[i / 64] |= std::uint64_t{1} << (i % 64); }
+    // The first set in both from `from` on and before `end`; `end` where there is none.
+    static std::size_t nextInBoth(const Bits& a, const Bits& b, std::size_t from, std::size_t end) {
+        while (from < end) {
+            const std::uint64_t word = (a.words_[from / 64] & b.words_[from / 64]) >> (from % 64);
+            if (word != 0) return std::min(end, from + static_cast<std::size_t>(std::countr_zero(word)));
+            from = (from / 64 + 1) * 64;
+        }
+        return end;
+    }
+    static Bits all(std::size_t size) {
+        Bits bits(size);
+        for (std::uint64_t& word : bits.words_) word = ~std::uint64_t{0};
+        return bits;
+    }
+
+  private:
+    std::vector<std::uint64_t> words_;
+};
+
+class Balancer {
+  public:
+    Balancer(const Book& book, const TeamSpec& team, const TeamSetting& setting, const BalanceOptions& options)
+        : book_(book), team_(team), setting_(setting), options_(options), rules_(rulesFor(book, team)) {
+        for (const Position position : kPositions)
+            if (team.at(position)) {
+                positions_.push_back(position);
+                flies_.emplace_back(book, *team.at(position), setting);
+            }
+        orders_ = ordersOf(positions_.size());
+    }
+
+    BalanceReport run() {
+        BalanceReport report;
+        int done = -1;
+        for (const int limit : kCostLimits) {
+            sizeUpTo(limit);
+            if (options_.stop.stop_requested()) break;
+            const bool last = limit == kCostLimits.back();
+            const int most = last ? 3 * kDearestFly + orders_.back().cost : limit;
+            prepare();
+            for (int cost = done + 1; cost <= most && found_.size() < options_.wanted && (found_.empty() || found_.front().cost > 0) && !options_.stop.stop_requested(); ++cost) collect(cost);
+            done = most;
+            if (options_.progress) options_.progress(static_cast<double>(limit) / kDearestFly);
+            if (found_.size() >= options_.wanted || (!found_.empty() && found_.front().cost == 0)) break;  // with nothing to mend every other answer is more than enough
+        }
+        report.stopped = options_.stop.stop_requested();
+        if (found_.empty() && !report.stopped) {
+            report.withinReach = false;
+            findNearest();
+            findConflicts(report);
+        }
+        for (const Answer& answer : found_) report.proposals.push_back(propose(answer));
+        for (const Variants& fly : flies_) report.planned += fly.list().size();
+        return report;
+    }
+
+  private:
+    struct Answer {
+        std::size_t order = 0;
+        std::array<std::size_t, 3> variant{};  // by place
+        int cost = 0;
+    };
+
+    void sizeUpTo(int cost) {
+        std::vector<std::future<void>> work;
+        for (Variants& fly : flies_) work.push_back(std::async(std::launch::async, [&fly, cost, stop = options_.stop] { fly.sizeUpTo(cost, stop); }));
+        for (auto& one : work) one.get();
+    }
+
+    [[nodiscard]] const Variant& variant(const Order& order, std::size_t place, std::size_t index) const { return flies_[order.fly[place]].list()[index]; }
+    [[nodiscard]] std::size_t count(const Order& order, std::size_t place) const { return flies_[order.fly[place]].list().size(); }
+
+    // A fly by itself in a position: the wave's fullness and the rule card; a bead goes on only where the school has one.
+    [[nodiscard]] double singleShortfall(const Variant& v, Position position) const {
+        double sum = 0.0;
+        if (v.change.bead > 0 && !rules_.beads[static_cast<std::size_t>(position)]) return kMostShortfall;
+        if (setting_.fullness) {
+            const double wave = position == Position::bob ? setting_.fullness->bob : position == Position::middle ? setting_.fullness->middle : setting_.fullness->point;
+            const double wanted = rules_.fullnessScale * wave;
+            const Wanted range{std::max(0.0, wanted + rules_.fullness.low), wanted + rules_.fullness.high, rules_.fullness.nearWidth};
+            sum += range.shortfall(v.figures.fullness);
+        }
+        if (setting_.card) sum += 2.0 * static_cast<double>(breachesOf(v.figures, *setting_.card, setting_.contest).size());
+        return std::min(sum, kMostShortfall);
+    }
+    // Two places of an order, as a pair: what is the same for all variants of their flies is worked out once.
+    struct Pairing {
+        const std::vector<Variant>* upper;
+        const std::vector<Variant>* lower;
+        PairPlace place;
+        double variety;  // shortfall in colour: a variant has its dressing's, near enough
+    };
+    [[nodiscard]] Pairing pairing(const Order& order, std::size_t a, std::size_t b) const {
+        Pairing p{&flies_[order.fly[a]].list(), &flies_[order.fly[b]].list(), machair::placeOf(positions_[a], positions_[b], positions_), 0.0};
+        if (p.place.neighbours && !p.upper->empty() && !p.lower->empty())
+            p.variety = rules_.variety.shortfall(ciede2000(p.upper->front().figures.seen, p.lower->front().figures.seen));
+        return p;
+    }
+    [[nodiscard]] bool passes(const Pairing& p, std::size_t i, std::size_t j) const {
+        return p.variety <= 0.0 && numbersPass((*p.upper)[i].figures, (*p.lower)[j].figures, p.place, rules_);
+    }
+    [[nodiscard]] double shortfall(const Pairing& p, std::size_t i, std::size_t j) const {
+        return std::min(p.variety + shortfallOfNumbers((*p.upper)[i].figures, (*p.lower)[j].figures, p.place, rules_), kMostShortfall);
+    }
+
+    // Bit tables of what passes, for every order; a position without a fly passes with everything.
+    struct Tables {
+        std::vector<std::vector<char>> first;  // place 0 with 1
+        std::vector<Bits> second;              // place 1 with 2
+        std::vector<Bits> across;              // place 0 with 2
+        std::array<std::vector<char>, 3> single;
+    };
+    void prepare() {
+        tables_.clear();
+        const std::size_t places = positions_.size();
+        for (const Order& order : orders_) {
+            Tables t;
+            for (std::size_t p = 0; p < places; ++p)
+                for (std::size_t i = 0; i < count(order, p); ++i) t.single[p].push_back(singleShortfall(variant(order, p, i), positions_[p]) <= 0.0);
+            std::vector<char> upper(places > 1 ? count(order, 0) : 0, 0), middle(places > 1 ? count(order, 1) : 0, 0);
+            if (places > 1) {
+                const Pairing pair = pairing(order, 0, 1);
+                t.first.assign(upper.size(), std::vector<char>(middle.size(), 0));
+                for (std::size_t i = 0; i < upper.size(); ++i)
+                    for (std::size_t j = 0; t.single[0][i] && j < middle.size(); ++j)
+                        if (t.single[1][j] && passes(pair, i, j)) t.first[i][j] = upper[i] = middle[j] = 1;
+            }
+            // Only members of a pair that passes are asked about the third.
+            const auto rows = [&](std::size_t a, std::size_t b, const std::vector<char>& asked) {
+                const Pairing pair = pairing(order, a, b);
+                std::vector<Bits> list(asked.size(), Bits(count(order, b)));
+                for (std::size_t i = 0; i < list.size(); ++i)
+                    for (std::size_t j = 0; asked[i] && j < count(order, b); ++j)
+                        if (t.single[b][j] && passes(pair, i, j)) list[i].set(j);
+                return list;
+            };
+            if (places > 2) {
+                t.second = rows(1, 2, middle);
+                t.across = rows(0, 2, upper);
+            }
+            tables_.push_back(std::move(t));
+        }
+    }
+
+    // Every team that passes and costs exactly this much, unless part of its changes would do.
+    void collect(int cost) {
+        for (std::size_t o = 0; o < orders_.size(); ++o) {
+            const Order& order = orders_[o];
+            const Tables& t = tables_[o];
+            const int own = cost - order.cost;
+            if (own < 0) continue;
+            if (positions_.size() == 1) {
+                for (std::size_t i = 0; i < count(order, 0); ++i)
+                    if (t.single[0][i] && variant(order, 0, i).cost == own) keep({o, {i, 0, 0}, cost});
+                continue;
+            }
+            for (std::size_t i = 0; i < count(order, 0); ++i)
+                for (std::size_t j = 0; j < count(order, 1) && variant(order, 0, i).cost + variant(order, 1, j).cost <= own; ++j) {
+                    if (!t.first[i][j]) continue;
+                    const int left = own - variant(order, 0, i).cost - variant(order, 1, j).cost;
+                    if (positions_.size() == 2) {
+                        if (left == 0) keep({o, {i, j, 0}, cost});
+                        continue;
+                    }
+                    const auto [from, to] = withCost(order, 2, left);
+                    for (std::size_t k = Bits::nextInBoth(t.second[j], t.across[i], from, to); k < to; k = Bits::nextInBoth(t.second[j], t.across[i], k + 1, to)) {
+                        keep({o, {i, j, k}, cost});
+                        if (found_.size() >= options_.wanted) return;
+                    }
+                }
+        }
+    }
+    [[nodiscard]] std::pair<std::size_t, std::size_t> withCost(const Order& order, std::size_t place, int cost) const {
+        const auto& list = flies_[order.fly[place]].list();
+        const auto range = std::ranges::equal_range(list, cost, {}, &Variant::cost);
+        return {static_cast<std::size_t>(range.begin() - list.begin()), static_cast<std::size_t>(range.end() - list.begin())};
+    }
+
+    // An answer is left out when undoing any part of its changes still passes. Such a part costs less, so it (or a part
+    // of it) is among the answers already: it changes the same things the same way, but no further.
+    void keep(const Answer& answer) {
+        for (const Answer& known : found_)
+            if (partOf(known, answer)) return;
+        found_.push_back(answer);
+    }
+    [[nodiscard]] bool partOf(const Answer& part, const Answer& whole) const {
+        if (part.order != whole.order && orders_[part.order].cost != 0) return false;
+        for (std::size_t fly = 0; fly < flies_.size(); ++fly) {
+            const FlyChange a = changeOf(part, fly), b = changeOf(whole, fly);
+            for (const auto member : {&FlyChange::size, &FlyChange::wire, &FlyChange::turns, &FlyChange::overshoot, &FlyChange::bead})
+                if (const int x = a.*member, y = b.*member; x != 0 && (x * y < 0 || std::abs(x) > std::abs(y))) return false;
+        }
+        return true;
+    }
+    [[nodiscard]] FlyChange changeOf(const Answer& answer, std::size_t fly) const {
+        const Order& order = orders_[answer.order];
+        const auto place = static_cast<std::size_t>(std::ranges::find(order.fly, fly) - order.fly.begin());
+        return variant(order, place, answer.variant[place]).change;
+    }
+
+    // Nothing passes: the least sum of shortfalls, then the least cost.
+    void findNearest() {
+        constexpr double kShortfallUnits = 1000.0;
+        constexpr std::int32_t kCostRoom = 128;
+        const auto units = [](double shortfall, int cost) { return -static_cast<std::int32_t>(std::lround(kShortfallUnits * shortfall)) * kCostRoom - cost; };
+        std::vector<std::pair<std::int64_t, Answer>> best;
+        for (std::size_t o = 0; o < orders_.size(); ++o) {
+            const Order& order = orders_[o];
+            TripleScores scores;
+            std::array<std::size_t, 3> counts{1, 1, 1};
+            for (std::size_t p = 0; p < positions_.size(); ++p) {
+                counts[p] = count(order, p);
+                for (std::size_t i = 0; i < counts[p]; ++i) scores.single[p].push_back(units(singleShortfall(variant(order, p, i), positions_[p]), variant(order, p, i).cost));
+            }
+            for (std::size_t p = positions_.size(); p < 3; ++p) scores.single[p].push_back(0);
+            const auto table = [&](std::size_t a, std::size_t b) {
+                ScoreTable result(counts[a], counts[b]);
+                if (b >= positions_.size()) return result;
+                const Pairing pair = pairing(order, a, b);
+                for (std::size_t i = 0; i < counts[a]; ++i)
+                    for (std::size_t j = 0; j < counts[b]; ++j) result.at(i, j) = units(shortfall(pair, i, j), 0);
+                return result;
+            };
+            scores.first = table(0, 1);
+            scores.second = table(1, 2);
+            scores.across = table(0, 2);
+            for (const Triple& triple : bestTriples(scores, 1, options_.stop).best) {
+                int cost = order.cost;
+                for (std::size_t p = 0; p < positions_.size(); ++p) cost += variant(order, p, triple.at[p]).cost;
+                best.emplace_back(triple.score - order.cost, Answer{o, triple.at, cost});
+            }
+        }
+        std::ranges::stable_sort(best, std::greater{}, [](const auto& b) { return b.first; });
+        for (const auto& [score, answer] : best)
+            if (found_.size() < options_.wanted) found_.push_back(answer);
+    }
+
+    // What the nearest team still fails, and what fails instead wherever that is mended.
+    void findConflicts(BalanceReport& report) const {
+        if (found_.empty()) return;
+        const Order& order = orders_[found_.front().order];
+        for (std::size_t a = 0; a < positions_.size(); ++a)
+            for (std::size_t b = a + 1; b < positions_.size(); ++b) {
+                const PairPlace place = machair::placeOf(positions_[a], positions_[b], positions_);
+                const auto judged = [&](std::size_t i, std::size_t j) { return judgeNumbers(variant(order, a, i).figures, variant(order, b, j).figures, place, rules_); };
+                for (const JudgedTerm& failing : judged(found_.front().variant[a], found_.front().variant[b]))
+                    if (failing.shortfall > 0.0) report.conflicts.push_back(conflictOf(failing.term, a, b, order, judged));
+            }
+    }
+    template <class Judge>
+    std::string conflictOf(TeamTerm term, std::size_t a, std::size_t b, const Order& order, Judge judged) const {
+        const std::string pair = std::string(nameOf(positions_[a])) + " and " + std::string(nameOf(positions_[b]));
+        std::optional<std::pair<double, TeamTerm>> least;
+        bool alone = false;
+        for (std::size_t i = 0; i < count(order, a); ++i)
+            for (std::size_t j = 0; j < count(order, b); ++j) {
+                const JudgedPair terms = judged(i, j);
+                const auto own = std::ranges::find(terms.begin(), terms.end(), term, &JudgedTerm::term);
+                if (own == terms.end() || own->shortfall > 0.0) continue;
+                const double sum = terms.shortfall();
+                if (sum <= 0.0) alone = true;
+                const auto worst = std::ranges::max_element(terms.begin(), terms.end(), {}, &JudgedTerm::shortfall);
+                if (!least || sum < least->first) least = {sum, worst->term};
+            }
+        const std::string what = std::string(nameOf(term)) + " of " + pair;
+        if (!least) return what + ": no hook, turns, length or bead within reach mends it";
+        if (alone) return what + ": it can be had by itself, but not together with what the third fly wants";
+        return what + " stands against " + std::string(nameOf(least->second)) + " of the same two: where one is mended the other fails";
+    }
+
+    Proposal propose(const Answer& answer) const {
+        Proposal proposal;
+        proposal.cost = answer.cost;
+        const Order& order = orders_[answer.order];
+        std::vector<TeamFly> flies;
+        for (std::size_t p = 0; p < positions_.size(); ++p) {
+            const std::string& id = flies_[order.fly[p]].pattern();
+            const auto slot = static_cast<std::size_t>(positions_[p]);
+            proposal.patterns[slot] = id;
+            const FlyChange change = variant(order, p, answer.variant[p]).change;
+            proposal.made[slot] = change;
+            const Pattern& before = *book_.findPattern(id);
+            if (order.fly[p] != p) proposal.changes.push_back({positions_[p], before.title() + " goes on the " + std::string(nameOf(positions_[p]))});
+            if (const auto edit = changeFly(book_, id, change)) {
+                if (change != FlyChange{}) proposal.changes.push_back({positions_[p], edit->words});
+                if (auto planned = planPattern(edit->after, id)) flies.push_back(teamFly(positions_[p], std::move(*planned), setting_));
+            }
+        }
+        TeamReport weighed = weighFlies(std::move(flies), rules_, setting_, team_.leader);
+        proposal.checks = std::move(weighed.checks);
+        proposal.verdict = weighed.verdict;
+        return proposal;
+    }
+
+    const Book& book_;
+    const TeamSpec& team_;
+    const TeamSetting& setting_;
+    const BalanceOptions& options_;
+    SchoolRules rules_;
+    std::vector<Position> positions_;
+    std::vector<Variants> flies_;
+    std::vector<Order> orders_;
+    std::vector<Tables> tables_;
+    std::vector<Answer> found_;
+};
+
+std::string times(int count, const std::string& what) { return (count == 1 ? "one " : count == 2 ? "two " : std::to_string(count) + " ") + what + (count == 1 ? "" : "s"); }
+
+}  // namespace
+
+int FlyChange::cost() const { return 4 * std::abs(size) + 2 * std::abs(wire) + std::abs(turns) + std::abs(overshoot) + 5 * std::abs(bead); }
+
+Result<Edit> changeFly(const Book& book, std::string_view pattern, const FlyChange& change) {
+    if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
+    Edit edit{{}, book};
+    std::vector<std::string> words;
+    if (change.bead != 0) {
+        auto beaded = withBead(edit.after, pattern, change.bead);
+        if (!beaded) return beaded;
+        edit.after = std::move(beaded->after);
+        words.emplace_back(change.bead > 0 ? "a bead at the eye" : "no bead");
+    }
+    if (change.size != 0 || change.wire != 0) {
+        const HookSpec* now = edit.after.findHook(edit.after.findPattern(pattern)->hook);
+        if (!now) return noSuch(Place("hooks"), "hook", edit.after.findPattern(pattern)->hook);
+        HookChange wanted{now->size + kSizeStep * change.size, now->heavier.value_or(0) + change.wire};
+        auto resized = resizeHook(edit.after, pattern, wanted);
+        if (!resized) return resized;
+        edit.after = std::move(resized->after);
+        if (change.size != 0) words.push_back("hook " + std::to_string(*wanted.size));
+        if (change.wire != 0) words.emplace_back(change.wire > 0 ? "a heavier wire" : "a finer wire");
+    }
+    if (change.turns != 0 || change.overshoot != 0) {
+        const auto planned = planPattern(edit.after, pattern);
+        if (!planned) return tl::unexpected(planned.error());
+        const auto hackle = fullestHackle(*planned);
+        Pattern& changed = *edit.after.findPattern(pattern);
+        if (!hackle || !changeHackle(changed, *hackle, *planned, change))
+            return fail(Place(std::string(pattern)), "expected a hackle that can be wound and measured otherwise, got none");
+        const std::string part(nameOf(changed.parts[*hackle].kind));
+        if (change.turns != 0) words.push_back(times(std::abs(change.turns), "turn") + (change.turns > 0 ? " more" : " less") + " on the " + part);
+        if (change.overshoot != 0) words.push_back(part + " " + std::to_string(5 * std::abs(change.overshoot)) + (change.overshoot > 0 ? " % of the gape longer" : " % of the gape shorter"));
+    }
+    edit.words = book.findPattern(pattern)->title() + ":";
+    for (std::size_t i = 0; i < words.size(); ++i) edit.words += (i == 0 ? " " : ", ") + words[i];
+    return edit;
+}
+
+Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const TeamSetting& setting, const BalanceOptions& options) {
+    if (const auto weighed = weighTeam(book, team, setting); !weighed) return tl::unexpected(weighed.error());
+    return Balancer(book, *book.findTeam(team), setting, options).run();
+}
+
+Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal) {
+    Edit edit{{}, book};
+    std::string words;
+    for (const Position position : kPositions) {
+        const auto slot = static_cast<std::size_t>(position);
+        if (!proposal.patterns[slot] || proposal.made[slot] == FlyChange{}) continue;
+        auto changed = changeFly(edit.after, *proposal.patterns[slot], proposal.made[slot]);
+        if (!changed) return changed;
+        edit.after = std::move(changed->after);
+    }
+    const auto spec = std::ranges::find(edit.after.teams, team, &TeamSpec::id);
+    if (spec == edit.after.teams.end()) return noSuch(Place("teams"), "team", team);
+    for (const Position position : kPositions) spec->at(position) = proposal.patterns[static_cast<std::size_t>(position)];
+    for (const ProposedChange& change : proposal.changes) words += (words.empty() ? "" : "; ") + change.words;
+    edit.words = words.empty() ? "nothing to change" : words;
+    return edit;
+}
+
+}  // namespace machair

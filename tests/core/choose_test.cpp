@@ -1,0 +1,111 @@
+#include "team/choose.h"
+
+#include <catch2/catch.hpp>
+#include <random>
+
+#include "tests/samples.h"
+
+using namespace machair;
+using namespace machair::tests;
+
+namespace {
+
+FlyFigures randomFly(std::mt19937& random) {
+    const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
+    FlyFigures f;
+    f.sink = real(0.04, 0.3);
+    f.presence = real(0.5, 7.0);
+    f.mass = real(30.0, 150.0);
+    f.size = 8 + 2 * static_cast<int>(random() % 4);
+    f.fullness = real(2.0, 30.0);
+    f.hackle = real(0.9, 1.6);
+    if (random() % 2) f.tail = real(1.0, 2.0);
+    if (random() % 2) f.wing = real(1.5, 2.5);
+    f.seen = {real(5, 60), real(-20, 30), real(-20, 30)};
+    return f;
+}
+
+TeamSetting windy() {
+    TeamSetting setting;
+    setting.fullness = seaUnder({6.0 * metrePerSecond, 2000.0 * metre, false}).fullness;
+    return setting;
+}
+
+// The plain triple loop.
+std::vector<Triple> everyTriple(const TripleScores& s, std::size_t wanted) {
+    std::vector<Triple> all;
+    for (std::size_t i = 0; i < s.single[0].size(); ++i)
+        for (std::size_t j = 0; j < s.single[1].size(); ++j)
+            for (std::size_t k = 0; k < s.single[2].size(); ++k) {
+                const std::int64_t score = std::int64_t{s.single[0][i]} + s.single[1][j] + s.single[2][k] + s.first.at(i, j) + s.second.at(j, k) + s.across.at(i, k);
+                if (isNever(score) || (i == j && j == k && !s.notThrice.empty() && s.notThrice[i])) continue;
+                all.push_back({{i, j, k}, score});
+            }
+    std::ranges::sort(all, {}, [](const Triple& t) { return std::tuple(-t.score, t.at); });
+    if (all.size() > wanted) all.resize(wanted);
+    return all;
+}
+
+}  // namespace
+
+TEST_CASE("the best ten teams are those of the plain triple loop, ties and all") {
+    constexpr unsigned kSeed = 5;
+    std::mt19937 random(kSeed);
+    for (int round = 0; round < 25; ++round) {
+        CAPTURE(kSeed, round);
+        std::vector<BoxCandidate> box;
+        for (int i = 0; i < 26; ++i)
+            box.push_back({"f" + std::to_string(i), "p", "fly", static_cast<int>(random() % 4), static_cast<TeamRole>(random() % 4), randomFly(random)});
+        for (int i = 0; i < 4; ++i) box.push_back(box[static_cast<std::size_t>(i)]);  // ties
+        std::vector<std::size_t> all(box.size());
+        std::iota(all.begin(), all.end(), std::size_t{0});
+        const TripleScores scores = scoresOf(box, rulesOf(School::stepped), windy(), {all, all, all});
+        const BestTriples found = bestTriples(scores, 10);
+        const auto plain = everyTriple(scores, 10);
+        REQUIRE(found.best.size() == plain.size());
+        for (std::size_t i = 0; i < plain.size(); ++i) {
+            CHECK(found.best[i].score == plain[i].score);
+            CHECK(found.best[i].at == plain[i].at);
+        }
+        CHECK(found.examined < 30u * 30u * 30u);
+    }
+}
+
+TEST_CASE("a fly that is tied once is used once, one to be tied only breaks ties, and rules keep flies out") {
+    Book book = demoBook();
+    for (const char* id : {"kelp-lantern", "heather-tinker", "rush-piper"}) book.box.push_back({std::string("box-") + id, id, {}, 1, {}});
+    const TeamSetting setting = windy();
+    auto box = candidatesOf(book, setting).value();
+    ChoiceReport report = chooseTeams(box, rulesOf(School::stepped), setting);
+    REQUIRE(report.teams.size() == 6);  // the orders of three
+    CHECK(report.teams[0].flies == std::array<std::size_t, 3>{0, 1, 2});
+    book.box.push_back({"twin", "rush-piper", {}, 0, {}});  // the same fly again: still one
+    CHECK(candidatesOf(book, setting)->size() == 3);
+    RuleCard card;
+    card.id = "card";
+    card.barb = BarbRule::barbless;
+    TeamSetting ruled = setting;
+    ruled.card = &card;
+    CHECK(chooseTeams(box, rulesOf(School::stepped), ruled).teams.empty());
+    CHECK(chooseTeams(box, rulesOf(School::stepped), ruled).leftOut.size() == 3);
+    box[0].tied = 0;
+    CHECK(chooseTeams(box, rulesOf(School::stepped), setting).teams[0].toTie == 1);
+}
+
+TEST_CASE("a favourite can be asked for or kept out") {
+    const Book book = demoBook();
+    const TeamSetting setting = windy();
+    const auto box = candidatesOf(book, setting).value();
+    const auto place = static_cast<std::size_t>(std::ranges::find(box, "soot-ember", &BoxCandidate::pattern) - box.begin());
+    ChoiceWish with;
+    with.include = place;
+    const ChoiceReport favourite = chooseTeams(box, rulesOf(School::stepped), setting, with);
+    for (const Choice& choice : favourite.teams) CHECK(std::ranges::find(choice.flies, place) != choice.flies.end());
+    const ChoiceReport free = chooseTeams(box, rulesOf(School::stepped), setting);
+    CHECK(free.teams[0].score >= favourite.teams[0].score);
+    ChoiceWish without;
+    without.avoid = {free.teams[0].flies[0]};
+    const ChoiceReport others = chooseTeams(box, rulesOf(School::stepped), setting, without);
+    for (const Choice& choice : others.teams)
+        CHECK(std::ranges::find(choice.flies, without.avoid[0]) == choice.flies.end());
+}

@@ -1,0 +1,213 @@
+#include "cutting/cutting.h"
+
+#include <catch2/catch.hpp>
+#include <numeric>
+
+#include "tests/samples.h"
+
+using namespace machair;
+using namespace machair::tests;
+using Catch::Matchers::WithinAbs;
+
+namespace {
+
+VaneFeather feather(std::string id, VaneSide side, double vane, std::vector<double> barbs, std::vector<std::pair<double, double>> taken = {}) {
+    VaneFeather f{std::move(id), "flank", side, vane * mm, {}, {}, {}};
+    for (const double b : barbs) f.barbs.push_back(b * mm);
+    for (const auto& [from, to] : taken) f.taken.push_back({from * mm, to * mm});
+    return f;
+}
+
+SlipWanted slip(std::string id, double width, double barb, SlipSide side = SlipSide::any, bool pair = false) {
+    return {std::move(id), "flank", width * mm, barb * mm, side, pair, {}};
+}
+
+// What is left free on the feathers used, however the slips are best put: every assignment, every order, each slip as
+// near the base as it may be. Independent of the search, and only for a few slips that are no pairs.
+struct Brute {
+    const std::vector<VaneFeather>& feathers;
+    const std::vector<SlipWanted>& slips;
+
+    static bool fits(const VaneFeather& f, std::vector<SlipWanted> some) {
+        std::vector<std::size_t> order(some.size());
+        std::iota(order.begin(), order.end(), std::size_t{0});
+        do {
+            Length at;
+            bool good = true;
+            for (const std::size_t i : order) {
+                const auto windows = usable(f, some[i].barb);
+                const auto window = std::ranges::find_if(windows, [&](const Stretch& w) { return std::max(w[0], at) + some[i].width <= w[1] + 1e-7 * mm; });
+                good = good && window != windows.end();
+                if (!good) break;
+                at = std::max((*window)[0], at) + some[i].width;
+            }
+            if (good) return true;
+        } while (std::ranges::next_permutation(order).found);
+        return false;
+    }
+
+    std::optional<std::pair<int, double>> best() const {
+        std::optional<std::pair<int, double>> found;
+        std::vector<std::size_t> on(slips.size(), 0);
+        for (;;) {
+            std::pair<int, double> cost{0, 0.0};
+            bool good = true;
+            for (std::size_t f = 0; good && f < feathers.size(); ++f) {
+                std::vector<SlipWanted> some;
+                for (std::size_t i = 0; i < slips.size(); ++i)
+                    if (on[i] == f) {
+                        some.push_back(slips[i]);
+                        const SlipSide side = *slips[i].side;
+                        good = good && (side == SlipSide::any || (side == SlipSide::left) == (feathers[f].side == VaneSide::left));
+                    }
+                if (some.empty()) continue;
+                good = good && fits(feathers[f], some);
+                ++cost.first;
+                cost.second += freeVane(feathers[f]) / mm;
+                for (const SlipWanted& s : some) cost.second -= s.width / mm;
+            }
+            if (good && (!found || cost < *found)) found = cost;
+            std::size_t i = 0;
+            while (i < on.size() && ++on[i] == feathers.size()) on[i++] = 0;
+            if (i == on.size()) return found;
+        }
+    }
+};
+
+// Everything that models.md section 12 asks of a plan.
+void checkSound(const CuttingPlan& plan, const std::vector<VaneFeather>& feathers, const std::vector<SlipWanted>& slips) {
+    std::map<std::string, std::vector<std::pair<const VaneFeather*, Cut>>> cuts;
+    for (const FeatherCuts& f : plan.feathers) {
+        const VaneFeather& on = *std::ranges::find(feathers, f.feather, &VaneFeather::id);
+        Length last;
+        for (const Cut& cut : f.cuts) {
+            CHECK(cut.from >= last - 1e-6 * mm);
+            last = cut.to;
+            cuts[cut.slip].emplace_back(&on, cut);
+        }
+    }
+    for (const SlipWanted& s : slips) {
+        const bool left = std::ranges::find(plan.uncut, s.id, &Uncut::slip) != plan.uncut.end();
+        CHECK(cuts[s.id].size() == (left ? 0u : s.pair.value_or(false) ? 2u : 1u));
+        for (const auto& [f, cut] : cuts[s.id]) {
+            CHECK_THAT(mmOf(cut.to - cut.from), WithinAbs(mmOf(s.width), 1e-9));
+            CHECK(std::ranges::any_of(usable(*f, s.barb), [&, c = cut](const Stretch& w) { return w[0] <= c.from + 1e-6 * mm && w[1] >= c.to - 1e-6 * mm; }));
+            if (!s.pair.value_or(false) && s.side == SlipSide::left) CHECK(f->side == VaneSide::left);
+        }
+        if (cuts[s.id].size() == 2) {
+            const auto& [f, a] = cuts[s.id][0];
+            const auto& [g, b] = cuts[s.id][1];
+            CHECK(f->side != g->side);
+            CHECK_THAT((a.from + a.to) / (2.0 * f->vane), WithinAbs((b.from + b.to) / (2.0 * g->vane), kPairStation + 1e-9));
+        }
+    }
+}
+
+}  // namespace
+
+TEST_CASE("barbs run straight from base to middle to tip, and a vane is long enough where they are") {
+    const VaneFeather f = feather("f", VaneSide::left, 80, {10, 20, 12}, {{30, 34}});
+    CHECK_THAT(mmOf(barbAt(f, 20 * mm)), WithinAbs(15.0, 1e-12));
+    CHECK_THAT(mmOf(barbAt(f, 60 * mm)), WithinAbs(16.0, 1e-12));
+    const auto long15 = longEnough(f, 15 * mm);  // 20 … 65
+    REQUIRE(long15.size() == 1);
+    CHECK_THAT(mmOf(long15[0][0]), WithinAbs(20.0, 1e-9));
+    CHECK_THAT(mmOf(long15[0][1]), WithinAbs(65.0, 1e-9));
+    CHECK(usable(f, 15 * mm).size() == 2);
+    CHECK_THAT(mmOf(freeVane(f)), WithinAbs(76.0, 1e-12));
+    CHECK(longEnough(f, 21 * mm).empty());
+    CHECK(longEnough(feather("v", VaneSide::left, 80, {20, 10, 20}), 15 * mm).size() == 2);
+}
+
+TEST_CASE("the plan is as good as trying everything, on small random sets") {
+    constexpr unsigned kSeed = 7;
+    std::mt19937 random(kSeed);
+    const auto whole = [&](int low, int high) { return std::uniform_int_distribution<int>(low, high)(random); };
+    int possible = 0;
+    for (int round = 0; round < 250; ++round) {
+        CAPTURE(kSeed, round);
+        std::vector<VaneFeather> feathers;
+        for (int f = 0; f < 3; ++f) {
+            feathers.push_back(feather("f" + std::to_string(f), whole(0, 1) ? VaneSide::left : VaneSide::right, whole(12, 30),
+                                       {double(whole(8, 14)), double(whole(10, 22)), double(whole(8, 20))}));
+            if (whole(0, 1)) feathers.back().taken = {{5.0 * mm, whole(6, 9) * mm}};
+        }
+        std::vector<SlipWanted> slips;
+        for (int s = 0; s < 4; ++s) slips.push_back(slip("s" + std::to_string(s), whole(3, 11), whole(8, 15), static_cast<SlipSide>(whole(0, 2))));
+        const auto brute = Brute{feathers, slips}.best();
+        const CuttingPlan plan = planCuts(feathers, slips);
+        checkSound(plan, feathers, slips);
+        CHECK(plan.optimal);
+        CHECK(plan.uncut.empty() == brute.has_value());
+        if (!brute) continue;
+        ++possible;
+        CHECK(plan.feathersUsed() == brute->first);
+        CHECK(plan.bound == brute->first);
+        CHECK_THAT(mmOf(plan.waste), WithinAbs(brute->second, 1e-6));
+    }
+    CHECK(possible > 50);
+}
+
+TEST_CASE("matched pairs come from the same station of a left and a right feather") {
+    std::mt19937 random(11);
+    const auto whole = [&](int low, int high) { return std::uniform_int_distribution<int>(low, high)(random); };
+    for (int round = 0; round < 40; ++round) {
+        std::vector<VaneFeather> feathers;
+        for (int f = 0; f < 6; ++f) feathers.push_back(feather("f" + std::to_string(f), f % 2 ? VaneSide::left : VaneSide::right, whole(40, 90), {14, 22, 18}));
+        std::vector<SlipWanted> slips;
+        for (int s = 0; s < 9; ++s) slips.push_back(slip("s" + std::to_string(s), whole(3, 7), whole(10, 19), SlipSide::any, s % 3 != 0));
+        checkSound(planCuts(feathers, slips), feathers, slips);
+    }
+    // Only the two bases are free, and they are a tenth of the vane apart: no pair.
+    const std::vector<VaneFeather> apart = {feather("l", VaneSide::left, 60, {20, 20, 20}, {{6, 60}}), feather("r", VaneSide::right, 60, {20, 20, 20}, {{0, 8}, {14, 60}})};
+    const CuttingPlan none = planCuts(apart, {slip("p", 5, 15, SlipSide::any, true)});
+    REQUIRE(none.uncut.size() == 1);
+    CHECK(none.uncut[0].why.find("same station") != std::string::npos);
+}
+
+TEST_CASE("a slip that can't be cut says why, and the others still are") {
+    const std::vector<VaneFeather> feathers = {feather("l", VaneSide::left, 40, {12, 20, 16}, {{0, 25}})};
+    const CuttingPlan plan = planCuts(feathers, {slip("long", 4, 30), slip("wide", 18, 10), slip("right", 4, 10, SlipSide::right), slip("good", 4, 10)});
+    REQUIRE(plan.feathersUsed() == 1);
+    CHECK(plan.feathers[0].cuts.size() == 1);
+    const auto why = [&](const char* id) { return std::ranges::find(plan.uncut, id, &Uncut::slip)->why; };
+    CHECK(why("long").find("longest are 20.0 mm") != std::string::npos);
+    CHECK(why("wide").find("two slips of 9.0 mm") != std::string::npos);
+    CHECK(why("right").find("no right feather") != std::string::npos);
+    CHECK(planCuts({}, {slip("x", 4, 10)}).uncut[0].why.find("no feather") != std::string::npos);
+}
+
+TEST_CASE("when not all go, as many are cut as can be") {
+    const std::vector<VaneFeather> feathers = {feather("l", VaneSide::left, 20, {20, 20, 20})};
+    const CuttingPlan plan = planCuts(feathers, {slip("a", 15, 10), slip("b", 9, 10), slip("c", 9, 10)});
+    CHECK(plan.feathers[0].cuts.size() == 2);  // the two narrow ones
+    REQUIRE(plan.uncut.size() == 1);
+    CHECK(plan.uncut[0].slip == "a");
+}
+
+TEST_CASE("a batch too large for a proof is still cut soundly, with a bound") {
+    std::vector<VaneFeather> feathers;
+    for (int f = 0; f < 40; ++f) feathers.push_back(feather("f" + std::to_string(f), f % 2 ? VaneSide::left : VaneSide::right, 60 + f, {14, 22, 18}));
+    std::vector<SlipWanted> slips;
+    for (int s = 0; s < 288; ++s) slips.push_back(slip("s" + std::to_string(s), 4.7, 12 + s % 5, SlipSide::any, s % 2 == 0));
+    const CuttingPlan plan = planCuts(feathers, slips);
+    checkSound(plan, feathers, slips);
+    CHECK_FALSE(plan.optimal);
+    CHECK(plan.bound >= 1);
+    CHECK(plan.bound <= plan.feathersUsed());
+}
+
+TEST_CASE("a fly wants its wing's slips from one feather or a pair, and cutting leaves the rest of the vane") {
+    Book book = demoBook();
+    const auto rolled = slipsFor(planPattern(book, "heather-tinker").value(), 3);
+    REQUIRE(rolled.size() == 3);
+    const Plan plan = planPattern(book, "heather-tinker").value();
+    const auto& wing = std::get<WingPlan>(plan.parts[4].detail);
+    CHECK(rolled[0].width == wing.slip);
+    CHECK_THAT(mmOf(rolled[0].barb), WithinAbs(mmOf(wing.length) + 6.0, 1e-12));
+    CHECK_FALSE(*rolled[0].pair);
+    CHECK(*slipsFor(planPattern(book, "ferry-bell").value(), 1)[0].pair);
+    const std::vector<VaneFeather> feathers = {feather("f", VaneSide::left, 70, {30, 30, 30})};
+    const CuttingPlan cuts = planCuts(feathers, {slip("a", 8, 20)});
+    CHECK_THAT(mmOf(freeVane(afterCutting(feathers, cuts)[0])), WithinAbs(62.0, 1e-9));
+}

@@ -1,0 +1,226 @@
+// The limits of models.md section 10.
+#include <catch2/catch.hpp>
+#include <cmath>
+
+#include "leader/drift.h"
+#include "tests/samples.h"
+
+using namespace machair;
+using namespace machair::tests;
+using Catch::Matchers::WithinAbs;
+using Catch::Matchers::WithinRel;
+
+namespace {
+
+Rig demoRig(const char* team = "west-shore") {
+    const Book book = demoBook();
+    return rigOf(weighTeam(book, team)->flies, measuresOf(book.findTeam(team)->leader));
+}
+enum class StrandDrag { none, its };
+// One fly on the end of a strand.
+Rig pointAlone(Length overall, Length diameter, StrandDrag drag) {
+    const Book book = demoBook();
+    std::vector<TeamFly> fly = {teamFly(Position::point, planPattern(book, "rush-piper").value(), {})};
+    LeaderMeasures m;
+    m.diameter = diameter;
+    m.tipToBob = m.bobToMiddle = m.middleToPoint = overall / 3.0;
+    Rig rig = rigOf(fly, m);
+    if (drag == StrandDrag::none) rig.strandDrag = 0.0;
+    return rig;
+}
+Handling counted(double seconds) {
+    Handling h;
+    h.count = seconds * second;
+    h.retrieveFor = Time{};
+    return h;
+}
+Handling drawn(double count, double speed, double seconds) {
+    Handling h = counted(count);
+    h.retrieve = speed * metrePerSecond;
+    h.retrieveFor = seconds * second;
+    return h;
+}
+double depthOf(const DriftSample& sample, Position p) { return *sample.depth[static_cast<std::size_t>(p)] / metre; }
+
+}  // namespace
+
+TEST_CASE("a fly on a slack dragless strand sinks as it does alone, within 0.1 %") {
+    const Rig rig = pointAlone(6.0 * metre, 0.002 * mm, StrandDrag::none);
+    const SinkReport alone = sinkReport(planPattern(demoBook(), "rush-piper").value());
+    DriftOptions heap;
+    heap.start = LeaderStart::heap;
+    const DriftReport run = runDrift(rig, counted(4.0), heap);
+    const auto& a = run.samples[run.samples.size() - 21];
+    const auto& b = run.samples.back();
+    const double rate = (depthOf(b, Position::point) - depthOf(a, Position::point)) / ((b.time - a.time) / second);
+    CHECK_THAT(rate, WithinRel(alone.sinkRate / metrePerSecond, 1e-3));
+    CHECK(run.count.failed == 0);
+}
+
+TEST_CASE("a tow on 0.3 m of massless strand stands at atan(W/F) within 0.05 degrees") {
+    const Rig rig = pointAlone(0.3 * metre, 0.002 * mm, StrandDrag::none);
+    const double u = 0.3;
+    const DriftReport run = runDrift(rig, drawn(0.0, u, 30.0));
+    // By hand: the attitude follows its own pull.
+    const double w = rig.flies[0].submerged / newton;
+    double a = 0.0, f = 0.0;
+    for (int i = 0; i < 200; ++i) {
+        f = u * ((1.0 - a) * rig.flies[0].flat.at(u).perSpeed + a * rig.flies[0].along.at(u).perSpeed);
+        a = std::hypot(f, w) / (std::hypot(f, w) + w);
+    }
+    const auto& nodes = run.samples.back().nodes;
+    const Length dx = nodes.back().x - nodes.front().x, dy = nodes.front().y - nodes.back().y;
+    CHECK_THAT(std::atan2(dy / metre, dx / metre) * 180.0 / M_PI, WithinAbs(std::atan2(w, f) * 180.0 / M_PI, 0.05));
+}
+
+TEST_CASE("towed for four minutes the leader hangs as the settled tow says, within 1 %") {
+    for (const char* team : {"west-shore", "first-evening"}) {
+        const Rig rig = demoRig(team);
+        DriftOptions quick;
+        quick.link = kDraggingLink;
+        quick.step = kDraggingStep;
+        const DriftReport run = runDrift(rig, drawn(0.0, 0.3, 240.0), quick);
+        const Tow tow = settledTow(rig, 0.3 * metrePerSecond);
+        REQUIRE(tow.flies.size() == 3);
+        for (const TowedFly& fly : tow.flies) {
+            CAPTURE(team, nameOf(fly.position));
+            CHECK_THAT(depthOf(run.samples.back(), fly.position), WithinRel(fly.depth / metre, 0.01));
+        }
+    }
+}
+
+TEST_CASE("half the time step moves no fly by 1 % in count and retrieve") {
+    const Rig rig = demoRig();
+    for (const double speed : {0.15, 0.3, 0.6}) {
+        DriftOptions coarse;
+        coarse.step = kDraggingStep;
+        const DriftReport fine = runDrift(rig, drawn(5.0, speed, 10.0)), rough = runDrift(rig, drawn(5.0, speed, 10.0), coarse);
+        REQUIRE(fine.samples.size() == rough.samples.size());
+        for (std::size_t i = 0; i < fine.samples.size(); ++i)
+            for (const Position p : kPositions) {
+                const double depth = depthOf(fine.samples[i], p);
+                REQUIRE(std::abs(depthOf(rough.samples[i], p) - depth) <= 0.01 * std::max(depth, 0.05));
+            }
+    }
+}
+
+TEST_CASE("with the tip still, energy never rises") {
+    Chain chain(demoRig(), kContractLink, LeaderStart::straight);
+    Chain::Count count;
+    double before = chain.energy();
+    for (int i = 1; i <= 2000; ++i) {
+        chain.advanceSurely(0.005, {}, {}, i * 0.005, count);
+        const double now = chain.energy();
+        REQUIRE(now <= before + 1e-12);
+        before = now;
+    }
+    CHECK(count.failed == 0);
+}
+
+TEST_CASE("left long enough everything hangs straight down, and not sooner") {
+    const Rig rig = pointAlone(3.0 * metre, 0.20 * mm, StrandDrag::its);
+    DriftOptions quick;
+    quick.link = kDraggingLink;
+    quick.step = kDraggingStep;
+    quick.keepNodes = false;
+    const DriftReport run = runDrift(rig, counted(400.0), quick);
+    CHECK_THAT(depthOf(run.samples.back(), Position::point), WithinAbs(3.0, 0.03));
+    CHECK(depthOf(run.samples[20 * 20], Position::point) < 2.9);  // after 20 s
+}
+
+TEST_CASE("a fly on a dropper of next to nothing fishes as one tied into the strand") {
+    const Book book = demoBook();
+    const Plan plan = planPattern(book, "rush-piper").value();
+    LeaderMeasures single;
+    single.tipToBob = single.bobToMiddle = single.middleToPoint = 0.5 * metre;
+    LeaderMeasures knotted;
+    knotted.tipToBob = knotted.bobToMiddle = 0.75 * metre;
+    knotted.middleToPoint = 1.0 * mm;
+    knotted.dropper = 1.0 * mm;
+    const DriftReport one = runDrift(rigOf({teamFly(Position::point, plan, {})}, single), drawn(4.0, 0.3, 6.0));
+    const DriftReport two = runDrift(rigOf({teamFly(Position::middle, plan, {})}, knotted), drawn(4.0, 0.3, 6.0));
+    for (std::size_t i = 0; i < one.samples.size(); ++i)
+        REQUIRE_THAT(depthOf(one.samples[i], Position::point), WithinAbs(depthOf(two.samples[i], Position::middle), 3e-3));
+}
+
+TEST_CASE("the rod tip's path is the integral of a speed that changes in ramps of 0.2 s") {
+    Handling h = drawn(2.0, 0.5, 4.0);
+    h.drift = 0.2 * metrePerSecond;
+    h.lift = 1.0 * metrePerSecond;
+    h.height = 2.0 * metre;
+    h.hang = 5.0 * second;
+    const TipPath path(h);
+    CHECK(path.at(2.0).x == 0.0);
+    CHECK_THAT(path.at(2.1).x, WithinAbs(-0.3 * 0.1 / 4.0, 1e-12));         // half way up the ramp: ½·(0.15)·0.1
+    CHECK_THAT(path.at(6.0).x, WithinAbs(-0.3 * (4.0 - 0.1), 1e-12));       // half of the ramp is lost
+    CHECK_THAT(*path.liftStart() / second, WithinAbs(6.0, 1e-12));
+    const double lift = 2.0 / std::sin(M_PI / 3.0) + 0.1;
+    CHECK_THAT(path.at(6.0 + lift).z, WithinAbs(2.0, 1e-9));
+    double z = 0.0;
+    for (int i = 0; i < 20000; ++i) z = path.at(path.length() / second * i / 20000.0).z;
+    CHECK(z >= 2.0);
+}
+
+TEST_CASE("in the lift the bob breaks the surface, holds and clears it; slower than the drift nothing is in touch") {
+    Handling h = drawn(5.0, 0.3, 8.0);
+    h.lift = 0.5 * metrePerSecond;
+    h.height = 2.0 * metre;
+    h.hang = 4.0 * second;
+    const DriftReport run = runDrift(demoRig(), h);
+    REQUIRE(run.bobBreaks);
+    CHECK(*run.bobBreaks > 0.0 * second);
+    CHECK(*run.bobClear + *run.bobHolds > 1.0 * second);
+    for (const Position p : kPositions) {
+        Time whole;
+        for (const Time band : run.bands[static_cast<std::size_t>(p)]) whole += band;
+        CHECK_THAT(whole / second, WithinAbs(run.samples.back().time / second, 0.05));
+    }
+    CHECK_FALSE(runDrift(demoRig(), drawn(1.0, 0.3, 1.0)).bobBreaks);
+    Handling slack = drawn(1.0, 0.1, 3.0);
+    slack.drift = 0.2 * metrePerSecond;
+    CHECK(runDrift(demoRig(), slack).warnings.front().find("not in touch below 0.20 m/s") != std::string::npos);
+}
+
+TEST_CASE("handling that can't be fished is refused with the number at fault") {
+    Handling h = drawn(5.0, 0.3, 700.0);
+    CHECK(check(h).front().what.find("at most 600 s") != std::string::npos);
+    h = drawn(5.0, 0.3, 2.0);
+    h.lift = 0.5 * metrePerSecond;
+    CHECK(check(h).front().place.text() == "height");
+    h = drawn(-1.0, 0.3, 2.0);
+    CHECK(check(h).front().place.text() == "count");
+    h = drawn(1.0, 0.3, 2.0);
+    h.pull = 0.5 * second;
+    CHECK(check(h).front().place.text() == "pause");
+    CHECK_FALSE(check(counted(0.0)).empty());
+}
+
+TEST_CASE("a run can be stopped, and says so") {
+    std::stop_source source;
+    source.request_stop();
+    DriftOptions options;
+    options.stop = source.get_token();
+    const DriftReport run = runDrift(demoRig(), drawn(5.0, 0.3, 30.0), options);
+    CHECK(run.stopped);
+    CHECK(run.samples.size() < 5);
+}
+
+TEST_CASE("a rig without some of its flies is a leader all the same") {
+    const Book book = demoBook();
+    LeaderMeasures m;
+    const DriftReport bare = runDrift(rigOf({}, m), drawn(2.0, 0.3, 2.0));
+    CHECK(bare.count.failed == 0);
+    const DriftReport two = runDrift(rigOf({teamFly(Position::bob, planPattern(book, "kelp-lantern").value(), {}), teamFly(Position::point, planPattern(book, "rush-piper").value(), {})}, m), drawn(2.0, 0.3, 2.0));
+    CHECK_FALSE(two.samples.back().depth[1]);
+    CHECK(two.samples.back().depth[2]);
+}
+
+TEST_CASE("a wave moves the flies and the mean stays near the still water's") {
+    const Rig rig = demoRig();
+    DriftOptions wave;
+    wave.surface = {0.07, 3.2, 5.6, 0.0};
+    const DriftReport run = runDrift(rig, drawn(5.0, 0.3, 5.0), wave);
+    for (const DriftSample& s : run.samples)
+        for (const Position p : kPositions) REQUIRE(std::isfinite(depthOf(s, p)));
+    CHECK(run.count.failed == 0);
+}
