@@ -24,6 +24,8 @@ struct Wanted {
     bool dark = false;
     bool sizes = false;
     QString drawer;
+    QString station;
+    QString team;
     int part = -1;
 };
 
@@ -41,7 +43,9 @@ Wanted read(const QApplication& application) {
     const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
     const QCommandLineOption sizes(QStringLiteral("sizes"), QObject::tr("the dressing across sizes"));
     const QCommandLineOption drawer(QStringLiteral("drawer"), QObject::tr("open the drawers at this thing"), QStringLiteral("ID"));
-    parser.addOptions({drawer, sizes, demo, picture, dressing, dark, part, size});
+    const QCommandLineOption station(QStringLiteral("station"), QObject::tr("open this station: plan, cut, tie, balance, drift, water or drawers"), QStringLiteral("NAME"));
+    const QCommandLineOption team(QStringLiteral("team"), QObject::tr("hang this team on the cast"), QStringLiteral("ID"));
+    parser.addOptions({station, team, drawer, sizes, demo, picture, dressing, dark, part, size});
     parser.process(application);
     Wanted wanted;
     wanted.file = parser.positionalArguments().value(0);
@@ -50,6 +54,8 @@ Wanted read(const QApplication& application) {
     wanted.demo = parser.isSet(demo);
     wanted.dark = parser.isSet(dark);
     wanted.drawer = parser.value(drawer);
+    wanted.station = parser.value(station);
+    wanted.team = parser.value(team);
     wanted.sizes = parser.isSet(sizes);
     if (parser.isSet(part)) wanted.part = parser.value(part).toInt();
     const QStringList sides = parser.value(size).split(QLatin1Char('x'));
@@ -86,10 +92,12 @@ int main(int argc, char** argv) {
         window.openFile(QFileInfo(wanted.file).absoluteFilePath());
     else
         window.openLastOrDemo();
+    if (!wanted.team.isEmpty()) window.document().chooseTeam(wanted.team.toStdString());
+    if (const auto station = machair::fromName<machair::app::Station>(wanted.station.toStdString())) window.showStation(*station);
     if (!wanted.dressing.isEmpty()) window.document().choosePattern(wanted.dressing.toStdString());
     if (wanted.part >= 0) window.document().choosePart(static_cast<std::size_t>(wanted.part));
     if (!wanted.drawer.isEmpty()) {
-        window.showStation(1);
+        window.showStation(machair::app::Station::drawers);
         for (const auto& drawer : machair::app::drawers()) {
             window.drawers().open(drawer.drawer);
             if (window.drawers().choose(wanted.drawer.toStdString())) break;
@@ -100,7 +108,7 @@ int main(int argc, char** argv) {
         window.resize(wanted.size);
         window.show();
         int result = 1;
-        QTimer::singleShot(200, &window, [&] {
+        QTimer::singleShot(wanted.station.isEmpty() ? 200 : 1500, &window, [&] {
             result = savePicture(window, wanted.picture);
             QApplication::exit(result);
         });

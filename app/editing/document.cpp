@@ -283,7 +283,54 @@ void Document::replan() {
     if (!book_) return;
     if (auto planned = planPattern(*book_, pattern_)) plan_ = std::move(*planned);
     if (team())
-        if (auto weighed = weighTeam(*book_, team_)) report_ = std::move(*weighed);
+        if (auto weighed = weighTeam(*book_, team_, setting())) report_ = std::move(*weighed);
+    teamPreviewed_ = false;
+}
+
+const WaterSpec* Document::water() const {
+    if (!book_ || book_->waters.empty()) return nullptr;
+    const WaterSpec* chosen = book_->findWater(water_);
+    return chosen ? chosen : &book_->waters.front();
+}
+
+void Document::chooseWater(const std::string& id) {
+    if (id == water_ || !book_ || !book_->findWater(id)) return;
+    water_ = id;
+    replan();
+    emit teamChanged();
+}
+
+TeamSetting Document::setting() const {
+    TeamSetting setting = settingOf(*book_, water());
+    setting.fullness.reset();  // how full to dress is the day's advice (Water), not what makes a team
+    setting.contest = contest_;
+    return setting;
+}
+
+void Document::keepFish(int kept) {
+    if (kept == contest_.kept || kept < 0) return;
+    contest_.kept = kept;
+    replan();
+    emit teamChanged();
+}
+
+void Document::previewTeam(const Result<Edit>& edit) {
+    if (!edit || !team()) return;
+    const Book& after = edit->after;
+    TeamSetting setting = settingOf(after, water() ? after.findWater(water()->id) : nullptr);
+    setting.fullness.reset();
+    setting.contest = contest_;
+    auto weighed = weighTeam(after, team_, setting);
+    if (!weighed) return;
+    report_ = std::move(*weighed);
+    teamPreviewed_ = true;
+    emit teamChanged();
+}
+
+void Document::dropTeamPreview() {
+    if (!teamPreviewed_) return;
+    replan();
+    emit teamChanged();
 }
 
 void Document::keep(const QString& words) {

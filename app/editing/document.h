@@ -15,6 +15,7 @@
 
 #include "book/edits.h"
 #include "book/kinds.h"
+#include "book/team_edits.h"
 #include "sizing/plan.h"
 #include "store/home.h"
 #include "team/team.h"
@@ -45,6 +46,19 @@ class Document : public QObject {
     void choosePattern(const std::string& id);
     void choosePart(std::optional<std::size_t> part);
 
+    // The water of the day: what the team is judged under. The first of the book until another is chosen.
+    [[nodiscard]] const WaterSpec* water() const;
+    void chooseWater(const std::string& id);
+    [[nodiscard]] TeamSetting setting() const;
+    // How many fish are kept today, where a rule card asks.
+    [[nodiscard]] int kept() const { return contest_.kept; }
+    void keepFish(int kept);
+    // Shows the team as an edit would make it, without making it.
+    void previewTeam(const Result<Edit>& edit);
+    void dropTeamPreview();
+    [[nodiscard]] bool teamPreviewing() const { return teamPreviewed_; }
+    void say(const QString& words) { emit said(words); }
+
     // The fly as it was on the last hook, until dismissed.
     [[nodiscard]] const std::optional<Plan>& ghost() const { return ghost_; }
     void dismissGhost();
@@ -73,7 +87,7 @@ class Document : public QObject {
     void bookOpened();
     void bookChanged();       // by an edit; not while something is only previewed
     void planChanged();       // the fly on the bench, or which one it is
-    void teamChanged();       // the team, or any of its flies
+    void teamChanged();       // the team, any of its flies, or what it is judged under
     void partChosen();
     void said(const QString& words);
     void notKept(const QString& why);  // an edit could not be written to the disk; empty when all is kept again
@@ -95,6 +109,9 @@ class Document : public QObject {
     Faults warnings_;
     std::string team_;
     std::string pattern_;
+    std::string water_;
+    ContestState contest_;
+    bool teamPreviewed_ = false;
     std::optional<std::size_t> part_;
     std::optional<Plan> plan_;
     std::optional<Plan> ghost_;

@@ -39,9 +39,8 @@ class SizeBox : public QSpinBox {
 
 BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
-      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), plan_(new QToolButton(this)), drawers_(new QToolButton(this)), dressing_(new QToolButton(this)),
-      sizes_(new QToolButton(this)), undo_(new QToolButton(this)),
-      redo_(new QToolButton(this)), bench_(new QToolButton(this)), book_(new QToolButton(this)), menu_(new QMenu(this)) {
+      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), dressing_(new QToolButton(this)),
+      sizes_(new QToolButton(this)) {
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
         widget->setAccessibleName(spoken);
@@ -53,10 +52,6 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     name(hooks_, "hooks", tr("Hook"), tr("Tie it on another hook of the book (Alt+H)"));
     name(size_, "hook-size", tr("Hook size"), tr("The same hook in another size (Alt+S); sizes that were not measured are nominal"));
     name(wire_, "hook-wire", tr("Hook wire"), tr("The same hook in another wire"));
-    name(undo_, "undo", tr("Undo"), tr("Undo the last change (Ctrl+Z)"));
-    name(redo_, "redo", tr("Redo"), tr("Do it again (Ctrl+Shift+Z)"));
-    name(bench_, "bench", tr("Light or dark bench"), tr("Light or dark bench (Ctrl+L)"));
-    name(book_, "book", tr("Book"), tr("Open another bench file, and more (Alt+B)"));
     dressings_->setFont(faceScaled(1.15, true));
     for (QComboBox* box : {dressings_, hooks_}) {
         box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
@@ -71,37 +66,15 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     sizes_->setCheckable(true);
     connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
     buildDressingMenu();
-    undo_->setText(tr("↶"));
-    redo_->setText(tr("↷"));
-    bench_->setText(tr("◐"));
-    book_->setText(tr("&Book ▾"));
-    book_->setMenu(menu_);
-    book_->setPopupMode(QToolButton::InstantPopup);
-
-    name(plan_, "station-plan", tr("Plan"), tr("Size the fly (Ctrl+1)"));
-    name(drawers_, "station-drawers", tr("Drawers"), tr("Hooks, feathers, threads and the rest, and measuring them (Ctrl+2)"));
-    plan_->setText(tr("Plan"));
-    drawers_->setText(tr("Drawers"));
-    int station = 0;
-    for (QToolButton* tab : {plan_, drawers_}) {
-        tab->setCheckable(true);
-        tab->setAutoExclusive(true);
-        connect(tab, &QToolButton::clicked, this, [this, station] { emit stationWanted(station); });
-        ++station;
-    }
-    plan_->setChecked(true);
     auto* on = new QLabel(tr("on"), this);
     auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(14, 7, 14, 7);
+    layout->setContentsMargins(14, 2, 14, 6);
     layout->setSpacing(8);
-    layout->addWidget(plan_);
-    layout->addWidget(drawers_);
-    layout->addSpacing(6);
     for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(on), static_cast<QWidget*>(hooks_),
                             static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
         layout->addWidget(widget);
     layout->addStretch(1);
-    for (QToolButton* button : {dressing_, sizes_, undo_, redo_, bench_, book_}) layout->addWidget(button);
+    for (QToolButton* button : {dressing_, sizes_}) layout->addWidget(button);
 
     connect(dressings_, &QComboBox::activated, this, [this](int i) { document_.choosePattern(dressings_->itemData(i).toString().toStdString()); });
     connect(hooks_, &QComboBox::activated, this, [this](int i) {
@@ -112,12 +85,6 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     });
     connect(size_, &QSpinBox::valueChanged, this, [this](int size) { resize({size, std::nullopt}); });
     connect(wire_, &QComboBox::activated, this, [this](int i) { resize({std::nullopt, wire_->itemData(i).toInt()}); });
-    connect(undo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::undo);
-    connect(redo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::redo);
-    connect(bench_, &QToolButton::clicked, this, [this] {
-        theme_.light(theme_.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand);
-    });
-    connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &BenchBar::refresh);
     connect(&document_, &Document::bookOpened, this, &BenchBar::refreshLists);
     connect(&document_, &Document::bookChanged, this, &BenchBar::refreshLists);
     connect(&document_, &Document::planChanged, this, &BenchBar::refresh);
@@ -125,7 +92,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     refresh();
 }
 
-void BenchBar::showStation(int station) { (station == 0 ? plan_ : drawers_)->setChecked(true); }
+void BenchBar::offerSizes(bool offered) { sizes_->setVisible(offered); }
 
 void BenchBar::refuseIf(const Faults& faults) {
     if (!faults.empty()) emit refused(faults);
@@ -201,10 +168,6 @@ void BenchBar::refresh() {
     const Pattern* pattern = document_.pattern();
     for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(hooks_), static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_)})
         widget->setEnabled(pattern != nullptr);
-    undo_->setEnabled(document_.undoStack().canUndo());
-    redo_->setEnabled(document_.undoStack().canRedo());
-    undo_->setToolTip(tr("Undo (Ctrl+Z): %1").arg(document_.undoStack().undoText()));
-    redo_->setToolTip(tr("Do again (Ctrl+Shift+Z): %1").arg(document_.undoStack().redoText()));
     QPalette soft = measured_->palette();
     soft.setColor(QPalette::WindowText, theme_.colours().inkSoft);
     measured_->setPalette(soft);

@@ -1,4 +1,4 @@
-// What is on the bench: the dressing, its hook, the hook's size and wire, and the way back and forth through edits.
+// What is on the bench: the dressing, its hook, the hook's size and wire.
 #pragma once
 
 #include <QWidget>
@@ -8,7 +8,6 @@
 
 class QComboBox;
 class QLabel;
-class QMenu;
 class QSpinBox;
 class QToolButton;
 
@@ -18,13 +17,11 @@ class BenchBar : public QWidget {
     Q_OBJECT
   public:
     BenchBar(Document& document, Theme& theme, QWidget* parent = nullptr);
-    void showStation(int station);
-    [[nodiscard]] QMenu* bookMenu() const { return menu_; }
+    void offerSizes(bool offered);  // the strip across sizes belongs to the plan
 
   signals:
     void refused(const Faults& faults);
     void sizesWanted(bool shown);
-    void stationWanted(int station);  // 0 Plan, 1 Drawers
 
   private:
     void refreshLists();
@@ -41,15 +38,8 @@ class BenchBar : public QWidget {
     QSpinBox* size_;
     QComboBox* wire_;
     QLabel* measured_;
-    QToolButton* plan_;
-    QToolButton* drawers_;
     QToolButton* dressing_;
     QToolButton* sizes_;
-    QToolButton* undo_;
-    QToolButton* redo_;
-    QToolButton* bench_;
-    QToolButton* book_;
-    QMenu* menu_;
 };
 
 }  // namespace machair::app

@@ -12,6 +12,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "theme/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -23,15 +24,6 @@ constexpr double kDeepestDrop = 56.0;      // px that the fastest fly of a team 
 constexpr double kPxPerCmPerSecond = 3.4;  // of sink rate, until the deepest is reached
 constexpr int kVerdictWidth = 270;
 
-QString positionName(Position position) {
-    switch (position) {
-        case Position::bob: return QObject::tr("bob");
-        case Position::middle: return QObject::tr("middle");
-        case Position::point: return QObject::tr("point");
-    }
-    return {};
-}
-
 QString verdictWords(Verdict verdict) {
     switch (verdict) {
         case Verdict::pass: return QObject::tr("✓  fishes as one");
@@ -39,10 +31,6 @@ QString verdictWords(Verdict verdict) {
         case Verdict::off: return QObject::tr("✗  not a team yet");
     }
     return {};
-}
-
-QColor verdictColour(const Colours& colours, Verdict verdict) {
-    return verdict == Verdict::pass ? colours.grass : verdict == Verdict::near ? colours.warn : colours.fault;
 }
 
 }  // namespace
@@ -90,7 +78,7 @@ void CastView::refreshVerdict() {
     const Colours& c = theme_.colours();
     verdict_->setText(verdictWords(report->verdict));
     QPalette palette = verdict_->palette();
-    palette.setColor(QPalette::WindowText, verdictColour(c, report->verdict));
+    palette.setColor(QPalette::WindowText, colourOf(c, report->verdict));
     verdict_->setPalette(palette);
     QStringList all;
     const TeamCheck* worst = nullptr;
@@ -224,7 +212,7 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
         painter.drawText(QPointF(left, y), metrics.elidedText(text, Qt::ElideRight, std::max(60.0, room)));
         y += metrics.height() + 1.0;
     };
-    say(positionName(fly.position), faceScaled(0.92), chosen ? c.accent : c.inkSoft);
+    say(titleOf(fly.position), faceScaled(0.92), chosen ? c.accent : c.inkSoft);
     say(fly.name, faceScaled(1.0, true), c.ink);
     say(fly.sinks, faceScaled(0.92), c.inkSoft);
     if (chosen || hovered_ == fly.position) {

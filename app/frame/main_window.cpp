@@ -18,13 +18,17 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "balance/balance_station.h"
 #include "drawers/drawers_station.h"
+#include "drift/drift_station.h"
 #include "frame/bench_bar.h"
 #include "frame/cast_view.h"
 #include "frame/fault_sheet.h"
 #include "frame/quiet_line.h"
+#include "frame/station_bar.h"
 #include "plan/plan_station.h"
 #include "store/home.h"
+#include "water/water_station.h"
 
 namespace machair::app {
 
@@ -56,7 +60,7 @@ QString ownDemo() {
 }
 
 MainWindow::MainWindow(QSettings& settings, QWidget* parent)
-    : QMainWindow(parent), settings_(settings), cast_(new CastView(document_, theme_)), bar_(new BenchBar(document_, theme_)),
+    : QMainWindow(parent), settings_(settings), cast_(new CastView(document_, theme_)), tabs_(new StationBar(document_, theme_)), bar_(new BenchBar(document_, theme_)),
       faults_(new FaultSheet(theme_)), plan_(new PlanStation(document_, theme_)),
       drawers_(new DrawersStation(document_, theme_)), stations_(new QStackedWidget), quiet_(new QuietLine(theme_)) {
     setObjectName(QStringLiteral("window"));
@@ -67,10 +71,11 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(0);
     layout->addWidget(cast_);
+    layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    stations_->addWidget(plan_);
-    stations_->addWidget(drawers_);
+    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new QWidget, new QWidget, new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), drawers_})
+        stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);
     setCentralWidget(middle);
@@ -81,7 +86,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(bar_, &BenchBar::refused, this, [this](const Faults& faults) {
         quiet_->say(tr("Not done: %1").arg(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy))));
     });
-    connect(bar_, &BenchBar::stationWanted, this, &MainWindow::showStation);
+    connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
     connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
     connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
     connect(&theme_, &Theme::changed, this, &MainWindow::light);
@@ -99,7 +104,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
 MainWindow::~MainWindow() = default;
 
 void MainWindow::buildBookMenu() {
-    QMenu* menu = bar_->bookMenu();
+    QMenu* menu = tabs_->bookMenu();
     QAction* open = menu->addAction(tr("&Open a book…"), this, &MainWindow::askForFile);
     open->setShortcut(QKeySequence::Open);
     open->setShortcutContext(Qt::WindowShortcut);
@@ -131,18 +136,22 @@ void MainWindow::buildShortcuts() {
         });
     };
     on(QKeySequence(Qt::ALT | Qt::Key_D), [this] { findChild<QToolButton*>(QStringLiteral("dressing"))->showMenu(); });
-    on(QKeySequence(Qt::CTRL | Qt::Key_1), [this] { showStation(0); });
-    on(QKeySequence(Qt::CTRL | Qt::Key_2), [this] { showStation(1); });
+    for (const auto& entry : Names<Station>::entries)
+        on(QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_1 + static_cast<int>(entry.value))), [this, station = entry.value] { showStation(station); });
     focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
     focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
     focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");
     focus(QKeySequence(Qt::ALT | Qt::Key_C), "cast");
 }
 
-void MainWindow::showStation(int station) {
-    stations_->setCurrentIndex(station);
-    bar_->showStation(station);
+void MainWindow::showStation(Station station) {
+    stations_->setCurrentIndex(static_cast<int>(station));
+    tabs_->showStation(station);
+    bar_->setVisible(worksOnTheFly(station));
+    bar_->offerSizes(station == Station::plan);
 }
+
+Station MainWindow::station() const { return static_cast<Station>(stations_->currentIndex()); }
 
 void MainWindow::light() {
     if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) apply(*application, theme_.colours());
@@ -231,7 +240,7 @@ void MainWindow::showCautions() {
 void MainWindow::restore() {
     if (!restoreGeometry(settings_.value(kGeometryKey).toByteArray())) QMainWindow::resize(kUsualSize);
     plan_->restoreLayout(settings_.value(kPlanLayoutKey).toByteArray());
-    showStation(settings_.value(kStationKey, 0).toInt() == 1 ? 1 : 0);
+    showStation(fromName<Station>(settings_.value(kStationKey).toString().toStdString()).value_or(Station::plan));
     theme_.light(settings_.value(kBenchKey).toString() == QStringLiteral("slate") ? drawing::Bench::slate : drawing::Bench::sand);
 }
 
@@ -241,7 +250,7 @@ void MainWindow::keepSettings() {
     if (const Pattern* pattern = document_.pattern()) settings_.setValue(kDressingKey, qt(pattern->id));
     settings_.setValue(kGeometryKey, saveGeometry());
     settings_.setValue(kPlanLayoutKey, plan_->layoutState());
-    settings_.setValue(kStationKey, stations_->currentIndex());
+    settings_.setValue(kStationKey, qt(std::string(nameOf(station()))));
     settings_.setValue(kBenchKey, theme_.bench() == drawing::Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"));
     settings_.sync();
 }

@@ -5,6 +5,7 @@
 #include <memory>
 
 #include "editing/document.h"
+#include "frame/station.h"
 #include "theme/theme.h"
 
 class QSettings;
@@ -12,7 +13,9 @@ class QStackedWidget;
 
 namespace machair::app {
 
+class BalanceStation;
 class BenchBar;
+class StationBar;
 class DrawersStation;
 class CastView;
 class FaultSheet;
@@ -35,7 +38,8 @@ class MainWindow : public QMainWindow {
     [[nodiscard]] Document& document() { return document_; }
     [[nodiscard]] Theme& theme() { return theme_; }
     void keepSettings();
-    void showStation(int station);  // 0 Plan, 1 Drawers
+    void showStation(Station station);
+    [[nodiscard]] Station station() const;
     [[nodiscard]] DrawersStation& drawers() { return *drawers_; }
 
   protected:
@@ -57,6 +61,7 @@ class MainWindow : public QMainWindow {
     Theme theme_;
     Document document_;
     CastView* cast_;
+    StationBar* tabs_;
     BenchBar* bar_;
     FaultSheet* faults_;
     PlanStation* plan_;

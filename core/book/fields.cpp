@@ -32,7 +32,17 @@ constexpr std::array kLabels = {
     Label{"length_mm", "length, mm"}, Label{"packed_mg_per_mm3", "packed, mg a mm³"}, Label{"core_mm", "core, mm"},
     Label{"tie_in", "tied in by"},               Label{"angle", "fibres stand"},
     Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
-    Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"}};
+    Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"},
+    Label{"tip_to_bob_m", "rod tip to bob, m"}, Label{"bob_to_middle_m", "bob to middle, m"}, Label{"middle_to_point_m", "middle to point, m"},
+    Label{"dropper_m", "droppers, m"}, Label{"wind_m_s", "wind, m/s"}, Label{"wind_from_deg", "wind from, degrees"}, Label{"fetch_m", "fetch, m"},
+    Label{"depth_m", "depth, m"}, Label{"celsius", "water, °C"}, Label{"drogue", "a drogue out"}, Label{"most_flies", "flies at most"},
+    Label{"least_spacing_m", "spacing at least, m"}, Label{"longest_leader_m", "leader at most, m"}, Label{"longest_fly_mm", "fly at most, mm"},
+    Label{"largest_hook", "hook no larger than"}, Label{"smallest_hook", "hook no smaller than"}, Label{"kept_before_barbless", "fish kept, then barbless"},
+    Label{"beads", "beads allowed"}, Label{"barb", "barbs"}, Label{"date", "read on"}, Label{"source", "read where"},
+    Label{"sink_step", "sink step at least"}, Label{"presence_step", "water pushed, upper to lower"}, Label{"turnover_step", "turnover step at least"},
+    Label{"point_share", "point's weight to the heaviest"}, Label{"family_spread", "lengths may differ by"}, Label{"spacing_least_m", "spacing at least, m"},
+    Label{"spacing_most_m", "spacing at most, m"}, Label{"dropper_least_m", "droppers at least, m"}, Label{"dropper_most_m", "droppers at most, m"},
+    Label{"fullness", "fullness, times the wave's"}};
 
 struct Primary {
     PartKind kind;
@@ -86,6 +96,7 @@ struct Show {
         return {{}, {}, FieldKind::text, joined(v, [](Length l) { return formatExact(l / mm); }), {}};
     }
     static Field make(const PerLength& v) { return {{}, {}, FieldKind::number, formatExact(v * mm), {}}; }
+    static Field make(const Speed& v) { return {{}, {}, FieldKind::number, formatShort(v / metrePerSecond, 9), {}}; }
     static Field make(const Density& v) { return {{}, {}, FieldKind::number, formatExact(v / mgPerMm3), {}}; }
     template <class List, class Text>
     static std::string joined(const List& list, Text text) {
@@ -121,11 +132,13 @@ class Read {
         return {};
     }
     Faults into(Length& v) const {
+        if (rule_.scale != 1.0) return scaled(v);
         const auto length = parseLength(text_);
         if (!length || !rule_.allows(*length / mm / rule_.scale)) return wrong(rule_.noun);
         v = *length;
         return {};
     }
+    Faults into(Speed& v) const { return scaled(v); }
     Faults into(Angle& v) const {
         const auto degrees = number(text_);
         if (!degrees) return wrong(rule_.noun);
@@ -222,6 +235,14 @@ class Read {
         const auto value = parseNumber(text);
         return value && rule_.allows(*value) ? value : std::nullopt;
     }
+    // A plain number in the unit that the file has it in.
+    template <class Quantity>
+    Faults scaled(Quantity& v) const {
+        const auto value = number(text_);
+        if (!value) return wrong(rule_.noun);
+        v = Quantity::fromBase(*value * rule_.scale);
+        return {};
+    }
     [[nodiscard]] Faults wrong(const std::string& what) const {
         return {Fault{place_, "expected " + what + ", got \"" + std::string(text_) + "\"", ""}};
     }
@@ -255,6 +276,13 @@ class FieldLister {
     void operator()(const char* key, const std::vector<T>& member, const Rule& = {}) {
         add(key, Show::make(member), true);
     }
+    template <int L, int M, int T>
+    void operator()(const char* key, const std::optional<Quantity<L, M, T>>& member, const Rule& rule = {}) {
+        Field field{{}, {}, FieldKind::number, {}, {}};
+        if (member) field.text = rule.scale == 1.0 ? Show::make(*member).text : formatShort(member->base() / rule.scale, 9);
+        add(key, std::move(field), true);
+    }
+    void operator()(const char*, const std::vector<std::array<Length, 2>>&, const Rule& = {}) {}  // a shore is drawn on a map
     void operator()(const char* key, const std::optional<HookMeasures>& member, const Rule& = {}) {
         within_ = std::string(key) + ".";
         const HookMeasures measures = member.value_or(HookMeasures{});
@@ -324,6 +352,7 @@ class FieldWriter {
         member = measures == HookMeasures{} ? std::nullopt : std::optional(std::move(measures));
     }
     void operator()(const char*, std::vector<BlendPart>&, const Rule& = {}) {}
+    void operator()(const char*, std::vector<std::array<Length, 2>>&, const Rule& = {}) {}
     template <class Kind, class Variant>
     void byKind(Kind, Variant& member, Variant (*)(Kind)) {
         std::visit([this](auto& alternative) { describe(*this, alternative); }, member);
@@ -387,6 +416,21 @@ std::vector<Field> fieldsOf(const SchoolChoices& schools) { return recordFields(
 Result<SchoolChoices> withField(const SchoolChoices& schools, std::string_view key, std::string_view text, const Place& place) {
     return recordWith(schools, key, text, place);
 }
+
+std::vector<Field> fieldsOf(const LeaderSpec& leader) { return recordFields(leader); }
+std::vector<Field> fieldsOf(const TeamSchool& school) { return recordFields(school); }
+std::vector<Field> fieldsOf(const WaterSpec& water) { return recordFields(water); }
+std::vector<Field> fieldsOf(const RuleCard& card) { return recordFields(card); }
+Result<LeaderSpec> withField(const LeaderSpec& leader, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(leader, key, text, place);
+}
+Result<TeamSchool> withField(const TeamSchool& school, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(school, key, text, place);
+}
+Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(water, key, text, place);
+}
+Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::string_view text, const Place& place) { return recordWith(card, key, text, place); }
 
 std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }
 std::vector<Field> fieldsOf(const Material& material) { return recordFields(material); }

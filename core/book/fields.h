@@ -37,6 +37,16 @@ struct Field {
 [[nodiscard]] Result<HookSpec> withField(const HookSpec& hook, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<Material> withField(const Material& material, std::string_view key, std::string_view text, const Place& place);
 
+// Of teams and waters. Fields in metres or metres a second are read and shown as plain numbers of those.
+[[nodiscard]] std::vector<Field> fieldsOf(const LeaderSpec& leader);
+[[nodiscard]] std::vector<Field> fieldsOf(const TeamSchool& school);
+[[nodiscard]] std::vector<Field> fieldsOf(const WaterSpec& water);
+[[nodiscard]] std::vector<Field> fieldsOf(const RuleCard& card);
+[[nodiscard]] Result<LeaderSpec> withField(const LeaderSpec& leader, std::string_view key, std::string_view text, const Place& place);
+[[nodiscard]] Result<TeamSchool> withField(const TeamSchool& school, std::string_view key, std::string_view text, const Place& place);
+[[nodiscard]] Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::string_view text, const Place& place);
+[[nodiscard]] Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::string_view text, const Place& place);
+
 // "rear_diameter" → "thick at the rear".
 [[nodiscard]] std::string fieldLabel(std::string_view key);
 

@@ -37,9 +37,9 @@ inline double inverseCubeRoot(double y) {
 
 }  // namespace
 
-double Surface::height(double x, double t) const { return amplitude == 0.0 ? 0.0 : amplitude * std::cos(wavenumber * x - frequency * t + phase); }
+double WaveSurface::height(double x, double t) const { return amplitude == 0.0 ? 0.0 : amplitude * std::cos(wavenumber * x - frequency * t + phase); }
 
-Vec2 Surface::velocity(Vec2 at, double t) const {
+Vec2 WaveSurface::velocity(Vec2 at, double t) const {
     if (amplitude == 0.0) return {};
     const double angle = wavenumber * at.x - frequency * t + phase;
     const double speed = amplitude * frequency * std::exp(wavenumber * std::min(at.z - height(at.x, t), 0.0));
@@ -76,7 +76,7 @@ void Chain::addStrand(std::size_t& end, double length, double longest, std::size
     }
 }
 
-Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const Surface& surface)
+Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSurface& surface)
     : rig_(rig), surface_(surface), diameter_(rig.leader.diameter / metre), mu_(viscosity(rig.celsius) / pascalSecond),
       modulusArea_(kYoung * 0.25 * kPi * diameter_ * diameter_), dragScale_(0.5 * kRho * diameter_ * rig.strandDrag),
       thinScale_(10.0 * std::pow(kRho * diameter_ / mu_, -2.0 / 3.0)) {

@@ -25,7 +25,7 @@ struct Vec2 {
 
 enum class LeaderStart { straight, heap };
 
-struct Surface {  // a wave on still water; no wave where amplitude is 0
+struct WaveSurface {  // a wave on still water; no wave where amplitude is 0
     double amplitude = 0.0;  // half its height
     double wavenumber = 0.0;
     double frequency = 0.0;  // rad/s
@@ -36,7 +36,7 @@ struct Surface {  // a wave on still water; no wave where amplitude is 0
 
 class Chain {
   public:
-    Chain(const Rig& rig, Length longestLink, LeaderStart start, const Surface& surface = {});
+    Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSurface& surface = {});
 
     struct Node {
         Vec2 place;
@@ -96,7 +96,7 @@ class Chain {
     [[nodiscard]] double worstForce() const;
 
     const Rig rig_;
-    Surface surface_;
+    WaveSurface surface_;
     double diameter_;
     double mu_;
     double modulusArea_;

@@ -84,7 +84,7 @@ struct DriftOptions {
     Length link = kContractLink;
     Time step = kContractStep;
     LeaderStart start = LeaderStart::straight;
-    Surface surface = {};
+    WaveSurface surface = {};
     bool keepNodes = true;
     std::stop_token stop = {};
     std::function<void(double)> progress = {};  // the share done, 0 to 1

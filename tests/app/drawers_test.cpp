@@ -18,7 +18,7 @@ namespace {
 
 class Drawers : public Bench {
   public:
-    Drawers() { window().showStation(1); }
+    Drawers() { window().showStation(Station::drawers); }
     DrawersStation& station() { return window().drawers(); }
     QTableView* table() { return find<QTableView>("drawer-table"); }
 };

@@ -1,0 +1,269 @@
+#include "balance/balance_station.h"
+
+#include <QComboBox>
+#include <QDrag>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QListWidget>
+#include <QMimeData>
+#include <QProgressBar>
+#include <QSignalBlocker>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "balance/team_view.h"
+#include "theme/said.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kPanelWidth = 400;
+
+// The box of dressings: what is dragged out of it is the dressing's id.
+class BoxList : public QListWidget {
+  public:
+    using QListWidget::QListWidget;
+
+  protected:
+    QMimeData* mimeData(const QList<QListWidgetItem*>& items) const override {
+        auto* dragged = new QMimeData;
+        if (!items.isEmpty()) dragged->setData(QString::fromLatin1(TeamView::kDressing), items.front()->data(Qt::UserRole).toString().toUtf8());
+        return dragged;
+    }
+};
+
+QLabel* heading(const QString& text) {
+    auto* label = new QLabel(text);
+    label->setFont(faceScaled(1.0, true));
+    return label;
+}
+
+}  // namespace
+
+BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), schools_(new QComboBox), belief_(new QLabel), checks_(new QListWidget), find_(new QToolButton),
+      progress_(new QProgressBar), found_(new QLabel), proposals_(new QListWidget), box_(new BoxList) {
+    setObjectName(QStringLiteral("balance"));
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(new TeamView(document, theme), 1);
+    layout->addWidget(makePanel());
+    connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
+    connect(&document_, &Document::bookOpened, this, [this] { refreshSchools(); refreshBox(); });
+    connect(&document_, &Document::bookChanged, this, [this] { refreshSchools(); refreshBox(); });
+    connect(&theme_, &Theme::changed, this, &BalanceStation::refresh);
+    connect(&background_, &Background::progressed, this, [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
+    connect(&background_, &Background::runningChanged, this, [this](bool running) {
+        progress_->setVisible(running);
+        find_->setText(running ? tr("Stop") : tr("Find the smallest change"));
+    });
+}
+
+QWidget* BalanceStation::makePanel() {
+    auto* panel = new QWidget;
+    panel->setFixedWidth(kPanelWidth);
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(14, 10, 14, 10);
+    column->setSpacing(6);
+    auto* school = new QHBoxLayout;
+    school->addWidget(heading(tr("School")));
+    schools_->setObjectName(QStringLiteral("team-school"));
+    schools_->setAccessibleName(tr("School of team-making"));
+    schools_->setToolTip(tr("What a team should be. Rules of thumb; copy one to change its numbers"));
+    school->addWidget(schools_, 1);
+    auto* copy = new QToolButton;
+    copy->setObjectName(QStringLiteral("copy-school"));
+    copy->setText(tr("Copy"));
+    copy->setToolTip(tr("A copy of this school under your own name, to change its numbers in"));
+    school->addWidget(copy);
+    column->addLayout(school);
+    belief_->setObjectName(QStringLiteral("belief"));
+    belief_->setWordWrap(true);
+    column->addWidget(belief_);
+    column->addWidget(heading(tr("What it asks")));
+    checks_->setObjectName(QStringLiteral("checks"));
+    checks_->setAccessibleName(tr("Checks of the team"));
+    checks_->setWordWrap(true);
+    checks_->setFrameShape(QFrame::NoFrame);
+    checks_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    column->addWidget(checks_, 3);
+    auto* seek = new QHBoxLayout;
+    seek->addWidget(heading(tr("Mend")));
+    seek->addStretch(1);
+    find_->setObjectName(QStringLiteral("find"));
+    find_->setText(tr("Find the smallest change"));
+    find_->setToolTip(tr("An exact search over hooks, turns, lengths, beads and the order of the flies (F5)"));
+    find_->setShortcut(QKeySequence(Qt::Key_F5));
+    seek->addWidget(find_);
+    column->addLayout(seek);
+    progress_->setTextVisible(false);
+    progress_->setMaximumHeight(5);
+    progress_->hide();
+    column->addWidget(progress_);
+    found_->setObjectName(QStringLiteral("found"));
+    found_->setWordWrap(true);
+    column->addWidget(found_);
+    proposals_->setObjectName(QStringLiteral("proposals"));
+    proposals_->setAccessibleName(tr("Proposals"));
+    proposals_->setToolTip(tr("Point at one to see it on the cast; Enter takes it, Ctrl+Z gives it back"));
+    proposals_->setWordWrap(true);
+    proposals_->setMouseTracking(true);
+    proposals_->setFrameShape(QFrame::NoFrame);
+    proposals_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    proposals_->installEventFilter(this);
+    proposals_->viewport()->installEventFilter(this);
+    proposals_->hide();
+    column->addWidget(proposals_, 2);
+    column->addWidget(heading(tr("Box")));
+    box_->setObjectName(QStringLiteral("team-box"));
+    box_->setAccessibleName(tr("Dressings to drag to a position"));
+    box_->setToolTip(tr("Drag a dressing to the bob, the middle or the point"));
+    box_->setDragEnabled(true);
+    box_->setFrameShape(QFrame::NoFrame);
+    box_->setMaximumHeight(110);
+    column->addWidget(box_, 1);
+    connect(schools_, &QComboBox::activated, this, [this](int i) {
+        if (document_.team()) (void)document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString()));
+    });
+    connect(copy, &QToolButton::clicked, this, [this] {
+        if (document_.team()) (void)document_.apply(copySchool(document_.book(), document_.team()->id));
+    });
+    connect(find_, &QToolButton::clicked, this, [this] {
+        if (background_.running())
+            background_.stop();
+        else
+            propose();
+    });
+    connect(proposals_, &QListWidget::currentRowChanged, this, &BalanceStation::preview);
+    connect(proposals_, &QListWidget::itemEntered, this, [this](QListWidgetItem* item) { preview(proposals_->row(item)); });
+    connect(proposals_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(proposals_->row(item)); });
+    return panel;
+}
+
+void BalanceStation::showEvent(QShowEvent*) { refresh(); }
+
+void BalanceStation::refreshSchools() {
+    const QSignalBlocker quiet(schools_);
+    schools_->clear();
+    if (!document_.isOpen()) return;
+    for (const auto& entry : Names<School>::entries) schools_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(entry.name)));
+    for (const TeamSchool& own : document_.book().teamSchools) schools_->addItem(qt(own.title()), qt(own.id));
+    if (const TeamSpec* team = document_.team())
+        schools_->setCurrentIndex(schools_->findData(qt(team->ownSchool.value_or(std::string(nameOf(team->school.value_or(School::stepped)))))));
+}
+
+void BalanceStation::refreshBox() {
+    box_->clear();
+    if (!document_.isOpen()) return;
+    for (const Pattern& pattern : document_.book().patterns) {
+        int tied = 0;
+        for (const BoxFly& fly : document_.book().box)
+            if (fly.pattern == pattern.id) tied += fly.tied.value_or(1);
+        auto* item = new QListWidgetItem(tied > 0 ? tr("%1  ·  %2 tied").arg(qt(pattern.title())).arg(tied) : qt(pattern.title()), box_);
+        item->setData(Qt::UserRole, qt(pattern.id));
+    }
+}
+
+void BalanceStation::refresh() {
+    refreshSchools();
+    const auto& report = document_.teamReport();
+    const QSignalBlocker quiet(checks_);
+    checks_->clear();
+    belief_->setText(report ? tr("“%1” — an opinion, not a law.").arg(qt(report->rules.belief)) : QString());
+    if (!report) return;
+    std::vector<const TeamCheck*> order;
+    for (const TeamCheck& check : report->checks) order.push_back(&check);
+    std::ranges::stable_sort(order, std::greater{}, [](const TeamCheck* check) { return check->verdict; });
+    for (const TeamCheck* check : order) {
+        QString text = signOf(check->verdict) + QStringLiteral("  ") + qt(check->words);
+        if (!check->mend.empty()) text += QStringLiteral("\n     → ") + qt(check->mend);
+        auto* item = new QListWidgetItem(text, checks_);
+        item->setForeground(check->verdict == Verdict::pass ? theme_.colours().inkSoft : colourOf(theme_.colours(), check->verdict));
+    }
+    proposals_->setVisible(!offered_.empty());
+    // What was found for another state of the team is no longer an offer.
+    if (!document_.teamPreviewing() && !taking_ && !offered_.empty()) {
+        offered_.clear();
+        proposals_->clear();
+        proposals_->hide();
+        found_->clear();
+    }
+}
+
+void BalanceStation::propose() {
+    if (!document_.team()) return;
+    offered_.clear();
+    proposals_->clear();
+    offeredTeam_ = document_.team()->id;
+    found_->setText(tr("Looking through hooks, turns, lengths, beads and orders…"));
+    const auto work = [book = document_.book(), team = offeredTeam_, water = document_.water() ? document_.water()->id : std::string(), kept = document_.kept()](
+                          const std::stop_token& stop, const Background::Progress& progress) {
+        TeamSetting setting = settingOf(book, book.findWater(water));
+        setting.fullness.reset();
+        setting.contest.kept = kept;
+        return balanceTeam(book, team, setting, {5, stop, progress});
+    };
+    background_.start(work, [this](const Result<BalanceReport>& report) { show(report); });
+}
+
+void BalanceStation::show(const Result<BalanceReport>& report) {
+    if (!report) {
+        found_->setText(qt(report.error().front().line()));
+        return;
+    }
+    if (report->stopped) {
+        found_->setText(tr("Stopped."));
+        return;
+    }
+    offered_ = report->proposals;
+    if (report->withinReach && offered_.size() == 1 && offered_.front().cost == 0) {
+        found_->setText(tr("Nothing to mend: every check passes."));
+        offered_.clear();
+        return;
+    }
+    QString said = report->withinReach ? tr("%1 ways, cheapest first (of %2 variants sized).").arg(offered_.size()).arg(report->planned)
+                                       : tr("Nothing within reach passes; the nearest:");
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i) said += QStringLiteral("\n") + qt(report->conflicts[i]);
+    found_->setText(said);
+    proposals_->setVisible(!offered_.empty());
+    for (const Proposal& proposal : offered_) {
+        QStringList words;
+        for (const ProposedChange& change : proposal.changes) words << qt(change.words);
+        new QListWidgetItem(tr("%1  cost %2:  %3").arg(signOf(proposal.verdict)).arg(proposal.cost).arg(words.join(QStringLiteral("; "))), proposals_);
+    }
+}
+
+void BalanceStation::preview(int row) {
+    if (row < 0 || row >= static_cast<int>(offered_.size())) return;
+    document_.previewTeam(takeProposal(document_.book(), offeredTeam_, offered_[static_cast<std::size_t>(row)]));
+}
+
+void BalanceStation::take(int row) {
+    if (row < 0 || row >= static_cast<int>(offered_.size())) return;
+    auto edit = takeProposal(document_.book(), offeredTeam_, offered_[static_cast<std::size_t>(row)]);
+    taking_ = true;
+    document_.dropTeamPreview();
+    const Faults faults = document_.apply(std::move(edit));
+    taking_ = false;
+    if (!faults.empty()) document_.say(qt(faults.front().line()));
+    refresh();
+}
+
+bool BalanceStation::eventFilter(QObject* watched, QEvent* event) {
+    if ((watched == proposals_ && event->type() == QEvent::FocusOut) || (watched == proposals_->viewport() && event->type() == QEvent::Leave)) document_.dropTeamPreview();
+    if (watched == proposals_ && event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Return || key == Qt::Key_Enter) {
+            take(proposals_->currentRow());
+            return true;
+        }
+        if (key == Qt::Key_Escape) document_.dropTeamPreview();
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+}  // namespace machair::app

@@ -1,0 +1,57 @@
+// The three flies as a team: what the school asks of them, and the smallest changes that would do.
+#pragma once
+
+#include <QWidget>
+
+#include "editing/background.h"
+#include "editing/document.h"
+#include "team/balance.h"
+#include "theme/theme.h"
+
+class QComboBox;
+class QLabel;
+class QListWidget;
+class QListWidgetItem;
+class QProgressBar;
+class QToolButton;
+
+namespace machair::app {
+
+class TeamView;
+
+class BalanceStation : public QWidget {
+    Q_OBJECT
+  public:
+    BalanceStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void propose();
+
+  protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+    void showEvent(QShowEvent* event) override;
+
+  private:
+    QWidget* makePanel();
+    void refresh();
+    void refreshSchools();
+    void refreshBox();
+    void show(const Result<BalanceReport>& report);
+    void preview(int row);
+    void take(int row);
+
+    Document& document_;
+    const Theme& theme_;
+    Background background_;
+    QComboBox* schools_;
+    QLabel* belief_;
+    QListWidget* checks_;
+    QToolButton* find_;
+    QProgressBar* progress_;
+    QLabel* found_;
+    QListWidget* proposals_;
+    QListWidget* box_;
+    std::vector<Proposal> offered_;
+    std::string offeredTeam_;
+    bool taking_ = false;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,305 @@
+#include "balance/team_view.h"
+
+#include <QDragEnterEvent>
+#include <QMimeData>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+#include "theme/said.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kEyeX = 190.0;      // px, where the eyes are aligned
+constexpr double kStrandX = 46.0;    // the leader
+constexpr double kTextRoom = 250.0;  // at the right of each row
+constexpr double kMostScale = 16.0;
+
+QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
+
+std::optional<std::pair<Length, Length>> longestHackle(const Plan& plan) {  // station and fibre
+    std::optional<std::pair<Length, Length>> found;
+    for (const PartPlan& part : plan.parts) {
+        const auto* collar = std::get_if<HacklePlan>(&part.detail);
+        const auto* palmer = std::get_if<PalmerPlan>(&part.detail);
+        const Length fibre = collar ? collar->fibre : palmer ? palmer->hackle.fibre : Length{};
+        if (fibre > 0.0 * mm && (!found || fibre > found->second)) found = {part.station, fibre};
+    }
+    return found;
+}
+
+}  // namespace
+
+TeamView::TeamView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("team-view"));
+    setAccessibleName(tr("The three flies side by side"));
+    setAcceptDrops(true);
+    setMouseTracking(true);
+    setToolTip(tr("Drag a fly to another position, or one in from the box"));
+    connect(&document_, &Document::teamChanged, this, &TeamView::rebuild);
+    connect(&theme_, &Theme::changed, this, &TeamView::rebuild);
+}
+
+QRectF TeamView::rowOf(Position position) const {
+    const double row = height() / 3.0;
+    return {0.0, row * static_cast<double>(position), static_cast<double>(width()), row};
+}
+
+void TeamView::rebuild() {
+    flies_.clear();
+    hackleRatio_ = 0.0;
+    if (const auto& report = document_.teamReport()) {
+        int hackled = 0;
+        for (const TeamFly& fly : report->flies) {
+            flies_.push_back({fly.position, makeScene(fly.plan), {}, {}});
+            if (fly.figures.hackle > 0.0) {
+                hackleRatio_ += fly.figures.hackle;
+                ++hackled;
+            }
+        }
+        if (hackled > 0) hackleRatio_ /= hackled;
+    }
+    place();
+    update();
+}
+
+void TeamView::place() {
+    double longest = 1.0, above = 1.0, below = 1.0;
+    for (const Shown& fly : flies_) {
+        longest = std::max(longest, fly.scene.right);
+        above = std::max(above, fly.scene.top);
+        below = std::max(below, -fly.scene.bottom);
+    }
+    const double row = height() / 3.0;
+    scale_ = std::min({kMostScale, (row - 44.0) / (above + below), (width() - kEyeX - kTextRoom) / longest});
+    scale_ = std::max(scale_, 3.0);
+    for (Shown& fly : flies_) {
+        const QRectF r = rowOf(fly.position);
+        fly.view = {scale_, QPointF(kEyeX, r.top() + 0.5 * (row - 30.0) + 0.5 * scale_ * (above - below)), theme_.bench(), 0.0};
+        fly.picture = QImage();
+    }
+}
+
+void TeamView::resizeEvent(QResizeEvent*) { place(); }
+
+void TeamView::paintLeader(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const auto& report = document_.teamReport();
+    painter.setPen(QPen(c.slate, 1.6, Qt::SolidLine, Qt::RoundCap));
+    double last = 0.0;
+    for (const Shown& fly : flies_) {
+        const bool end = fly.position == Position::point;
+        const QPointF eye = fly.view.origin + QPointF(-2.4 * scale_ * fly.scene.hook.wire, 0.5 * scale_ * fly.scene.hook.wire);
+        const QPointF knot(kStrandX, eye.y() - 26.0);
+        painter.drawLine(QPointF(kStrandX, last), end ? QPointF(kStrandX, eye.y() - 40.0) : knot);
+        last = knot.y();
+        QPainterPath path(end ? QPointF(kStrandX, eye.y() - 40.0) : knot);
+        path.cubicTo(QPointF(kStrandX + (end ? 0.0 : 30.0), eye.y() - (end ? 6.0 : 18.0)), QPointF(eye.x() - 60.0, eye.y()), eye);
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(path);
+    }
+    painter.setFont(faceScaled(0.88));
+    for (const TeamCheck& check : report->checks) {
+        if (check.term != TeamTerm::spacing || !check.value) continue;
+        const double y = 0.5 * (rowOf(check.upper).center().y() + rowOf(check.lower).center().y());
+        painter.setPen(colourOf(c, check.verdict));
+        painter.drawText(QRectF(kStrandX + 6.0, y - 10.0, 110.0, 20.0), Qt::AlignLeft | Qt::AlignVCenter, tr("%1 m %2").arg(number(*check.value, 2), signOf(check.verdict)));
+    }
+}
+
+void TeamView::paintMeasures(QPainter& painter, const Shown& fly, const TeamFly& weighed) const {
+    const Colours& c = theme_.colours();
+    const Hook& hook = weighed.plan.hook;
+    const auto at = [&](Length x, Length y) { return fly.view.origin + QPointF(scale_ * (x / mm), -scale_ * (y / mm)); };
+    painter.setFont(faceScaled(0.82));
+    const QFontMetricsF metrics(painter.font());
+    // The gape, between shank and point, a little behind the rearmost.
+    const Length x = hook.landmarkX(Landmark::rearmost) + 1.1 * mm;
+    const QPointF top = at(x, Length{}), bottom = at(x, -hook.gape());
+    painter.setPen(QPen(c.slate, 1.2));
+    painter.drawLine(top, bottom);
+    painter.drawLine(top - QPointF(3.0, 0.0), top + QPointF(3.0, 0.0));
+    painter.drawLine(bottom - QPointF(3.0, 0.0), bottom + QPointF(3.0, 0.0));
+    const QString gape = tr("gape %1 · hook %2").arg(number(hook.gape() / mm, 1)).arg(hook.size());
+    painter.drawText(QPointF(bottom.x() - 0.5 * metrics.horizontalAdvance(gape), bottom.y() + metrics.ascent() + 3.0), gape);
+    // The longest hackle as an arc about its root, beside the arc that the team's mean makes on this gape.
+    const auto hackle = longestHackle(weighed.plan);
+    if (!hackle) return;
+    const QPointF root = at(hackle->first, Length{});
+    const auto arc = [&](Length radius, const QPen& pen) {
+        const double r = scale_ * (radius / mm);
+        painter.setPen(pen);
+        painter.drawArc(QRectF(root.x() - r, root.y() - r, 2.0 * r, 2.0 * r), 16 * -75, 16 * 60);
+    };
+    arc(hackleRatio_ * hook.gape(), QPen(c.inkSoft, 1.0, Qt::DotLine));
+    arc(hackle->second, QPen(c.accent, 1.6));
+}
+
+void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) const {
+    const QRectF row = rowOf(fly.position);
+    if (fly.picture.isNull() || fly.picture.devicePixelRatio() != devicePixelRatioF()) {
+        const QRectF frame(kEyeX - 60.0, row.top(), width() - kEyeX - kTextRoom + 120.0, row.height());
+        fly.picture = QImage((frame.size() * devicePixelRatioF()).toSize(), QImage::Format_ARGB32_Premultiplied);
+        fly.picture.setDevicePixelRatio(devicePixelRatioF());
+        fly.picture.fill(Qt::transparent);
+        QPainter own(&fly.picture);
+        drawing::View view = fly.view;
+        view.origin -= frame.topLeft();
+        drawing::paintFly(own, fly.scene, view);
+    }
+    painter.drawImage(QPointF(kEyeX - 60.0, row.top()), fly.picture);
+    paintMeasures(painter, fly, weighed);
+    const Colours& c = theme_.colours();
+    QRectF text(width() - kTextRoom + 10.0, row.top() + 14.0, kTextRoom - 20.0, row.height() - 40.0);
+    const auto say = [&](const QString& words, const QFont& font, const QColor& ink) {
+        painter.setFont(font);
+        painter.setPen(ink);
+        const QFontMetricsF metrics(font);
+        painter.drawText(text, Qt::AlignTop | Qt::AlignLeft, metrics.elidedText(words, Qt::ElideRight, text.width()));
+        text.adjust(0.0, metrics.height() + 2.0, 0.0, 0.0);
+    };
+    say(titleOf(fly.position), faceScaled(0.92), c.accent);
+    say(qt(weighed.plan.pattern.title()), faceScaled(1.15, true), c.ink);
+    say(weighed.sink.floats ? tr("floats") : tr("sinks %1 cm/s, ± a quarter").arg(number(100.0 * (weighed.sink.sinkRate / metrePerSecond), 1)), faceScaled(0.95), c.inkSoft);
+    say(tr("pushes %1 mN of water").arg(number(weighed.sink.presence / millinewton, 2)), faceScaled(0.95), c.inkSoft);
+    say(tr("%1 mg wet · %2 fibres a mm of gape").arg(number(weighed.sink.mass / mg, 0), number(weighed.figures.fullness, 0)), faceScaled(0.95), c.inkSoft);
+    if (!weighed.sink.drivers.empty()) say(qt(weighed.sink.drivers.front()), faceScaled(0.88), c.inkSoft);
+}
+
+// The pair's checks in a line on the border between the two rows.
+void TeamView::paintBetween(QPainter& painter, const TeamFly& upper, const TeamFly& lower) const {
+    const Colours& c = theme_.colours();
+    const double y = 0.5 * (rowOf(upper.position).center().y() + rowOf(lower.position).center().y());
+    painter.setPen(QPen(c.line, 1.0));
+    painter.drawLine(QPointF(kStrandX + 110.0, y), QPointF(width() - 14.0, y));
+    const auto name = [](TeamTerm term) {
+        switch (term) {
+            case TeamTerm::sinkStep: return tr("sinks ×");
+            case TeamTerm::presenceOrder: return tr("water ×");
+            case TeamTerm::turnover: return tr("turnover ×");
+            case TeamTerm::pointWeight: return tr("weight ×");
+            case TeamTerm::sizeStep: return tr("size ");
+            case TeamTerm::family: return tr("family ");
+            case TeamTerm::variety: return tr("colour ");
+            default: return QString();
+        }
+    };
+    painter.setFont(faceScaled(0.92));
+    const QFontMetricsF metrics(painter.font());
+    double x = kStrandX + 118.0;
+    for (const TeamCheck& check : document_.teamReport()->checks) {
+        const QString what = name(check.term);
+        if (what.isEmpty() || check.upper != upper.position || check.lower != lower.position) continue;
+        QString value = check.value ? number(*check.value, check.term == TeamTerm::sizeStep ? 0 : check.term == TeamTerm::variety ? 1 : 2) : tr("floats");
+        if (check.term == TeamTerm::family && check.value) value = tr("%1 %").arg(number(100.0 * *check.value, 0));
+        if (check.term == TeamTerm::sizeStep && check.value && *check.value > 0.0) value.prepend(QLatin1Char('+'));
+        const QString text = signOf(check.verdict) + QLatin1Char(' ') + what + value;
+        const double w = metrics.horizontalAdvance(text) + 14.0;
+        const QRectF tag(x, y - 11.0, w, 22.0);
+        painter.setPen(QPen(check.verdict == Verdict::pass ? c.line : colourOf(c, check.verdict), check.verdict == Verdict::pass ? 1.0 : 1.6));
+        painter.setBrush(c.raised);
+        painter.drawRoundedRect(tag, 5.0, 5.0);
+        painter.setPen(colourOf(c, check.verdict));
+        painter.drawText(tag, Qt::AlignCenter, text);
+        x += w + 5.0;
+        if (x > width() - 60.0) break;
+    }
+}
+
+void TeamView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Colours& c = theme_.colours();
+    painter.fillRect(rect(), c.paper);
+    const auto& report = document_.teamReport();
+    if (!report || flies_.size() != report->flies.size()) {
+        painter.setPen(c.inkSoft);
+        painter.drawText(rect(), Qt::AlignCenter, tr("A team of bob, middle and point is weighed here. Drag dressings in from the box."));
+        return;
+    }
+    if (over_) {
+        painter.setPen(QPen(c.accent, 2.0, Qt::DashLine));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRect(rowOf(*over_).adjusted(4, 4, -4, -4));
+    }
+    paintLeader(painter);
+    for (std::size_t i = 0; i < flies_.size(); ++i) {
+        painter.setOpacity(dragged_ == flies_[i].position && over_ ? 0.35 : 1.0);
+        paintFly(painter, flies_[i], report->flies[i]);
+        painter.setOpacity(1.0);
+        if (i + 1 < flies_.size()) paintBetween(painter, report->flies[i], report->flies[i + 1]);
+    }
+    for (const Position position : kPositions)
+        if (std::ranges::none_of(flies_, [&](const Shown& fly) { return fly.position == position; })) {
+            painter.setPen(c.inkSoft);
+            painter.drawText(rowOf(position), Qt::AlignCenter, tr("no %1: drag a dressing here").arg(titleOf(position)));
+        }
+    if (dragged_ && over_)
+        for (const Shown& fly : flies_)
+            if (fly.position == *dragged_) {
+                painter.setOpacity(0.7);
+                painter.drawImage(QPointF(kEyeX - 60.0, rowOf(fly.position).top()) + pointer_ - pressed_, fly.picture);
+            }
+}
+
+std::optional<Position> TeamView::positionAt(QPointF at) const {
+    for (const Position position : kPositions)
+        if (rowOf(position).contains(at)) return position;
+    return std::nullopt;
+}
+
+void TeamView::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton) return;
+    const auto at = positionAt(event->position());
+    const TeamSpec* team = document_.team();
+    if (!at || !team || !team->at(*at)) return;
+    dragged_ = at;
+    pressed_ = pointer_ = event->position();
+    document_.choosePosition(*at);
+}
+
+void TeamView::mouseMoveEvent(QMouseEvent* event) {
+    const auto at = positionAt(event->position());
+    const TeamSpec* team = document_.team();
+    setCursor(dragged_ ? Qt::ClosedHandCursor : at && team && team->at(*at) ? Qt::OpenHandCursor : Qt::ArrowCursor);
+    if (!dragged_) return;
+    pointer_ = event->position();
+    constexpr double kDragStarts = 6.0;
+    if (over_ || std::abs(pointer_.y() - pressed_.y()) > kDragStarts) over_ = at;
+    update();
+}
+
+void TeamView::mouseReleaseEvent(QMouseEvent*) {
+    const auto from = std::exchange(dragged_, std::nullopt);
+    const auto to = std::exchange(over_, std::nullopt);
+    if (from && to && *from != *to && document_.team()) (void)document_.apply(swapTeamFlies(document_.book(), document_.team()->id, *from, *to));
+    update();
+}
+
+void TeamView::dragEnterEvent(QDragEnterEvent* event) {
+    if (event->mimeData()->hasFormat(QString::fromLatin1(kDressing)) && document_.team()) event->acceptProposedAction();
+}
+void TeamView::dragMoveEvent(QDragMoveEvent* event) {
+    over_ = positionAt(event->position());
+    event->acceptProposedAction();
+    update();
+}
+void TeamView::dragLeaveEvent(QDragLeaveEvent*) {
+    over_.reset();
+    update();
+}
+void TeamView::dropEvent(QDropEvent* event) {
+    const auto to = positionAt(event->position());
+    over_.reset();
+    if (to && document_.team())
+        (void)document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to, event->mimeData()->data(QString::fromLatin1(kDressing)).toStdString()));
+    event->acceptProposedAction();
+    update();
+}
+
+}  // namespace machair::app

@@ -1,0 +1,261 @@
+#include "drift/drift_station.h"
+
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QFormLayout>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QSignalBlocker>
+#include <QSlider>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <cmath>
+
+#include "drift/water_section.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kPanelWidth = 330;
+constexpr int kFrame = 16;     // ms
+constexpr int kSettles = 250;  // ms after the last change
+
+enum class Style { steady, pulls, figureOfEight };
+
+QLabel* heading(const QString& text) {
+    auto* label = new QLabel(text);
+    label->setFont(faceScaled(1.0, true));
+    return label;
+}
+
+}  // namespace
+
+DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), panel_(nullptr), style_(new QComboBox), words_(new QLabel),
+      answer_(new QLabel), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), scrub_(new QSlider(Qt::Horizontal)) {
+    setObjectName(QStringLiteral("drift"));
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    left->addWidget(section_, 1);
+    auto* player = new QHBoxLayout;
+    player->setContentsMargins(14, 5, 14, 5);
+    play_->setObjectName(QStringLiteral("play"));
+    play_->setText(tr("▶"));
+    play_->setAccessibleName(tr("Play"));
+    play_->setToolTip(tr("Play the drift at its own pace (Space)"));
+    play_->setShortcut(QKeySequence(Qt::Key_Space));
+    play_->setCheckable(true);
+    scrub_->setObjectName(QStringLiteral("scrub"));
+    scrub_->setAccessibleName(tr("Time in the drift"));
+    player->addWidget(play_);
+    player->addWidget(scrub_, 1);
+    left->addLayout(player);
+    layout->addLayout(left, 1);
+    panel_ = makePanel();
+    layout->addWidget(panel_);
+    connect(&document_, &Document::teamChanged, this, [this] { if (isVisible() && !document_.teamPreviewing()) handlingChanged(); });
+    connect(section_, &WaterSection::timeChanged, this, [this](double seconds) {
+        const QSignalBlocker quiet(scrub_);
+        scrub_->setValue(static_cast<int>(std::lround(seconds * 20.0)));
+    });
+    connect(scrub_, &QSlider::valueChanged, this, [this](int value) { section_->setTime(value / 20.0); });
+    connect(play_, &QToolButton::toggled, this, [this](bool on) {
+        if (on && section_->time() >= section_->length() - 1e-6) section_->setTime(0.0);
+        on ? playing_.start(kFrame) : playing_.stop();
+        play_->setText(on ? tr("❚❚") : tr("▶"));
+    });
+    connect(&playing_, &QTimer::timeout, this, [this] {
+        section_->setTime(section_->time() + kFrame / 1000.0);
+        if (section_->time() >= section_->length()) play_->setChecked(false);
+    });
+    settle_.setSingleShot(true);
+    settle_.setInterval(kSettles);
+    connect(&settle_, &QTimer::timeout, this, [this] { run({}); });
+    connect(&asking_, &Background::runningChanged, this, [this](bool running) { ask_->setText(running ? tr("Stop") : tr("Ask")); });
+}
+
+QDoubleSpinBox* DriftStation::number(const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit) {
+    auto* box = new QDoubleSpinBox;
+    box->setObjectName(QStringLiteral("drift-") + QString::fromLatin1(name));
+    box->setAccessibleName(label);
+    box->setRange(low, high);
+    box->setSingleStep(step);
+    box->setDecimals(decimals);
+    box->setValue(value);
+    box->setSuffix(unit);
+    connect(box, &QDoubleSpinBox::valueChanged, this, [this] { handlingChanged(); });
+    numbers_[name] = box;
+    return box;
+}
+
+QWidget* DriftStation::makePanel() {
+    auto* panel = new QWidget;
+    panel->setFixedWidth(kPanelWidth);
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(14, 10, 14, 10);
+    column->setSpacing(6);
+    column->addWidget(heading(tr("What the rod does")));
+    auto* form = new QFormLayout;
+    form->setVerticalSpacing(4);
+    const auto row = [&](const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit) {
+        form->addRow(label, number(name, label, low, high, step, decimals, value, unit));
+    };
+    row("count", tr("Count"), 0, 120, 1, 1, 5, tr(" s"));
+    style_->setObjectName(QStringLiteral("drift-style"));
+    style_->addItem(tr("steady"), static_cast<int>(Style::steady));
+    style_->addItem(tr("pulls and pauses"), static_cast<int>(Style::pulls));
+    style_->addItem(tr("figure of eight"), static_cast<int>(Style::figureOfEight));
+    style_->setToolTip(tr("A figure of eight is a slow steady draw with short rests"));
+    form->addRow(tr("Retrieve"), style_);
+    row("retrieve", tr("at"), 0, 3, 0.05, 2, 0.30, tr(" m/s"));
+    row("for", tr("for"), 0, 300, 1, 1, 12, tr(" s"));
+    row("pull", tr("pulls of"), 0.1, 5, 0.1, 1, 0.6, tr(" s"));
+    row("pause", tr("pauses of"), 0, 5, 0.1, 1, 0.8, tr(" s"));
+    row("drift", tr("Boat drifts"), 0, 2, 0.01, 2, 0.10, tr(" m/s"));
+    row("lift", tr("Lift"), 0, 2, 0.05, 2, 0.40, tr(" m/s"));
+    row("height", tr("to a height of"), 0.2, 5, 0.1, 1, 1.6, tr(" m"));
+    row("hang", tr("Hang"), 0, 60, 1, 1, 5, tr(" s"));
+    column->addLayout(form);
+    words_->setObjectName(QStringLiteral("drift-words"));
+    words_->setWordWrap(true);
+    column->addWidget(words_);
+    column->addSpacing(4);
+    column->addWidget(heading(tr("Ask it")));
+    question_->setObjectName(QStringLiteral("question"));
+    question_->addItem(tr("How long to count so that the point is at"));
+    question_->addItem(tr("How fast to draw so that the point ends at"));
+    question_->addItem(tr("Which spacing keeps the bob up longest"));
+    question_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    column->addWidget(question_);
+    auto* line = new QHBoxLayout;
+    auto* depth = new QDoubleSpinBox;
+    depth->setObjectName(QStringLiteral("drift-depth"));
+    depth->setAccessibleName(tr("Depth asked for"));
+    depth->setRange(0.05, 10.0);
+    depth->setSingleStep(0.05);
+    depth->setValue(0.5);
+    depth->setSuffix(tr(" m"));
+    numbers_["depth"] = depth;
+    line->addWidget(depth);
+    ask_->setObjectName(QStringLiteral("ask"));
+    ask_->setText(tr("Ask"));
+    line->addWidget(ask_);
+    line->addStretch(1);
+    column->addLayout(line);
+    answer_->setObjectName(QStringLiteral("answer"));
+    answer_->setWordWrap(true);
+    answer_->setFont(faceScaled(1.0, true));
+    column->addWidget(answer_);
+    column->addStretch(1);
+    auto* why = new QLabel(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics on stated shapes: trust the differences."));
+    why->setWordWrap(true);
+    why->setFont(faceScaled(0.88));
+    column->addWidget(why);
+    connect(style_, &QComboBox::currentIndexChanged, this, [this] { handlingChanged(); });
+    connect(ask_, &QToolButton::clicked, this, [this] {
+        if (asking_.running())
+            asking_.stop();
+        else
+            ask();
+    });
+    return panel;
+}
+
+Handling DriftStation::handling() const {
+    const auto value = [this](const char* name) { return numbers_.at(name)->value(); };
+    Handling h;
+    h.count = value("count") * second;
+    h.retrieve = value("retrieve") * metrePerSecond;
+    h.retrieveFor = value("for") * second;
+    const auto style = static_cast<Style>(style_->currentData().toInt());
+    if (style == Style::pulls) {
+        h.pull = value("pull") * second;
+        h.pause = value("pause") * second;
+    } else if (style == Style::figureOfEight) {
+        h.pull = 0.5 * second;
+        h.pause = 0.15 * second;
+    }
+    h.drift = value("drift") * metrePerSecond;
+    h.lift = value("lift") * metrePerSecond;
+    h.height = value("height") * metre;
+    h.hang = value("hang") * second;
+    return h;
+}
+
+std::optional<Rig> DriftStation::rig() const {
+    const auto& report = document_.teamReport();
+    if (!report || !document_.team()) return std::nullopt;
+    return rigOf(report->flies, measuresOf(document_.team()->leader), document_.setting().celsius);
+}
+
+void DriftStation::showEvent(QShowEvent*) { run({}); }
+void DriftStation::hideEvent(QHideEvent*) { play_->setChecked(false); }
+
+// While a control moves the run is rougher and quicker; the full one follows when it rests.
+void DriftStation::handlingChanged() {
+    const bool pulls = static_cast<Style>(style_->currentData().toInt()) == Style::pulls;
+    for (const char* name : {"pull", "pause"}) numbers_.at(name)->setEnabled(pulls);
+    if (!isVisible()) return;
+    DriftOptions rough;
+    rough.link = kDraggingLink;
+    rough.step = kDraggingStep;
+    run(rough);
+    settle_.start();
+}
+
+void DriftStation::run(const DriftOptions& options) {
+    const Handling h = handling();
+    const auto rigged = rig();
+    if (!rigged) return words_->setText(tr("No team hangs on the cast."));
+    if (const Faults faults = check(h); !faults.empty()) {
+        background_.stop();
+        return words_->setText(qt(faults.front().line()));
+    }
+    const auto work = [rig = *rigged, h, options](const std::stop_token& stop, const Background::Progress&) {
+        DriftOptions how = options;
+        how.stop = stop;
+        return runDrift(rig, h, how);
+    };
+    background_.start(work, [this](DriftReport run) {
+        if (run.stopped) return;
+        section_->show(std::move(run));
+        const QSignalBlocker quiet(scrub_);
+        scrub_->setRange(0, static_cast<int>(std::lround(section_->length() * 20.0)));
+        scrub_->setValue(static_cast<int>(std::lround(section_->time() * 20.0)));
+        report();
+    });
+}
+
+void DriftStation::report() {
+    const DriftReport& run = *section_->run();
+    QStringList words;
+    const auto seconds = [](Time time) { return qt(formatNumber(time / second, 1)); };
+    if (run.bobBreaks)
+        words << tr("The bob breaks the surface %1 s into the lift, holds there %2 s and is clear of it %3 s.").arg(seconds(*run.bobBreaks), seconds(*run.bobHolds), seconds(*run.bobClear));
+    else if (run.bobHolds)
+        words << tr("The bob does not break the surface.");
+    for (const std::string& warning : run.warnings) words << qt(warning) + QLatin1Char('.');
+    words_->setText(words.join(QLatin1Char('\n')));
+}
+
+void DriftStation::ask() {
+    const auto rigged = rig();
+    if (!rigged) return;
+    const int which = question_->currentIndex();
+    const Length depth = numbers_.at("depth")->value() * metre;
+    const Handling h = handling();
+    if (const Faults faults = check(h); !faults.empty()) return answer_->setText(qt(faults.front().line()));
+    answer_->setText(tr("Trying it…"));
+    const auto work = [rig = *rigged, h, which, depth](const std::stop_token& stop, const Background::Progress&) {
+        if (which == 0) return countFor(rig, Position::point, depth, stop);
+        return which == 1 ? retrieveFor(rig, h, Position::point, depth, stop) : spacingFor(rig, h, stop);
+    };
+    asking_.start(work, [this](const Answer& answer) { answer_->setText(answer.stopped ? tr("Stopped.") : qt(answer.words)); });
+}
+
+}  // namespace machair::app

@@ -1,0 +1,63 @@
+// How the three fish: the leader through count, retrieve, lift and hang, replayed; and answers to what tiers ask of it.
+#pragma once
+
+#include <QTimer>
+#include <QWidget>
+#include <array>
+#include <map>
+
+#include "editing/background.h"
+#include "editing/document.h"
+#include "leader/drift.h"
+#include "leader/questions.h"
+#include "theme/theme.h"
+
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QProgressBar;
+class QSlider;
+class QToolButton;
+
+namespace machair::app {
+
+class WaterSection;
+
+class DriftStation : public QWidget {
+    Q_OBJECT
+  public:
+    DriftStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+
+  protected:
+    void showEvent(QShowEvent* event) override;
+    void hideEvent(QHideEvent* event) override;
+
+  private:
+    QWidget* makePanel();
+    [[nodiscard]] QDoubleSpinBox* number(const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit);
+    [[nodiscard]] Handling handling() const;
+    [[nodiscard]] std::optional<Rig> rig() const;
+    void handlingChanged();
+    void run(const DriftOptions& options);
+    void ask();
+    void report();
+
+    Document& document_;
+    const Theme& theme_;
+    Background background_;
+    Background asking_;
+    WaterSection* section_;
+    QWidget* panel_;
+    std::map<std::string, QDoubleSpinBox*> numbers_;
+    QComboBox* style_;
+    QLabel* words_;
+    QLabel* answer_;
+    QComboBox* question_;
+    QToolButton* ask_;
+    QToolButton* play_;
+    QSlider* scrub_;
+    QTimer playing_;
+    QTimer settle_;  // after the last change of a control, the run at full resolution
+};
+
+}  // namespace machair::app

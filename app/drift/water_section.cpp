@@ -1,0 +1,322 @@
+#include "drift/water_section.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+#include "colour/colour.h"
+#include "theme/said.h"
+#include "units/text.h"
+#include "water/sight.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kChartShare = 0.36;
+constexpr double kFlyPxPerMm = 3.4;   // flies are drawn larger than the water is, to be seen
+constexpr double kAir = 0.16;         // share of the section above the surface
+
+QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
+
+// Linear light as the screen shows it.
+QColor shown(Rgb linear, double exposure) {
+    const Rgb c = fromLinear({linear.r * exposure, linear.g * exposure, linear.b * exposure});
+    return QColor::fromRgbF(static_cast<float>(c.r), static_cast<float>(c.g), static_cast<float>(c.b));
+}
+
+double niceStep(double range) {
+    for (const double step : {0.05, 0.1, 0.2, 0.5, 1.0, 2.0, 5.0})
+        if (range / step <= 6.0) return step;
+    return 10.0;
+}
+
+}  // namespace
+
+WaterSection::WaterSection(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("water-section"));
+    setAccessibleName(tr("The leader in the water, and depth against time"));
+    setMinimumSize(420, 320);
+    setMouseTracking(true);
+    connect(&document_, &Document::teamChanged, this, [this] { rebuildFlies(); update(); });
+    connect(&theme_, &Theme::changed, this, [this] { rebuildFlies(); update(); });
+}
+
+void WaterSection::rebuildFlies() {
+    flies_.clear();
+    if (!isVisible() && flies_.empty() && !run_) return;
+    const auto& report = document_.teamReport();
+    if (!report) return;
+    for (const TeamFly& fly : report->flies) {
+        const Scene scene = makeScene(fly.plan);
+        constexpr double kMargin = 4.0;
+        const QSizeF size(kFlyPxPerMm * (scene.right - scene.left) + 2.0 * kMargin, kFlyPxPerMm * (scene.top - scene.bottom) + 2.0 * kMargin);
+        Small small{fly.position, QImage((size * devicePixelRatioF()).toSize(), QImage::Format_ARGB32_Premultiplied), {}};
+        small.picture.setDevicePixelRatio(devicePixelRatioF());
+        small.picture.fill(Qt::transparent);
+        small.eye = QPointF(kMargin - kFlyPxPerMm * scene.left, kMargin + kFlyPxPerMm * scene.top);
+        QPainter painter(&small.picture);
+        drawing::paintFly(painter, scene, {kFlyPxPerMm, small.eye, theme_.bench(), 0.0});
+        flies_.push_back(std::move(small));
+    }
+}
+
+void WaterSection::show(DriftReport run) {
+    const bool first = !run_;
+    before_ = std::move(run_);
+    run_ = std::move(run);
+    deepest_ = 0.3;
+    left_ = 1e9;
+    right_ = -1e9;
+    for (const DriftSample& sample : run_->samples)
+        for (const Point2& node : sample.nodes) {
+            deepest_ = std::max(deepest_, -node.y / metre);
+            left_ = std::min(left_, node.x / metre);
+            right_ = std::max(right_, node.x / metre);
+        }
+    deepest_ *= 1.15;
+    time_ = first ? 0.5 * length() : std::min(time_, length());  // at first in the middle of the draw, where there is something to see
+    if (first) emit timeChanged(time_);
+    if (flies_.empty()) rebuildFlies();
+    update();
+}
+
+double WaterSection::length() const { return run_ && !run_->samples.empty() ? run_->samples.back().time / second : 0.0; }
+
+void WaterSection::setTime(double seconds) {
+    const double wanted = std::clamp(seconds, 0.0, length());
+    if (wanted == time_) return;
+    time_ = wanted;
+    emit timeChanged(time_);
+    update();
+}
+
+const DriftSample* WaterSection::sampleAt(double seconds) const {
+    if (!run_ || run_->samples.empty()) return nullptr;
+    const auto index = static_cast<std::size_t>(std::llround(seconds / (kSampleEvery / second)));
+    return &run_->samples[std::min(index, run_->samples.size() - 1)];
+}
+
+QRectF WaterSection::chart() const {
+    const double top = height() * (1.0 - kChartShare);
+    return QRectF(54.0, top + 26.0, width() - 54.0 - 150.0, height() - top - 26.0 - 30.0);
+}
+
+QPointF WaterSection::toScreen(const QRectF& frame, const Point2& at) const {
+    const double span = std::max(right_ - left_, 1.0);
+    const double surface = frame.top() + kAir * frame.height();
+    return {frame.left() + 20.0 + (frame.width() - 130.0) * (at.x / metre - left_) / span, surface - (1.0 - kAir) * frame.height() * (at.y / metre) / deepest_};
+}
+
+QColor WaterSection::flyInk(Position position) const {
+    const Colours& c = theme_.colours();
+    return position == Position::bob ? c.accent : position == Position::middle ? c.grass : c.slate;
+}
+
+void WaterSection::paintWater(QPainter& painter, const QRectF& frame) const {
+    const Colours& c = theme_.colours();
+    const double surface = frame.top() + kAir * frame.height();
+    painter.fillRect(frame, c.paper);
+    // The colour of the water at each depth, laid as a wash on the bench.
+    const Clarity clarity = clarityOf(document_.water() ? document_.water()->colour.value_or(WaterColour::tea) : WaterColour::tea);
+    QLinearGradient water(0.0, surface, 0.0, frame.bottom());
+    const double exposure = (theme_.bench() == drawing::Bench::sand ? 0.62 : 0.16) / std::max({clarity.scattered.r, clarity.scattered.g, clarity.scattered.b});
+    for (int i = 0; i <= 6; ++i) {
+        const Seen there = seen({0.5, 0.5, 0.5}, clarity, {i / 6.0 * deepest_ * metre, 0.5 * metre, 0.83});
+        const double dim = 1.0 - 0.35 * i / 6.0;
+        const QColor pure = shown(there.water, exposure * dim);
+        const auto mixed = [&](int own, int bench) { return static_cast<int>(std::lround(0.42 * own + 0.58 * bench * (1.0 - 0.22 * i / 6.0))); };
+        water.setColorAt(i / 6.0, QColor(mixed(pure.red(), c.paper.red()), mixed(pure.green(), c.paper.green()), mixed(pure.blue(), c.paper.blue())));
+    }
+    painter.fillRect(QRectF(frame.left(), surface, frame.width(), frame.bottom() - surface), water);
+    painter.setPen(QPen(c.slate, 1.4));
+    painter.drawLine(QPointF(frame.left(), surface), QPointF(frame.right(), surface));
+    painter.setFont(faceScaled(0.85));
+    const QColor ink = theme_.bench() == drawing::Bench::sand ? QColor(0x2b, 0x27, 0x22) : c.ink;
+    const double step = niceStep(deepest_);
+    for (double depth = step; depth < deepest_; depth += step) {
+        const double y = toScreen(frame, {Length{}, -depth * metre}).y();
+        painter.setPen(QPen(QColor(ink.red(), ink.green(), ink.blue(), 50), 0.8, Qt::DotLine));
+        painter.drawLine(QPointF(frame.left(), y), QPointF(frame.right(), y));
+        painter.setPen(ink);
+        painter.drawText(QPointF(frame.left() + 5.0, y - 3.0), tr("%1 m").arg(number(depth, step < 0.1 ? 2 : 1)));
+    }
+}
+
+void WaterSection::paintLeader(QPainter& painter, const QRectF& frame, const DriftSample& sample) const {
+    const Colours& c = theme_.colours();
+    painter.setPen(QPen(theme_.bench() == drawing::Bench::sand ? QColor(0x20, 0x2b, 0x32) : c.ink, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+    for (std::size_t i = 1; i < sample.nodes.size() && i < run_->parents.size(); ++i)
+        painter.drawLine(toScreen(frame, sample.nodes[static_cast<std::size_t>(run_->parents[i])]), toScreen(frame, sample.nodes[i]));
+    const QPointF tip = toScreen(frame, sample.nodes.front());
+    painter.setPen(QPen(c.inkSoft, 3.0, Qt::SolidLine, Qt::RoundCap));
+    painter.drawLine(tip, tip + QPointF(-16.0, -10.0));
+}
+
+void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const DriftSample& sample) const {
+    const Clarity clarity = clarityOf(document_.water() ? document_.water()->colour.value_or(WaterColour::tea) : WaterColour::tea);
+    const auto& report = document_.teamReport();
+    double labelled = -1e9;
+    for (const Small& fly : flies_) {
+        const auto slot = static_cast<std::size_t>(fly.position);
+        if (!run_->flyNode[slot]) continue;
+        const Point2 node = sample.nodes[*run_->flyNode[slot]];
+        const QPointF at = toScreen(frame, node);
+        painter.drawImage(at - fly.eye, fly.picture);
+        painter.setPen(flyInk(fly.position));
+        painter.setFont(faceScaled(0.9, true));
+        const double depth = -node.y / metre;
+        QString label = depth < -0.02 ? tr("%1, in the air").arg(titleOf(fly.position)) : tr("%1  %2 m").arg(titleOf(fly.position), number(depth, 2));
+        if (report)
+            for (const TeamFly& weighed : report->flies)
+                if (weighed.position == fly.position && depth > 0.0) {
+                    const Seen there = seen(meanColour(weighed.plan), clarity, {depth * metre, 0.5 * metre, 0.83});
+                    // As it looks to a fish half a metre off, on the water behind it.
+                    const double exposure = 0.55 / std::max({there.fly.r, there.fly.g, there.fly.b, there.water.r, there.water.g, there.water.b});
+                    const QRectF chip(frame.right() - 112.0, frame.top() + 8.0 + 30.0 * static_cast<double>(slot), 100.0, 24.0);
+                    painter.setPen(QPen(theme_.colours().line, 1.0));
+                    painter.setBrush(shown(there.water, exposure));
+                    painter.drawRoundedRect(chip, 4.0, 4.0);
+                    painter.setPen(Qt::NoPen);
+                    painter.setBrush(shown(there.fly, exposure));
+                    painter.drawEllipse(QRectF(chip.left() + 6.0, chip.top() + 5.0, 24.0, 14.0));
+                    painter.setPen(qGray(shown(there.water, exposure).rgb()) > 120 ? QColor(0x20, 0x20, 0x20) : QColor(0xf5, 0xf0, 0xe4));
+                    painter.drawText(chip.adjusted(34, 0, -4, 0), Qt::AlignVCenter | Qt::AlignLeft, titleOf(fly.position));
+                    painter.setPen(flyInk(fly.position));
+                }
+        painter.setFont(faceScaled(0.9, true));
+        const QFontMetricsF width(painter.font());
+        QPointF text(at.x() + fly.picture.deviceIndependentSize().width() - fly.eye.x() + 4.0, at.y() + 4.0);
+        if (std::abs(text.y() - labelled) < 15.0) text.setY(labelled + 15.0);
+        if (text.x() + width.horizontalAdvance(label) > frame.right() - 6.0) text = QPointF(frame.right() - 6.0 - width.horizontalAdvance(label), text.y() + 22.0);
+        labelled = text.y();
+        const QFontMetricsF& metrics = width;
+        QColor back = theme_.colours().raised;
+        back.setAlpha(215);
+        painter.fillRect(QRectF(text.x() - 3.0, text.y() - metrics.ascent(), metrics.horizontalAdvance(label) + 6.0, metrics.height()), back);
+        painter.drawText(text, label);
+    }
+}
+
+void WaterSection::paintChart(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const QRectF box = chart();
+    painter.fillRect(QRectF(0.0, height() * (1.0 - kChartShare), width(), height() * kChartShare), c.panel);
+    painter.setFont(faceScaled(0.88, true));
+    painter.setPen(c.ink);
+    painter.drawText(QPointF(14.0, box.top() - 9.0), tr("Depth against time"));
+    painter.setFont(faceScaled(0.85));
+    const double seconds = std::max(length(), 1.0);
+    const auto at = [&](double t, double depth) { return QPointF(box.left() + box.width() * t / seconds, box.top() + box.height() * std::clamp(depth / deepest_, -0.05, 1.0)); };
+    const double step = niceStep(deepest_);
+    for (double depth = 0.0; depth < deepest_; depth += step) {
+        painter.setPen(QPen(c.line, 0.8));
+        painter.drawLine(at(0.0, depth), at(seconds, depth));
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(0.0, at(0.0, depth).y() - 9.0, box.left() - 6.0, 18.0), Qt::AlignRight | Qt::AlignVCenter, tr("%1 m").arg(number(depth, step < 0.1 ? 2 : 1)));
+    }
+    const double tick = seconds <= 12.0 ? 2.0 : seconds <= 40.0 ? 5.0 : seconds <= 120.0 ? 20.0 : 60.0;
+    for (double t = 0.0; t <= seconds + 1e-9; t += tick) {
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(at(t, 0.0).x() - 30.0, box.bottom() + 3.0, 60.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, tr("%1 s").arg(number(t, 0)));
+    }
+    const auto lines = [&](const DriftReport& run, bool faint) {
+        for (const Position position : kPositions) {
+            QPainterPath path;
+            bool drawing = false;
+            for (const DriftSample& sample : run.samples) {
+                const auto& depth = sample.depth[static_cast<std::size_t>(position)];
+                if (!depth) {
+                    drawing = false;
+                    continue;
+                }
+                const QPointF point = at(sample.time / second, *depth / metre);
+                if (drawing)
+                    path.lineTo(point);
+                else
+                    path.moveTo(point);
+                drawing = true;
+            }
+            QColor ink = flyInk(position);
+            if (faint) ink.setAlpha(70);
+            const Qt::PenStyle style = position == Position::bob ? Qt::SolidLine : position == Position::middle ? Qt::DashLine : Qt::DashDotLine;
+            painter.setPen(QPen(ink, faint ? 1.2 : 2.0, style));
+            painter.setBrush(Qt::NoBrush);
+            painter.drawPath(path);
+        }
+    };
+    painter.save();
+    painter.setClipRect(box.adjusted(-1, -6, 1, 2));
+    if (before_) lines(*before_, true);
+    lines(*run_, false);
+    painter.setPen(QPen(c.ink, 1.2));
+    painter.drawLine(at(time_, 0.0), at(time_, deepest_));
+    painter.restore();
+    painter.setPen(c.ink);
+    painter.drawText(QPointF(std::clamp(at(time_, 0.0).x() + 4.0, 150.0, box.right() - 40.0), box.top() - 9.0), tr("%1 s").arg(number(time_, 1)));
+    paintBands(painter, QRectF(box.right() + 18.0, box.top(), width() - box.right() - 30.0, box.height()));
+}
+
+// How long each fly spent in each 10 cm, as bars beside the chart's own depths.
+void WaterSection::paintBands(QPainter& painter, const QRectF& frame) const {
+    const Colours& c = theme_.colours();
+    painter.setFont(faceScaled(0.82));
+    painter.setPen(c.inkSoft);
+    painter.drawText(QRectF(frame.left(), frame.top() - 22.0, frame.width(), 18.0), Qt::AlignLeft | Qt::AlignVCenter, tr("time at depth"));
+    Time most = 0.1 * second;
+    for (const auto& bands : run_->bands)
+        for (const Time time : bands) most = std::max(most, time);
+    for (const Position position : kPositions) {
+        const auto& bands = run_->bands[static_cast<std::size_t>(position)];
+        for (std::size_t i = 0; i < bands.size(); ++i) {
+            const double top = frame.top() + frame.height() * (0.1 * static_cast<double>(i)) / deepest_;
+            const double thick = frame.height() * 0.1 / deepest_;
+            if (top > frame.bottom()) break;
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(flyInk(position));
+            const double share = static_cast<double>(position) / 3.0;
+            painter.drawRect(QRectF(frame.left(), top + share * thick, frame.width() * (bands[i] / most), std::max(1.0, thick / 3.0 - 1.0)));
+        }
+    }
+}
+
+void WaterSection::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QRectF frame(0.0, 0.0, width(), height() * (1.0 - kChartShare));
+    if (!run_) {
+        painter.fillRect(rect(), theme_.colours().paper);
+        painter.setPen(theme_.colours().inkSoft);
+        painter.drawText(rect(), Qt::AlignCenter, tr("The leader is let down into the water here."));
+        return;
+    }
+    painter.save();
+    painter.setClipRect(frame);
+    paintWater(painter, frame);
+    if (const DriftSample* sample = sampleAt(time_); sample && !sample->nodes.empty()) {
+        if (before_ && before_->parents.size() == run_->parents.size())
+            for (const DriftSample& old : before_->samples)
+                if (std::abs(old.time / second - time_) < 0.026 && !old.nodes.empty()) {
+                    painter.setOpacity(0.25);
+                    paintLeader(painter, frame, old);
+                    painter.setOpacity(1.0);
+                }
+        paintLeader(painter, frame, *sample);
+        paintFlies(painter, frame, *sample);
+    }
+    painter.restore();
+    paintChart(painter);
+}
+
+void WaterSection::mousePressEvent(QMouseEvent* event) { mouseMoveEvent(event); }
+
+void WaterSection::mouseMoveEvent(QMouseEvent* event) {
+    const QRectF box = chart();
+    const bool over = box.adjusted(-20, -20, 20, 20).contains(event->position());
+    setCursor(over ? Qt::SplitHCursor : Qt::ArrowCursor);
+    if ((event->buttons() & Qt::LeftButton) && over) setTime(length() * (event->position().x() - box.left()) / box.width());
+}
+
+}  // namespace machair::app

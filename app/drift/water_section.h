@@ -1,0 +1,62 @@
+// A side view of the water with the leader in it at one moment, and under it depth against time. The path of the run
+// before stays faint under the new one. Drag in the lower part to move through time.
+#pragma once
+
+#include <QWidget>
+#include <optional>
+#include <vector>
+
+#include "drawing/fly_painter.h"
+#include "editing/document.h"
+#include "leader/drift.h"
+#include "theme/theme.h"
+
+namespace machair::app {
+
+class WaterSection : public QWidget {
+    Q_OBJECT
+  public:
+    WaterSection(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void show(DriftReport run);
+    void setTime(double seconds);
+    [[nodiscard]] double time() const { return time_; }
+    [[nodiscard]] double length() const;
+    [[nodiscard]] const std::optional<DriftReport>& run() const { return run_; }
+    [[nodiscard]] QRectF chart() const;  // depth against time
+
+  signals:
+    void timeChanged(double seconds);
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+
+  private:
+    void rebuildFlies();
+    void paintWater(QPainter& painter, const QRectF& frame) const;
+    void paintLeader(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
+    void paintFlies(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
+    void paintChart(QPainter& painter) const;
+    void paintBands(QPainter& painter, const QRectF& frame) const;
+    [[nodiscard]] const DriftSample* sampleAt(double seconds) const;
+    [[nodiscard]] QPointF toScreen(const QRectF& frame, const Point2& at) const;
+    [[nodiscard]] QColor flyInk(Position position) const;
+
+    Document& document_;
+    const Theme& theme_;
+    std::optional<DriftReport> run_;
+    std::optional<DriftReport> before_;
+    double time_ = 0.0;
+    double deepest_ = 0.5;  // m, of what is shown
+    double left_ = 0.0;     // m
+    double right_ = 4.0;
+    struct Small {
+        Position position;
+        QImage picture;
+        QPointF eye;  // in it
+    };
+    std::vector<Small> flies_;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,37 @@
+// A record's fields, edited in place: every key of it, with the limits its file has. Faults stand under the form.
+#pragma once
+
+#include <QWidget>
+#include <functional>
+#include <map>
+#include <string>
+#include <vector>
+
+#include "book/fields.h"
+#include "editing/document.h"
+
+class QFormLayout;
+class QLabel;
+
+namespace machair::app {
+
+class FieldsForm : public QWidget {
+    Q_OBJECT
+  public:
+    // `write` makes the edit; `keys` are the fields shown, in this order (all where empty).
+    FieldsForm(const char* name, std::vector<std::string> keys, std::function<Faults(const std::string& key, const std::string& text)> write, QWidget* parent = nullptr);
+    void show(const std::vector<Field>& fields);
+
+  private:
+    void build(const std::vector<Field>& fields);
+    void write(const std::string& key, const QString& text);
+    QString name_;
+    std::vector<std::string> keys_;
+    std::function<Faults(const std::string&, const std::string&)> write_;
+    QFormLayout* form_;
+    QLabel* fault_;
+    std::map<std::string, QWidget*> editors_;
+    std::vector<Field> shown_;
+};
+
+}  // namespace machair::app

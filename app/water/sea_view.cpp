@@ -1,0 +1,284 @@
+#include "water/sea_view.h"
+
+#include <QMouseEvent>
+#include <QPainter>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+#include "theme/said.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kWaveShare = 0.30;
+constexpr double kFullnessHeight = 132.0;
+constexpr double kDrawnSpan = 1500.0;  // m, of the blank map that a shore is drawn on
+
+QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
+
+}  // namespace
+
+SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("sea"));
+    setAccessibleName(tr("The loch, its wave and how full to dress"));
+    setMinimumWidth(420);
+    connect(&document_, &Document::teamChanged, this, &SeaView::refresh);
+    connect(&document_, &Document::bookOpened, this, [this] { boat_.reset(); refresh(); });
+    connect(&document_, &Document::bookChanged, this, &SeaView::refresh);
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+}
+
+void SeaView::refresh() {
+    sea_.reset();
+    if (const WaterSpec* water = document_.water(); water && water->wind && water->fetch) sea_ = seaUnder({*water->wind, *water->fetch, water->drogue.value_or(false)});
+    update();
+}
+
+void SeaView::drawShore(bool drawing) {
+    drawing_ = drawing;
+    drawn_.clear();
+    setCursor(drawing ? Qt::CrossCursor : Qt::ArrowCursor);
+    update();
+}
+
+QRectF SeaView::mapFrame() const { return QRectF(16.0, 34.0, width() - 32.0, height() * (1.0 - kWaveShare) - kFullnessHeight - 46.0); }
+
+QPointF SeaView::toScreen(const MapPoint& at) const {
+    const QRectF frame = mapFrame();
+    double east = kDrawnSpan, north = kDrawnSpan * frame.height() / std::max(frame.width(), 1.0);
+    if (const WaterSpec* water = document_.water(); water && water->outline.size() > 2 && !drawing_) {
+        east = north = 1.0;
+        for (const auto& corner : water->outline) {
+            east = std::max(east, corner[0] / metre);
+            north = std::max(north, corner[1] / metre);
+        }
+    }
+    const double scale = std::min(frame.width() / (1.06 * east), frame.height() / (1.06 * north));
+    const double left = frame.center().x() - 0.5 * scale * east, bottom = frame.center().y() + 0.5 * scale * north;
+    return {left + scale * (at[0] / metre), bottom - scale * (at[1] / metre)};
+}
+
+MapPoint SeaView::toMap(QPointF at) const {
+    const QPointF zero = toScreen({Length{}, Length{}}), one = toScreen({100.0 * metre, 100.0 * metre});
+    return {100.0 * (at.x() - zero.x()) / (one.x() - zero.x()) * metre, 100.0 * (at.y() - zero.y()) / (one.y() - zero.y()) * metre};
+}
+
+void SeaView::paintMap(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const WaterSpec* water = document_.water();
+    painter.setFont(faceScaled(1.0, true));
+    painter.setPen(c.ink);
+    painter.drawText(QPointF(16.0, 22.0), water ? qt(water->title()) : tr("No water yet"));
+    const bool outlined = water && water->outline.size() > 2;
+    painter.setFont(faceScaled(0.9));
+    painter.setPen(c.inkSoft);
+    if (drawing_) {
+        painter.drawText(mapFrame(), Qt::AlignTop | Qt::AlignRight, tr("click corner after corner of the shore, twice at the last; the frame is %1 m wide").arg(kDrawnSpan));
+        QPolygonF line;
+        for (const MapPoint& corner : drawn_) line << toScreen(corner);
+        painter.setPen(QPen(c.accent, 2.0));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPolyline(line);
+        for (const QPointF& corner : line) painter.drawEllipse(corner, 3.0, 3.0);
+        return;
+    }
+    if (!outlined) {
+        painter.drawText(mapFrame(), Qt::AlignCenter | Qt::TextWordWrap, tr("Draw the loch's shore here, or bring it in as GeoJSON, and a click measures the fetch. Without a map, type the fetch."));
+        return;
+    }
+    QPolygonF shore;
+    for (const auto& corner : water->outline) shore << toScreen(corner);
+    painter.setPen(QPen(c.slate, 1.8));
+    QColor fill = c.slate;
+    fill.setAlpha(46);
+    painter.setBrush(fill);
+    painter.drawPolygon(shore);
+    // A scale of whole half kilometres.
+    const double half = toScreen({500.0 * metre, Length{}}).x() - toScreen({Length{}, Length{}}).x();
+    const QPointF foot(mapFrame().left() + 4.0, mapFrame().bottom() - 4.0);
+    painter.setPen(QPen(c.ink, 1.5));
+    painter.drawLine(foot, foot + QPointF(half, 0.0));
+    painter.drawText(foot + QPointF(0.0, -6.0), tr("500 m"));
+    if (water->windFrom) {
+        // The wind as parallel strokes that blow across the map.
+        const double bearing = *water->windFrom * std::numbers::pi / 180.0;
+        const QPointF blow(-std::sin(bearing), std::cos(bearing));
+        const QString said = tr("wind from %1°").arg(number(*water->windFrom, 0));
+        const double room = QFontMetricsF(painter.font()).horizontalAdvance(said);
+        const QPointF at(width() - 16.0 - room - 26.0, 18.0);
+        painter.setPen(QPen(c.accent, 2.2, Qt::SolidLine, Qt::RoundCap));
+        painter.drawLine(at - 13.0 * blow, at + 13.0 * blow);
+        const QPointF side(-blow.y(), blow.x());
+        painter.drawLine(at + 13.0 * blow, at + 5.0 * blow + 5.0 * side);
+        painter.drawLine(at + 13.0 * blow, at + 5.0 * blow - 5.0 * side);
+        painter.setPen(c.inkSoft);
+        painter.drawText(QPointF(width() - 16.0 - room, 23.0), said);
+    }
+    if (boat_ && water->windFrom) {
+        const double bearing = *water->windFrom * std::numbers::pi / 180.0;
+        const Length fetch = fetchAt(water->outline, *boat_, *water->windFrom);
+        const MapPoint upwind{(*boat_)[0] + std::sin(bearing) * fetch, (*boat_)[1] + std::cos(bearing) * fetch};
+        painter.setPen(QPen(c.accent, 1.6, Qt::DashLine));
+        painter.drawLine(toScreen(*boat_), toScreen(upwind));
+        painter.setBrush(c.accent);
+        painter.setPen(Qt::NoPen);
+        painter.drawEllipse(toScreen(*boat_), 5.0, 5.0);
+        painter.setPen(c.ink);
+        painter.drawText(toScreen(*boat_) + QPointF(9.0, 5.0), tr("fetch %1 m").arg(number(fetch / metre, 0)));
+    } else {
+        painter.setPen(c.inkSoft);
+        painter.drawText(mapFrame(), Qt::AlignBottom | Qt::AlignRight, water->windFrom ? tr("click where the boat is to measure the fetch") : tr("say where the wind is from, then a click measures the fetch"));
+    }
+}
+
+// Two waves to scale, height as length, with a small boat side on.
+void SeaView::paintWave(QPainter& painter, const QRectF& frame) const {
+    const Colours& c = theme_.colours();
+    painter.setPen(c.inkSoft);
+    if (!sea_) {
+        painter.drawText(frame, Qt::AlignCenter, tr("Wind and fetch make the wave."));
+        return;
+    }
+    const double height = sea_->height / metre;
+    const double period = std::max(sea_->period / second, 1e-6);
+    const double wavelength = std::clamp(9.81 * period * period / (2.0 * std::numbers::pi), 0.3, 60.0);
+    const double span = std::max({9.0, 1.6 * wavelength, frame.width() / std::max(0.34 * frame.height(), 1.0)});  // m across the frame
+    const double scale = frame.width() / span;
+    const double level = frame.top() + std::max(46.0 + 1.1 * scale + 0.5 * height * scale, 0.62 * frame.height());
+    const auto surface = [&](double x) { return level - 0.5 * height * scale * std::cos(2.0 * std::numbers::pi * (x / scale) / wavelength); };
+    QPainterPath water(QPointF(frame.left(), surface(0.0)));
+    for (double x = 0.0; x <= frame.width(); x += 2.0) water.lineTo(frame.left() + x, surface(x));
+    painter.setPen(QPen(c.slate, 2.0));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawPath(water);
+    QPainterPath below = water;
+    below.lineTo(frame.bottomRight());
+    below.lineTo(frame.bottomLeft());
+    QColor fill = c.slate;
+    fill.setAlpha(46);
+    painter.fillPath(below, fill);
+    // A 4.9 m boat drifting side on: how large the wave is beside it.
+    const double boatX = 0.5 * frame.width(), hull = 4.9 * scale;
+    const QPointF keel(frame.left() + boatX, surface(boatX) + 0.16 * scale);
+    const auto at = [&](double along, double up) { return keel + QPointF(along * hull, -up * scale); };
+    QPainterPath boat(at(-0.50, 0.66));
+    boat.cubicTo(at(-0.49, 0.30), at(-0.40, 0.04), at(-0.22, 0.0));
+    boat.lineTo(at(0.26, 0.0));
+    boat.cubicTo(at(0.40, 0.06), at(0.47, 0.36), at(0.50, 0.86));
+    boat.cubicTo(at(0.26, 0.60), at(-0.20, 0.52), at(-0.50, 0.66));
+    painter.setPen(QPen(c.ink, 1.2));
+    painter.setBrush(c.raised);
+    painter.drawPath(boat);
+    painter.save();
+    painter.setClipPath(boat);
+    painter.setPen(QPen(c.line, 0.9));
+    for (const double strake : {0.40, 0.24, 0.10}) {  // planks
+        QPainterPath plank(at(-0.5, strake + 0.08));
+        plank.cubicTo(at(-0.2, strake - 0.04), at(0.25, strake - 0.02), at(0.52, strake + 0.22));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(plank);
+    }
+    painter.restore();
+    painter.setPen(QPen(c.ink, 2.2, Qt::SolidLine, Qt::RoundCap));
+    QPainterPath gunwale(at(0.50, 0.86));
+    gunwale.cubicTo(at(0.26, 0.60), at(-0.20, 0.52), at(-0.50, 0.66));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawPath(gunwale);
+    painter.setPen(QPen(c.inkSoft, 1.1, Qt::SolidLine, Qt::RoundCap));  // an oar shipped, a rod ahead of the drift
+    painter.drawLine(at(-0.36, 0.62), at(0.14, 0.78));
+    painter.setFont(faceScaled(0.85));
+    painter.setPen(c.inkSoft);
+    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop, tr("4.9 m"));
+    painter.setFont(faceScaled(1.05, true));
+    painter.setPen(c.ink);
+    const WaterSpec* water1 = document_.water();
+    const int force = beaufort(*water1->wind);
+    painter.drawText(QPointF(frame.left() + 16.0, frame.top() + 18.0),
+                     tr("Force %1, %2: %3").arg(force).arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea_->kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
+    painter.setFont(faceScaled(0.95));
+    painter.setPen(c.inkSoft);
+    painter.drawText(QPointF(frame.left() + 16.0, frame.top() + 38.0),
+                     tr("wave %1 cm every %2 s, once it has blown %3 min · the boat drifts at %4 m/s%5")
+                         .arg(number(100.0 * height, 0), number(sea_->period / second, 1), number(sea_->builds / second / 60.0, 0), number(sea_->drift / metrePerSecond, 2),
+                              water1->drogue.value_or(false) ? tr(" on the drogue") : QString()));
+}
+
+void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
+    const Colours& c = theme_.colours();
+    painter.setFont(faceScaled(0.95, true));
+    painter.setPen(c.ink);
+    painter.drawText(QPointF(frame.left(), frame.top() + 14.0), tr("How full, fibres a mm of gape"));
+    painter.setFont(faceScaled(0.88));
+    const auto& report = document_.teamReport();
+    if (!sea_ || !report) return;
+    constexpr double kMost = 45.0;
+    const double left = frame.left() + 70.0, room = frame.width() - 70.0 - 150.0;
+    double y = frame.top() + 26.0;
+    for (const Position position : kPositions) {
+        const double wanted = report->rules.fullnessScale * (position == Position::bob ? sea_->fullness.bob : position == Position::middle ? sea_->fullness.middle : sea_->fullness.point);
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(frame.left(), y, 64.0, 26.0), Qt::AlignVCenter | Qt::AlignLeft, titleOf(position));
+        const auto x = [&](double fibres) { return left + room * std::min(fibres, kMost) / kMost; };
+        painter.setPen(Qt::NoPen);
+        QColor band = c.grass;
+        band.setAlpha(70);
+        painter.setBrush(band);
+        const double low = std::max(0.0, wanted + report->rules.fullness.low), high = wanted + report->rules.fullness.high;
+        painter.drawRect(QRectF(x(low), y + 3.0, x(high) - x(low), 20.0));
+        painter.setPen(QPen(c.grass, 1.6));
+        painter.drawLine(QPointF(x(wanted), y + 1.0), QPointF(x(wanted), y + 25.0));
+        QString said = tr("wants %1").arg(number(wanted, 0));
+        for (const TeamFly& fly : report->flies)
+            if (fly.position == position) {
+                const double own = fly.figures.fullness;
+                painter.setPen(Qt::NoPen);
+                painter.setBrush(c.accent);
+                painter.drawEllipse(QPointF(x(own), y + 13.0), 5.0, 5.0);
+                said += tr(", has %1%2").arg(number(own, 0), own < low ? tr(": fuller") : own > high ? tr(": sparser") : tr(" ✓"));
+            }
+        painter.setPen(c.ink);
+        painter.drawText(QRectF(left + room + 10.0, y, 150.0, 26.0), Qt::AlignVCenter | Qt::AlignLeft, said);
+        y += 29.0;
+    }
+    painter.setPen(c.inkSoft);
+    painter.drawText(QRectF(frame.left(), y - 1.0, frame.width(), 18.0), Qt::AlignLeft, tr("green: what this wave wants · dot: the fly as it is dressed. A rule of thumb."));
+}
+
+void SeaView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), theme_.colours().paper);
+    if (!document_.isOpen()) return;
+    paintMap(painter);
+    const double wave = kWaveShare * height();
+    paintWave(painter, QRectF(0.0, height() - wave - kFullnessHeight, width(), wave));
+    painter.fillRect(QRectF(0.0, height() - kFullnessHeight, width(), kFullnessHeight), theme_.colours().panel);
+    paintFullness(painter, QRectF(16.0, height() - kFullnessHeight + 6.0, width() - 32.0, kFullnessHeight - 8.0));
+}
+
+void SeaView::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton || !mapFrame().contains(event->position())) return;
+    if (drawing_) {
+        drawn_.push_back(toMap(event->position()));
+        update();
+        return;
+    }
+    const WaterSpec* water = document_.water();
+    if (!water || water->outline.size() < 3 || !water->windFrom) return;
+    const MapPoint at = toMap(event->position());
+    if (!onWater(water->outline, at)) return;
+    boat_ = at;
+    update();
+    emit fetchMeasured(fetchAt(water->outline, at, *water->windFrom) / metre);
+}
+
+void SeaView::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (!drawing_) return mousePressEvent(event);
+    emit shoreDrawn(drawn_);
+}
+
+}  // namespace machair::app

@@ -1,0 +1,345 @@
+#include "water/water_station.h"
+
+#include <QComboBox>
+#include <QFile>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QScrollArea>
+#include <QSignalBlocker>
+#include <QSpinBox>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "frame/fields_form.h"
+#include "store/geojson.h"
+#include "theme/said.h"
+#include "units/text.h"
+#include "water/sea_view.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kDayWidth = 290;
+constexpr int kRulesWidth = 390;
+
+QLabel* heading(const QString& text) {
+    auto* label = new QLabel(text);
+    label->setFont(faceScaled(1.0, true));
+    return label;
+}
+
+QToolButton* button(const char* name, const QString& text, const QString& tip) {
+    auto* made = new QToolButton;
+    made->setObjectName(QString::fromLatin1(name));
+    made->setText(text);
+    made->setToolTip(tip);
+    return made;
+}
+
+}  // namespace
+
+WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
+      weatherButton_(nullptr), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), chooseButton_(nullptr),
+      favourite_(new QComboBox), chosen_(new QLabel), teams_(new QListWidget) {
+    setObjectName(QStringLiteral("water"));
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(makeDay());
+    layout->addWidget(sea_, 1);
+    layout->addWidget(makeRules());
+    connect(&document_, &Document::teamChanged, this, &WaterStation::refresh);
+    connect(&document_, &Document::bookOpened, this, &WaterStation::refresh);
+    connect(&document_, &Document::bookChanged, this, &WaterStation::refresh);
+    connect(sea_, &SeaView::fetchMeasured, this, [this](double metres) { (void)writeWater("fetch_m", formatNumber(metres, 0)); });
+    connect(sea_, &SeaView::shoreDrawn, this, &WaterStation::setShore);
+    connect(&background_, &Background::runningChanged, this, [this](bool running) { chooseButton_->setText(running ? tr("Stop") : tr("Choose")); });
+    useWeather(std::make_unique<devices::SocketWeatherStation>());
+}
+
+QWidget* WaterStation::makeDay() {
+    auto* panel = new QWidget;
+    panel->setFixedWidth(kDayWidth);
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(14, 10, 12, 10);
+    column->setSpacing(6);
+    auto* line = new QHBoxLayout;
+    waters_->setObjectName(QStringLiteral("waters"));
+    waters_->setAccessibleName(tr("Water"));
+    waters_->setFont(faceScaled(1.05, true));
+    line->addWidget(waters_, 1);
+    auto* add = button("add-water", tr("+"), tr("Another water"));
+    line->addWidget(add);
+    column->addLayout(line);
+    day_ = new FieldsForm("water", {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
+                          [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
+    column->addWidget(day_);
+    auto* byForce = new QHBoxLayout;
+    byForce->addWidget(new QLabel(tr("or by force")));
+    force_->setObjectName(QStringLiteral("force"));
+    force_->setAccessibleName(tr("Wind by Beaufort's force"));
+    for (int force = 0; force <= 12; ++force) force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
+    byForce->addWidget(force_, 1);
+    column->addLayout(byForce);
+    auto* shore = new QHBoxLayout;
+    auto* draw = button("draw-shore", tr("Draw the shore"), tr("Click corner after corner on the map, twice at the last"));
+    draw->setCheckable(true);
+    auto* bring = button("bring-shore", tr("GeoJSON…"), tr("The shore from a file"));
+    shore->addWidget(draw);
+    shore->addWidget(bring);
+    shore->addStretch(1);
+    column->addLayout(shore);
+    weatherButton_ = button("weather", tr("Weather station: look again"), tr("Fills wind, direction, temperature and light from a weather station; the stand-in is machair-weather"));
+    column->addWidget(weatherButton_);
+    cautions_->setObjectName(QStringLiteral("water-cautions"));
+    cautions_->setWordWrap(true);
+    cautions_->setFont(faceScaled(0.9));
+    column->addStretch(1);
+    column->addWidget(cautions_);
+    connect(waters_, &QComboBox::activated, this, [this](int i) { document_.chooseWater(waters_->itemData(i).toString().toStdString()); });
+    connect(add, &QToolButton::clicked, this, [this] {
+        if (!document_.isOpen()) return;
+        if (document_.apply(addWater(document_.book())).empty()) document_.chooseWater(document_.book().waters.back().id);
+    });
+    connect(force_, &QComboBox::activated, this, [this](int i) { (void)writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1)); });
+    connect(draw, &QToolButton::toggled, sea_, &SeaView::drawShore);
+    connect(sea_, &SeaView::shoreDrawn, draw, [draw] { draw->setChecked(false); });
+    connect(bring, &QToolButton::clicked, this, [this] {
+        auto* dialog = new QFileDialog(this, tr("The loch's shore"), QString(), tr("GeoJSON (*.geojson *.json);;All files (*)"));
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        connect(dialog, &QFileDialog::fileSelected, this, &WaterStation::bringShore);
+        dialog->open();
+    });
+    connect(weatherButton_, &QToolButton::clicked, this, [this] {
+        if (!reading_) {
+            weather_->connectNow();
+            return;
+        }
+        (void)writeWater("wind_m_s", formatShort(reading_->wind / metrePerSecond, 1));
+        (void)writeWater("wind_from_deg", formatShort(reading_->from, 0));
+        if (reading_->celsius) (void)writeWater("celsius", formatShort(*reading_->celsius, 1));
+        if (reading_->light) (void)writeWater("light", reading_->light->toStdString());
+        const qint64 age = readAt_.secsTo(QDateTime::currentDateTime());
+        document_.say(tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(age));
+    });
+    return panel;
+}
+
+QWidget* WaterStation::makeRules() {
+    auto* panel = new QWidget;
+    panel->setFixedWidth(kRulesWidth);
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(12, 10, 14, 10);
+    column->setSpacing(6);
+    auto* top = new QHBoxLayout;
+    top->addWidget(heading(tr("Rule card")));
+    top->addStretch(1);
+    addCard_ = button("add-card", tr("Write one"), tr("A card of this water's or contest's rules"));
+    top->addWidget(addCard_);
+    top->addWidget(new QLabel(tr("kept today")));
+    kept_->setObjectName(QStringLiteral("kept"));
+    kept_->setAccessibleName(tr("Fish kept today"));
+    kept_->setRange(0, 999);
+    top->addWidget(kept_);
+    column->addLayout(top);
+    card_ = new FieldsForm("card", {"name", "source", "date", "most_flies", "least_spacing_m", "largest_hook", "longest_fly_mm", "barb", "kept_before_barbless", "beads"},
+                           [this](const std::string& key, const std::string& text) {
+                               const WaterSpec* water = document_.water();
+                               return water && water->rules ? document_.apply(changeRuleField(document_.book(), *water->rules, key, text)) : Faults{};
+                           });
+    column->addWidget(card_);
+    ruled_->setObjectName(QStringLiteral("ruled"));
+    ruled_->setWordWrap(true);
+    column->addWidget(ruled_);
+    auto* line = new QHBoxLayout;
+    line->addWidget(heading(tr("Choose from the box")));
+    line->addStretch(1);
+    favourite_->setObjectName(QStringLiteral("favourite"));
+    favourite_->setAccessibleName(tr("A fly that has to be on the team"));
+    favourite_->setToolTip(tr("Why not my favourite: the best teams that have it"));
+    favourite_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    favourite_->setMinimumContentsLength(9);
+    line->addWidget(favourite_);
+    chooseButton_ = button("choose", tr("Choose"), tr("The best ordered three of the box for this wave, school and card; exact (F6)"));
+    chooseButton_->setShortcut(QKeySequence(Qt::Key_F6));
+    line->addWidget(chooseButton_);
+    column->addLayout(line);
+    chosen_->setObjectName(QStringLiteral("chosen"));
+    chosen_->setWordWrap(true);
+    column->addWidget(chosen_);
+    teams_->setObjectName(QStringLiteral("choices"));
+    teams_->setAccessibleName(tr("Teams, best first"));
+    teams_->setToolTip(tr("Enter or a double click makes it a team of the book"));
+    teams_->setWordWrap(true);
+    teams_->setFrameShape(QFrame::NoFrame);
+    teams_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    column->addWidget(teams_, 1);
+    column->addStretch(0);
+    connect(addCard_, &QToolButton::clicked, this, [this] {
+        if (document_.water()) (void)document_.apply(addRuleCard(document_.book(), document_.water()->id));
+    });
+    connect(kept_, &QSpinBox::valueChanged, &document_, &Document::keepFish);
+    connect(chooseButton_, &QToolButton::clicked, this, [this] {
+        if (background_.running())
+            background_.stop();
+        else
+            choose();
+    });
+    connect(teams_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { takeChoice(teams_->row(item)); });
+    return panel;
+}
+
+void WaterStation::useWeather(std::unique_ptr<devices::WeatherStation> weather) {
+    weather_ = std::move(weather);
+    connect(weather_.get(), &devices::WeatherStation::read, this, [this](const devices::Weather& read) {
+        reading_ = read;
+        readAt_ = QDateTime::currentDateTime();
+        weatherButton_->setText(tr("Take: wind %1 m/s from %2°").arg(qt(formatNumber(read.wind / metrePerSecond, 1)), qt(formatNumber(read.from, 0))));
+    });
+    connect(weather_.get(), &devices::WeatherStation::rubbish, this, [this](const QString& line) { document_.say(tr("The weather station sent \"%1\", which is no weather").arg(line.left(40))); });
+    connect(weather_.get(), &devices::WeatherStation::stateChanged, this, [this] {
+        if (!weather_->ready() && !reading_) weatherButton_->setText(tr("Weather station: look again"));
+    });
+    weather_->connectNow();
+}
+
+Faults WaterStation::writeWater(const std::string& key, const std::string& text) {
+    if (!document_.water()) return {};
+    return document_.apply(changeWaterField(document_.book(), document_.water()->id, key, text));
+}
+
+void WaterStation::setShore(const std::vector<MapPoint>& outline) {
+    if (!document_.water()) return;
+    if (const Faults faults = checkOutline(outline); !faults.empty()) return document_.say(qt(faults.front().line()));
+    (void)document_.apply(changeOutline(document_.book(), document_.water()->id, outline));
+}
+
+void WaterStation::bringShore(const QString& name) {
+    QFile file(name);
+    if (!file.open(QIODevice::ReadOnly)) return document_.say(tr("%1 can't be read: %2").arg(name, file.errorString()));
+    constexpr qint64 kLargest = 16 << 20;
+    if (file.size() > kLargest) return document_.say(tr("%1 is over 16 MiB: a shore is rarely over one").arg(name));
+    const auto shore = store::readShore(file.readAll().toStdString());
+    if (!shore) return document_.say(tr("%1: %2").arg(name, qt(shore.error().front().line())));
+    setShore(*shore);
+}
+
+void WaterStation::showEvent(QShowEvent*) {
+    refresh();
+    if (choices_.empty()) choose();
+}
+
+void WaterStation::refresh() {
+    const QSignalBlocker quiet(waters_), quietForce(force_), quietFavourite(favourite_);
+    waters_->clear();
+    if (!document_.isOpen()) return;
+    for (const WaterSpec& water : document_.book().waters) waters_->addItem(qt(water.title()), qt(water.id));
+    const WaterSpec* water = document_.water();
+    day_->setEnabled(water != nullptr);
+    if (!water) {
+        cautions_->setText(tr("+ makes a water: its wind and fetch give the wave, the wave says how full to dress."));
+    } else {
+        waters_->setCurrentIndex(waters_->findData(qt(water->id)));
+        day_->show(fieldsOf(*water));
+        if (water->wind) force_->setCurrentIndex(beaufort(*water->wind));
+        QStringList cautions;
+        for (const std::string& caution : seaUnder({water->wind.value_or(Speed{}), water->fetch.value_or(Length{}), false}).cautions) cautions << QStringLiteral("! ") + qt(caution);
+        cautions_->setText(cautions.join(QLatin1Char('\n')));
+    }
+    const QString was = favourite_->currentData().toString();
+    favourite_->clear();
+    favourite_->addItem(tr("any fly"), QString());
+    for (const Pattern& pattern : document_.book().patterns) favourite_->addItem(qt(pattern.title()), qt(pattern.id));
+    favourite_->setCurrentIndex(std::max(0, favourite_->findData(was)));
+    refreshRules();
+}
+
+void WaterStation::refreshRules() {
+    const WaterSpec* water = document_.water();
+    const RuleCard* card = water && water->rules ? document_.book().findRuleCard(*water->rules) : nullptr;
+    card_->setVisible(card != nullptr);
+    addCard_->setVisible(water && !card);
+    kept_->setVisible(card && card->barb == BarbRule::barbedUntilKept);
+    if (!card) {
+        ruled_->setText(tr("No card: nothing is ruled here. %1").arg(qt(std::string(kRulesCaution))));
+        return;
+    }
+    card_->show(fieldsOf(*card));
+    QStringList said;
+    if (const auto& report = document_.teamReport())
+        for (const TeamCheck& check : report->checks)
+            if (check.term == TeamTerm::rules) said << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) + (check.mend.empty() ? QString() : QStringLiteral(" → ") + qt(check.mend));
+    if (!card->source || !card->date) said << tr("Say where and when this card was read.");
+    said << qt(std::string(kRulesCaution));
+    ruled_->setText(said.join(QLatin1Char('\n')));
+}
+
+void WaterStation::choose() {
+    if (!document_.isOpen()) return;
+    const TeamSpec* team = document_.team();
+    const SchoolRules rules = team ? rulesFor(document_.book(), *team) : rulesOf(School::stepped);
+    struct Found {
+        Faults faults;
+        std::vector<BoxCandidate> box;
+        ChoiceReport report;
+    };
+    const auto work = [book = document_.book(), water = document_.water() ? document_.water()->id : std::string(), kept = document_.kept(), rules,
+                       favourite = favourite_->currentData().toString().toStdString()](const std::stop_token& stop, const Background::Progress&) {
+        TeamSetting setting = settingOf(book, book.findWater(water));
+        setting.contest.kept = kept;
+        Found found;
+        auto box = candidatesOf(book, setting);
+        if (!box) {
+            found.faults = box.error();
+            return found;
+        }
+        found.box = std::move(*box);
+        ChoiceWish wish;
+        wish.stop = stop;
+        if (const auto fly = std::ranges::find(found.box, favourite, &BoxCandidate::pattern); fly != found.box.end()) wish.include = static_cast<std::size_t>(fly - found.box.begin());
+        found.report = chooseTeams(found.box, rules, setting, wish);
+        return found;
+    };
+    background_.start(work, [this](Found found) {
+        if (!found.faults.empty()) return chosen_->setText(qt(found.faults.front().line()));
+        box_ = std::move(found.box);
+        show(found.report);
+    });
+}
+
+void WaterStation::show(const ChoiceReport& report) {
+    choices_ = report.teams;
+    teams_->clear();
+    QString said = report.teams.empty() ? tr("No team of three can be made up from the box under these rules.")
+                                        : tr("Of %1 orders of three, %2 had to be looked at. A rule of thumb.").arg(box_.size() * box_.size() * box_.size()).arg(report.examined);
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, report.leftOut.size()); ++i)
+        said += tr("\nLeft out: %1: %2").arg(qt(box_[report.leftOut[i].fly].title), qt(report.leftOut[i].why));
+    chosen_->setText(said);
+    int rank = 1;
+    for (const Choice& choice : report.teams) {
+        QString text = tr("%1.  %2 · %3 · %4   (%5 of %6)")
+                           .arg(rank++)
+                           .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title), qt(formatNumber(choice.score, 1)),
+                                qt(formatNumber(choice.best, 0)));
+        for (std::size_t i = 0; i < std::min<std::size_t>(2, choice.reasons.size()); ++i) text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
+        auto* item = new QListWidgetItem(text, teams_);
+        QStringList all;
+        for (const std::string& reason : choice.reasons) all << qt(reason);
+        item->setToolTip(all.join(QLatin1Char('\n')));
+    }
+}
+
+void WaterStation::takeChoice(int row) {
+    if (row < 0 || row >= static_cast<int>(choices_.size())) return;
+    const Choice& choice = choices_[static_cast<std::size_t>(row)];
+    const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].pattern); };
+    const std::string name = document_.water() ? "Chosen for " + document_.water()->title() : std::string("Chosen");
+    if (document_.apply(addTeam(document_.book(), name, {fly(0), fly(1), fly(2)})).empty()) document_.chooseTeam(document_.book().teams.back().id);
+}
+
+}  // namespace machair::app

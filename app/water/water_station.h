@@ -1,0 +1,72 @@
+// The day and its rules: wind to wave, how full to dress, the water's rule card, and the best three of the box.
+#pragma once
+
+#include <QDateTime>
+#include <QWidget>
+#include <memory>
+
+#include "devices/weather.h"
+#include "editing/background.h"
+#include "editing/document.h"
+#include "team/choose.h"
+#include "theme/theme.h"
+#include "water/shore.h"
+
+class QComboBox;
+class QLabel;
+class QListWidget;
+class QSpinBox;
+class QToolButton;
+
+namespace machair::app {
+
+class FieldsForm;
+class SeaView;
+
+class WaterStation : public QWidget {
+    Q_OBJECT
+  public:
+    WaterStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void useWeather(std::unique_ptr<devices::WeatherStation> weather);
+    // A shore from a GeoJSON file; the quiet line says what is wrong with it.
+    void bringShore(const QString& file);
+
+  protected:
+    void showEvent(QShowEvent* event) override;
+
+  private:
+    QWidget* makeDay();
+    QWidget* makeRules();
+    void refresh();
+    void refreshRules();
+    void choose();
+    void show(const ChoiceReport& report);
+    void takeChoice(int row);
+    void setShore(const std::vector<MapPoint>& outline);
+    Faults writeWater(const std::string& key, const std::string& text);
+
+    Document& document_;
+    const Theme& theme_;
+    Background background_;
+    std::unique_ptr<devices::WeatherStation> weather_;
+    std::optional<devices::Weather> reading_;
+    QDateTime readAt_;
+    SeaView* sea_;
+    QComboBox* waters_;
+    QComboBox* force_;
+    FieldsForm* day_;
+    QToolButton* weatherButton_;
+    QLabel* cautions_;
+    FieldsForm* card_;
+    QToolButton* addCard_;
+    QSpinBox* kept_;
+    QLabel* ruled_;
+    QToolButton* chooseButton_;
+    QComboBox* favourite_;
+    QLabel* chosen_;
+    QListWidget* teams_;
+    std::vector<BoxCandidate> box_;
+    std::vector<Choice> choices_;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,181 @@
+#include "book/team_edits.h"
+
+#include <algorithm>
+
+#include "book/fields.h"
+
+namespace machair {
+
+namespace {
+
+// "school", "school-2", …: an id that the list doesn't have yet.
+template <class Record>
+std::string freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
+    std::string id = wanted;
+    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n) id = wanted + "-" + std::to_string(n);
+    return id;
+}
+
+template <class Record>
+struct Found {
+    std::size_t index;
+    Place place;
+    const Record* record;
+};
+template <class Record>
+Result<Found<Record>> findIn(const std::vector<Record>& list, const char* name, const char* what, std::string_view id) {
+    const auto found = std::ranges::find(list, id, &Record::id);
+    if (found == list.end()) return noSuch(Place(name), what, id);
+    const auto index = static_cast<std::size_t>(found - list.begin());
+    return Found<Record>{index, Place(name).at(index), &*found};
+}
+
+// One field of a record of one of the book's lists.
+template <class Record>
+Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const char* name, const char* what, std::string_view id, std::string_view key, std::string_view text) {
+    const auto found = findIn(book.*list, name, what, id);
+    if (!found) return tl::unexpected(found.error());
+    auto changed = withField(*found->record, key, text, found->place);
+    if (!changed) return tl::unexpected(changed.error());
+    Edit edit{found->record->title() + ": " + fieldLabel(key) + (text.empty() ? " left open" : " " + std::string(text)), book};
+    (edit.after.*list)[found->index] = std::move(*changed);
+    if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
+    return edit;
+}
+
+std::string nameOr(const Book& book, const std::optional<std::string>& pattern) {
+    const Pattern* found = pattern ? book.findPattern(*pattern) : nullptr;
+    return found ? found->title() : "nothing";
+}
+
+}  // namespace
+
+Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, Position b) {
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    Edit edit{{}, book};
+    TeamSpec& changed = edit.after.teams[found->index];
+    std::swap(changed.at(a), changed.at(b));
+    edit.words = nameOr(book, changed.at(a)) + " on the " + std::string(nameOf(a)) + ", " + nameOr(book, changed.at(b)) + " on the " + std::string(nameOf(b));
+    return edit;
+}
+
+Result<Edit> addTeam(const Book& book, std::string_view name, const std::array<std::optional<std::string>, 3>& flies) {
+    TeamSpec team;
+    team.id = freeIdIn(book.teams, "team");
+    team.name = std::string(name);
+    for (const Position position : kPositions) team.at(position) = flies[static_cast<std::size_t>(position)];
+    if (!book.teams.empty()) {
+        team.school = book.teams.front().school;
+        team.leader = book.teams.front().leader;
+    }
+    Edit edit{"team: " + team.title(), book};
+    edit.after.teams.push_back(std::move(team));
+    if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
+    return edit;
+}
+
+Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::string_view school) {
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    Edit edit{{}, book};
+    TeamSpec& changed = edit.after.teams[found->index];
+    if (const auto known = fromName<School>(school)) {
+        changed.school = *known;
+        changed.ownSchool.reset();
+    } else if (const TeamSchool* own = book.findTeamSchool(school)) {
+        changed.school = own->like;
+        changed.ownSchool = own->id;
+    } else {
+        return noSuch(found->place.key("school"), "school", school);
+    }
+    edit.words = changed.title() + " after the school " + std::string(school);
+    return edit;
+}
+
+Result<Edit> copySchool(const Book& book, std::string_view team) {
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    Edit edit{{}, book};
+    TeamSpec& changed = edit.after.teams[found->index];
+    const TeamSchool* from = changed.ownSchool ? book.findTeamSchool(*changed.ownSchool) : nullptr;
+    TeamSchool own = from ? *from : TeamSchool{};
+    if (!from) {
+        own.like = changed.school.value_or(School::stepped);
+        own.name = "My " + std::string(nameOf(own.like));
+    }
+    own.id = freeIdIn(book.teamSchools, "school");
+    edit.words = "a school of my own, like " + std::string(nameOf(own.like));
+    changed.ownSchool = own.id;
+    edit.after.teamSchools.push_back(std::move(own));
+    return edit;
+}
+
+Result<Edit> changeSchoolField(const Book& book, std::string_view school, std::string_view key, std::string_view text) {
+    return changeIn(book, &Book::teamSchools, "team_schools", "school", school, key, text);
+}
+
+Result<Edit> changeLeaderField(const Book& book, std::string_view team, std::string_view key, std::string_view text) {
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    auto leader = withField(found->record->leader.value_or(LeaderSpec{}), key, text, found->place.key("leader"));
+    if (!leader) return tl::unexpected(leader.error());
+    Edit edit{"leader: " + fieldLabel(key) + (text.empty() ? " as usual" : " " + std::string(text)), book};
+    edit.after.teams[found->index].leader = std::move(*leader);
+    return edit;
+}
+
+Result<Edit> addWater(const Book& book) {
+    WaterSpec water;
+    water.id = freeIdIn(book.waters, "water");
+    water.name = "New water";
+    Edit edit{"a new water", book};
+    edit.after.waters.push_back(std::move(water));
+    return edit;
+}
+
+Result<Edit> changeWaterField(const Book& book, std::string_view water, std::string_view key, std::string_view text) {
+    return changeIn(book, &Book::waters, "waters", "water", water, key, text);
+}
+
+Result<Edit> changeOutline(const Book& book, std::string_view water, std::vector<std::array<Length, 2>> outline) {
+    const auto found = findIn(book.waters, "waters", "water", water);
+    if (!found) return tl::unexpected(found.error());
+    Edit edit{found->record->title() + ": its shore, " + std::to_string(outline.size()) + " corners", book};
+    edit.after.waters[found->index].outline = std::move(outline);
+    return edit;
+}
+
+Result<Edit> addRuleCard(const Book& book, std::string_view water) {
+    const auto found = findIn(book.waters, "waters", "water", water);
+    if (!found) return tl::unexpected(found.error());
+    Edit edit{"a rule card for " + found->record->title(), book};
+    RuleCard card;
+    card.id = freeIdIn(book.ruleCards, "rules");
+    card.name = "Rules of " + found->record->title();
+    edit.after.waters[found->index].rules = card.id;
+    edit.after.ruleCards.push_back(std::move(card));
+    return edit;
+}
+
+Result<Edit> changeRuleField(const Book& book, std::string_view card, std::string_view key, std::string_view text) {
+    return changeIn(book, &Book::ruleCards, "rule_cards", "rule card", card, key, text);
+}
+
+Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied) {
+    const Pattern* dressing = book.findPattern(pattern);
+    if (!dressing) return noSuch(Place("patterns"), "dressing", pattern);
+    constexpr int kMost = 100000;
+    if (tied < 0 || tied > kMost) return fail(Place("box"), "expected from 0 to 100000 flies, got " + std::to_string(tied));
+    Edit edit{dressing->title() + ": " + std::to_string(tied) + " in the box", book};
+    const auto found = std::ranges::find_if(edit.after.box, [&](const BoxFly& fly) { return fly.pattern == pattern && fly.hook.value_or(dressing->hook) == dressing->hook; });
+    if (found != edit.after.box.end()) {
+        found->tied = tied;
+    } else {
+        const std::string id = freeIdIn(edit.after.box, dressing->id);
+        edit.after.box.push_back({id, dressing->id, dressing->hook, tied, {}});
+    }
+    return edit;
+}
+
+}  // namespace machair

@@ -1,0 +1,34 @@
+// Edits of teams, their leaders and schools, of waters with their rules, and of the fly box (book/edits.h tells what an
+// edit is).
+#pragma once
+
+#include <array>
+#include <optional>
+#include <string_view>
+#include <vector>
+
+#include "book/edits.h"
+
+namespace machair {
+
+// The two positions' flies change places; one of them may be empty.
+[[nodiscard]] Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, Position b);
+[[nodiscard]] Result<Edit> addTeam(const Book& book, std::string_view name, const std::array<std::optional<std::string>, 3>& flies);
+// One of the four schools by name, or one of the tier's own by id.
+[[nodiscard]] Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::string_view school);
+// A copy of the team's school to edit, which the team then follows.
+[[nodiscard]] Result<Edit> copySchool(const Book& book, std::string_view team);
+[[nodiscard]] Result<Edit> changeSchoolField(const Book& book, std::string_view school, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> changeLeaderField(const Book& book, std::string_view team, std::string_view key, std::string_view text);
+
+[[nodiscard]] Result<Edit> addWater(const Book& book);
+[[nodiscard]] Result<Edit> changeWaterField(const Book& book, std::string_view water, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> changeOutline(const Book& book, std::string_view water, std::vector<std::array<Length, 2>> outline);
+// A rule card for a water, empty at first.
+[[nodiscard]] Result<Edit> addRuleCard(const Book& book, std::string_view water);
+[[nodiscard]] Result<Edit> changeRuleField(const Book& book, std::string_view card, std::string_view key, std::string_view text);
+
+// How many of a dressing on its hook lie in the box; 0 keeps it listed as still to be tied.
+[[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied);
+
+}  // namespace machair

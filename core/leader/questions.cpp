@@ -1,0 +1,113 @@
+#include "leader/questions.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr Time kLongestCount = 120.0 * second;
+
+DriftOptions roughly(std::stop_token stop) {
+    DriftOptions options;
+    options.link = kDraggingLink;
+    options.step = kDraggingStep;
+    options.keepNodes = false;
+    options.stop = std::move(stop);
+    return options;
+}
+
+std::optional<Length> depthOf(const DriftSample& sample, Position fly) { return sample.depth[static_cast<std::size_t>(fly)]; }
+std::string name(Position fly) { return std::string(nameOf(fly)); }
+std::string metres(Length depth) { return formatNumber(depth / metre, 2) + " m"; }
+
+Answer notThere(Position fly) { return {false, 0.0, 0, false, "there is no " + name(fly) + " on this leader"}; }
+
+}  // namespace
+
+Answer countFor(const Rig& rig, Position fly, Length depth, std::stop_token stop) {
+    // One long count passes through every shorter one.
+    Handling handling;
+    handling.count = kLongestCount;
+    handling.retrieveFor = Time{};
+    const DriftReport run = runDrift(rig, handling, roughly(std::move(stop)));
+    Answer answer{false, 0.0, 1, run.stopped, {}};
+    if (run.stopped) return answer;
+    if (!depthOf(run.samples.back(), fly)) return notThere(fly);
+    for (std::size_t i = 1; i < run.samples.size(); ++i) {
+        const Length before = *depthOf(run.samples[i - 1], fly), after = *depthOf(run.samples[i], fly);
+        if (after < depth) continue;
+        const double share = after > before ? (depth - before) / (after - before) : 0.0;
+        answer.found = true;
+        answer.value = (run.samples[i - 1].time + share * (run.samples[i].time - run.samples[i - 1].time)) / second;
+        answer.words = "count " + formatNumber(answer.value, 1) + " s and the " + name(fly) + " is at " + metres(depth);
+        return answer;
+    }
+    answer.words = "the " + name(fly) + " is not at " + metres(depth) + " within two minutes: it is at " + metres(*depthOf(run.samples.back(), fly));
+    return answer;
+}
+
+Answer retrieveFor(const Rig& rig, const Handling& handling, Position fly, Length depth, std::stop_token stop) {
+    Answer answer;
+    const auto depthAt = [&](double speed) -> std::optional<Length> {
+        Handling h = handling;
+        h.retrieve = speed * metrePerSecond;
+        h.pull.reset();
+        h.pause.reset();
+        h.lift = Speed{};
+        h.hang = Time{};
+        ++answer.runs;
+        const DriftReport run = runDrift(rig, h, roughly(stop));
+        if (run.stopped) answer.stopped = true;
+        return depthOf(run.samples.back(), fly);
+    };
+    double slow = handling.drift / metrePerSecond, fast = slow + 1.5;
+    const auto deepest = depthAt(slow), shallowest = depthAt(fast);
+    if (answer.stopped) return answer;
+    if (!deepest || !shallowest) return notThere(fly);
+    if (depth > *deepest || depth < *shallowest) {
+        answer.words = "after this retrieve the " + name(fly) + " is between " + metres(*shallowest) + " and " + metres(*deepest) + ", at any speed";
+        return answer;
+    }
+    while (fast - slow > 1e-3 && !answer.stopped) {
+        const double middle = 0.5 * (slow + fast);
+        const auto at = depthAt(middle);
+        (at && *at > depth ? slow : fast) = middle;
+    }
+    answer.found = !answer.stopped;
+    answer.value = 0.5 * (slow + fast);
+    answer.words = "retrieve at " + formatNumber(answer.value, 2) + " m/s and the " + name(fly) + " ends at " + metres(depth);
+    return answer;
+}
+
+Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop) {
+    Answer answer;
+    if (handling.lift <= Speed{}) {
+        answer.words = "a lift is needed before anything holds in the surface";
+        return answer;
+    }
+    Rig tried = rig;
+    Time longest = -1.0 * second;
+    for (int tenths = 4; tenths <= 24; ++tenths) {
+        tried.leader.bobToMiddle = 0.1 * tenths * metre;
+        const DriftReport run = runDrift(tried, handling, roughly(stop));
+        ++answer.runs;
+        if (run.stopped) {
+            answer.stopped = true;
+            return answer;
+        }
+        if (!run.bobHolds) return notThere(Position::bob);
+        if (*run.bobHolds > longest) {
+            longest = *run.bobHolds;
+            answer.value = 0.1 * tenths;
+        }
+    }
+    answer.found = true;
+    answer.words = "with " + formatNumber(answer.value, 1) + " m from bob to middle the bob holds longest, " + formatNumber(longest / second, 1) + " s";
+    return answer;
+}
+
+}  // namespace machair

@@ -1,0 +1,58 @@
+#include "devices/weather.h"
+
+#include <QStringList>
+
+#include "units/text.h"
+
+namespace machair::devices {
+
+std::optional<Weather> parseWeather(std::string_view line) {
+    const QStringList words = QString::fromUtf8(line.data(), static_cast<qsizetype>(line.size())).simplified().split(QLatin1Char(' '));
+    if (words.size() % 2 != 0) return std::nullopt;
+    Weather weather;
+    bool wind = false;
+    for (qsizetype i = 0; i + 1 < words.size(); i += 2) {
+        const QString& key = words[i];
+        if (key == QLatin1String("light")) {
+            if (words[i + 1] != QLatin1String("bright") && words[i + 1] != QLatin1String("cloud") && words[i + 1] != QLatin1String("dusk")) return std::nullopt;
+            weather.light = words[i + 1];
+            continue;
+        }
+        const auto value = parseNumber(words[i + 1].toStdString());
+        constexpr double kMostWind = 60.0, kWarmest = 40.0, kRound = 360.0;
+        if (!value || *value < 0.0) return std::nullopt;
+        if (key == QLatin1String("wind") && *value <= kMostWind) {
+            weather.wind = *value * metrePerSecond;
+            wind = true;
+        } else if (key == QLatin1String("from") && *value <= kRound) {
+            weather.from = *value;
+        } else if (key == QLatin1String("water") && *value <= kWarmest) {
+            weather.celsius = *value;
+        } else {
+            return std::nullopt;
+        }
+    }
+    return wind ? std::optional(weather) : std::nullopt;
+}
+
+SocketWeatherStation::SocketWeatherStation(QString socket, QObject* parent) : WeatherStation(parent), name_(std::move(socket)) {
+    connect(&socket_, &QLocalSocket::readyRead, this, &SocketWeatherStation::takeLines);
+    connect(&socket_, &QLocalSocket::stateChanged, this, &WeatherStation::stateChanged);
+}
+
+void SocketWeatherStation::connectNow() {
+    if (socket_.state() == QLocalSocket::UnconnectedState) socket_.connectToServer(name_, QIODevice::ReadOnly);
+}
+
+void SocketWeatherStation::takeLines() {
+    constexpr qint64 kLongestLine = 160;
+    while (socket_.canReadLine() || socket_.bytesAvailable() > kLongestLine) {
+        const QByteArray line = socket_.readLine(kLongestLine).trimmed();
+        if (const auto weather = parseWeather(std::string_view(line.constData(), static_cast<std::size_t>(line.size()))))
+            emit read(*weather);
+        else
+            emit rubbish(QString::fromUtf8(line));
+    }
+}
+
+}  // namespace machair::devices
