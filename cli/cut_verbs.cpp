@@ -1,6 +1,10 @@
-// cuts: what comes out of which feather.
+// cuts and card: what comes out of which feather, and a card to lay it on.
+#include <QFontDatabase>
+#include <QGuiApplication>
+
 #include "cli/verbs.h"
 #include "cutting/cutting.h"
+#include "drawing/card.h"
 #include "units/text.h"
 
 namespace machair::cli {
@@ -49,6 +53,30 @@ int showCuts(const Options& options) {
         }
         const CuttingPlan plan = planCuts(book.feathers, slips);
         return print(options, cutsReport(plan), cutsText(plan));
+    });
+}
+
+int showCard(const Options& options) {
+    if (!options.out.ends_with(".pdf") && !options.out.ends_with(".svg")) {
+        std::cerr << options.out << ": expected a name that ends in .pdf or .svg\n";
+        return kWrongUsage;
+    }
+    return withBook(options, [&](const Book& book) {
+        const auto plan = planPattern(book, options.pattern);
+        if (!plan) return refuse(plan.error());
+        qputenv("QT_QPA_PLATFORM", "offscreen");  // a card needs fonts and a painter, no screen
+        qputenv("QT_LOGGING_RULES", "default.warning=false");  // and nothing that Qt has to say of a missing session
+        int argc = 1;
+        std::string name = "machair-cli";
+        char* argv[] = {name.data(), nullptr};
+        QGuiApplication application(argc, argv);
+        for (const char* file : {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf"}) QFontDatabase::addApplicationFont(QString::fromLatin1(file));
+        QGuiApplication::setFont(QFont(QStringLiteral("Lato")));
+        if (const QString wrong = drawing::writeCard(QString::fromStdString(options.out), *plan); !wrong.isEmpty())
+            return refuse({{Place(options.out), wrong.toStdString(), "choose another folder or name"}});
+        Json gauges = Json::array();
+        for (const Gauge& gauge : gaugesOf(*plan)) gauges.push_back({{"label", gauge.label}, {"mm", gauge.length / mm}, {"tolerance_mm", gauge.tolerance / mm}});
+        return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"gauges", std::move(gauges)}}, "wrote " + options.out + "\n");
     });
 }
 

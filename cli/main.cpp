@@ -69,6 +69,9 @@ int run(int argc, char** argv) {
     cuts->parse_complete_callback([cutPattern, cutList] {
         if (cutPattern->empty() && cutList->empty()) throw CLI::RequiredError("--pattern or --list");
     });
+    CLI::App* card = verb("card", "a card at true scale, to lay feathers on", showCard);
+    card->add_option("--pattern", options.pattern, "its id")->required();
+    card->add_option("--out", options.out, "*.pdf or *.svg")->required();
     CLI::App* water = app.add_subcommand("water", "wave, drift and fullness for a wind");
     water->add_flag("--json", options.json, "one JSON object for programs");
     water->add_option("--wind", options.wind, "m/s")->required()->check(CLI::Range(0.0, 60.0));

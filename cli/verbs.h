@@ -68,6 +68,7 @@ int showBalance(const Options& options);
 int showChoose(const Options& options);
 int showWater(const Options& options);
 int showDrift(const Options& options);
+int showCard(const Options& options);
 int showCuts(const Options& options);
 int validate(const Options& options);
 int convert(const Options& options);

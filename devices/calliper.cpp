@@ -6,30 +6,24 @@
 
 namespace machair::devices {
 
-SocketCalliper::SocketCalliper(QString socket, QObject* parent) : Calliper(parent), name_(std::move(socket)) {
-    connect(&socket_, &QLocalSocket::readyRead, this, &SocketCalliper::takeLines);
-    connect(&socket_, &QLocalSocket::stateChanged, this, &Calliper::stateChanged);
+constexpr qint64 kLongestLine = 64;  // a reading is ten characters; more is noise on the line
+
+SocketCalliper::SocketCalliper(QString socket, QObject* parent) : Calliper(parent), socket_(std::move(socket), kLongestLine) {
+    connect(&socket_, &LineSocket::line, this, &SocketCalliper::take);
+    connect(&socket_, &LineSocket::stateChanged, this, &Calliper::stateChanged);
 }
 
-void SocketCalliper::connectNow() {
-    if (socket_.state() == QLocalSocket::UnconnectedState) socket_.connectToServer(name_, QIODevice::ReadOnly);
-}
+void SocketCalliper::connectNow() { socket_.connectNow(); }
 
-CalliperState SocketCalliper::state() const {
-    return socket_.state() == QLocalSocket::ConnectedState ? CalliperState::ready : CalliperState::away;
-}
+CalliperState SocketCalliper::state() const { return socket_.ready() ? CalliperState::ready : CalliperState::away; }
 
-void SocketCalliper::takeLines() {
-    constexpr qint64 kLongestLine = 64;  // a reading is ten characters; more is noise on the line
-    while (socket_.canReadLine() || socket_.bytesAvailable() > kLongestLine) {
-        const QByteArray line = socket_.readLine(kLongestLine).trimmed();
-        const auto length = parseLength(std::string_view(line.constData(), static_cast<std::size_t>(line.size())));
-        constexpr Length kMost = 1000.0 * mm;
-        if (length && *length > 0.0 * mm && *length <= kMost)
-            emit read(*length / mm);
-        else
-            emit rubbish(QString::fromUtf8(line));
-    }
+void SocketCalliper::take(const QByteArray& line) {
+    const auto length = parseLength(std::string_view(line.constData(), static_cast<std::size_t>(line.size())));
+    constexpr Length kMost = 1000.0 * mm;
+    if (length && *length > 0.0 * mm && *length <= kMost)
+        emit read(*length / mm);
+    else
+        emit rubbish(QString::fromUtf8(line));
 }
 
 Readings summary(const std::vector<Length>& readings) {

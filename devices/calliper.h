@@ -2,10 +2,10 @@
 // behind it is a local socket that a real one's driver, or the stand-in, sends readings to.
 #pragma once
 
-#include <QLocalSocket>
 #include <QObject>
 #include <QString>
 
+#include "devices/line_socket.h"
 #include "units/quantity.h"
 
 namespace machair::devices {
@@ -34,9 +34,8 @@ class SocketCalliper : public Calliper {
     [[nodiscard]] CalliperState state() const override;
 
   private:
-    void takeLines();
-    QString name_;
-    QLocalSocket socket_;
+    void take(const QByteArray& line);
+    LineSocket socket_;
 };
 
 // Readings of one place: what three of them come to.

@@ -35,24 +35,14 @@ std::optional<Weather> parseWeather(std::string_view line) {
     return wind ? std::optional(weather) : std::nullopt;
 }
 
-SocketWeatherStation::SocketWeatherStation(QString socket, QObject* parent) : WeatherStation(parent), name_(std::move(socket)) {
-    connect(&socket_, &QLocalSocket::readyRead, this, &SocketWeatherStation::takeLines);
-    connect(&socket_, &QLocalSocket::stateChanged, this, &WeatherStation::stateChanged);
-}
-
-void SocketWeatherStation::connectNow() {
-    if (socket_.state() == QLocalSocket::UnconnectedState) socket_.connectToServer(name_, QIODevice::ReadOnly);
-}
-
-void SocketWeatherStation::takeLines() {
-    constexpr qint64 kLongestLine = 160;
-    while (socket_.canReadLine() || socket_.bytesAvailable() > kLongestLine) {
-        const QByteArray line = socket_.readLine(kLongestLine).trimmed();
+SocketWeatherStation::SocketWeatherStation(QString socket, QObject* parent) : WeatherStation(parent), socket_(std::move(socket), 160) {
+    connect(&socket_, &LineSocket::stateChanged, this, &WeatherStation::stateChanged);
+    connect(&socket_, &LineSocket::line, this, [this](const QByteArray& line) {
         if (const auto weather = parseWeather(std::string_view(line.constData(), static_cast<std::size_t>(line.size()))))
             emit read(*weather);
         else
             emit rubbish(QString::fromUtf8(line));
-    }
+    });
 }
 
 }  // namespace machair::devices

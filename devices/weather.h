@@ -3,12 +3,12 @@
 #pragma once
 
 #include <QDateTime>
-#include <QLocalSocket>
 #include <QObject>
 #include <QString>
 #include <optional>
 #include <string_view>
 
+#include "devices/line_socket.h"
 #include "units/quantity.h"
 
 namespace machair::devices {
@@ -40,13 +40,11 @@ class SocketWeatherStation : public WeatherStation {
     Q_OBJECT
   public:
     explicit SocketWeatherStation(QString socket = QStringLiteral("machair-weather"), QObject* parent = nullptr);
-    void connectNow() override;
-    [[nodiscard]] bool ready() const override { return socket_.state() == QLocalSocket::ConnectedState; }
+    void connectNow() override { socket_.connectNow(); }
+    [[nodiscard]] bool ready() const override { return socket_.ready(); }
 
   private:
-    void takeLines();
-    QString name_;
-    QLocalSocket socket_;
+    LineSocket socket_;
 };
 
 }  // namespace machair::devices

@@ -49,7 +49,7 @@ CREATE INDEX parts_by_material ON pattern_materials (material);
     R"sql(
 CREATE TABLE edits (number INTEGER PRIMARY KEY, at TEXT NOT NULL DEFAULT (datetime('now')), words TEXT NOT NULL) STRICT;
 )sql",
-    // Feathers and what is to be cut from them, waters and their rules, the box of tied flies.
+    // Feathers and what is to be cut from them, waters and their rules, the box of tied flies, what was tied and caught.
     R"sql(
 CREATE TABLE feathers (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE cut_lists (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
@@ -57,6 +57,10 @@ CREATE TABLE team_schools (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record T
 CREATE TABLE waters (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE rule_cards (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE box (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE capes (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE batches (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE checks (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE days (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 )sql"};
 
 int pragma(SQLite::Database& database, const char* name) { return database.execAndGet(std::string("PRAGMA ") + name).getInt(); }
@@ -91,6 +95,10 @@ void eachList(Done done) {
     done("waters", &Book::waters);
     done("rule_cards", &Book::ruleCards);
     done("box", &Book::box);
+    done("capes", &Book::capes);
+    done("batches", &Book::batches);
+    done("checks", &Book::checks);
+    done("days", &Book::days);
 }
 
 template <class Record>

@@ -150,6 +150,10 @@ template std::string writeRecord(const TeamSchool&);
 template std::string writeRecord(const WaterSpec&);
 template std::string writeRecord(const RuleCard&);
 template std::string writeRecord(const BoxFly&);
+template std::string writeRecord(const Cape&);
+template std::string writeRecord(const Batch&);
+template std::string writeRecord(const CheckedFly&);
+template std::string writeRecord(const Day&);
 
 std::string writeCarried(const Carried& carried) {
     Json object = Json::object();

@@ -1,16 +1,23 @@
 #include "frame/bench_bar.h"
 
+#include <QClipboard>
 #include <QComboBox>
+#include <QFileDialog>
+#include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QMenu>
+#include <QSaveFile>
 #include <QSignalBlocker>
 #include <QSpinBox>
 #include <QTimer>
 #include <QToolButton>
+#include <QVBoxLayout>
 
+#include "store/recipe.h"
 #include "units/text.h"
+#include "water/substitute.h"
 
 namespace machair::app {
 
@@ -40,7 +47,7 @@ class SizeBox : public QSpinBox {
 BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
       size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), dressing_(new QToolButton(this)),
-      sizes_(new QToolButton(this)) {
+      sizes_(new QToolButton(this)), doubt_(new QToolButton(this)) {
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
         widget->setAccessibleName(spoken);
@@ -67,7 +74,19 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
     buildDressingMenu();
     auto* on = new QLabel(tr("on"), this);
-    auto* layout = new QHBoxLayout(this);
+    doubt_->setObjectName(QStringLiteral("doubt"));
+    doubt_->setToolTip(tr("What the recipe left open; a click asks the next"));
+    doubt_->hide();
+    connect(doubt_, &QToolButton::clicked, this, [this] {
+        doubts_.removeFirst();
+        askDoubt();
+    });
+    auto* rows = new QVBoxLayout(this);
+    rows->setContentsMargins(0, 0, 0, 0);
+    rows->setSpacing(0);
+    auto* layout = new QHBoxLayout;
+    rows->addLayout(layout);
+    rows->addWidget(doubt_, 0, Qt::AlignLeft);
     layout->setContentsMargins(14, 2, 14, 6);
     layout->setSpacing(8);
     for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(on), static_cast<QWidget*>(hooks_),
@@ -129,7 +148,86 @@ void BenchBar::buildDressingMenu() {
             if (document_.pattern() && other.id != document_.pattern()->id)
                 connect(compare->addAction(qt(other.title())), &QAction::triggered, this, [this, id = other.id] { document_.compareWith(id); });
     });
+    QMenu* stand = menu->addMenu(tr("What could stand &in for the open part"));
+    stand->setObjectName(QStringLiteral("stand-in"));
+    stand->setToolTipsVisible(true);
+    connect(stand, &QMenu::aboutToShow, this, [this, stand] { offerSubstitutes(stand); });
+    menu->addSeparator();
+    const auto file = [&](const char* id, const QString& text, auto work) {
+        QAction* action = menu->addAction(text);
+        action->setObjectName(QString::fromLatin1(id));
+        connect(action, &QAction::triggered, this, work);
+    };
+    file("read-recipe", tr("Read a recipe from the &clipboard"), [this] { readRecipe(QGuiApplication::clipboard()->text()); });
+    file("copy-recipe", tr("Put its recipe on the clip&board"), [this] {
+        if (!document_.pattern()) return;
+        QGuiApplication::clipboard()->setText(qt(store::writeRecipe(*document_.pattern(), document_.book(), store::RecipeFormat::text)));
+        document_.say(tr("The recipe of %1 is on the clipboard").arg(qt(document_.pattern()->title())));
+    });
+    file("keep-recipe", tr("Keep its recipe as a &file…"), [this] { askForRecipeFile(); });
     dressing_->setMenu(menu);
+}
+
+// The drawers' other materials of the same kind, nearest first, each with what it changes.
+void BenchBar::offerSubstitutes(QMenu* menu) {
+    menu->clear();
+    if (!document_.pattern() || !document_.part()) {
+        menu->addAction(tr("open a part in the ticket first"))->setEnabled(false);
+        return;
+    }
+    const std::string pattern = document_.pattern()->id;
+    const std::size_t part = *document_.part();
+    const auto list = substitutesFor(document_.book(), pattern, part);
+    if (!list || list->empty()) {
+        menu->addAction(tr("nothing else of its kind is in the drawers"))->setEnabled(false);
+        return;
+    }
+    for (const Substitute& s : *list) {
+        QStringList words;
+        for (const std::string& change : s.changes) words << qt(change);
+        for (const std::string& thumb : s.thumb) words << tr("%1 (rule of thumb)").arg(qt(thumb));
+        QAction* action = menu->addAction(qt(s.title) + QStringLiteral(":  ") + (words.isEmpty() ? tr("next to no change") : words.mid(0, 3).join(QStringLiteral(", "))));
+        action->setToolTip(words.join(QLatin1Char('\n')));
+        connect(action, &QAction::triggered, this, [this, pattern, part, material = s.material] { refuseIf(document_.apply(changeMaterial(document_.book(), pattern, part, material), part)); });
+    }
+}
+
+void BenchBar::readRecipe(const QString& text) {
+    if (!document_.isOpen()) return;
+    const auto read = store::readRecipe(text.toStdString(), document_.book());
+    if (!read) return refuseIf(read.error());
+    NewDressing made{read->pattern.id, {"recipe: " + read->pattern.title(), document_.book()}};
+    made.edit.after.patterns.push_back(read->pattern);
+    const Faults faults = document_.start(std::move(made));
+    if (!faults.empty()) return refuseIf(faults);
+    if (read->doubts.empty()) return document_.say(tr("%1 was read, every word of it").arg(qt(read->pattern.title())));
+    // Doubts are asked one by one, each with its place.
+    doubts_.clear();
+    for (const store::RecipeDoubt& doubt : read->doubts) doubts_ << tr("line %1, column %2: %3").arg(doubt.line).arg(doubt.column).arg(qt(doubt.question));
+    askDoubt();
+}
+
+void BenchBar::askDoubt() {
+    doubt_->setVisible(!doubts_.isEmpty());
+    if (!doubts_.isEmpty()) doubt_->setText(tr("%1   (%2 to ask: click when answered)").arg(doubts_.front()).arg(doubts_.size()));
+}
+
+void BenchBar::askForRecipeFile() {
+    if (!document_.pattern()) return;
+    auto* dialog = new QFileDialog(this, tr("Keep the recipe as"), qt(document_.pattern()->title()), tr("Text (*.txt);;Markdown (*.md);;HTML (*.html)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setAcceptMode(QFileDialog::AcceptSave);
+    connect(dialog, &QFileDialog::fileSelected, this, &BenchBar::keepRecipe);
+    dialog->open();
+}
+
+void BenchBar::keepRecipe(const QString& path) {
+    if (!document_.pattern()) return;
+    const auto format = path.endsWith(QLatin1String(".md")) ? store::RecipeFormat::markdown : path.endsWith(QLatin1String(".html")) ? store::RecipeFormat::html : store::RecipeFormat::text;
+    QSaveFile file(path);
+    const QByteArray text = QByteArray::fromStdString(store::writeRecipe(*document_.pattern(), document_.book(), format));
+    const bool written = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
+    document_.say(written ? tr("The recipe is in %1").arg(path) : tr("No recipe written: %1: %2").arg(path, file.errorString()));
 }
 
 // In place: the dressing's own box becomes a field until Enter or Esc.

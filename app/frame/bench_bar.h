@@ -8,6 +8,7 @@
 
 class QComboBox;
 class QLabel;
+class QMenu;
 class QSpinBox;
 class QToolButton;
 
@@ -17,6 +18,9 @@ class BenchBar : public QWidget {
     Q_OBJECT
   public:
     BenchBar(Document& document, Theme& theme, QWidget* parent = nullptr);
+    // A dressing from recipe text; what it leaves open is asked in place, one after another.
+    void readRecipe(const QString& text);
+    void keepRecipe(const QString& path);  // .txt, .md or .html
     void offerSizes(bool offered);  // the strip across sizes belongs to the plan
 
   signals:
@@ -29,6 +33,9 @@ class BenchBar : public QWidget {
     void resize(const HookChange& change);
     void buildDressingMenu();
     void askForName();
+    void offerSubstitutes(QMenu* menu);
+    void askDoubt();
+    void askForRecipeFile();
     void refuseIf(const Faults& faults);
 
     Document& document_;
@@ -40,6 +47,8 @@ class BenchBar : public QWidget {
     QLabel* measured_;
     QToolButton* dressing_;
     QToolButton* sizes_;
+    QToolButton* doubt_;
+    QStringList doubts_;
 };
 
 }  // namespace machair::app

@@ -19,6 +19,7 @@
 #include <QVBoxLayout>
 
 #include "balance/balance_station.h"
+#include "cut/cut_station.h"
 #include "drawers/drawers_station.h"
 #include "drift/drift_station.h"
 #include "frame/bench_bar.h"
@@ -28,6 +29,7 @@
 #include "frame/station_bar.h"
 #include "plan/plan_station.h"
 #include "store/home.h"
+#include "tie/tie_station.h"
 #include "water/water_station.h"
 
 namespace machair::app {
@@ -74,7 +76,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new QWidget, new QWidget, new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), drawers_})
+    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), drawers_})
         stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);

@@ -1,6 +1,7 @@
 #include "book/book.h"
 
 #include <algorithm>
+#include <chrono>
 #include <unordered_set>
 
 #include "units/text.h"
@@ -161,6 +162,33 @@ void checkFeathers(const Book& book, const Ids& materials, Faults& faults) {
     }
 }
 
+void checkDate(const std::string& date, const Place& place, Faults& faults) {
+    if (!isDate(date)) faults.push_back({place, "expected a date as 2026-05-02, got \"" + date + "\"", ""});
+}
+
+// A dressing that was taken out of the book may still stand in its records: they tell of the past.
+void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, Faults& faults) {
+    checkIds(book.capes, "capes", faults);
+    for (std::size_t i = 0; i < book.capes.size(); ++i) {
+        const Place place = Place("capes").at(i);
+        checkKnown(materials, book.capes[i].material, "material", place.key("material"), faults);
+        for (std::size_t k = 0; k < book.capes[i].bands.size(); ++k)
+            if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
+                faults.push_back({place.key("bands").at(k), "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm", ""});
+    }
+    checkIds(book.batches, "batches", faults);
+    for (std::size_t i = 0; i < book.batches.size(); ++i) {
+        const Place place = Place("batches").at(i);
+        checkKnown(patterns, book.batches[i].pattern, "dressing", place.key("pattern"), faults);
+        if (book.batches[i].day) checkDate(*book.batches[i].day, place.key("day"), faults);
+    }
+    checkIds(book.checks, "checks", faults);
+    for (std::size_t i = 0; i < book.checks.size(); ++i)
+        if (book.checks[i].date) checkDate(*book.checks[i].date, Place("checks").at(i).key("date"), faults);
+    checkIds(book.days, "days", faults);
+    for (std::size_t i = 0; i < book.days.size(); ++i) checkDate(book.days[i].date, Place("days").at(i).key("date"), faults);
+}
+
 void checkWaters(const Book& book, const Ids& patterns, const Ids& hooks, Faults& faults) {
     const Ids cards = checkIds(book.ruleCards, "rule_cards", faults);
     checkIds(book.waters, "waters", faults);
@@ -175,6 +203,21 @@ void checkWaters(const Book& book, const Ids& patterns, const Ids& hooks, Faults
 }
 
 }  // namespace
+
+bool isDate(std::string_view text) {
+    if (text.size() != 10 || text[4] != '-' || text[7] != '-') return false;
+    const auto number = [&](std::size_t from, std::size_t count) {
+        int value = 0;
+        for (std::size_t i = from; i < from + count; ++i) {
+            if (text[i] < '0' || text[i] > '9') return -1;
+            value = 10 * value + (text[i] - '0');
+        }
+        return value;
+    };
+    const int year = number(0, 4), month = number(5, 2), day = number(8, 2);
+    if (year < 0 || month < 1 || day < 1) return false;
+    return std::chrono::year_month_day(std::chrono::year(year), std::chrono::month(static_cast<unsigned>(month)), std::chrono::day(static_cast<unsigned>(day))).ok();
+}
 
 const std::optional<std::string>& TeamSpec::at(Position position) const {
     return const_cast<TeamSpec*>(this)->at(position);
@@ -238,6 +281,7 @@ Faults check(const Book& book) {
     checkTeams(book, patterns, faults);
     checkFeathers(book, materials, faults);
     checkWaters(book, patterns, hooks, faults);
+    checkRecords(book, patterns, materials, faults);
     return faults;
 }
 

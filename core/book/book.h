@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include "book/days.h"
 #include "book/feathers.h"
 #include "book/teams.h"
 #include "book/waters.h"
@@ -21,10 +22,14 @@ struct Book {
     std::vector<TeamSpec> teams;
     std::vector<VaneFeather> feathers;
     std::vector<CutList> cutLists;
+    std::vector<Cape> capes;
     std::vector<TeamSchool> teamSchools;  // of the tier's own, beside the four that ship
     std::vector<WaterSpec> waters;
     std::vector<RuleCard> ruleCards;
     std::vector<BoxFly> box;
+    std::vector<Batch> batches;
+    std::vector<CheckedFly> checks;
+    std::vector<Day> days;
     std::optional<SchoolChoices> schools;  // the tier's own, for every dressing that says nothing else
     Carried carried;
     bool operator==(const Book&) const = default;

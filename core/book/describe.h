@@ -56,6 +56,8 @@ inline constexpr Rule kFetch{0.0, 500000.0, false, "a fetch from 0 to 500000 m",
 inline constexpr Rule kOnMap{-1e6, 1e6, false, "metres on a map, at most 1000 km off", 1000.0};
 inline constexpr Rule kWaterWarmth{0.0, 40.0, false, "a water temperature from 0 to 40 degrees"};
 inline constexpr Rule kMonth{1.0, 12.0, false, "a month from 1 to 12", 1.0, true};
+inline constexpr Rule kHours{0.0, 24.0, true, "hours over 0 and at most 24"};
+inline constexpr Rule kWave{0.0, 20.0, false, "a wave from 0 to 20 m", 1000.0};
 inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 0 to 100000", 1.0, true};
 [[nodiscard]] inline bool isColour(std::string_view text) {
     return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
@@ -353,6 +355,8 @@ void describe(V& v, T& p) {
     v("max_length_mm", p.maxLength, kLength);
     v("buoyancy_mN", p.buoyancyMillinewton, kBuoyancy);
     v("schools", p.schools);
+    v("varied_from", p.variedFrom);
+    v("varied_why", p.variedWhy);
     v("note", p.note);
     v("parts", p.parts);
     v.rest(p.carried);
@@ -429,6 +433,80 @@ void describe(V& v, T& l) {
     v.rest(l.carried);
 }
 
+template <class V, Is<CapeBand> T>
+void describe(V& v, T& b) {
+    v("from_mm", b.from, kLength);
+    v("to_mm", b.to, kLength);
+    v("count", b.count, kTied);
+    v.rest(b.carried);
+}
+template <class V, Is<Cape> T>
+void describe(V& v, T& c) {
+    v("id", c.id);
+    v("material", c.material);
+    v("usable_stem_mm", c.usableStem, kLength);
+    v("bands", c.bands);
+    v.rest(c.carried);
+}
+
+template <class V, Is<Batch> T>
+void describe(V& v, T& b) {
+    v("id", b.id);
+    v("pattern", b.pattern);
+    v("hook", b.hook);
+    v("wanted", b.wanted, kTied);
+    v("tied", b.tied, kTied);
+    v("day", b.day);
+    v("note", b.note);
+    v.rest(b.carried);
+}
+template <class V, Is<CheckReading> T>
+void describe(V& v, T& r) {
+    v("part", r.part, kFewOrNone);
+    v("figure", r.figure);
+    v("aimed_mm", r.aimed, kLength);
+    v("measured_mm", r.measured, kLength);
+    v.rest(r.carried);
+}
+template <class V, Is<CheckedFly> T>
+void describe(V& v, T& c) {
+    v("id", c.id);
+    v("pattern", c.pattern);
+    v("date", c.date);
+    v("readings", c.readings);
+    v.rest(c.carried);
+}
+template <class V, Is<Outing> T>
+void describe(V& v, T& o) {
+    v("hours", o.hours, kHours);
+    v("bob", o.bob);
+    v("middle", o.middle);
+    v("point", o.point);
+    v.rest(o.carried);
+}
+template <class V, Is<Fish> T>
+void describe(V& v, T& f) {
+    v("pattern", f.pattern);
+    v("position", f.position);
+    v("kept", f.kept);
+    v("depth_m", f.depth, kLeaderLength);
+    v.rest(f.carried);
+}
+template <class V, Is<Day> T>
+void describe(V& v, T& d) {
+    v("id", d.id);
+    v("date", d.date);
+    v("water", d.water);
+    v("rods", d.rods, kFew);
+    v("wind_m_s", d.wind, kWind);
+    v("wave_m", d.wave, kWave);
+    v("light", d.light);
+    v("outings", d.outings);
+    v("fish", d.fish);
+    v("note", d.note);
+    v.rest(d.carried);
+}
+
 template <class V, Is<WaterSpec> T>
 void describe(V& v, T& w) {
     v("id", w.id);
@@ -483,10 +561,14 @@ void describe(V& v, T& b) {
     v("teams", b.teams);
     v("feathers", b.feathers);
     v("cut_lists", b.cutLists);
+    v("capes", b.capes);
     v("team_schools", b.teamSchools);
     v("waters", b.waters);
     v("rule_cards", b.ruleCards);
     v("box", b.box);
+    v("batches", b.batches);
+    v("checks", b.checks);
+    v("days", b.days);
     v("schools", b.schools);
     v.rest(b.carried);
 }

@@ -57,4 +57,22 @@ struct CutList {
     bool operator==(const CutList&) const = default;
 };
 
+// Hackles that are left of a cape or skin, counted by how long their fibres are.
+struct CapeBand {
+    Length from;
+    Length to;
+    int count = 0;
+    Carried carried;
+    bool operator==(const CapeBand&) const = default;
+    [[nodiscard]] Length middle() const { return 0.5 * (from + to); }
+};
+struct Cape {
+    std::string id;
+    std::string material;
+    std::optional<Length> usableStem;  // of one feather
+    std::vector<CapeBand> bands;
+    Carried carried;
+    bool operator==(const Cape&) const = default;
+};
+
 }  // namespace machair

@@ -297,6 +297,7 @@ Result<NewDressing> duplicate(const Book& book, std::string_view pattern) {
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     NewDressing made{{}, {"copy of " + found->title(), book}};
     Pattern copy = *found;
+    copy.variedFrom = found->id;
     copy.name = freeName(book, found->title());
     copy.id = made.id = idOf(book, *copy.name);
     made.edit.after.patterns.push_back(std::move(copy));
@@ -319,6 +320,8 @@ Result<Edit> removePattern(const Book& book, std::string_view pattern) {
     Edit edit{found->title() + " taken out of the book", book};
     Book& after = edit.after;
     after.patterns.erase(after.patterns.begin() + static_cast<std::ptrdiff_t>(book.indexOfPattern(pattern)));
+    std::erase_if(after.box, [&](const BoxFly& fly) { return fly.pattern == pattern; });
+    std::erase_if(after.batches, [&](const Batch& batch) { return batch.pattern == pattern; });
     Faults faults;
     for (std::size_t i = 0; i < after.teams.size(); ++i) {
         TeamSpec& team = after.teams[i];

@@ -291,6 +291,8 @@ struct Pattern {
     std::optional<Length> maxLength;
     std::optional<double> buoyancyMillinewton;
     std::optional<SchoolChoices> schools;
+    std::optional<std::string> variedFrom;  // id of the dressing that it was varied from
+    std::optional<std::string> variedWhy;
     std::optional<std::string> note;
     std::vector<Part> parts;
     Carried carried;

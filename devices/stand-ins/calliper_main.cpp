@@ -4,15 +4,14 @@
 //   machair-calliper --hold 11.6     sends that length as read, again and again
 #include <QCommandLineParser>
 #include <QCoreApplication>
-#include <QLocalServer>
-#include <QLocalSocket>
 #include <QSocketNotifier>
-#include <QTextStream>
 #include <QTimer>
 #include <cstdio>
 #include <iostream>
 #include <random>
 #include <string>
+
+#include "devices/stand-ins/line_server.h"
 
 int main(int argc, char** argv) {
     QCoreApplication application(argc, argv);
@@ -27,30 +26,11 @@ int main(int argc, char** argv) {
     parser.addOptions({hold, every, noise, seed, socket});
     parser.process(application);
 
-    QLocalServer server;
-    QLocalServer::removeServer(parser.value(socket));  // left by one that was killed
-    if (!server.listen(parser.value(socket))) {
-        QTextStream(stderr) << server.errorString() << Qt::endl;
-        return 1;
-    }
-    QList<QLocalSocket*> listeners;
-    QObject::connect(&server, &QLocalServer::newConnection, &server, [&] {
-        QLocalSocket* one = server.nextPendingConnection();
-        listeners << one;
-        QObject::connect(one, &QLocalSocket::disconnected, &server, [&listeners, one] {
-            listeners.removeAll(one);
-            one->deleteLater();
-        });
-    });
+    LineServer server(parser.value(socket));
+    if (!server.listening()) return 1;
     std::mt19937 random(parser.value(seed).toUInt());
     std::normal_distribution<double> hand(0.0, parser.value(noise).toDouble());
-    const auto send = [&](double length) {
-        const QByteArray line = QByteArray::number(length + hand(random), 'f', 2) + " mm\n";
-        for (QLocalSocket* one : listeners) {
-            one->write(line);
-            one->flush();
-        }
-    };
+    const auto send = [&](double length) { server.send(QByteArray::number(length + hand(random), 'f', 2) + " mm\n"); };
     QTimer timer;
     QSocketNotifier typed(fileno(stdin), QSocketNotifier::Read);
     if (parser.isSet(hold)) {

@@ -1,13 +1,12 @@
 // A stand-in for a weather station: a plausible day on its local socket, an hour of it in each reading.
 #include <QCommandLineParser>
 #include <QCoreApplication>
-#include <QLocalServer>
-#include <QLocalSocket>
-#include <QTextStream>
 #include <QTimer>
 #include <cmath>
 #include <numbers>
 #include <random>
+
+#include "devices/stand-ins/line_server.h"
 
 int main(int argc, char** argv) {
     QCoreApplication application(argc, argv);
@@ -19,12 +18,6 @@ int main(int argc, char** argv) {
     const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"), QStringLiteral("machair-weather"));
     parser.addOptions({every, seed, socket});
     parser.process(application);
-    QLocalServer server;
-    QLocalServer::removeServer(parser.value(socket));
-    if (!server.listen(parser.value(socket))) {
-        QTextStream(stderr) << server.errorString() << Qt::endl;
-        return 1;
-    }
     std::mt19937 random(parser.value(seed).toUInt());
     std::normal_distribution<double> gust(0.0, 0.6), veer(0.0, 8.0);
     double hour = 8.0;
@@ -42,21 +35,10 @@ int main(int argc, char** argv) {
         hour = std::fmod(hour + 1.0, 24.0);
         return line;
     };
-    QList<QLocalSocket*> listeners;
-    QObject::connect(&server, &QLocalServer::newConnection, &server, [&] {
-        QLocalSocket* one = server.nextPendingConnection();
-        listeners << one;
-        one->write(reading());
-        QObject::connect(one, &QLocalSocket::disconnected, &server, [&listeners, one] {
-            listeners.removeAll(one);
-            one->deleteLater();
-        });
-    });
+    LineServer server(parser.value(socket), reading);
+    if (!server.listening()) return 1;
     QTimer timer;
-    QObject::connect(&timer, &QTimer::timeout, &timer, [&] {
-        const QByteArray line = reading();
-        for (QLocalSocket* one : listeners) one->write(line);
-    });
+    QObject::connect(&timer, &QTimer::timeout, &timer, [&] { server.send(reading()); });
     timer.start(parser.value(every).toInt());
     return QCoreApplication::exec();
 }

@@ -58,11 +58,11 @@ TEST_CASE("size and wire move the hook, and the team's slope with it") {
     const double sank = bench.document().teamReport()->flies[2].sink.sinkRate / metrePerSecond;
     auto* size = bench.find<QSpinBox>("hook-size");
     QTest::keyClick(size, Qt::Key_Down);  // two sizes larger
-    CHECK(bench.document().plan()->hook.size() == 10);
+    CHECK(bench.document().plan()->hook.size() == 8);
     auto* wire = bench.find<QComboBox>("hook-wire");
     wire->setFocus();
     QTest::keyClick(wire, Qt::Key_Down);
-    CHECK(bench.document().plan()->hook.spec().heavier == 2);
+    CHECK(bench.document().plan()->hook.spec().heavier == 1);
     CHECK(bench.document().teamReport()->flies[2].sink.sinkRate / metrePerSecond > sank);
 }
 

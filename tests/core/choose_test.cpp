@@ -73,6 +73,7 @@ TEST_CASE("the best ten teams are those of the plain triple loop, ties and all")
 
 TEST_CASE("a fly that is tied once is used once, one to be tied only breaks ties, and rules keep flies out") {
     Book book = demoBook();
+    book.box.clear();
     for (const char* id : {"kelp-lantern", "heather-tinker", "rush-piper"}) book.box.push_back({std::string("box-") + id, id, {}, 1, {}});
     const TeamSetting setting = windy();
     auto box = candidatesOf(book, setting).value();

@@ -11,6 +11,7 @@
 #include <unistd.h>
 
 #include "book/edits.h"
+#include "book/kinds.h"
 #include "tests/random_book.h"
 #include "tests/temp_folder.h"
 
@@ -82,7 +83,7 @@ TEST_CASE("records added, removed and moved are the same after reading again") {
     Book after = resizeHook(book, "kelp-lantern", {8, std::nullopt})->after;  // one hook more
     std::rotate(after.patterns.begin(), after.patterns.begin() + 2, after.patterns.end());
     after.teams.pop_back();
-    after.patterns.erase(std::ranges::find(after.patterns, "shingle-wren", &Pattern::id));
+    after = removePattern(after, "shingle-wren")->after;
     after.carried["season"] = "[3,10]";
     home->keep(book, after, "much at once");
     CHECK(store::readBook(path)->book == after);

@@ -34,6 +34,11 @@ TEST_CASE("the demo's hooks and materials go out and come back equal") {
     bare.hooks.clear();
     bare.patterns.clear();
     bare.teams.clear();
+    bare.box.clear();
+    bare.feathers.clear();
+    bare.capes.clear();
+    bare.cutLists.clear();
+    bare.batches.clear();
     CHECK(store::importCsv(bare, store::hooksToCsv(book.hooks)).value().book.hooks == book.hooks);
     bare.materials.clear();
     auto materials = store::importCsv(bare, store::materialsToCsv(book.materials)).value().book.materials;

@@ -1,0 +1,221 @@
+#include "cut/cut_station.h"
+
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QPainter>
+#include <QPrintDialog>
+#include <QPrinter>
+#include <QPrinterInfo>
+#include <QProgressBar>
+#include <QSpinBox>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+#include <set>
+
+#include "cut/feather_view.h"
+#include "cut/gauge_view.h"
+#include "cutting/laying_out.h"
+#include "cutting/stock.h"
+#include "drawing/card.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kPanelWidth = 410;
+
+QLabel* heading(const QString& text) {
+    auto* label = new QLabel(text);
+    label->setFont(faceScaled(1.0, true));
+    return label;
+}
+
+QToolButton* button(const char* name, const QString& text, const QString& tip) {
+    auto* made = new QToolButton;
+    made->setObjectName(QString::fromLatin1(name));
+    made->setText(text);
+    made->setToolTip(tip);
+    return made;
+}
+
+}  // namespace
+
+CutStation::CutStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), feathers_(new FeatherView(document, theme)), gauge_(new GaugeView(document, theme, settings)),
+      flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), progress_(new QProgressBar) {
+    setObjectName(QStringLiteral("cut"));
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    left->addWidget(feathers_, 1);
+    left->addWidget(gauge_);
+    layout->addLayout(left, 1);
+    layout->addWidget(makePanel());
+    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) plan(); });
+    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) plan(); });
+    connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
+}
+
+QWidget* CutStation::makePanel() {
+    auto* panel = new QWidget;
+    panel->setFixedWidth(kPanelWidth);
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(14, 10, 14, 10);
+    column->setSpacing(6);
+    auto* top = new QHBoxLayout;
+    top->addWidget(heading(tr("Lay out for")));
+    flies_->setObjectName(QStringLiteral("batch"));
+    flies_->setAccessibleName(tr("How many flies"));
+    flies_->setRange(1, kMostFlies);
+    flies_->setValue(2);
+    flies_->setSuffix(tr(" flies"));
+    flies_->setKeyboardTracking(false);
+    top->addWidget(flies_);
+    top->addStretch(1);
+    tied_ = button("tied", tr("They are tied"), tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
+    top->addWidget(tied_);
+    column->addLayout(top);
+    progress_->setRange(0, 0);
+    progress_->setTextVisible(false);
+    progress_->setMaximumHeight(5);
+    progress_->hide();
+    column->addWidget(progress_);
+    said_->setObjectName(QStringLiteral("cut-said"));
+    said_->setWordWrap(true);
+    column->addWidget(said_);
+    cuts_->setObjectName(QStringLiteral("cuts"));
+    cuts_->setAccessibleName(tr("What to lay out, in order"));
+    cuts_->setWordWrap(true);
+    cuts_->setFrameShape(QFrame::NoFrame);
+    cuts_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    column->addWidget(cuts_, 1);
+    auto* paper = new QHBoxLayout;
+    auto* card = button("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
+    auto* print = button("print", tr("Print"), tr("The card on paper"));
+    auto* calibrate = button("calibrate", tr("Calibrate"), tr("Make the gauge true on this screen: lay a bank card on it"));
+    calibrate->setCheckable(true);
+    paper->addWidget(card);
+    paper->addWidget(print);
+    paper->addStretch(1);
+    paper->addWidget(calibrate);
+    column->addLayout(paper);
+    connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
+    connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
+    connect(card, &QToolButton::clicked, this, &CutStation::askForCard);
+    connect(print, &QToolButton::clicked, this, &CutStation::printCard);
+    connect(calibrate, &QToolButton::toggled, gauge_, &GaugeView::calibrate);
+    return panel;
+}
+
+void CutStation::showEvent(QShowEvent*) { plan(); }
+
+void CutStation::plan() {
+    if (!document_.plan() || !document_.pattern()) return;
+    tied_->setEnabled(false);
+    struct Found {
+        CuttingPlan cutting;
+        HacklesChosen hackles;
+        std::vector<HackleWanted> wanted;
+    };
+    const int flies = flies_->value();
+    const auto work = [plan = *document_.plan(), feathers = document_.book().feathers, capes = document_.book().capes, flies](const std::stop_token& stop, const Background::Progress&) {
+        Found found;
+        found.cutting = planCuts(feathers, slipsFor(plan, flies), {kCuttingSteps, stop});
+        found.wanted = hacklesFor(plan, flies);
+        found.hackles = chooseHackles(capes, found.wanted);
+        return found;
+    };
+    background_.start(work, [this, id = document_.pattern()->id](Found found) {
+        cutting_ = std::move(found.cutting);
+        hackles_ = std::move(found.hackles);
+        wanted_ = std::move(found.wanted);
+        planned_ = id;
+        show();
+    });
+}
+
+void CutStation::show() {
+    if (!document_.plan() || !document_.pattern() || document_.pattern()->id != planned_) return;
+    const Book& book = document_.book();
+    const int flies = flies_->value();
+    std::set<std::string> materials;
+    for (const SlipWanted& slip : slipsFor(*document_.plan(), 1)) materials.insert(slip.material);
+    std::vector<VaneFeather> shown;
+    std::ranges::copy_if(book.feathers, std::back_inserter(shown), [&](const VaneFeather& f) { return materials.contains(f.material); });
+    feathers_->show(shown, *cutting_);
+    QStringList said;
+    if (!materials.empty()) {
+        const int used = cutting_->feathersUsed();
+        said << (used == 0 ? tr("No slip could be cut.")
+                           : tr("Slips from %1 %2, %3 mm of vane left on them: %4.")
+                                 .arg(used)
+                                 .arg(used == 1 ? tr("feather") : tr("feathers"), qt(formatNumber(cutting_->waste / mm, 0)),
+                                      cutting_->optimal ? tr("proven best") : tr("at least %1 are needed, not proven best").arg(cutting_->bound)));
+        for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i) said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
+        if (cutting_->uncut.size() > 2) said << tr("and %1 more slips.").arg(cutting_->uncut.size() - 2);
+    }
+    said_->setText(said.join(QLatin1Char('\n')));
+    cuts_->clear();
+    for (const LaidOut& laid : layOut(*document_.plan(), flies)) {
+        QString text = tr("%1\n      %2").arg(qt(laid.what), qt(flies == 1 ? laid.each : laid.all));
+        if (!laid.why.empty()) text += QStringLiteral("  ·  ") + qt(laid.why);
+        new QListWidgetItem(text, cuts_);
+    }
+    const Colours& c = theme_.colours();
+    for (const HackleServed& served : hackles_.served) {
+        const Cape& cape = book.capes[served.cape];
+        const CapeBand& band = cape.bands[served.band];
+        QString text = tr("hackle %1: %2, band %3 to %4 mm").arg(qt(wanted_[served.wanted].fly), qt(cape.id), qt(formatNumber(band.from / mm, 1)), qt(formatNumber(band.to / mm, 1)));
+        if (!served.does.empty()) text += QStringLiteral("\n      ") + qt(served.does);
+        (new QListWidgetItem(text, cuts_))->setForeground(c.inkSoft);
+        if (cuts_->count() > 200) break;  // a long batch's bands repeat themselves
+    }
+    for (std::size_t i = 0; i < std::min<std::size_t>(6, hackles_.unserved.size()); ++i)
+        (new QListWidgetItem(tr("no hackle for %1: %2").arg(qt(wanted_[hackles_.unserved[i].first].fly), qt(hackles_.unserved[i].second)), cuts_))->setForeground(c.warn);
+    tied_->setEnabled(true);
+}
+
+void CutStation::tied() {
+    if (!cutting_ || !document_.pattern() || document_.pattern()->id != planned_) return;
+    const Faults faults = document_.apply(recordTied(document_.book(), planned_, flies_->value(), *cutting_, hackles_));
+    if (!faults.empty()) document_.say(qt(faults.front().line()));
+}
+
+void CutStation::askForCard() {
+    auto* dialog = new QFileDialog(this, tr("Keep the card as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setAcceptMode(QFileDialog::AcceptSave);
+    connect(dialog, &QFileDialog::fileSelected, this, &CutStation::writeCard);
+    dialog->open();
+}
+
+void CutStation::writeCard(const QString& path) {
+    if (!document_.plan()) return;
+    const QString wrong = drawing::writeCard(path, *document_.plan());
+    document_.say(wrong.isEmpty() ? tr("The card is in %1").arg(path) : tr("No card: %1 %2").arg(path, wrong));
+}
+
+void CutStation::printCard() {
+    if (!document_.plan()) return;
+    if (QPrinterInfo::availablePrinterNames().isEmpty()) return document_.say(tr("No printer is set up on this computer; the card can be kept as a PDF instead"));
+    auto printer = std::make_shared<QPrinter>(QPrinter::HighResolution);
+    auto* dialog = new QPrintDialog(printer.get(), this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, qOverload<QPrinter*>(&QPrintDialog::accepted), this, [this, printer] {
+        QPainter painter;
+        if (!painter.begin(printer.get())) return document_.say(tr("The printer refused; nothing was printed"));
+        constexpr double kInch = 25.4;
+        painter.scale(printer->resolution() / kInch, printer->resolution() / kInch);
+        drawing::paintCard(painter, *document_.plan());
+        document_.say(tr("The card went to %1; prove it by its 50 mm bar").arg(printer->printerName()));
+    });
+    dialog->open();
+}
+
+}  // namespace machair::app

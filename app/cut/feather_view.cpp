@@ -1,0 +1,147 @@
+#include "cut/feather_view.h"
+
+#include <QPainter>
+#include <QPainterPath>
+#include <algorithm>
+#include <cmath>
+
+#include "colour/colour.h"
+#include "cutting/vane.h"
+#include "scene/random.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr std::size_t kMostRows = 8;
+constexpr double kLabel = 118.0;  // px at the left
+constexpr double kSlant = 0.62;   // how far a barb's tip leans towards the feather's, of its length
+constexpr double kRise = 0.78;
+
+QString number(Length length) { return qt(formatNumber(length / mm, 1)); }
+
+}  // namespace
+
+FeatherView::FeatherView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("feathers"));
+    setAccessibleName(tr("Feathers and the slips laid on them"));
+    setMinimumHeight(220);
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+}
+
+void FeatherView::show(const std::vector<VaneFeather>& feathers, const CuttingPlan& plan) {
+    rows_.clear();
+    // Those that are cut come first, then what else there is.
+    for (const FeatherCuts& cuts : plan.feathers)
+        if (const auto found = std::ranges::find(feathers, cuts.feather, &VaneFeather::id); found != feathers.end()) rows_.push_back({*found, cuts.cuts});
+    for (const VaneFeather& feather : feathers)
+        if (std::ranges::none_of(plan.feathers, [&](const FeatherCuts& cuts) { return cuts.feather == feather.id; })) rows_.push_back({feather, {}});
+    hidden_ = rows_.size() > kMostRows ? rows_.size() - kMostRows : 0;
+    if (hidden_ > 0) rows_.resize(kMostRows);
+    update();
+}
+
+double FeatherView::scale() const {
+    double vane = 40.0, barb = 10.0;
+    for (const Row& row : rows_) {
+        vane = std::max(vane, row.feather.vane / mm + kSlant * (row.feather.barbs.back() / mm));
+        barb = std::max(barb, *std::ranges::max_element(row.feather.barbs) / mm);
+    }
+    const double rows = std::max<double>(1.0, static_cast<double>(rows_.size()));
+    return std::min((width() - kLabel - 30.0) / vane, (height() / rows - 34.0) / (kRise * barb));
+}
+
+QRectF FeatherView::rowRect(std::size_t row) const {
+    const double each = height() / std::max<double>(1.0, static_cast<double>(rows_.size()));
+    return {0.0, each * static_cast<double>(row), static_cast<double>(width()), each};
+}
+
+QRectF FeatherView::stretchOf(std::size_t feather, Length from, Length to) const {
+    const QRectF row = rowRect(feather);
+    return QRectF(QPointF(kLabel + scale() * (from / mm), row.bottom() - 30.0), QPointF(kLabel + scale() * (to / mm), row.bottom() - 22.0));
+}
+
+void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
+    const Colours& c = theme_.colours();
+    const Row& row = rows_[index];
+    const VaneFeather& f = row.feather;
+    const QRectF frame = rowRect(index);
+    const double k = scale();
+    const double stem = frame.bottom() - 32.0;
+    const auto x = [&](Length place) { return kLabel + k * (place / mm); };
+    const Material* material = document_.book().findMaterial(f.material);
+    const std::string hex = material && material->colour ? *material->colour : "#7a6a55";
+    const Rgb rgb = parseColour(hex).value_or(Rgb{0.48, 0.42, 0.34});
+    const QColor base = QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b));
+    const bool barred = material && (material->marking == Marking::barred || material->marking == Marking::mottled);
+    // Barbs: each a curved stroke that leans towards the tip. What was taken is bare stem.
+    Random random(static_cast<std::uint64_t>(index) + 7);
+    const auto taken = [&](Length place) { return std::ranges::any_of(f.taken, [&](const Stretch& s) { return place >= s[0] && place <= s[1]; }); };
+    const auto cutAt = [&](Length place) { return std::ranges::find_if(row.cuts, [&](const Cut& cut) { return place >= cut.from && place < cut.to; }); };
+    for (double s = 0.0; s <= f.vane / mm; s += 0.45) {
+        const Length place = s * mm;
+        if (taken(place)) continue;
+        const double barb = barbAt(f, place) / mm * (0.97 + 0.05 * random.uniform());
+        const auto cut = cutAt(place);
+        const bool inSlip = cut != row.cuts.end();
+        QPainterPath path(QPointF(x(place), stem));
+        path.quadTo(QPointF(x(place) + 0.12 * k * barb, stem - 0.45 * k * barb), QPointF(x(place) + kSlant * k * barb, stem - kRise * k * barb));
+        QColor ink = inSlip ? base : base.lighter(theme_.bench() == drawing::Bench::sand ? 118 : 92);
+        ink.setAlpha(inSlip ? 240 : 150);
+        painter.setPen(QPen(ink.darker(94 + static_cast<int>(14.0 * random.uniform())), std::max(0.9, 0.40 * k * 0.8)));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(path);
+        if (barred) {
+            painter.setPen(QPen(ink.darker(150), std::max(0.9, 0.3 * k)));
+            for (double t = 0.22; t < 0.98; t += 0.16) painter.drawPoint(path.pointAtPercent(std::min(1.0, t + 0.03 * random.uniform())));
+        }
+    }
+    painter.setPen(QPen(base.darker(160), std::max(1.6, 0.7 * k), Qt::SolidLine, Qt::RoundCap));
+    painter.drawLine(QPointF(x(Length{}) - 18.0, stem + 1.5), QPointF(x(Length{}), stem));  // the bare quill
+    painter.drawLine(QPointF(x(Length{}), stem), QPointF(x(f.vane), stem));
+    // The slips: a bracket under the stem, numbered in cutting order from the base.
+    painter.setFont(faceScaled(0.85));
+    int order = 1;
+    for (const Cut& cut : row.cuts) {
+        const double left = x(cut.from), right = x(cut.to);
+        painter.setPen(QPen(c.accent, 1.8));
+        painter.drawLine(QPointF(left + 0.6, stem + 4.0), QPointF(left + 0.6, stem + 9.0));
+        painter.drawLine(QPointF(right - 0.6, stem + 4.0), QPointF(right - 0.6, stem + 9.0));
+        painter.drawLine(QPointF(left + 0.6, stem + 9.0), QPointF(right - 0.6, stem + 9.0));
+        painter.setPen(c.accent);
+        const QString text = right - left > 54.0 ? tr("%1 · %2").arg(order).arg(number(cut.to - cut.from)) : QString::number(order);
+        painter.drawText(QRectF(left - 20.0, stem + 10.0, right - left + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, text);
+        ++order;
+    }
+    for (const Stretch& gone : f.taken) {
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(x(gone[0]) - 20.0, stem + 10.0, x(gone[1]) - x(gone[0]) + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, tr("gone"));
+    }
+    painter.setPen(row.cuts.empty() ? c.inkSoft : c.ink);
+    painter.setFont(faceScaled(0.95, !row.cuts.empty()));
+    painter.drawText(QRectF(12.0, stem - 42.0, kLabel - 30.0, 20.0), Qt::AlignLeft, qt(f.id));
+    painter.setFont(faceScaled(0.85));
+    painter.setPen(c.inkSoft);
+    painter.drawText(QRectF(12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), qt(formatNumber(f.vane / mm, 0))));
+    painter.drawText(QRectF(12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1 free").arg(qt(formatNumber(freeVane(f) / mm, 0))));
+}
+
+void FeatherView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), theme_.colours().paper);
+    if (rows_.empty()) {
+        painter.setPen(theme_.colours().inkSoft);
+        painter.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap,
+                         tr("No slips are cut for this dressing, or no feather of its kind is in the drawers. Slips come from flank and quill feathers: wings, slip tails, cloaks."));
+        return;
+    }
+    for (std::size_t i = 0; i < rows_.size(); ++i) paintFeather(painter, i);
+    if (hidden_ > 0) {
+        painter.setPen(theme_.colours().inkSoft);
+        painter.drawText(rect().adjusted(0, 0, -10, -4), Qt::AlignRight | Qt::AlignBottom, tr("and %1 more").arg(hidden_));
+    }
+}
+
+}  // namespace machair::app

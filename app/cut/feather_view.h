@@ -1,0 +1,39 @@
+// Feathers to scale, with their barbs, what is gone of them, and the slips of the plan laid on in cutting order.
+#pragma once
+
+#include <QWidget>
+#include <vector>
+
+#include "cutting/cutting.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+
+namespace machair::app {
+
+class FeatherView : public QWidget {
+    Q_OBJECT
+  public:
+    FeatherView(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void show(const std::vector<VaneFeather>& feathers, const CuttingPlan& plan);
+    // Where a place on a feather's vane is drawn; tests look there.
+    [[nodiscard]] QRectF stretchOf(std::size_t feather, Length from, Length to) const;
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+
+  private:
+    struct Row {
+        VaneFeather feather;
+        std::vector<Cut> cuts;
+    };
+    void paintFeather(QPainter& painter, std::size_t row) const;
+    [[nodiscard]] double scale() const;  // px a mm
+    [[nodiscard]] QRectF rowRect(std::size_t row) const;
+
+    Document& document_;
+    const Theme& theme_;
+    std::vector<Row> rows_;
+    std::size_t hidden_ = 0;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,116 @@
+#include "cut/gauge_view.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QScreen>
+#include <QSettings>
+#include <algorithm>
+
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kLabel = 150.0;
+constexpr double kLeast = 1.5, kMost = 30.0;  // px a mm of any screen there is
+constexpr double kLeft = 30.0;                // of the card's outline
+
+}  // namespace
+
+GaugeView::GaugeView(Document& document, const Theme& theme, QSettings& settings, QWidget* parent) : QWidget(parent), document_(document), theme_(theme), settings_(settings) {
+    setObjectName(QStringLiteral("gauge"));
+    setAccessibleName(tr("Gauge at true size"));
+    setFocusPolicy(Qt::StrongFocus);
+    setMinimumHeight(176);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    connect(&document_, &Document::planChanged, this, qOverload<>(&QWidget::update));
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+}
+
+QString GaugeView::key() const { return QStringLiteral("screen/") + (screen() ? screen()->name() : QString()) + QStringLiteral("/px_per_mm"); }
+
+void GaugeView::showEvent(QShowEvent*) {
+    const double kept = settings_.value(key()).toDouble();
+    calibrated_ = kept >= kLeast && kept <= kMost;
+    constexpr double kInch = 25.4;
+    const double told = screen() ? screen()->physicalDotsPerInch() / kInch : 0.0;
+    pxPerMm_ = calibrated_ ? kept : told >= kLeast && told <= kMost ? told : 96.0 / kInch;
+    emit calibrationChanged();
+}
+
+void GaugeView::calibrate(bool on) {
+    calibrating_ = on;
+    if (on) setFocus();
+    if (!on) {
+        settings_.setValue(key(), pxPerMm_);
+        calibrated_ = true;
+        emit calibrationChanged();
+    }
+    update();
+}
+
+void GaugeView::setScale(double pxPerMm) {
+    pxPerMm_ = std::clamp(pxPerMm, kLeast, kMost);
+    update();
+}
+
+void GaugeView::mousePressEvent(QMouseEvent* event) { mouseMoveEvent(event); }
+void GaugeView::mouseMoveEvent(QMouseEvent* event) {
+    if (calibrating_ && (event->buttons() & Qt::LeftButton)) setScale((event->position().x() - kLeft) / (kBankCard / mm));
+}
+void GaugeView::keyPressEvent(QKeyEvent* event) {
+    const double step = event->key() == Qt::Key_Right ? 1.0 : event->key() == Qt::Key_Left ? -1.0 : 0.0;
+    if (!calibrating_ || step == 0.0) return QWidget::keyPressEvent(event);
+    setScale(pxPerMm_ + step / (kBankCard / mm));  // a pixel of the card's edge
+}
+
+void GaugeView::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Colours& c = theme_.colours();
+    painter.fillRect(rect(), c.panel);
+    painter.setPen(c.ink);
+    if (calibrating_) {
+        const QRectF card(kLeft, 26.0, pxPerMm_ * (kBankCard / mm), height() - 40.0);
+        painter.setPen(QPen(c.accent, 2.0));
+        painter.setBrush(c.raised);
+        painter.drawRoundedRect(card, 10.0, 10.0);
+        painter.setPen(c.ink);
+        painter.drawText(card.adjusted(14, 0, -14, 0), Qt::AlignCenter | Qt::TextWordWrap,
+                         tr("Lay a bank card here with its left edge on this one's, and drag the right edge (or use ← →) until both are as wide: 85.6 mm. Then press Calibrate again."));
+        return;
+    }
+    const auto& plan = document_.plan();
+    if (!plan) return;
+    painter.setFont(faceScaled(0.95, true));
+    painter.drawText(QPointF(14.0, 18.0), calibrated_ ? tr("Gauge, true size on this screen") : tr("Gauge, roughly true: calibrate this screen once"));
+    double y = 36.0;
+    painter.setFont(faceScaled(0.9));
+    for (const Gauge& gauge : gaugesOf(*plan)) {
+        if (y > height() - 8.0) break;
+        const double length = pxPerMm_ * (gauge.length / mm), band = pxPerMm_ * (gauge.tolerance / mm);
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(14.0, y - 10.0, kLabel - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter, tr("%1  %2").arg(qt(gauge.label), qt(formatLength(gauge.length))));
+        if (band > 0.0) {
+            QColor soft = c.grass;
+            soft.setAlpha(80);
+            painter.fillRect(QRectF(kLabel + length - band, y - 8.0, 2.0 * band, 16.0), soft);
+        }
+        if (gauge.kind == GaugeKind::slip) {
+            painter.setPen(QPen(c.accent, 1.4));
+            painter.setBrush(Qt::NoBrush);
+            painter.drawRect(QRectF(kLabel, y - 8.0, length, 16.0));
+        } else {
+            painter.setPen(QPen(c.accent, 3.0, Qt::SolidLine, Qt::FlatCap));
+            painter.drawLine(QPointF(kLabel, y), QPointF(kLabel + length, y));
+        }
+        painter.setPen(QPen(c.ink, 1.2));
+        painter.drawLine(QPointF(kLabel, y - 8.0), QPointF(kLabel, y + 8.0));
+        painter.drawLine(QPointF(kLabel + length, y - 8.0), QPointF(kLabel + length, y + 8.0));
+        y += 23.0;
+    }
+}
+
+}  // namespace machair::app

@@ -1,0 +1,47 @@
+// One step, to be read from a metre: what to do, the number very large, the fly as it is after it zoomed to the place,
+// where the thread hangs, what to look for and what goes wrong here.
+#pragma once
+
+#include <QImage>
+#include <QWidget>
+#include <optional>
+
+#include "bench/steps.h"
+#include "drawing/fly_painter.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+
+namespace machair::app {
+
+class StepView : public QWidget {
+    Q_OBJECT
+  public:
+    StepView(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void show(const TyingStep& step, int index, int count);
+    void setMirrored(bool mirrored);
+    void countTurns(int turns);  // counted so far, shown beside the number
+    [[nodiscard]] const std::optional<TyingStep>& step() const { return step_; }
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+  private:
+    [[nodiscard]] QRectF drawingFrame() const;
+    void paintFly();
+
+    Document& document_;
+    const Theme& theme_;
+    std::optional<TyingStep> step_;
+    int index_ = 0;
+    int count_ = 0;
+    int turns_ = 0;
+    bool mirrored_ = false;
+    std::optional<Scene> whole_;
+    std::string wholeOf_;
+    QImage picture_;
+    double threadX_ = 0.0;  // px, where the thread hangs in the picture
+    double threadY_ = 0.0;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,230 @@
+#include "tie/tie_station.h"
+
+#include <QApplication>
+#include <QDateTime>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QListWidget>
+#include <QSignalBlocker>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "tie/step_view.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kPanelWidth = 330;
+
+QLabel* paragraph(const char* name) {
+    auto* label = new QLabel;
+    label->setObjectName(QString::fromLatin1(name));
+    label->setWordWrap(true);
+    return label;
+}
+
+}  // namespace
+
+TieStation::TieStation(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), view_(new StepView(document, theme)), list_(new QListWidget), caution_(paragraph("caution")),
+      order_(paragraph("order")), rework_(paragraph("rework")), lasting_(paragraph("lasting")), coats_(paragraph("drying")), wrong_(nullptr) {
+    setObjectName(QStringLiteral("tie"));
+    setFocusPolicy(Qt::StrongFocus);
+    auto* layout = new QHBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(view_, 1);
+    layout->addWidget(makePanel());
+    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
+    connect(&theme_, &Theme::changed, this, &TieStation::refresh);
+    connect(&pedal_, &devices::Pedal::on, this, [this] { if (isVisible()) go(current_ + 1); });
+    connect(&pedal_, &devices::Pedal::back, this, [this] { if (isVisible()) go(current_ - 1); });
+    connect(&clock_, &QTimer::timeout, this, &TieStation::sayCoats);
+    constexpr int kSecond = 1000;
+    clock_.start(kSecond);
+}
+
+QWidget* TieStation::makePanel() {
+    auto* panel = new QWidget;
+    panel->setFixedWidth(kPanelWidth);
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(14, 10, 14, 10);
+    column->setSpacing(6);
+    auto* move = new QHBoxLayout;
+    const auto button = [&](const char* name, const QString& text, const QString& tip, auto work) {
+        auto* made = new QToolButton;
+        made->setObjectName(QString::fromLatin1(name));
+        made->setText(text);
+        made->setToolTip(tip);
+        made->setFocusPolicy(Qt::NoFocus);
+        connect(made, &QToolButton::clicked, this, work);
+        move->addWidget(made);
+        return made;
+    };
+    button("step-back", tr("Back"), tr("The step before (Backspace)"), [this] { go(current_ - 1); });
+    button("step-on", tr("On"), tr("The next step (Space, Page Down or the pedal)"), [this] { go(current_ + 1); });
+    move->addStretch(1);
+    auto* hand = button("left-handed", tr("Left hand"), tr("For a left-handed tier: everything mirrored"), [] {});
+    hand->setCheckable(true);
+    connect(hand, &QToolButton::toggled, this, [this](bool left) {
+        hand_ = left ? Hand::left : Hand::right;
+        rebuild();
+    });
+    auto* far = button("far-side", tr("Far side"), tr("Seen from the other side of the vice"), [] {});
+    far->setCheckable(true);
+    connect(far, &QToolButton::toggled, this, [this](bool on) {
+        far_ = on;
+        refresh();
+    });
+    column->addLayout(move);
+    list_->setObjectName(QStringLiteral("steps"));
+    list_->setAccessibleName(tr("Steps"));
+    list_->setFrameShape(QFrame::NoFrame);
+    list_->setFocusPolicy(Qt::NoFocus);
+    list_->installEventFilter(this);
+    connect(list_, &QListWidget::currentRowChanged, this, [this](int row) { if (row >= 0) go(row); });
+    column->addWidget(list_, 1);
+    coats_->setFont(faceScaled(1.0, true));
+    column->addWidget(coats_);
+    column->addWidget(caution_);
+    column->addWidget(order_);
+    wrong_ = new QToolButton;
+    wrong_->setObjectName(QStringLiteral("went-wrong"));
+    wrong_->setText(tr("This went wrong"));
+    wrong_->setToolTip(tr("What can go wrong here, what can still be done, and how to prevent it (W)"));
+    wrong_->setCheckable(true);
+    wrong_->setFocusPolicy(Qt::NoFocus);
+    connect(wrong_, &QToolButton::toggled, this, [this](bool on) {
+        if (on && current_ < static_cast<int>(steps_.size())) ++wentWrong_[steps_[static_cast<std::size_t>(current_)].object];
+        refresh();
+    });
+    column->addWidget(wrong_);
+    column->addWidget(rework_);
+    column->addWidget(lasting_);
+    return panel;
+}
+
+bool TieStation::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == list_ && event->type() == QEvent::KeyPress) {
+        keyPressEvent(static_cast<QKeyEvent*>(event));
+        return true;
+    }
+    return QWidget::eventFilter(watched, event);
+}
+
+void TieStation::showEvent(QShowEvent*) {
+    setFocus();
+    pedal_.connectNow();
+    rebuild();
+}
+
+void TieStation::rebuild() {
+    const auto& plan = document_.plan();
+    steps_ = plan ? stepsOf(*plan, hand_) : std::vector<TyingStep>();
+    const QSignalBlocker quiet(list_);
+    list_->clear();
+    int n = 1;
+    for (const TyingStep& step : steps_) list_->addItem(tr("%1  %2 %3").arg(n++).arg(qt(step.verb), qt(step.object)));
+    current_ = std::clamp(current_, 0, std::max(0, static_cast<int>(steps_.size()) - 1));
+    refresh();
+}
+
+void TieStation::go(int step) {
+    if (steps_.empty()) return;
+    const int wanted = std::clamp(step, 0, static_cast<int>(steps_.size()) - 1);
+    if (wanted == current_ + 1 && steps_[static_cast<std::size_t>(current_)].dryMinutes) {  // a coat was given: it dries from now on
+        const TyingStep& coat = steps_[static_cast<std::size_t>(current_)];
+        drying_.push_back({qt(document_.pattern()->title() + ", " + coat.object), QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
+    }
+    if (wanted != current_) {
+        turns_ = 0;
+        wrong_->setChecked(false);
+    }
+    current_ = wanted;
+    refresh();
+}
+
+void TieStation::refresh() {
+    if (steps_.empty() || !document_.plan()) return;
+    const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
+    view_->setMirrored((hand_ == Hand::left) != far_);
+    view_->show(step, current_, static_cast<int>(steps_.size()));
+    const QSignalBlocker quiet(list_);
+    list_->setCurrentRow(current_);
+    const Colours& c = theme_.colours();
+    const auto ink = [](QLabel* label, const QColor& colour) {
+        QPalette palette = label->palette();
+        palette.setColor(QPalette::WindowText, colour);
+        label->setPalette(palette);
+    };
+    // A caution is said once a session, where it belongs; Book, Cautions has them all.
+    const bool fresh = step.caution && cautioned_.insert(*step.caution).second;
+    if (fresh) caution_->setText(QStringLiteral("! ") + qt(sayCaution(*step.caution)));
+    caution_->setVisible(fresh || (step.caution && caution_->text().contains(qt(sayCaution(*step.caution)))));
+    ink(caution_, c.warn);
+    QStringList order;
+    for (const OrderFault& fault : orderFaults(document_.plan()->pattern)) {
+        const auto name = [&](std::size_t part) { return part < document_.plan()->parts.size() ? qt(std::string(nameOf(document_.plan()->parts[part].kind))) : tr("nothing: last"); };
+        order << tr("✗ %1. Tie the %2 before the %3.").arg(qt(fault.words), name(fault.part), name(fault.before));
+    }
+    order_->setText(order.join(QLatin1Char('\n')));
+    order_->setVisible(!order.isEmpty());
+    ink(order_, c.fault);
+    QStringList rework;
+    if (wrong_->isChecked() && step.part >= 0)
+        for (const Rework& r : reworkOf(document_.plan()->parts[static_cast<std::size_t>(step.part)].kind))
+            rework << tr("<b>%1</b>: %2%3<br>Next time: %4.").arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
+    else if (wrong_->isChecked())
+        rework << tr("Unwind the thread to the last landmark and lay it again.");
+    rework_->setText(rework.join(QStringLiteral("<br>")));
+    rework_->setVisible(wrong_->isChecked());
+    const Durability lasting = durabilityOf(*document_.plan());
+    QStringList said;
+    if (!lasting.weak.empty()) said << tr("Gives way first: %1. Cheapest: %2.").arg(qt(lasting.weak.front().words), qt(lasting.weak.front().improve));
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, lasting.protects.size()); ++i) said << QStringLiteral("✓ ") + qt(lasting.protects[i]);
+    lasting_->setText(said.join(QLatin1Char('\n')));
+    ink(lasting_, c.inkSoft);
+    sayCoats();
+}
+
+void TieStation::sayCoats() {
+    const qint64 now = QDateTime::currentMSecsSinceEpoch();
+    QStringList said;
+    for (Drying& coat : drying_) {
+        const qint64 left = (coat.until - now) / 1000;
+        if (left <= 0 && !coat.rung) {
+            coat.rung = true;
+            QApplication::beep();
+            document_.say(tr("%1 is dry").arg(coat.what));
+        }
+        said << (left > 0 ? tr("%1 dries %2:%3").arg(coat.what).arg(left / 60).arg(left % 60, 2, 10, QLatin1Char('0')) : tr("✓ %1 is dry").arg(coat.what));
+    }
+    constexpr qint64 kForget = 120;  // s after it rang
+    std::erase_if(drying_, [now](const Drying& coat) { return (now - coat.until) / 1000 > kForget; });
+    coats_->setText(said.join(QLatin1Char('\n')));
+    coats_->setVisible(!said.isEmpty());
+}
+
+void TieStation::keyPressEvent(QKeyEvent* event) {
+    switch (event->key()) {
+        case Qt::Key_Space:
+        case Qt::Key_PageDown:
+        case Qt::Key_Right: return go(current_ + 1);
+        case Qt::Key_Backspace:
+        case Qt::Key_PageUp:
+        case Qt::Key_Left: return go(current_ - 1);
+        case Qt::Key_Home: return go(0);
+        case Qt::Key_End: return go(static_cast<int>(steps_.size()) - 1);
+        case Qt::Key_W: return wrong_->toggle();
+        case Qt::Key_Plus: ++turns_; break;
+        default:
+            if (event->key() < Qt::Key_0 || event->key() > Qt::Key_9) return QWidget::keyPressEvent(event);
+            turns_ = event->key() - Qt::Key_0;
+    }
+    view_->countTurns(turns_);
+}
+
+}  // namespace machair::app

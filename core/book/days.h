@@ -1,0 +1,82 @@
+// What was tied and what happened: batches, flies that were measured, days on the water.
+#pragma once
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include "book/teams.h"
+#include "book/waters.h"
+
+namespace machair {
+
+// So many of one dressing on one hook, wanted and tied so far.
+struct Batch {
+    std::string id;
+    std::string pattern;
+    std::optional<std::string> hook;  // the dressing's own where absent
+    int wanted = 1;
+    std::optional<int> tied;
+    std::optional<std::string> day;   // YYYY-MM-DD that it is for
+    std::optional<std::string> note;
+    Carried carried;
+    bool operator==(const Batch&) const = default;
+};
+
+// One measure of a tied fly, against what the tier was told to aim for.
+struct CheckReading {
+    int part = 0;        // its place in `parts`
+    std::string figure;  // as `plan --json` calls it: "length_mm", "fibre_mm"
+    Length aimed;
+    Length measured;
+    Carried carried;
+    bool operator==(const CheckReading&) const = default;
+};
+struct CheckedFly {
+    std::string id;
+    std::string pattern;
+    std::optional<std::string> date;
+    std::vector<CheckReading> readings;
+    Carried carried;
+    bool operator==(const CheckedFly&) const = default;
+};
+
+// A team in the water for so long.
+struct Outing {
+    double hours = 1.0;
+    std::optional<std::string> bob;
+    std::optional<std::string> middle;
+    std::optional<std::string> point;
+    Carried carried;
+    bool operator==(const Outing&) const = default;
+    [[nodiscard]] const std::optional<std::string>& at(Position position) const {
+        return position == Position::bob ? bob : position == Position::middle ? middle : point;
+    }
+};
+struct Fish {
+    std::string pattern;
+    Position position = Position::bob;
+    std::optional<bool> kept;
+    std::optional<Length> depth;
+    Carried carried;
+    bool operator==(const Fish&) const = default;
+};
+struct Day {
+    std::string id;
+    std::string date;  // YYYY-MM-DD
+    std::optional<std::string> water;
+    std::optional<int> rods;
+    std::optional<Speed> wind;
+    std::optional<Length> wave;
+    std::optional<Light> light;
+    std::vector<Outing> outings;
+    std::vector<Fish> fish;
+    std::optional<std::string> note;
+    Carried carried;
+    bool operator==(const Day&) const = default;
+};
+
+// "2026-05-02": a day of the calendar.
+[[nodiscard]] bool isDate(std::string_view text);
+
+}  // namespace machair

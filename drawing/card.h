@@ -1,0 +1,42 @@
+// A card of a fly to lay feathers on: every length at its true size, a comb of slip widths, and a bar that proves that
+// the printer didn't scale. And a sheet of a team. Vectors throughout, for paper, PDF and SVG.
+#pragma once
+
+#include <QSizeF>
+#include <QString>
+
+#include "cutting/gauges.h"
+#include "drawing/paint.h"
+#include "scene/scene.h"
+
+class QPainter;
+
+namespace machair::drawing {
+
+inline constexpr double kCardWidth = 148.0;   // mm: A6 on its side
+inline constexpr double kCardHeight = 105.0;
+
+// Paints in millimetres: the painter's unit is 1 mm, the origin the card's corner.
+void paintCard(QPainter& painter, const Plan& plan);
+
+struct SheetFly {
+    const Plan* plan;
+    QString position;
+    QString words;  // how it sinks
+};
+struct TeamSheet {
+    QString title;
+    QString verdict;
+    std::vector<SheetFly> flies;
+    QStringList leader;  // its measures, from the rod tip down
+    QStringList notes;
+};
+inline constexpr double kSheetWidth = 210.0;  // A5 on its side
+inline constexpr double kSheetHeight = 148.0;
+void paintTeamSheet(QPainter& painter, const TeamSheet& sheet);
+
+// Writes to a .pdf or .svg. What went wrong as text; empty where it was written.
+[[nodiscard]] QString writeCard(const QString& path, const Plan& plan);
+[[nodiscard]] QString writeTeamSheet(const QString& path, const TeamSheet& sheet);
+
+}  // namespace machair::drawing
