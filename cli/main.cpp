@@ -4,11 +4,23 @@
 
 #include "cli/verbs.h"
 #include "cutting/cutting.h"
+#include "units/text.h"
 
 namespace {
 
 using namespace machair;
 using namespace machair::cli;
+
+// A finite number from `low` to `high`; NaN, infinities and trailing text are refused like any other wrong usage.
+CLI::Validator between(double low, double high) {
+    return CLI::Validator(
+        [low, high](std::string& text) -> std::string {
+            const auto value = parseNumber(text);
+            if (value && *value >= low && *value <= high) return {};
+            return "expected a number from " + formatShort(low, 2) + " to " + formatShort(high, 2) + ", got \"" + text + "\"";
+        },
+        "NUMBER");
+}
 
 int run(int argc, char** argv) {
     CLI::App app{"Machair: sizes traditional wet flies to the hook in the vice and weighs them as a team"};
@@ -23,7 +35,7 @@ int run(int argc, char** argv) {
         return sub;
     };
     const auto warmth = [&](CLI::App* sub) {
-        sub->add_option("--celsius", options.celsius, "water temperature, 0 to 40 °C")->check(CLI::Range(0.0, 40.0));
+        sub->add_option("--celsius", options.celsius, "water temperature, 0 to 40 °C")->check(between(0.0, 40.0));
     };
     verb("hook", "a hook's measures and landmarks", showHook)->add_option("--hook", options.hook, "its id")->required();
     verb("plan", "a dressing sized to its hook", showPlan)->add_option("--pattern", options.pattern, "its id")->required();
@@ -40,8 +52,8 @@ int run(int argc, char** argv) {
     warmth(balance);
     atWater(balance);
     CLI::App* choose = verb("choose", "the best three of the fly box for a wind", showChoose);
-    choose->add_option("--wind", options.wind, "m/s")->required()->check(CLI::Range(0.0, 60.0));
-    choose->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(CLI::Range(0.0, 500000.0));
+    choose->add_option("--wind", options.wind, "m/s")->required()->check(between(0.0, 60.0));
+    choose->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(between(0.0, 500000.0));
     choose->add_option("--school", options.school, "stepped, big_top, one_size, river_swing or one of the book's");
     choose->add_option("--rules", options.rules, "a rule card's id");
     choose->add_option("--include", options.include, "a fly that has to be on the team")->expected(1);
@@ -51,7 +63,7 @@ int run(int argc, char** argv) {
     CLI::App* drift = verb("drift", "how a team fishes through count, retrieve, lift and hang", showDrift);
     drift->add_option("--team", options.team, "its id")->required();
     warmth(drift);
-    const auto number = [](CLI::App* sub, const char* name, double& value, const char* help) { return sub->add_option(name, value, help)->check(CLI::Number); };
+    const auto number = [](CLI::App* sub, const char* name, double& value, const char* help) { return sub->add_option(name, value, help)->check(between(0.0, 100000.0)); };
     number(drift, "--count", options.count, "seconds to sink before the retrieve");
     number(drift, "--retrieve", options.retrieve, "speed of the retrieve, m/s");
     number(drift, "--for", options.retrieveFor, "seconds of retrieve");
@@ -74,8 +86,8 @@ int run(int argc, char** argv) {
     card->add_option("--out", options.out, "*.pdf or *.svg")->required();
     CLI::App* water = app.add_subcommand("water", "wave, drift and fullness for a wind");
     water->add_flag("--json", options.json, "one JSON object for programs");
-    water->add_option("--wind", options.wind, "m/s")->required()->check(CLI::Range(0.0, 60.0));
-    water->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(CLI::Range(0.0, 500000.0));
+    water->add_option("--wind", options.wind, "m/s")->required()->check(between(0.0, 60.0));
+    water->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(between(0.0, 500000.0));
     water->add_flag("--drogue", options.drogue, "a drogue is out");
     water->callback([&options, &result] { result = showWater(options); });
     verb("validate", "every fault of a file, or that it is sound", validate);

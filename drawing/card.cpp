@@ -59,7 +59,7 @@ void proving(QPainter& painter, QPointF at) {
     painter.setPen(Qt::NoPen);
     painter.setBrush(kInk);
     painter.drawRect(QRectF(at.x(), at.y(), length, 0.6));
-    for (int i = 0; i <= 10; ++i) hairline(painter, at + QPointF(5.0 * i, -1.0), at + QPointF(5.0 * i, 0.6));
+    for (int i = 0; i <= 10; ++i) hairline(painter, at + QPointF(5.0 * i, -1.0), at + QPointF(5.0 * i, 0.0));  // above the bar, whose ends stay its own
     write(painter, at + QPointF(length + 2.0, 0.6), QObject::tr("50 mm: measure this bar; if it isn't, the printer scaled"), 2.2, kSoft);
 }
 
@@ -73,11 +73,11 @@ void gauge(QPainter& painter, QPointF at, const Gauge& g, double labelRoom) {
         painter.setBrush(kBand);
         painter.drawRect(QRectF(zero.x() + length - tolerance, zero.y() - 1.7, 2.0 * tolerance, 3.4));
     }
+    hairline(painter, zero + QPointF(0.0, -1.7), zero + QPointF(0.0, 1.7));
+    hairline(painter, zero + QPointF(length, -1.7), zero + QPointF(length, 1.7));
     painter.setPen(Qt::NoPen);
     painter.setBrush(kAccent);
     painter.drawRect(QRectF(zero.x(), zero.y() - 0.35, length, 0.7));
-    hairline(painter, zero + QPointF(0.0, -1.7), zero + QPointF(0.0, 1.7));
-    hairline(painter, zero + QPointF(length, -1.7), zero + QPointF(length, 1.7));
 }
 
 // Teeth as wide as the slips, and half a millimetre either way.

@@ -1,7 +1,12 @@
 #include "cutting/cutting.h"
 
 #include <catch2/catch.hpp>
+#include <map>
 #include <numeric>
+#include <random>
+
+#include "cutting/hackles.h"
+#include "cutting/stock.h"
 
 #include "tests/samples.h"
 
@@ -210,4 +215,69 @@ TEST_CASE("a fly wants its wing's slips from one feather or a pair, and cutting 
     const std::vector<VaneFeather> feathers = {feather("f", VaneSide::left, 70, {30, 30, 30})};
     const CuttingPlan cuts = planCuts(feathers, {slip("a", 8, 20)});
     CHECK_THAT(mmOf(freeVane(afterCutting(feathers, cuts)[0])), WithinAbs(62.0, 1e-9));
+}
+
+TEST_CASE("hackles serve the most flies, then with the least error, as trying all pairings does") {
+    constexpr unsigned kSeed = 3;
+    std::mt19937 random(kSeed);
+    const auto whole = [&](int low, int high) { return std::uniform_int_distribution<int>(low, high)(random); };
+    for (int round = 0; round < 200; ++round) {
+        CAPTURE(kSeed, round);
+        Cape cape{"cape", "hen", 20.0 * mm, {}, {}};
+        std::vector<double> feathers;
+        for (int b = 0; b < 3; ++b) {
+            const double low = whole(3, 9);
+            const int count = whole(0, 2);
+            cape.bands.push_back({low * mm, (low + 1.0) * mm, count, {}});
+            for (int n = 0; n < count; ++n) feathers.push_back(low + 0.5);
+        }
+        std::vector<HackleWanted> wanted;
+        for (int f = 0; f < 4; ++f) wanted.push_back({"fly", "hen", 0.1 * whole(30, 110) * mm, 15.0 * mm, 2.0, 5.0 * mm});
+        const HacklesChosen chosen = chooseHackles({cape}, wanted);
+        // Every way to give feathers to flies, one each.
+        std::vector<int> order(std::max(feathers.size(), wanted.size()));
+        std::iota(order.begin(), order.end(), 0);
+        std::size_t served = std::min(feathers.size(), wanted.size());
+        double least = 1e9;
+        do {
+            double error = 0.0;
+            for (std::size_t i = 0; i < order.size(); ++i)
+                if (const auto f = static_cast<std::size_t>(order[i]); i < wanted.size() && f < feathers.size()) error += std::abs(feathers[f] - mmOf(wanted[i].fibre));
+            least = std::min(least, error);
+        } while (std::ranges::next_permutation(order).found);
+        CHECK(chosen.served.size() == served);
+        CHECK(chosen.served.size() + chosen.unserved.size() == wanted.size());
+        CHECK_THAT(mmOf(chosen.totalError), WithinAbs(least, 1e-9));
+    }
+}
+
+TEST_CASE("one long feather serves two flies, a short stem none, and no cape says so") {
+    const std::vector<HackleWanted> two(2, {"fly", "hen", 6.0 * mm, 15.0 * mm, 2.0, 5.0 * mm});
+    const std::vector<CapeBand> one = {{5.5 * mm, 6.5 * mm, 1, {}}};
+    CHECK(chooseHackles({{"c", "hen", 40.0 * mm, one, {}}}, two).served.size() == 2);
+    CHECK(chooseHackles({{"c", "hen", 20.0 * mm, one, {}}}, two).served.size() == 1);
+    CHECK(chooseHackles({{"c", "hen", 10.0 * mm, one, {}}}, two).unserved.front().second.find("stem enough") != std::string::npos);
+    CHECK(chooseHackles({}, two).unserved.front().second.find("no cape") != std::string::npos);
+}
+
+TEST_CASE("what a batch used is gone from feathers and capes, and the flies are in the box") {
+    const Book book = demoBook();
+    const Plan plan = planPattern(book, "heather-tinker").value();
+    const CuttingPlan cuts = planCuts(book.feathers, slipsFor(plan, 2));
+    const HacklesChosen hackles = chooseHackles(book.capes, hacklesFor(plan, 2));
+    const Edit edit = recordTied(book, "heather-tinker", 2, cuts, hackles).value();
+    const auto all = [](const Book& b) {
+        Length free;
+        int feathers = 0;
+        for (const VaneFeather& f : b.feathers) free += freeVane(f);
+        for (const Cape& c : b.capes)
+            for (const CapeBand& band : c.bands) feathers += band.count;
+        return std::pair(free, feathers);
+    };
+    const Length slip = std::get<WingPlan>(plan.parts[4].detail).slip;
+    CHECK_THAT(mmOf(all(book).first - all(edit.after).first), WithinAbs(2.0 * mmOf(slip), 1e-6));
+    CHECK(all(book).second - all(edit.after).second == 2);
+    CHECK(check(edit.after).empty());
+    const auto count = [](const Book& b) { return std::ranges::find(b.box, "heather-tinker", &BoxFly::pattern)->tied.value(); };
+    CHECK(count(edit.after) == count(book) + 2);
 }

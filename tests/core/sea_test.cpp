@@ -3,7 +3,9 @@
 #include <catch2/catch.hpp>
 
 #include "tests/samples.h"
+#include "water/shore.h"
 #include "water/sight.h"
+#include "water/substitute.h"
 
 using namespace machair;
 using namespace machair::tests;
@@ -71,4 +73,28 @@ TEST_CASE("peat takes the blue first, and from afar every fly fades into the wat
     CHECK_THAT(pathCosine(Angle::degrees(90.0)), WithinAbs(1.0, 1e-12));
     CHECK(againstSky(0.5 * metre, 1.0 * metre, 0.3 * metre));
     CHECK_FALSE(againstSky(0.9 * metre, 1.0 * metre, 0.3 * metre));
+}
+
+TEST_CASE("fetch is the open water upwind, to the shore that the wind comes over") {
+    const std::vector<MapPoint> square = {{0.0 * metre, 0.0 * metre}, {1000.0 * metre, 0.0 * metre}, {1000.0 * metre, 800.0 * metre}, {0.0 * metre, 800.0 * metre}};
+    const MapPoint at{300.0 * metre, 200.0 * metre};
+    CHECK(onWater(square, at));
+    CHECK_THAT(fetchAt(square, at, 270.0) / metre, WithinAbs(300.0, 1e-6));  // from the west
+    CHECK_THAT(fetchAt(square, at, 0.0) / metre, WithinAbs(600.0, 1e-6));    // from the north
+    CHECK_THAT(fetchAt(square, at, 45.0) / metre, WithinAbs(600.0 * std::sqrt(2.0), 1e-6));
+    CHECK(fetchAt(square, {2000.0 * metre, 10.0 * metre}, 270.0) == Length{});
+    CHECK(checkOutline(square).empty());
+    CHECK_FALSE(checkOutline({square[0], square[1]}).empty());
+    CHECK(checkOutline({square[0], square[2], square[1], square[3]}).front().what.find("cross") != std::string::npos);
+}
+
+TEST_CASE("what could stand in is of the same kind, nearest first, with what it changes") {
+    const auto list = substitutesFor(demoBook(), "kelp-lantern", 3).value();
+    REQUIRE(list.size() >= 5);
+    for (std::size_t i = 1; i < list.size(); ++i) CHECK(list[i].strangeness >= list[i - 1].strangeness);
+    const auto hen = std::ranges::find(list, "hen-olive", &Substitute::material);
+    REQUIRE(hen != list.end());
+    CHECK(std::ranges::any_of(hen->changes, [](const std::string& c) { return c.starts_with("sinks"); }));
+    CHECK_FALSE(substitutesFor(demoBook(), "kelp-lantern", 5));  // the head has no material
+    CHECK_FALSE(substitutesFor(demoBook(), "nobody", 0));
 }

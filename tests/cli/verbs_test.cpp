@@ -1,0 +1,110 @@
+// The verbs of teams, water and cutting: what formats.md promises of their JSON, and how they refuse.
+#include <catch2/catch.hpp>
+#include <nlohmann/json.hpp>
+
+#include "tests/cli/run.h"
+#include "tests/samples.h"
+#include "tests/temp_folder.h"
+
+using namespace machair::tests;
+using Json = nlohmann::json;
+
+namespace {
+
+std::string demo(const std::string& verb, const std::string& options) { return verb + " '" + MACHAIR_DEMO + "' " + options; }
+Json jsonOf(const std::string& arguments) {
+    const Ran ran = runCli(arguments + " --json");
+    INFO(arguments << "\n" << ran.err);
+    REQUIRE(ran.code == 0);
+    CHECK(ran.out.find("nan") == std::string::npos);
+    return Json::parse(ran.out);
+}
+bool hasKeys(const Json& json, const std::vector<const char*>& keys) {
+    for (const char* key : keys) {
+        INFO(key);
+        CHECK(json.contains(key));
+    }
+    return true;
+}
+
+}  // namespace
+
+TEST_CASE("water gives the wave and always a caution, and refuses a wind that isn't one") {
+    const Json water = jsonOf("water --wind 6 --fetch 2000");
+    hasKeys(water, {"wave_m", "period_s", "drift_m_s", "builds_min", "class", "fullness", "cautions"});
+    CHECK(water["class"] == "wave");
+    CHECK(water["cautions"].size() == 1);
+    hasKeys(water["fullness"], {"bob", "middle", "point"});
+    CHECK(jsonOf("water --wind 6 --fetch 2000 --drogue")["drift_m_s"] < water["drift_m_s"]);
+    CHECK(runCli("water --wind -1 --fetch 2000").code == 2);
+    CHECK(runCli("water --wind nan --fetch 2000").code == 2);
+    CHECK(runCli("water --wind 6").code == 2);
+}
+
+TEST_CASE("balance and choose give teams, best first") {
+    const Json balanced = jsonOf(demo("balance", "--team west-shore"));
+    REQUIRE(balanced["proposals"].size() == 1);
+    CHECK(balanced["proposals"][0]["cost"] == 0);
+    hasKeys(balanced["proposals"][0], {"changes", "checks"});
+    const Json chosen = jsonOf(demo("choose", "--wind 6 --fetch 2000"));
+    REQUIRE(chosen["teams"].size() == 10);
+    CHECK(chosen["examined"] > 0);
+    for (std::size_t i = 1; i < 10; ++i) CHECK(chosen["teams"][i]["score"] <= chosen["teams"][i - 1]["score"]);
+    for (const Json& out : jsonOf(demo("choose", "--wind 6 --fetch 2000 --rules skerrin-rules"))["left_out"]) CHECK(out["id"] == "box-brass-buoy");
+    CHECK(jsonOf(demo("choose", "--wind 6 --fetch 2000 --include soot-ember"))["teams"][0].dump().find("soot-ember") != std::string::npos);
+    CHECK(runCli(demo("choose", "--wind 6 --fetch 2000 --school nobody")).code == 1);
+    CHECK(runCli(demo("choose", "--wind 6 --fetch 2000 --include nobody")).err.find("nobody") != std::string::npos);
+    CHECK(runCli(demo("balance", "--team nobody")).code == 1);
+}
+
+TEST_CASE("a team's checks have what they are judged by, and a water brings its rules") {
+    const Json team = jsonOf(demo("team", "--team first-evening"));
+    CHECK(team["verdict"] == "off");
+    for (const Json& check : team["checks"]) {
+        hasKeys(check, {"check", "verdict", "mend"});
+        CHECK((check["verdict"] == "pass") == check["mend"].get<std::string>().empty());
+    }
+    const Json ruled = jsonOf(demo("team", "--team west-shore --water skerrin"));
+    CHECK(std::any_of(ruled["checks"].begin(), ruled["checks"].end(), [](const Json& c) { return c["check"] == "rules"; }));
+}
+
+TEST_CASE("a drift is told every 0.05 s, with its bands and what the bob does") {
+    const Json drift = jsonOf(demo("drift", "--team west-shore --count 5 --retrieve 0.3 --for 6 --lift 0.4 --height 1.6 --hang 2"));
+    hasKeys(drift, {"series", "bands", "bob_breaks_s", "bob_holds_s", "bob_clear_s", "warnings"});
+    const Json& series = drift["series"];
+    CHECK(series[0]["t_s"] == 0.0);
+    CHECK(series[100]["t_s"].get<double>() == Approx(5.0));
+    CHECK(series[100]["point_m"] > series[100]["middle_m"]);
+    const Json plain = jsonOf(demo("drift", "--team west-shore --count 2 --retrieve 0.3 --for 2"));
+    CHECK_FALSE(plain.contains("bob_breaks_s"));
+    double whole = 0.0;
+    for (const Json& seconds : plain["bands"]["point"]) whole += seconds.get<double>();
+    CHECK(whole == Approx(4.0));
+    const Ran bad = runCli(demo("drift", "--team west-shore --count 5 --retrieve 0.3 --for 9999"));
+    CHECK(bad.code == 1);
+    CHECK(bad.err.find("600 s") != std::string::npos);
+    CHECK(runCli(demo("drift", "--team west-shore --count 5 --retrieve 0.3 --for 5 --lift 0.5")).err.starts_with("height: "));
+}
+
+TEST_CASE("cuts name feathers and stretches; what can't be cut is no failure") {
+    const Json cuts = jsonOf(demo("cuts", "--list three-pairs"));
+    hasKeys(cuts, {"feathers", "feathers_used", "waste_mm", "optimal", "bound", "uncut"});
+    CHECK(cuts["optimal"] == true);
+    CHECK(cuts["bound"] == cuts["feathers_used"]);
+    CHECK(jsonOf(demo("cuts", "--pattern heather-tinker --count 2"))["feathers_used"] == 1);
+    const Json none = jsonOf(demo("cuts", "--pattern heather-tinker --count 500"));
+    CHECK(none["uncut"].size() > 400);
+    CHECK(runCli(demo("cuts", "")).code == 2);
+    CHECK(runCli(demo("cuts", "--pattern heather-tinker --count 0")).code == 2);
+    CHECK(runCli(demo("cuts", "--list nobody")).code == 1);
+}
+
+TEST_CASE("a card is written where it was asked, and nowhere else") {
+    const TempFolder folder;
+    const auto pdf = folder.file("card.pdf");
+    const Json card = jsonOf(demo("card", "--pattern kelp-lantern --out '" + pdf.string() + "'"));
+    CHECK(card["proving_bar_mm"] == 50.0);
+    CHECK(std::filesystem::file_size(pdf) > 2000);
+    CHECK(runCli(demo("card", "--pattern kelp-lantern --out /nowhere/card.pdf")).code == 1);
+    CHECK(runCli(demo("card", "--pattern kelp-lantern --out card.txt")).code == 2);
+}
