@@ -84,6 +84,16 @@ int run(int argc, char** argv) {
     CLI::App* card = verb("card", "a card at true scale, to lay feathers on", showCard);
     card->add_option("--pattern", options.pattern, "its id")->required();
     card->add_option("--out", options.out, "*.pdf or *.svg")->required();
+    verb("hand", "bias and spread of a hand, and where to aim", showHand);
+    verb("daybook", "fish a rod-hour by fly, position, wave, light and month", showDaybook);
+    number(verb("evening", "what the waiting batches take, and what fits", showEvening), "--minutes", options.minutes, "that there are");
+    verb("box", "the flies that are tied", showBox);
+    verb("buy", "what the waiting batches need", showBuy);
+    CLI::App* checked = verb("check", "one measure of a tied fly against the plan", showCheck);
+    checked->add_option("--pattern", options.pattern, "its id")->required();
+    checked->add_option("--part", options.part, "its place in parts, from 0")->required();
+    checked->add_option("--figure", options.figure, "length_mm, fibre_mm, …")->required();
+    checked->add_option("--mm", options.reading, "as measured")->required()->check(between(0.0, 1000.0));
     CLI::App* water = app.add_subcommand("water", "wave, drift and fullness for a wind");
     water->add_flag("--json", options.json, "one JSON object for programs");
     water->add_option("--wind", options.wind, "m/s")->required()->check(between(0.0, 60.0));

@@ -38,6 +38,10 @@ struct Options {
     double height = 0.0;   // m
     double elevation = 60.0;
     double hang = 0.0;
+    int part = 0;
+    std::string figure;
+    double reading = 0.0;  // mm
+    double minutes = 0.0;
     bool json = false;
 };
 
@@ -68,6 +72,12 @@ int showBalance(const Options& options);
 int showChoose(const Options& options);
 int showWater(const Options& options);
 int showDrift(const Options& options);
+int showHand(const Options& options);
+int showDaybook(const Options& options);
+int showEvening(const Options& options);
+int showBox(const Options& options);
+int showBuy(const Options& options);
+int showCheck(const Options& options);
 int showCard(const Options& options);
 int showCuts(const Options& options);
 int validate(const Options& options);

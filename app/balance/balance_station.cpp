@@ -2,6 +2,8 @@
 
 #include <QComboBox>
 #include <QDrag>
+#include <QFileDialog>
+#include <QFrame>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -14,7 +16,10 @@
 #include <algorithm>
 
 #include "balance/team_view.h"
+#include "drawing/card.h"
+#include "frame/fields_form.h"
 #include "theme/said.h"
+#include "units/text.h"
 
 namespace machair::app {
 
@@ -54,7 +59,15 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* 
     layout->addWidget(makePanel());
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] { refreshSchools(); refreshBox(); });
-    connect(&document_, &Document::bookChanged, this, [this] { refreshSchools(); refreshBox(); });
+    connect(&document_, &Document::bookChanged, this, [this] {
+        // What was found for another state of the team is no longer an offer.
+        offered_.clear();
+        proposals_->clear();
+        proposals_->hide();
+        found_->clear();
+        refreshSchools();
+        refreshBox();
+    });
     connect(&theme_, &Theme::changed, this, &BalanceStation::refresh);
     connect(&background_, &Background::progressed, this, [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
     connect(&background_, &Background::runningChanged, this, [this](bool running) {
@@ -84,6 +97,49 @@ QWidget* BalanceStation::makePanel() {
     belief_->setObjectName(QStringLiteral("belief"));
     belief_->setWordWrap(true);
     column->addWidget(belief_);
+    auto* more = new QHBoxLayout;
+    const auto popup = [this](const char* name, const QString& title, FieldsForm* form) {
+        auto* open = new QToolButton;
+        open->setObjectName(QString::fromLatin1(name));
+        open->setText(title);
+        auto* sheet = new QFrame(this, Qt::Popup);
+        sheet->setFrameShape(QFrame::StyledPanel);
+        auto* inside = new QVBoxLayout(sheet);
+        inside->addWidget(form);
+        connect(open, &QToolButton::clicked, sheet, [open, sheet] {
+            sheet->adjustSize();
+            sheet->move(open->mapToGlobal(QPoint(0, open->height() + 2)));
+            sheet->show();
+        });
+        return open;
+    };
+    leader_ = new FieldsForm("leader", {}, [this](const std::string& key, const std::string& text) {
+        return document_.team() ? document_.apply(changeLeaderField(document_.book(), document_.team()->id, key, text)) : Faults{};
+    });
+    own_ = new FieldsForm("own-school", {}, [this](const std::string& key, const std::string& text) {
+        const TeamSpec* team = document_.team();
+        return team && team->ownSchool ? document_.apply(changeSchoolField(document_.book(), *team->ownSchool, key, text)) : Faults{};
+    });
+    auto* leader = popup("leader-open", tr("Leader…"), leader_);
+    leader->setToolTip(tr("Its strand, spacing and droppers"));
+    numbers_ = popup("school-open", tr("Its numbers…"), own_);
+    numbers_->setToolTip(tr("What your own copy of the school wants"));
+    auto* sheet = new QToolButton;
+    sheet->setObjectName(QStringLiteral("team-sheet"));
+    sheet->setText(tr("Sheet…"));
+    sheet->setToolTip(tr("The team with its leader and the day, on paper at true scale (PDF or SVG)"));
+    more->addWidget(leader);
+    more->addWidget(numbers_);
+    more->addWidget(sheet);
+    more->addStretch(1);
+    column->addLayout(more);
+    connect(sheet, &QToolButton::clicked, this, [this] {
+        auto* dialog = new QFileDialog(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"));
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        dialog->setAcceptMode(QFileDialog::AcceptSave);
+        connect(dialog, &QFileDialog::fileSelected, this, &BalanceStation::writeSheet);
+        dialog->open();
+    });
     column->addWidget(heading(tr("What it asks")));
     checks_->setObjectName(QStringLiteral("checks"));
     checks_->setAccessibleName(tr("Checks of the team"));
@@ -168,8 +224,32 @@ void BalanceStation::refreshBox() {
     }
 }
 
+void BalanceStation::writeSheet(const QString& path) {
+    const auto& report = document_.teamReport();
+    const TeamSpec* team = document_.team();
+    if (!report || !team) return;
+    drawing::TeamSheet sheet;
+    sheet.title = qt(team->title());
+    sheet.verdict = signOf(report->verdict) + QLatin1Char(' ') + qt(std::string(nameOf(report->verdict)));
+    for (const TeamFly& fly : report->flies)
+        sheet.flies.push_back({&fly.plan, titleOf(fly.position), tr("sinks %1 cm/s, pushes %2 mN, %3 mg").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)), qt(formatNumber(fly.sink.presence / millinewton, 2)), qt(formatNumber(fly.sink.mass / mg, 0)))});
+    for (const Field& field : fieldsOf(team->leader.value_or(LeaderSpec{})))
+        if (!field.text.empty()) sheet.leader << qt(field.label) + QStringLiteral(": ") + qt(field.text);
+    if (const WaterSpec* water = document_.water())
+        sheet.notes << tr("%1: wind %2 m/s, fetch %3 m").arg(qt(water->title()), qt(formatNumber(water->wind.value_or(Speed{}) / metrePerSecond, 1)), qt(formatNumber(water->fetch.value_or(Length{}) / metre, 0)));
+    sheet.notes << qt(std::string(kRulesCaution));
+    const QString wrong = drawing::writeTeamSheet(path, sheet);
+    document_.say(wrong.isEmpty() ? tr("The team's sheet is in %1").arg(path) : tr("No sheet: %1 %2").arg(path, wrong));
+}
+
 void BalanceStation::refresh() {
     refreshSchools();
+    if (const TeamSpec* team = document_.team()) {
+        leader_->show(fieldsOf(team->leader.value_or(LeaderSpec{})));
+        const TeamSchool* own = team->ownSchool ? document_.book().findTeamSchool(*team->ownSchool) : nullptr;
+        numbers_->setVisible(own != nullptr);
+        if (own) own_->show(fieldsOf(*own));
+    }
     const auto& report = document_.teamReport();
     const QSignalBlocker quiet(checks_);
     checks_->clear();
@@ -183,14 +263,6 @@ void BalanceStation::refresh() {
         if (!check->mend.empty()) text += QStringLiteral("\n     → ") + qt(check->mend);
         auto* item = new QListWidgetItem(text, checks_);
         item->setForeground(check->verdict == Verdict::pass ? theme_.colours().inkSoft : colourOf(theme_.colours(), check->verdict));
-    }
-    proposals_->setVisible(!offered_.empty());
-    // What was found for another state of the team is no longer an offer.
-    if (!document_.teamPreviewing() && !taking_ && !offered_.empty()) {
-        offered_.clear();
-        proposals_->clear();
-        proposals_->hide();
-        found_->clear();
     }
 }
 
@@ -245,10 +317,8 @@ void BalanceStation::preview(int row) {
 void BalanceStation::take(int row) {
     if (row < 0 || row >= static_cast<int>(offered_.size())) return;
     auto edit = takeProposal(document_.book(), offeredTeam_, offered_[static_cast<std::size_t>(row)]);
-    taking_ = true;
     document_.dropTeamPreview();
     const Faults faults = document_.apply(std::move(edit));
-    taking_ = false;
     if (!faults.empty()) document_.say(qt(faults.front().line()));
     refresh();
 }

@@ -17,6 +17,7 @@ class QToolButton;
 
 namespace machair::app {
 
+class FieldsForm;
 class TeamView;
 
 class BalanceStation : public QWidget {
@@ -24,6 +25,7 @@ class BalanceStation : public QWidget {
   public:
     BalanceStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void propose();
+    void writeSheet(const QString& path);  // .pdf or .svg
 
   protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -49,9 +51,11 @@ class BalanceStation : public QWidget {
     QLabel* found_;
     QListWidget* proposals_;
     QListWidget* box_;
+    FieldsForm* leader_ = nullptr;
+    FieldsForm* own_ = nullptr;
+    QToolButton* numbers_ = nullptr;
     std::vector<Proposal> offered_;
     std::string offeredTeam_;
-    bool taking_ = false;
 };
 
 }  // namespace machair::app

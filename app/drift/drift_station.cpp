@@ -1,5 +1,6 @@
 #include "drift/drift_station.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QFormLayout>
@@ -9,7 +10,9 @@
 #include <QSlider>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "drift/water_section.h"
 #include "units/text.h"
@@ -30,11 +33,33 @@ QLabel* heading(const QString& text) {
     return label;
 }
 
+// The other two of three phases, and how far apart the flies are at the end of the draw.
+void sayWaves(const Rig& rig, const Handling& h, DriftOptions how, DriftReport& run) {
+    how.keepNodes = false;
+    const auto at = static_cast<std::size_t>(std::min<double>(static_cast<double>(run.samples.size()) - 1.0, (h.count + h.retrieveFor) / kSampleEvery));
+    std::array<std::vector<double>, 3> depths;
+    const auto take = [&](const DriftReport& one) {
+        for (std::size_t p = 0; p < 3; ++p)
+            if (at < one.samples.size() && one.samples[at].depth[p]) depths[p].push_back(*one.samples[at].depth[p] / metre);
+    };
+    take(run);
+    for (const double phase : {2.0, 4.0}) {
+        how.surface.phase = phase * std::numbers::pi / 3.0;
+        take(runDrift(rig, h, how));
+    }
+    for (const Position position : kPositions) {
+        const auto& d = depths[static_cast<std::size_t>(position)];
+        if (d.empty()) continue;
+        const auto [low, high] = std::ranges::minmax(d);
+        run.warnings.push_back("in the wave the " + std::string(nameOf(position)) + " is at " + formatNumber(0.5 * (low + high), 2) + " ± " + formatNumber(0.5 * (high - low), 2) + " m at the end of the draw");
+    }
+}
+
 }  // namespace
 
 DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), panel_(nullptr), style_(new QComboBox), words_(new QLabel),
-      answer_(new QLabel), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), scrub_(new QSlider(Qt::Horizontal)) {
+      answer_(new QLabel), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
     setObjectName(QStringLiteral("drift"));
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
@@ -120,6 +145,10 @@ QWidget* DriftStation::makePanel() {
     row("lift", tr("Lift"), 0, 2, 0.05, 2, 0.40, tr(" m/s"));
     row("height", tr("to a height of"), 0.2, 5, 0.1, 1, 1.6, tr(" m"));
     row("hang", tr("Hang"), 0, 60, 1, 1, 5, tr(" s"));
+    waves_->setObjectName(QStringLiteral("drift-waves"));
+    waves_->setText(tr("in the day's wave"));
+    waves_->setToolTip(tr("Runs the wave at three of its phases and says how much it moves the flies"));
+    form->addRow(QString(), waves_);
     column->addLayout(form);
     words_->setObjectName(QStringLiteral("drift-words"));
     words_->setWordWrap(true);
@@ -156,6 +185,7 @@ QWidget* DriftStation::makePanel() {
     why->setWordWrap(true);
     why->setFont(faceScaled(0.88));
     column->addWidget(why);
+    connect(waves_, &QCheckBox::toggled, this, [this] { handlingChanged(); });
     connect(style_, &QComboBox::currentIndexChanged, this, [this] { handlingChanged(); });
     connect(ask_, &QToolButton::clicked, this, [this] {
         if (asking_.running())
@@ -187,6 +217,15 @@ Handling DriftStation::handling() const {
     return h;
 }
 
+WaveSurface DriftStation::dayWave() const {
+    const WaterSpec* water = document_.water();
+    if (!water || !water->wind || !water->fetch) return {};
+    const Sea sea = seaUnder({*water->wind, *water->fetch, false});
+    if (sea.height <= Length{}) return {};
+    const double frequency = 2.0 * std::numbers::pi / (sea.period / second);
+    return {0.5 * (sea.height / metre), frequency * frequency / (kGravity / metrePerSecond2), frequency, 0.0};
+}
+
 std::optional<Rig> DriftStation::rig() const {
     const auto& report = document_.teamReport();
     if (!report || !document_.team()) return std::nullopt;
@@ -216,10 +255,14 @@ void DriftStation::run(const DriftOptions& options) {
         background_.stop();
         return words_->setText(qt(faults.front().line()));
     }
-    const auto work = [rig = *rigged, h, options](const std::stop_token& stop, const Background::Progress&) {
+    const WaveSurface wave = waves_->isChecked() ? dayWave() : WaveSurface{};
+    const auto work = [rig = *rigged, h, options, wave](const std::stop_token& stop, const Background::Progress&) {
         DriftOptions how = options;
         how.stop = stop;
-        return runDrift(rig, h, how);
+        how.surface = wave;
+        DriftReport run = runDrift(rig, h, how);
+        if (wave.amplitude > 0.0 && !run.stopped) sayWaves(rig, h, how, run);
+        return run;
     };
     background_.start(work, [this](DriftReport run) {
         if (run.stopped) return;

@@ -12,6 +12,7 @@
 #include "leader/questions.h"
 #include "theme/theme.h"
 
+class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
@@ -37,6 +38,7 @@ class DriftStation : public QWidget {
     [[nodiscard]] QDoubleSpinBox* number(const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit);
     [[nodiscard]] Handling handling() const;
     [[nodiscard]] std::optional<Rig> rig() const;
+    [[nodiscard]] WaveSurface dayWave() const;
     void handlingChanged();
     void run(const DriftOptions& options);
     void ask();
@@ -55,6 +57,7 @@ class DriftStation : public QWidget {
     QComboBox* question_;
     QToolButton* ask_;
     QToolButton* play_;
+    QCheckBox* waves_;
     QSlider* scrub_;
     QTimer playing_;
     QTimer settle_;  // after the last change of a control, the run at full resolution

@@ -271,7 +271,7 @@ void Document::show(Shared book, const QString& journal, const QString& words, s
     emit partChosen();
     QString moved = sameFly ? qt(sayChange(*before, *plan_, edited)) : QString();
     if (moved.isEmpty())
-        moved = words;
+        moved = words.isEmpty() ? journal : words;
     else if (!words.isEmpty())
         moved = words + QStringLiteral(". ") + moved;
     emit said(moved);

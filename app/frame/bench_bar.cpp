@@ -48,6 +48,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
       size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), dressing_(new QToolButton(this)),
       sizes_(new QToolButton(this)), doubt_(new QToolButton(this)) {
+    setObjectName(QStringLiteral("bench-bar"));
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
         widget->setAccessibleName(spoken);

@@ -11,6 +11,8 @@
 #include <QToolTip>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <cmath>
+#include <numbers>
 
 #include "theme/said.h"
 #include "units/text.h"
@@ -92,9 +94,14 @@ void CastView::refreshVerdict() {
     if (!worst)
         reason_->setText(tr("one fly: nothing to compare"));
     else if (worst->verdict == Verdict::pass)
-        reason_->setText(tr("sink steps and water pushed are in order"));
+        reason_->setText(tr("every check of its school passes"));
     else
         reason_->setText(qt(worst->words));
+    const auto rules = std::ranges::find(report->checks, TeamTerm::rules, &TeamCheck::term);
+    if (rules != report->checks.end()) {
+        const bool kept = std::ranges::none_of(report->checks, [](const TeamCheck& check) { return check.term == TeamTerm::rules && check.verdict != Verdict::pass; });
+        reason_->setText(reason_->text() + QLatin1Char('\n') + (kept ? tr("✓ within the water's rules") : tr("✗ against the water's rules")));
+    }
     const QString tip = all.join(QLatin1Char('\n')) +
                         tr("\nPhysics on stated shapes, not checked against measured flies: trust the ratios. The wanted steps are our rule of thumb.");
     verdict_->setToolTip(tip);
@@ -222,12 +229,32 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
     }
 }
 
+// The day's wave along the top, its height at the flies' own scale times a fortieth.
+void CastView::paintWave(QPainter& painter) const {
+    const WaterSpec* water = document_.isOpen() ? document_.water() : nullptr;
+    if (!water || !water->wind || !water->fetch) return;
+    const Sea sea = seaUnder({*water->wind, *water->fetch, water->drogue.value_or(false)});
+    constexpr double kPxPerMetre = 36.0, kWavelength = 64.0, kMostHeight = 14.0;
+    const double height = std::min(kPxPerMetre * (sea.height / metre), kMostHeight);
+    QPainterPath path;
+    for (double x = 0.0; x <= width() - kVerdictWidth; x += 3.0) {
+        const QPointF at(x, 5.0 - 0.5 * height * std::cos(2.0 * std::numbers::pi * x / kWavelength) + 0.5 * height);
+        x == 0.0 ? path.moveTo(at) : path.lineTo(at);
+    }
+    QColor ink = theme_.colours().slate;
+    ink.setAlpha(70);
+    painter.setPen(QPen(ink, 1.2));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawPath(path);
+}
+
 void CastView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     const Colours& c = theme_.colours();
     painter.fillRect(rect(), c.paper);
     painter.fillRect(QRect(width() - kVerdictWidth, 0, kVerdictWidth, height()), c.panel);
+    paintWave(painter);
     paintLeader(painter);
     for (Hanging& fly : flies_) paintFly(painter, fly);
     painter.setPen(QPen(c.line, 1.0));

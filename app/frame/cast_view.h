@@ -52,6 +52,7 @@ class CastView : public QWidget {
     void refreshTeams();
     void refreshVerdict();
     [[nodiscard]] std::optional<Position> positionAt(QPointF at) const;
+    void paintWave(QPainter& painter) const;
     void paintLeader(QPainter& painter) const;
     void paintFly(QPainter& painter, Hanging& fly);
 

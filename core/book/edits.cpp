@@ -209,6 +209,8 @@ Result<Edit> changeMaterialField(const Book& book, std::string_view material, st
     if (source == Source::measured && !text.empty()) changed->measured.emplace_back(key);
     Edit edit{found->title() + ": " + fieldLabel(key) + (text.empty() ? " back to the usual" : " " + std::string(text)), book};
     edit.after.materials[index] = std::move(*changed);
+    if (key == "blend")  // names other materials
+        if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
 }
 

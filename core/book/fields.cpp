@@ -33,7 +33,7 @@ constexpr std::array kLabels = {
     Label{"tie_in", "tied in by"},               Label{"angle", "fibres stand"},
     Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
     Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"},
-    Label{"tip_to_bob_m", "rod tip to bob, m"}, Label{"bob_to_middle_m", "bob to middle, m"}, Label{"middle_to_point_m", "middle to point, m"},
+    Label{"blend", "blend (fur and parts, …)"}, Label{"tip_to_bob_m", "rod tip to bob, m"}, Label{"bob_to_middle_m", "bob to middle, m"}, Label{"middle_to_point_m", "middle to point, m"},
     Label{"dropper_m", "droppers, m"}, Label{"wind_m_s", "wind, m/s"}, Label{"wind_from_deg", "wind from, degrees"}, Label{"fetch_m", "fetch, m"},
     Label{"depth_m", "depth, m"}, Label{"celsius", "water, °C"}, Label{"drogue", "a drogue out"}, Label{"most_flies", "flies at most"},
     Label{"least_spacing_m", "spacing at least, m"}, Label{"longest_leader_m", "leader at most, m"}, Label{"longest_fly_mm", "fly at most, mm"},
@@ -94,6 +94,9 @@ struct Show {
     static Field make(const std::vector<std::string>& v) { return {{}, {}, FieldKind::text, joined(v, [](const std::string& s) { return s; }), {}}; }
     static Field make(const std::vector<Length>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](Length l) { return formatExact(l / mm); }), {}};
+    }
+    static Field make(const std::vector<BlendPart>& v) {
+        return {{}, {}, FieldKind::text, joined(v, [](const BlendPart& b) { return b.material + " " + formatExact(b.parts); }), {}};
     }
     static Field make(const PerLength& v) { return {{}, {}, FieldKind::number, formatExact(v * mm), {}}; }
     static Field make(const Speed& v) { return {{}, {}, FieldKind::number, formatShort(v / metrePerSecond, 9), {}}; }
@@ -199,6 +202,21 @@ class Read {
         v = std::move(list);
         return {};
     }
+    // "fur-olive 2, fur-hare 1": furs of the book by id, with their parts.
+    Faults into(std::vector<BlendPart>& v) const {
+        std::vector<BlendPart> list;
+        for (const std::string_view item : items()) {
+            const auto space = item.rfind(' ');
+            const auto parts = space == std::string_view::npos ? std::nullopt : parseNumber(item.substr(space + 1));
+            if (!parts || !kPositive.allows(*parts)) return wrong("furs with their parts, as \"fur-olive 2, fur-hare 1\"");
+            BlendPart part;
+            part.material = std::string(trimmed(item.substr(0, space)));
+            part.parts = *parts;
+            list.push_back(std::move(part));
+        }
+        v = std::move(list);
+        return {};
+    }
     Faults into(PerLength& v) const {
         const auto value = number(text_);
         if (!value) return wrong(rule_.noun);
@@ -289,7 +307,6 @@ class FieldLister {
         describe(*this, measures);
         within_.clear();
     }
-    void operator()(const char*, const std::vector<BlendPart>&, const Rule& = {}) {}  // a blend is mixed in its own place
     template <class Kind, class Variant>
     void byKind(Kind, const Variant& member, Variant (*)(Kind)) {
         std::visit([this](const auto& alternative) { describe(*this, alternative); }, member);
@@ -351,7 +368,6 @@ class FieldWriter {
         if (!found || !faults.empty()) return;
         member = measures == HookMeasures{} ? std::nullopt : std::optional(std::move(measures));
     }
-    void operator()(const char*, std::vector<BlendPart>&, const Rule& = {}) {}
     void operator()(const char*, std::vector<std::array<Length, 2>>&, const Rule& = {}) {}
     template <class Kind, class Variant>
     void byKind(Kind, Variant& member, Variant (*)(Kind)) {

@@ -81,6 +81,12 @@ RibScene ribScene(const SceneBuild& build, std::size_t part, const RibPlan& rib)
     scene.onFur = rib.sinksIn;
     scene.metal = planned.made.kind != MaterialKind::floss && planned.made.kind != MaterialKind::thread;
     scene.colour = baseColour(planned.made, {0.72, 0.57, 0.23});
+    if (const auto* strip = std::get_if<StripTraits>(&planned.made.traits)) {  // which of its faces is out
+        const auto& written = std::get<RibPart>(build.plan.pattern.parts[part].detail);
+        const auto face = static_cast<std::size_t>(std::max(0, written.face.value_or(0)));
+        if (written.face && face < strip->faces.size())
+            if (const auto colour = parseColour(strip->faces[face])) scene.colour = toLab(*colour);
+    }
     scene.hand = rib.direction == Winding::counter ? -1 : 1;
     scene.seed = build.partSeed(part);
     const double front = rib.front / mm;

@@ -20,13 +20,14 @@ constexpr std::array kForces = {0.0, 0.3, 1.6, 3.4, 5.5, 8.0, 10.8, 13.9, 17.2, 
 constexpr std::array<std::string_view, 13> kWindWords = {"calm", "light air", "a light breeze", "a gentle breeze", "a moderate breeze", "a fresh breeze",
                                                          "a strong breeze", "near gale", "a gale", "a strong gale", "a storm", "a violent storm", "a hurricane"};
 
-WaveClass classOfHeight(double metres) {
+}  // namespace
+
+WaveClass seaClass(Length waveHeight) {
+    const double metres = waveHeight / metre;
     if (metres < 0.02) return WaveClass::calm;
     if (metres < 0.08) return WaveClass::ripple;
     return metres < 0.20 ? WaveClass::wave : WaveClass::bigWave;
 }
-
-}  // namespace
 
 double fullnessOfBob(Length waveHeight) {
     constexpr std::array<std::pair<double, double>, 4> kCurve = {{{0.01, 8.0}, {0.05, 13.0}, {0.14, 19.0}, {0.30, 28.0}}};
@@ -53,7 +54,7 @@ Sea seaUnder(const Wind& wind) {
         sea.builds = 68.8 * std::pow(kG * fetch / (u * u), 2.0 / 3.0) * u / kG * second;
     }
     sea.drift = (wind.drogue ? kDrogueDrift : kBoatDrift) * wind.speed;
-    sea.kind = classOfHeight(sea.height / metre);
+    sea.kind = seaClass(sea.height);
     sea.fullness.bob = fullnessOfBob(sea.height);
     sea.fullness.middle = kMiddleFullness * sea.fullness.bob;
     sea.fullness.point = kPointFullness * sea.fullness.bob;

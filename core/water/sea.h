@@ -42,6 +42,7 @@ struct Sea {
     std::vector<std::string> cautions;  // one always
 };
 [[nodiscard]] Sea seaUnder(const Wind& wind);
+[[nodiscard]] WaveClass seaClass(Length waveHeight);
 
 // Fibres per mm of gape wanted of a bob in a wave of this height; middle 0.7, point 0.45 of it.
 [[nodiscard]] double fullnessOfBob(Length waveHeight);

@@ -125,3 +125,14 @@ TEST_CASE("a team keeps at least one fly") {
     REQUIRE_FALSE(last);
     CHECK(last.error().front().place.text() == "teams[0]");
 }
+
+TEST_CASE("a blend is mixed of furs of the book, and of nothing else") {
+    const Book book = demoBook();
+    const Edit mixed = changeMaterialField(book, "fur-olive", "blend", "fur-hare 2, fur-amber 1", Source::typed).value();
+    const auto& fur = std::get<DubbingTraits>(mixed.after.findMaterial("fur-olive")->traits);
+    REQUIRE(fur.blend.size() == 2);
+    CHECK(fur.blend[0].parts == 2.0);
+    CHECK(changeMaterialField(mixed.after, "fur-olive", "blend", "", Source::typed)->after == book);
+    CHECK_FALSE(changeMaterialField(book, "fur-olive", "blend", "moon dust 2", Source::typed));
+    CHECK(changeMaterialField(book, "fur-olive", "blend", "fur-hare", Source::typed).error().front().what.find("furs with their parts") != std::string::npos);
+}

@@ -6,6 +6,7 @@
 #include <csignal>
 #include <fstream>
 #include <random>
+#include <sys/resource.h>
 #include <sys/stat.h>
 #include <sys/wait.h>
 #include <unistd.h>
@@ -125,6 +126,34 @@ TEST_CASE("a reference to what is not there never gets into the book") {
     broken.patterns[0].hook = "no-such";
     CHECK_THROWS_AS(home->keep(book, broken, "broken"), store::DiskError);
     CHECK(store::readBook(path)->book == book);
+}
+
+TEST_CASE("a disk that is full refuses the edit in words and the book stays whole") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    const Book book = demoBook();
+    store::writeBenchBook(path, book);
+    const pid_t child = ::fork();
+    if (child == 0) {  // no file may grow any more, as on a full disk
+        std::signal(SIGXFSZ, SIG_IGN);
+        auto home = store::openHome(path, Access::readWrite);
+        if (!home) ::_exit(3);
+        Book now = (*home)->read()->book;
+        (*home)->keep(now, withTail(now, 0.61), "before it was full");
+        now = withTail(now, 0.61);
+        const rlimit none{4096, 4096};
+        ::setrlimit(RLIMIT_FSIZE, &none);
+        try {
+            (*home)->keep(now, withTail(now, 0.62), "too much");
+            ::_exit(1);
+        } catch (const store::DiskError&) {
+            ::_exit(0);
+        }
+    }
+    int status = 0;
+    REQUIRE(::waitpid(child, &status, 0) == child);
+    CHECK(WEXITSTATUS(status) == 0);
+    CHECK(store::readBook(path)->book == withTail(book, 0.61));
 }
 
 TEST_CASE("killed at any moment, nothing acknowledged is lost and the book is whole") {

@@ -1,0 +1,219 @@
+#include "bench/schedule.h"
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+
+namespace machair {
+
+namespace {
+
+constexpr double kNever = std::numeric_limits<double>::infinity();
+
+struct Fly {
+    std::size_t job = 0;
+    int number = 0;
+    std::size_t next = 0;   // stage
+    double ready = 0.0;
+};
+
+class Hands {
+  public:
+    Hands(const std::vector<TyingJob>& jobs, double setUp) : jobs_(jobs), setUp_(setUp) {
+        for (std::size_t j = 0; j < jobs.size(); ++j)
+            for (int n = 0; n < jobs[j].count; ++n) flies_.push_back({j, n, 0, 0.0});
+    }
+    [[nodiscard]] const Stage& stageOf(const Fly& fly) const { return jobs_[fly.job].stages[fly.next]; }
+    [[nodiscard]] bool whole(const Fly& fly) const { return fly.next == jobs_[fly.job].stages.size(); }
+    std::vector<Fly>& flies() { return flies_; }
+    [[nodiscard]] double now() const { return now_; }
+    void waitUntil(double time) { now_ = std::max(now_, time); }
+
+    void work(Fly& fly) {
+        const Stage& stage = stageOf(fly);
+        if (!last_.empty() && last_ != stage.name) now_ += setUp_;
+        last_ = stage.name;
+        now_ = std::max(now_, fly.ready);
+        table_.stages.push_back({fly.job, fly.number, fly.next, now_, now_ + stage.hands});
+        now_ += stage.hands;
+        fly.ready = now_ + stage.dry;
+        ++fly.next;
+        table_.handsFree = now_;
+        table_.allDry = std::max(table_.allDry, fly.ready);
+    }
+    Timetable take() { return std::move(table_); }
+
+  private:
+    const std::vector<TyingJob>& jobs_;
+    double setUp_;
+    std::vector<Fly> flies_;
+    Timetable table_;
+    double now_ = 0.0;
+    std::string last_;
+};
+
+// Depth first over which stage to do next. Flies alike at the same stage go first in, first out.
+class Search {
+  public:
+    Search(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop, double best) : jobs_(jobs), setUp_(setUp), stop_(std::move(stop)), best_(best) {
+        for (std::size_t j = 0; j < jobs.size(); ++j) {
+            double after = 0.0;
+            std::vector<double> rest(jobs[j].stages.size() + 1, 0.0);
+            for (std::size_t s = jobs[j].stages.size(); s-- > 0;) {
+                after += jobs[j].stages[s].hands + jobs[j].stages[s].dry;
+                rest[s] = after;
+            }
+            rest_.push_back(std::move(rest));
+            for (int n = 0; n < jobs[j].count; ++n) flies_.push_back({j, n, 0, 0.0});
+        }
+    }
+    bool run() {
+        for (const Fly& fly : flies_)
+            for (std::size_t s = 0; s < jobs_[fly.job].stages.size(); ++s) handsLeft_ += jobs_[fly.job].stages[s].hands;
+        descend(0.0, {}, 0.0);
+        return !cut_;
+    }
+    [[nodiscard]] const std::vector<TimedStage>& order() const { return bestOrder_; }
+    [[nodiscard]] double best() const { return best_; }
+    [[nodiscard]] std::uint64_t steps() const { return steps_; }
+
+  private:
+    [[nodiscard]] double bound(double now, double dry) const {
+        double least = std::numeric_limits<double>::infinity(), bound = dry;
+        bool left = false;
+        for (const Fly& fly : flies_) {
+            if (fly.next == jobs_[fly.job].stages.size()) continue;
+            left = true;
+            bound = std::max(bound, std::max(now, fly.ready) + rest_[fly.job][fly.next]);
+            least = std::min(least, jobs_[fly.job].stages.back().dry);
+        }
+        return left ? std::max(bound, now + handsLeft_ + least) : bound;
+    }
+    void descend(double now, const std::string& last, double dry) {
+        constexpr std::uint64_t kMostSteps = 400'000;
+        if (cut_ || ++steps_ > kMostSteps || ((steps_ & 0x3FF) == 0 && stop_.stop_requested())) {
+            cut_ = true;
+            return;
+        }
+        if (bound(now, dry) >= best_ - 1e-9) return;
+        std::vector<std::size_t> choices;
+        bool left = false;
+        for (std::size_t i = 0; i < flies_.size(); ++i) {
+            const Fly& fly = flies_[i];
+            if (fly.next == jobs_[fly.job].stages.size()) continue;
+            left = true;
+            // The first ready of those alike.
+            const bool later = std::ranges::any_of(choices, [&](std::size_t k) { return flies_[k].job == fly.job && flies_[k].next == fly.next; });
+            if (!later) choices.push_back(i);
+        }
+        if (!left) {
+            best_ = dry;
+            bestOrder_ = order_;
+            return;
+        }
+        const auto startOf = [&](std::size_t i) { return std::max(now + (!last.empty() && last != jobs_[flies_[i].job].stages[flies_[i].next].name ? setUp_ : 0.0), flies_[i].ready); };
+        std::ranges::stable_sort(choices, [&](std::size_t a, std::size_t b) { return std::pair(startOf(a), -rest_[flies_[a].job][flies_[a].next]) < std::pair(startOf(b), -rest_[flies_[b].job][flies_[b].next]); });
+        // Waiting for one while another could be done and finished before it is ready gains nothing.
+        double soonest = kNever;
+        for (const std::size_t i : choices) soonest = std::min(soonest, startOf(i) + jobs_[flies_[i].job].stages[flies_[i].next].hands);
+        for (const std::size_t i : choices) {
+            const double start = startOf(i);
+            if (start >= soonest + setUp_ && setUp_ == 0.0) continue;
+            Fly& fly = flies_[i];
+            const Fly before = fly;
+            const Stage& stage = jobs_[fly.job].stages[fly.next];
+            order_.push_back({fly.job, fly.number, fly.next, start, start + stage.hands});
+            handsLeft_ -= stage.hands;
+            fly.ready = start + stage.hands + stage.dry;
+            ++fly.next;
+            descend(start + stage.hands, stage.name, std::max(dry, fly.ready));
+            fly = before;
+            handsLeft_ += stage.hands;
+            order_.pop_back();
+        }
+    }
+
+    const std::vector<TyingJob>& jobs_;
+    double setUp_;
+    std::stop_token stop_;
+    std::vector<std::vector<double>> rest_;
+    std::vector<Fly> flies_;
+    std::vector<TimedStage> order_;
+    std::vector<TimedStage> bestOrder_;
+    double handsLeft_ = 0.0;
+    double best_;
+    std::uint64_t steps_ = 0;
+    bool cut_ = false;
+};
+
+}  // namespace
+
+Timetable flyByFly(const std::vector<TyingJob>& jobs, double setUp) {
+    Hands hands(jobs, setUp);
+    auto& flies = hands.flies();
+    const auto onAtOnce = [&](Fly& fly) {  // stages without drying between them are one sitting
+        do hands.work(fly);
+        while (!hands.whole(fly) && fly.ready <= hands.now());
+    };
+    const auto longestDue = [&](double by) -> Fly* {
+        Fly* due = nullptr;
+        for (Fly& fly : flies)
+            if (fly.next > 0 && !hands.whole(fly) && fly.ready <= by && (!due || fly.ready < due->ready)) due = &fly;
+        return due;
+    };
+    for (Fly& fly : flies) {
+        while (Fly* due = longestDue(hands.now())) onAtOnce(*due);
+        onAtOnce(fly);
+    }
+    while (Fly* due = longestDue(kNever)) onAtOnce(*due);
+    return hands.take();
+}
+
+Timetable stageByStage(const std::vector<TyingJob>& jobs, double setUp) {
+    Hands hands(jobs, setUp);
+    std::size_t most = 0;
+    for (const TyingJob& job : jobs) most = std::max(most, job.stages.size());
+    for (std::size_t stage = 0; stage < most; ++stage)
+        for (Fly& fly : hands.flies())
+            if (fly.next == stage && !hands.whole(fly)) hands.work(fly);
+    return hands.take();
+}
+
+BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop) {
+    BestTimetable best;
+    Timetable one = flyByFly(jobs, setUp), two = stageByStage(jobs, setUp);
+    best.table = two.allDry < one.allDry ? std::move(two) : std::move(one);
+    int flies = 0;
+    double hands = 0.0, lastDry = kNever, chain = 0.0;
+    for (const TyingJob& job : jobs) {
+        flies += job.count;
+        double own = 0.0;
+        for (const Stage& stage : job.stages) {
+            hands += stage.hands * job.count;
+            own += stage.hands + stage.dry;
+        }
+        chain = std::max(chain, own);
+        if (!job.stages.empty() && job.count > 0) lastDry = std::min(lastDry, job.stages.back().dry);
+    }
+    best.bound = std::max(chain, std::isfinite(lastDry) ? hands + lastDry : hands);
+    if (flies == 0 || flies > kExactFlies) return best;
+    Search search(jobs, setUp, std::move(stop), best.table.allDry);
+    best.proven = search.run();
+    best.steps = search.steps();
+    if (search.best() < best.table.allDry - 1e-9) {
+        best.table.stages = search.order();
+        best.table.allDry = search.best();
+        best.table.handsFree = best.table.stages.back().end;
+    }
+    if (best.proven) best.bound = best.table.allDry;
+    return best;
+}
+
+int driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes) {
+    int count = 0;
+    for (const TimedStage& stage : table.stages)
+        if (stage.stage + 1 == jobs[stage.job].stages.size() && stage.end + jobs[stage.job].stages[stage.stage].dry <= minutes + 1e-9) ++count;
+    return count;
+}
+
+}  // namespace machair

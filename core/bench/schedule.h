@@ -1,0 +1,56 @@
+// An evening at the vice: one pair of hands, coats that dry meanwhile (models.md section 13). Minutes.
+#pragma once
+
+#include <cstdint>
+#include <stop_token>
+#include <string>
+#include <vector>
+
+namespace machair {
+
+struct Stage {
+    std::string name;   // "tie", "coat 1"
+    double hands = 0.0; // minutes
+    double dry = 0.0;   // before the next
+};
+// So many flies of one kind, each the same chain of stages.
+struct TyingJob {
+    std::string fly;
+    std::vector<Stage> stages;
+    int count = 1;
+};
+
+struct TimedStage {
+    std::size_t job = 0;
+    int fly = 0;        // of that job, from 0
+    std::size_t stage = 0;
+    double start = 0.0;
+    double end = 0.0;   // hands free again
+};
+struct Timetable {
+    std::vector<TimedStage> stages;  // in the order they are done
+    double handsFree = 0.0;
+    double allDry = 0.0;
+};
+
+inline constexpr double kSetUp = 0.5;  // minutes, when the stage changes
+// Before each new fly any coat that is due is given, longest due first; a stage that needs no drying before it follows
+// at once.
+[[nodiscard]] Timetable flyByFly(const std::vector<TyingJob>& jobs, double setUp = kSetUp);
+// Each stage over the whole batch, in order.
+[[nodiscard]] Timetable stageByStage(const std::vector<TyingJob>& jobs, double setUp = kSetUp);
+
+struct BestTimetable {
+    Timetable table;
+    bool proven = false;
+    double bound = 0.0;  // nothing is all dry before this
+    std::uint64_t steps = 0;
+};
+inline constexpr int kExactFlies = 12;
+// Earliest all dry: exact up to 12 flies, else the better of the two ways and a bound.
+[[nodiscard]] BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp = kSetUp, std::stop_token stop = {});
+
+// How many stages of the table are done before this many minutes, and which flies are whole and dry by then.
+[[nodiscard]] int driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes);
+
+}  // namespace machair

@@ -1,0 +1,138 @@
+#include "daybook/rates.h"
+
+#include <algorithm>
+#include <boost/math/distributions/gamma.hpp>
+#include <boost/math/special_functions/beta.hpp>
+#include <cmath>
+
+#include "units/text.h"
+#include "water/sea.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kPriorHours = 4.0;  // the prior weighs as much as four hours
+constexpr std::size_t kDaysForSpread = 5;
+constexpr double kUsualSpread = 1.5;
+
+double entropy(double p) {
+    const auto part = [](double q) { return q <= 0.0 ? 0.0 : -q * std::log2(q); };
+    return part(p) + part(1.0 - p);
+}
+double chance(double a1, double b1, double a2, double b2) { return boost::math::ibeta(a2, a1, b2 / (b1 + b2)); }
+
+// Negative binomial probabilities of n fish in h hours, until what is left is under 1e-9.
+std::vector<double> fishInHours(double a, double b, double h) {
+    std::vector<double> p;
+    const double q = h / (b + h);
+    double term = std::exp(a * std::log(b / (b + h))), sum = 0.0;
+    constexpr std::size_t kMost = 4000;
+    for (std::size_t n = 0; n < kMost; ++n) {
+        p.push_back(term);
+        sum += term;
+        if (1.0 - sum < 1e-9) break;
+        term *= (a + static_cast<double>(n)) / (static_cast<double>(n) + 1.0) * q;
+    }
+    return p;
+}
+
+}  // namespace
+
+double RateCell::fish() const {
+    double sum = 0.0;
+    for (const auto& [n, h] : days) sum += n;
+    return sum;
+}
+double RateCell::hours() const {
+    double sum = 0.0;
+    for (const auto& [n, h] : days) sum += h;
+    return sum;
+}
+
+Rate rateOf(const std::string& name, const RateCell& cell, double elsewhereFish, double elsewhereHours) {
+    Rate rate;
+    rate.name = name;
+    rate.fish = cell.fish();
+    rate.hours = cell.hours();
+    rate.fished = rate.hours > 0.0;
+    const double prior = (elsewhereFish + 0.5) / (elsewhereHours + 1.0);
+    rate.spread = kUsualSpread;
+    if (cell.days.size() >= kDaysForSpread) {
+        rate.spread = 1.0;
+        const double r = rate.fished ? rate.fish / rate.hours : 0.0;
+        if (r > 0.0) {
+            double sum = 0.0;
+            for (const auto& [n, h] : cell.days)
+                if (h > 0.0) sum += (n - r * h) * (n - r * h) / (r * h);
+            rate.spread = std::max(1.0, sum / static_cast<double>(cell.days.size() - 1));
+        }
+    }
+    rate.a = kPriorHours * prior + rate.fish / rate.spread;
+    rate.b = kPriorHours + rate.hours / rate.spread;
+    const boost::math::gamma_distribution<double> posterior(rate.a, 1.0 / rate.b);
+    rate.low = boost::math::quantile(posterior, 0.1);
+    rate.high = boost::math::quantile(posterior, 0.9);
+    return rate;
+}
+
+double chanceBetter(const Rate& one, const Rate& two) { return chance(one.a, one.b, two.a, two.b); }
+
+bool enoughToTell(const Rate& one, const Rate& two) {
+    const double p = chanceBetter(one, two);
+    if (p > 0.1 && p < 0.9) return false;
+    const double overlap = std::min(one.high, two.high) - std::max(one.low, two.low);
+    return overlap <= 0.5 * std::min(one.high - one.low, two.high - two.low);
+}
+
+double gainOfTrying(const Rate& one, const Rate& two, double hours) {
+    const auto ofOne = fishInHours(one.a, one.b, hours), ofTwo = fishInHours(two.a, two.b, hours);
+    double expected = 0.0;
+    for (std::size_t i = 0; i < ofOne.size(); ++i)
+        for (std::size_t j = 0; j < ofTwo.size(); ++j)
+            if (const double p = ofOne[i] * ofTwo[j]; p > 1e-12)
+                expected += p * entropy(chance(one.a + static_cast<double>(i), one.b + hours, two.a + static_cast<double>(j), two.b + hours));
+    return entropy(chanceBetter(one, two)) - expected;
+}
+
+std::vector<Rate> ratesBy(const Book& book, Factor factor) {
+    const auto title = [&](const std::string& pattern) {
+        const Pattern* found = book.findPattern(pattern);
+        return found ? found->title() : pattern;
+    };
+    const auto cellOf = [&](const Day& day, const std::string& pattern, Position position) -> std::string {
+        switch (factor) {
+            case Factor::fly: return title(pattern);
+            case Factor::position: return std::string(nameOf(position));
+            case Factor::flyAndPosition: return title(pattern) + " on the " + std::string(nameOf(position));
+            case Factor::wave: return day.wave ? std::string(nameOf(seaClass(*day.wave))) : std::string();
+            case Factor::light: return day.light ? std::string(nameOf(*day.light)) : std::string();
+            case Factor::month: return day.date.substr(5, 2);
+        }
+        return {};
+    };
+    // A day's share of a cell: hours in which the fly fished there, fish that it took there.
+    std::map<std::string, RateCell> cells;
+    double fish = 0.0, hours = 0.0;
+    for (const Day& day : book.days) {
+        std::map<std::string, std::pair<double, double>> own;
+        const double rods = day.rods.value_or(1);
+        for (const Outing& outing : day.outings)
+            for (const Position position : kPositions)
+                if (const auto& fly = outing.at(position))
+                    if (const std::string cell = cellOf(day, *fly, position); !cell.empty()) own[cell].second += rods * outing.hours;
+        for (const Fish& caught : day.fish)
+            if (const std::string cell = cellOf(day, caught.pattern, caught.position); !cell.empty()) own[cell].first += 1.0;
+        for (const auto& [cell, both] : own) {
+            cells[cell].days.push_back(both);
+            fish += both.first;
+            hours += both.second;
+        }
+    }
+    std::vector<Rate> rates;
+    for (const auto& [name, cell] : cells) rates.push_back(rateOf(name, cell, fish - cell.fish(), hours - cell.hours()));
+    std::ranges::stable_sort(rates, std::greater{}, &Rate::mean);
+    return rates;
+}
+
+}  // namespace machair

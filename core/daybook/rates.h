@@ -1,0 +1,53 @@
+// What the daybook says: fish a rod-hour for one factor at a time, with honest intervals (models.md section 15).
+#pragma once
+
+#include <functional>
+#include <map>
+#include <string>
+#include <vector>
+
+#include "book/book.h"
+
+namespace machair {
+
+// One cell of a factor: fish and hours, day by day.
+struct RateCell {
+    std::vector<std::pair<double, double>> days;  // fish, rod-hours
+    [[nodiscard]] double fish() const;
+    [[nodiscard]] double hours() const;
+};
+struct Rate {
+    std::string name;
+    double fish = 0.0;
+    double hours = 0.0;
+    double a = 0.0;  // posterior Gamma(a, b)
+    double b = 1.0;
+    double spread = 1.0;  // φ: good and bad days
+    double low = 0.0;     // 10 %
+    double high = 0.0;    // 90 %
+    bool fished = false;
+    [[nodiscard]] double mean() const { return a / b; }
+};
+// `elsewhereFish`, `elsewhereHours`: of all days but this cell's, for the prior.
+[[nodiscard]] Rate rateOf(const std::string& name, const RateCell& cell, double elsewhereFish, double elsewhereHours);
+
+// P(1 is better than 2), I_x(a₂, a₁) with x = b₂/(b₁ + b₂).
+[[nodiscard]] double chanceBetter(const Rate& one, const Rate& two);
+// Whether the two can be told apart.
+[[nodiscard]] bool enoughToTell(const Rate& one, const Rate& two);
+
+// Bits that the next outing's hours on each would tell of which is better.
+inline constexpr double kOutingHours = 3.0;
+inline constexpr double kLeastGain = 0.02;
+[[nodiscard]] double gainOfTrying(const Rate& one, const Rate& two, double hours = kOutingHours);
+
+enum class Factor { fly, position, flyAndPosition, wave, light, month };
+template <>
+struct Names<Factor> {
+    static constexpr std::array entries = {NameOf{Factor::fly, "fly"}, NameOf{Factor::position, "position"}, NameOf{Factor::flyAndPosition, "fly_and_position"},
+                                           NameOf{Factor::wave, "wave"}, NameOf{Factor::light, "light"}, NameOf{Factor::month, "month"}};
+};
+// The rates of a factor's cells, best first.
+[[nodiscard]] std::vector<Rate> ratesBy(const Book& book, Factor factor);
+
+}  // namespace machair

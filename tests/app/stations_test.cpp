@@ -1,0 +1,274 @@
+// Balance, Drift, Water, Cut and Tie, driven as a person would.
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QLocalServer>
+#include <QLocalSocket>
+#include <QSlider>
+#include <QSpinBox>
+#include <QToolButton>
+
+#include "balance/team_view.h"
+#include "cut/cut_station.h"
+#include "cut/feather_view.h"
+#include "cut/gauge_view.h"
+#include "drift/water_section.h"
+#include "frame/bench_bar.h"
+#include "tests/app/window.h"
+#include "tie/step_view.h"
+#include "tie/tie_station.h"
+#include "water/sea_view.h"
+#include "water/water_station.h"
+
+using namespace machair;
+using namespace machair::app;
+using namespace machair::app::tests;
+
+namespace {
+
+class At : public Bench {
+  public:
+    explicit At(Station station) {
+        window().showStation(station);
+        QApplication::processEvents();
+    }
+    void drag(QWidget* widget, QPointF from, QPointF to) {
+        QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
+        for (int i = 1; i <= 6; ++i) QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
+        QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
+    }
+    void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
+    void setText(const char* field, const QString& text) {
+        auto* line = find<QLineEdit>(field);
+        line->setFocus();
+        line->selectAll();
+        QTest::keyClicks(line, text);
+        QTest::keyClick(line, Qt::Key_Return);
+    }
+};
+
+template <class Condition>
+bool waitFor(Condition condition, int ms = 20000) {
+    return QTest::qWaitFor(condition, ms);
+}
+
+}  // namespace
+
+TEST_CASE("flies are dragged from one position to another, and back by undo") {
+    At bench(Station::balance);
+    auto* view = bench.find<TeamView>("team-view");
+    const TeamSpec before = *bench.document().team();
+    bench.drag(view, view->rowOf(Position::bob).center(), view->rowOf(Position::point).center());
+    CHECK(bench.document().team()->bob == before.point);
+    CHECK(bench.document().team()->point == before.bob);
+    CHECK(bench.text("verdict").contains(QStringLiteral("not a team")));
+    CHECK(bench.kept().findTeam(before.id)->bob == before.point);
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(*bench.document().team() == before);
+}
+
+TEST_CASE("a proposal is previewed on the cast, taken with Enter and given back by undo") {
+    At bench(Station::balance);
+    Edit spoilt{"spoilt", bench.document().book()};
+    auto& collar = std::get<CollarPart>(spoilt.after.findPattern("heather-tinker")->parts[5].detail);
+    std::get<Reach>(collar.length.value).past = Held<LengthSpec>(ratioOf(0.35, Yardstick::gape));
+    REQUIRE(bench.document().apply(spoilt).empty());
+    REQUIRE(bench.document().teamReport()->verdict != Verdict::pass);
+    const Book before = bench.document().book();
+    auto* list = bench.find<QListWidget>("proposals");
+    bench.click("find");
+    REQUIRE(waitFor([&] { return list->count() > 0; }));
+    list->setFocus();
+    list->setCurrentRow(0);
+    CHECK(bench.document().teamPreviewing());
+    CHECK(bench.document().teamReport()->verdict == Verdict::pass);
+    CHECK(bench.document().book() == before);
+    QTest::keyClick(list, Qt::Key_Escape);
+    CHECK_FALSE(bench.document().teamPreviewing());
+    CHECK(bench.document().teamReport()->verdict != Verdict::pass);
+    list->setCurrentRow(0);
+    QTest::keyClick(list, Qt::Key_Return);
+    CHECK(bench.document().teamReport()->verdict == Verdict::pass);
+    CHECK_FALSE(bench.document().book() == before);
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().book() == before);
+}
+
+TEST_CASE("a school is copied to edit and the team follows it") {
+    At bench(Station::balance);
+    auto* schools = bench.find<QComboBox>("team-school");
+    schools->setFocus();
+    QTest::keyClick(schools, Qt::Key_Down);
+    CHECK(bench.document().team()->school == School::bigTop);
+    CHECK(bench.text("belief").contains(QStringLiteral("largest hook")));
+    bench.click("copy-school");
+    REQUIRE(bench.document().book().teamSchools.size() == 1);
+    CHECK(bench.document().team()->ownSchool == bench.document().book().teamSchools.front().id);
+}
+
+TEST_CASE("the drift runs, is scrubbed, and answers how long to count") {
+    At bench(Station::drift);
+    auto* section = bench.find<WaterSection>("water-section");
+    REQUIRE(waitFor([&] { return section->run().has_value(); }));
+    const double length = section->length();
+    CHECK(length > 20.0);
+    const QRectF chart = section->chart();
+    QTest::mouseClick(section, Qt::LeftButton, Qt::NoModifier, QPointF(chart.left() + 0.25 * chart.width(), chart.center().y()).toPoint());
+    CHECK(section->time() == Approx(0.25 * length).margin(0.3));
+    CHECK(bench.find<QSlider>("scrub")->value() == Approx(section->time() * 20.0).margin(1.0));
+    auto* count = bench.find<QDoubleSpinBox>("drift-count");
+    count->setValue(15.0);
+    REQUIRE(waitFor([&] { return section->length() > length + 9.0; }));
+    bench.click("ask");
+    REQUIRE(waitFor([&] { return bench.text("answer").startsWith(QStringLiteral("count ")); }));
+    bench.find<QDoubleSpinBox>("drift-for")->setValue(300.0);
+    bench.find<QDoubleSpinBox>("drift-count")->setValue(120.0);
+    bench.window().showStation(Station::plan);  // leaving in the middle of a run hurts nothing
+}
+
+TEST_CASE("a hopeless handling says what is wrong with it and keeps the last run") {
+    At bench(Station::drift);
+    auto* section = bench.find<WaterSection>("water-section");
+    REQUIRE(waitFor([&] { return section->run().has_value(); }));
+    bench.find<QDoubleSpinBox>("drift-count")->setValue(0.0);
+    bench.find<QDoubleSpinBox>("drift-for")->setValue(0.0);
+    bench.find<QDoubleSpinBox>("drift-lift")->setValue(0.0);
+    bench.find<QDoubleSpinBox>("drift-hang")->setValue(0.0);
+    CHECK(bench.text("drift-words").contains(QStringLiteral("expected some time in the water")));
+    CHECK(section->run().has_value());
+}
+
+TEST_CASE("wind typed makes a bigger wave, a click on the map measures the fetch") {
+    At bench(Station::water);
+    const auto wave = [&] { return seaUnder({*bench.document().water()->wind, *bench.document().water()->fetch, false}).height; };
+    const Length before = wave();
+    bench.setText("water-wind_m_s", QStringLiteral("11"));
+    CHECK(wave() > before);
+    CHECK(bench.text("water-cautions").contains(QStringLiteral("10.8 m/s")));
+    CHECK(bench.kept().waters.front().wind == 11.0 * metrePerSecond);
+    bench.setText("water-wind_m_s", QStringLiteral("a gale"));
+    CHECK(bench.text("water-fault").contains(QStringLiteral("a wind from 0 to 60 m/s")));
+    CHECK(bench.document().water()->wind == 11.0 * metrePerSecond);
+    auto* sea = bench.find<SeaView>("sea");
+    const QPointF at = sea->toScreen({1500.0 * metre, 500.0 * metre});
+    QTest::mouseClick(sea, Qt::LeftButton, Qt::NoModifier, at.toPoint());
+    CHECK(*bench.document().water()->fetch / metre == Approx(fetchAt(bench.document().water()->outline, {1500.0 * metre, 500.0 * metre}, 250.0) / metre).margin(15.0));
+}
+
+TEST_CASE("a rule is broken and mended, and the kept fish move barbed flies out") {
+    At bench(Station::water);
+    bench.setText("card-longest_fly_mm", QStringLiteral("12"));
+    CHECK(bench.text("ruled").contains(QStringLiteral("mm over")));
+    CHECK(bench.text("verdict").contains(QStringLiteral("not a team")));
+    bench.setText("card-longest_fly_mm", QStringLiteral("30"));
+    CHECK(bench.text("ruled").contains(QStringLiteral("within the rules")));
+    bench.find<QSpinBox>("kept")->setValue(4);
+    CHECK(bench.text("ruled").contains(QStringLiteral("has a barb")));
+}
+
+TEST_CASE("three are chosen from the box and become a team of the book") {
+    At bench(Station::water);
+    auto* teams = bench.find<QListWidget>("choices");
+    REQUIRE(waitFor([&] { return teams->count() == 10; }));
+    const std::size_t before = bench.document().book().teams.size();
+    teams->setFocus();
+    teams->setCurrentRow(0);
+    QTest::keyClick(teams, Qt::Key_Return);
+    REQUIRE(bench.document().book().teams.size() == before + 1);
+    CHECK(bench.document().team()->title().starts_with("Chosen for Loch Skerrin"));
+}
+
+TEST_CASE("a weather station fills the day, and rubbish from it is only said") {
+    QLocalServer server;
+    const QString name = QStringLiteral("machair-weather-test-%1").arg(QCoreApplication::applicationPid());
+    QLocalServer::removeServer(name);
+    REQUIRE(server.listen(name));
+    At bench(Station::water);
+    auto* station = bench.find<WaterStation>("water");
+    station->useWeather(std::make_unique<devices::SocketWeatherStation>(name));
+    REQUIRE(waitFor([&] { return server.hasPendingConnections(); }));
+    QLocalSocket* one = server.nextPendingConnection();
+    one->write("wind lots\n");
+    one->flush();
+    REQUIRE(waitFor([&] { return bench.text("quiet").contains(QStringLiteral("no weather")); }));
+    one->write("wind 4.5 from 310 water 13 light dusk\n");
+    one->flush();
+    auto* button = bench.find<QToolButton>("weather");
+    REQUIRE(waitFor([&] { return button->text().startsWith(QStringLiteral("Take")); }));
+    QTest::mouseClick(button, Qt::LeftButton);
+    CHECK(bench.document().water()->wind == 4.5 * metrePerSecond);
+    CHECK(bench.document().water()->light == Light::dusk);
+    delete one;  // it dies: nothing hangs
+    QApplication::processEvents();
+}
+
+TEST_CASE("slips are laid on feathers for a batch, and taken from stock when it is tied") {
+    At bench(Station::cut);
+    bench.document().choosePattern("heather-tinker");
+    auto* list = bench.find<QListWidget>("cuts");
+    REQUIRE(waitFor([&] { return list->count() > 5 && bench.find<QToolButton>("tied")->isEnabled(); }));
+    CHECK(bench.text("cut-said").contains(QStringLiteral("proven best")));
+    const Book before = bench.document().book();
+    bench.click("tied");
+    CHECK_FALSE(bench.document().book().feathers == before.feathers);
+    CHECK(bench.text("quiet") == QStringLiteral("Heather Tinker: 2 tied, 7 in the box"));
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().book() == before);
+    auto* batch = bench.find<QSpinBox>("batch");
+    batch->setValue(10000);
+    REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("more slips")); }));
+}
+
+TEST_CASE("the gauge is calibrated once for a screen and remembered") {
+    At bench(Station::cut);
+    auto* gauge = bench.find<QWidget>("gauge");
+    bench.click("calibrate");
+    QTest::mousePress(gauge, Qt::LeftButton, Qt::NoModifier, QPoint(400, 80));
+    QTest::mouseMove(gauge, QPoint(30 + 428, 80));
+    QTest::mouseRelease(gauge, Qt::LeftButton, Qt::NoModifier, QPoint(30 + 428, 80));
+    bench.click("calibrate");
+    CHECK(dynamic_cast<GaugeView*>(gauge)->pxPerMm() == Approx(5.0).margin(0.02));
+    bench.restart();
+    bench.window().showStation(Station::cut);
+    CHECK(bench.find<GaugeView>("gauge")->pxPerMm() == Approx(5.0).margin(0.02));
+    CHECK(bench.find<GaugeView>("gauge")->calibrated());
+}
+
+TEST_CASE("a whole fly is tied by keyboard, and the coat dries while the next is tied") {
+    At bench(Station::tie);
+    auto* tie = bench.find<TieStation>("tie");
+    auto* view = bench.find<StepView>("step");
+    const int steps = static_cast<int>(tie->steps().size());
+    REQUIRE(steps > 8);
+    for (int i = 1; i < steps; ++i) {
+        QTest::keyClick(tie, i % 2 ? Qt::Key_Space : Qt::Key_PageDown);
+        CHECK(tie->step() == i);
+        CHECK(view->step()->verb == tie->steps()[static_cast<std::size_t>(i)].verb);
+    }
+    CHECK(bench.text("drying").contains(QStringLiteral("dries")));
+    QTest::keyClick(tie, Qt::Key_Space);  // no further than the end
+    CHECK(tie->step() == steps - 1);
+    QTest::keyClick(tie, Qt::Key_Backspace);
+    CHECK(tie->step() == steps - 2);
+    QTest::keyClick(tie, Qt::Key_W);
+    CHECK_FALSE(bench.text("rework").isEmpty());
+    QTest::keyClick(tie, Qt::Key_Home);
+    CHECK(tie->step() == 0);
+    const QImage right = view->grab().toImage();
+    bench.click("left-handed");
+    CHECK_FALSE(view->grab().toImage() == right);
+}
+
+TEST_CASE("a recipe on the clipboard becomes a dressing, and its doubts are asked one by one") {
+    At bench(Station::plan);
+    bench.find<BenchBar>("bench-bar")->readRecipe(QStringLiteral("Test Ember\nHook: 10\nTail: unobtainium, 8 mm\nBody: olive seal-like\nHackle: ginger hen, 2 turns, to the point\n"));
+    CHECK(bench.document().pattern()->title() == "Test Ember");
+    auto* doubt = bench.find<QToolButton>("doubt");
+    CHECK(doubt->isVisible());
+    CHECK(doubt->text().contains(QStringLiteral("line 3")));
+    while (doubt->isVisible()) QTest::mouseClick(doubt, Qt::LeftButton);
+    const QString path = bench.path("ember.txt");
+    bench.find<BenchBar>("bench-bar")->keepRecipe(path);
+    CHECK(std::filesystem::exists(path.toStdString()));
+}
