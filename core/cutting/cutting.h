@@ -39,7 +39,7 @@ struct CuttingPlan {
     [[nodiscard]] int feathersUsed() const { return static_cast<int>(feathers.size()); }
 };
 
-inline constexpr std::uint64_t kCuttingSteps = 1'200'000;  // about a second
+inline constexpr std::uint64_t kCuttingSteps = 500'000;  // about a second
 inline constexpr std::size_t kExactSlips = 40;
 inline constexpr std::size_t kExactFeathers = 12;
 

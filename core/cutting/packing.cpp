@@ -1,6 +1,8 @@
 #include "cutting/packing.h"
 
 #include <algorithm>
+#include <cmath>
+#include <cstdint>
 #include <map>
 #include <numeric>
 
@@ -128,6 +130,7 @@ class Packer {
             const auto key = [&](const SlipWanted& s) { return std::tuple(s.pair.value_or(false) ? 0 : 1, -(s.barb / mm), -(s.width / mm), side(s)); };
             return key(slips_[a]) < key(slips_[b]);
         });
+        prepareDemand();
     }
 
     Packing solve() {
@@ -178,9 +181,11 @@ class Packer {
         const auto s = static_cast<std::size_t>(window.stretch);
         room_[s] -= pieces_.back().width;
         inStretch_[s].push_back(pieces_.size() - 1);
+        takeCapacity(pieces_.back(), 1.0);
         return pieces_.size() - 1;
     }
     void removeLast() {
+        takeCapacity(pieces_.back(), -1.0);
         const auto s = static_cast<std::size_t>(pieces_.back().stretch);
         room_[s] += pieces_.back().width;
         inStretch_[s].pop_back();
@@ -211,17 +216,69 @@ class Packer {
         return slips_[index].pair.value_or(false) ? placePair(depth, index) : placeOne(depth, index);
     }
 
-    // Stretches too short for the narrowest slip still to come are lost.
-    bool roomLeftFor(std::size_t depth) const {
-        double wanted = 0.0, narrowest = 1e9, room = 0.0;
-        for (std::size_t d = depth; d < order_.size(); ++d) {
-            const SlipWanted& slip = slips_[order_[d]];
-            wanted += (slip.pair.value_or(false) ? 2.0 : 1.0) * (slip.width / mm);
-            narrowest = std::min(narrowest, slip.width / mm);
+    // What is still wanted, from each wanted barb length up, against what is left of the vane that long. Widths that are
+    // all whole multiples of a grain fill a stretch only to a multiple of it, and a rest under the narrowest slip is lost.
+    struct Demand {
+        double both = 0.0, left = 0.0, right = 0.0;
+        double narrowest = 1e9;
+    };
+    void prepareDemand() {
+        std::vector<double> barbs;
+        for (const SlipWanted& slip : slips_) barbs.push_back(slip.barb / mm);
+        std::ranges::sort(barbs, std::greater{});
+        barbs.erase(std::unique(barbs.begin(), barbs.end()), barbs.end());
+        limits_ = barbs;
+        std::int64_t grain = 0;
+        for (const SlipWanted& slip : slips_) {
+            const double thousandths = 1000.0 * (slip.width / mm);
+            const auto whole = static_cast<std::int64_t>(std::llround(thousandths));
+            grain = std::abs(thousandths - static_cast<double>(whole)) < 1e-6 ? std::gcd(grain, whole) : 1;
+            if (grain == 1) break;
         }
-        for (const double left : room_)
-            if (left + kFit >= narrowest) room += left;
-        return room + kFit >= wanted;
+        grain_ = grain > 1 ? static_cast<double>(grain) / 1000.0 : 0.0;
+        demand_.assign(limits_.size(), std::vector<Demand>(order_.size() + 1));
+        capacity_.assign(limits_.size(), std::vector<double>(room_.size(), 0.0));
+        leftSide_.assign(room_.size(), 0);
+        for (std::size_t t = 0; t < limits_.size(); ++t) {
+            for (std::size_t d = order_.size(); d-- > 0;) {
+                const SlipWanted& slip = slips_[order_[d]];
+                Demand& demand = demand_[t][d] = demand_[t][d + 1];
+                if (slip.barb / mm < limits_[t]) continue;
+                const double width = slip.width / mm;
+                const bool pair = slip.pair.value_or(false);
+                demand.both += pair ? 2.0 * width : width;
+                if (pair || side(slip) == SlipSide::left) demand.left += width;
+                if (pair || side(slip) == SlipSide::right) demand.right += width;
+                demand.narrowest = std::min(demand.narrowest, width);
+            }
+            std::size_t stretch = 0;
+            for (const std::size_t f : chosen_)
+                for (const auto& [from, to] : freeStretches(feathers_[f])) {
+                    leftSide_[stretch] = feathers_[f].side == VaneSide::left;
+                    for (const auto& [c, d] : longEnough(feathers_[f], limits_[t] * mm))
+                        capacity_[t][stretch] += std::max(0.0, (std::min(to, d) - std::max(from, c)) / mm);
+                    ++stretch;
+                }
+        }
+    }
+    void takeCapacity(const Piece& piece, double sign) {
+        for (std::size_t t = limits_.size(); t-- > 0 && slips_[piece.slip].barb / mm >= limits_[t];)
+            capacity_[t][static_cast<std::size_t>(piece.stretch)] -= sign * piece.width;
+    }
+    bool roomLeftFor(std::size_t depth) const {
+        for (std::size_t t = 0; t < limits_.size(); ++t) {
+            const Demand& wanted = demand_[t][depth];
+            if (wanted.both <= 0.0) continue;
+            double left = 0.0, right = 0.0;
+            for (std::size_t s = 0; s < room_.size(); ++s) {
+                double have = std::min(capacity_[t][s], room_[s]) + kFit;
+                if (have < wanted.narrowest) continue;
+                if (grain_ > 0.0) have = grain_ * std::floor(have / grain_) + kFit;
+                (leftSide_[s] ? left : right) += have;
+            }
+            if (wanted.left > left + kFit || wanted.right > right + kFit || wanted.both > left + right + kFit) return false;
+        }
+        return true;
     }
 
     // A slip like the one before it goes no earlier than that one: the two could change places.
@@ -347,6 +404,11 @@ class Packer {
     std::map<std::pair<double, double>, std::vector<Window>> windows_;
     std::vector<Piece> pieces_;
     std::vector<double> found_;
+    std::vector<double> limits_;  // wanted barb lengths, mm, falling
+    std::vector<std::vector<Demand>> demand_;     // by limit, then by depth: of what is still to come
+    std::vector<std::vector<double>> capacity_;   // by limit, then by stretch
+    std::vector<char> leftSide_;
+    double grain_ = 0.0;
 };
 
 }  // namespace

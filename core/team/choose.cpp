@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <future>
 #include <map>
 
 #include "units/text.h"
@@ -13,7 +14,7 @@ namespace {
 constexpr double kUnit = 1e4;
 constexpr std::int32_t kTieShare = 4;  // so that flies still to be tied only break ties
 
-std::int32_t units(double score) { return kTieShare * static_cast<std::int32_t>(std::lround(kUnit * score)); }
+std::int32_t units(double score) { return kTieShare * static_cast<std::int32_t>(kUnit * score + (score < 0.0 ? -0.5 : 0.5)); }  // to the nearest
 
 // What a team has of a term: all of its weight inside the wanted range, falling to nothing one near-width outside.
 double earned(double weight, double shortfall) { return weight * std::max(0.0, 1.0 - shortfall); }
@@ -54,6 +55,29 @@ class Contrasts {
     std::vector<float> table_;
 };
 
+// All three pair tables of one list of flies at once, the rows shared out over two threads.
+void fillTables(TripleScores& scores, const std::vector<BoxCandidate>& box, const Contrasts& contrasts, const std::vector<std::size_t>& flies, const SchoolRules& rules) {
+    const std::size_t n = flies.size();
+    for (ScoreTable* table : {&scores.first, &scores.second, &scores.across}) *table = ScoreTable(n, n);
+    const auto rows = [&](std::size_t from, std::size_t to) {
+        for (std::size_t i = from; i < to; ++i)
+            for (std::size_t j = 0; j < n; ++j) {
+                const PairLosses less = lossesOfNumbers(box[flies[i]].figures, box[flies[j]].figures, rules);
+                const double colour = rules.variety.weight - earned(rules.variety.weight, rules.variety.shortfall(contrasts.between(flies[i], flies[j])));
+                scores.first.at(i, j) = -units(less.bobMiddle + colour);
+                scores.second.at(i, j) = -units(less.middlePoint + colour);
+                scores.across.at(i, j) = -units(less.bobPoint);
+            }
+    };
+    auto half = std::async(std::launch::async, rows, std::size_t{0}, n / 2);
+    rows(n / 2, n);
+    half.get();
+    for (std::size_t i = 0; i < n; ++i)
+        if (box[flies[i]].tied < 2)
+            for (ScoreTable* table : {&scores.first, &scores.second, &scores.across}) table->at(i, i) = kNever;
+}
+
+// A table of two lists, where one fly has to be on the team.
 ScoreTable pairTable(const std::vector<BoxCandidate>& box, const Contrasts& contrasts, const std::vector<std::size_t>& upper, const std::vector<std::size_t>& lower,
                      const PairPlace& place, const SchoolRules& rules) {
     ScoreTable table(upper.size(), lower.size());
@@ -157,11 +181,14 @@ TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& r
         for (const std::size_t fly : lists[p])
             scores.single[p].push_back(units(singleScore(box[fly], kPositions[p], rules, setting)) - (box[fly].tied == 0 ? 1 : 0));
     const Contrasts contrasts(box);
+    if (lists[0] == lists[1] && lists[1] == lists[2]) {
+        fillTables(scores, box, contrasts, lists[0], rules);
+        for (const std::size_t fly : lists[0]) scores.notThrice.push_back(box[fly].tied < 3);
+        return scores;
+    }
     scores.first = pairTable(box, contrasts, lists[0], lists[1], {true, true, false}, rules);
     scores.second = pairTable(box, contrasts, lists[1], lists[2], {true, false, true}, rules);
     scores.across = pairTable(box, contrasts, lists[0], lists[2], {false, true, true}, rules);
-    if (lists[0] == lists[1] && lists[1] == lists[2])
-        for (const std::size_t fly : lists[0]) scores.notThrice.push_back(box[fly].tied < 3);
     return scores;
 }
 

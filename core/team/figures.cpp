@@ -147,4 +147,20 @@ double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const Pai
     return sum;
 }
 
+PairLosses lossesOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const SchoolRules& rules) {
+    // As neighbours in the middle of the leader, then what the places differ in.
+    PairLosses losses;
+    const auto lost = [](const Wanted& wanted, double shortfall) { return wanted.weight * std::min(1.0, shortfall); };
+    double common = 0.0, size = 0.0, family = 0.0;
+    eachNumber(upper, lower, {true, false, false}, rules, [&](TeamTerm term, double, const Wanted& wanted, double shortfall, bool) {
+        (term == TeamTerm::sizeStep ? size : term == TeamTerm::family ? family : common) += lost(wanted, shortfall);
+        return true;
+    });
+    const double weight = lost(rules.pointWeight, rules.pointWeight.shortfall(lower.mass / upper.mass));
+    losses.bobMiddle = common + family + lost(rules.topSizeStep, rules.topSizeStep.shortfall(lower.size - upper.size));
+    losses.middlePoint = common + family + size + weight;
+    losses.bobPoint = family + weight;
+    return losses;
+}
+
 }  // namespace machair

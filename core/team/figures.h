@@ -78,6 +78,13 @@ struct JudgedPair {
 [[nodiscard]] bool numbersPass(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 [[nodiscard]] double shortfallOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 [[nodiscard]] double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
+// The weight lost without the colours by one pair in each of the three places that it can have, worked out together.
+struct PairLosses {
+    double bobMiddle = 0.0;
+    double middlePoint = 0.0;
+    double bobPoint = 0.0;  // with a middle between them
+};
+[[nodiscard]] PairLosses lossesOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const SchoolRules& rules);
 [[nodiscard]] JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 
 }  // namespace machair
