@@ -43,7 +43,7 @@ Wanted read(const QApplication& application) {
     const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
     const QCommandLineOption sizes(QStringLiteral("sizes"), QObject::tr("the dressing across sizes"));
     const QCommandLineOption drawer(QStringLiteral("drawer"), QObject::tr("open the drawers at this thing"), QStringLiteral("ID"));
-    const QCommandLineOption station(QStringLiteral("station"), QObject::tr("open this station: plan, cut, tie, balance, drift, water or drawers"), QStringLiteral("NAME"));
+    const QCommandLineOption station(QStringLiteral("station"), QObject::tr("open this station: plan, cut, tie, balance, drift, water, evening, daybook or drawers"), QStringLiteral("NAME"));
     const QCommandLineOption team(QStringLiteral("team"), QObject::tr("hang this team on the cast"), QStringLiteral("ID"));
     parser.addOptions({station, team, drawer, sizes, demo, picture, dressing, dark, part, size});
     parser.process(application);

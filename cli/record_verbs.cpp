@@ -2,8 +2,7 @@
 #include <algorithm>
 #include <map>
 
-#include "bench/schedule.h"
-#include "bench/steps.h"
+#include "bench/batches.h"
 #include "cli/verbs.h"
 #include "cutting/cutting.h"
 #include "cutting/laying_out.h"
@@ -15,21 +14,6 @@
 namespace machair::cli {
 
 namespace {
-
-// A fly's stages: as many minutes of hands as its steps want, and its coats. Rules of thumb until the tier's own are logged.
-std::vector<Stage> stagesOf(const Plan& plan) {
-    constexpr double kMinutesAStep = 1.1;
-    std::vector<Stage> stages = {{"tie", 0.0, 0.0}};
-    for (const TyingStep& step : stepsOf(plan)) {
-        if (!step.dryMinutes) {
-            stages.front().hands += kMinutesAStep;
-            continue;
-        }
-        constexpr double kCoat = 0.5;
-        stages.push_back({"coat " + step.number, kCoat, *step.dryMinutes});
-    }
-    return stages;
-}
 
 Json timetable(const Timetable& table, const std::vector<TyingJob>& jobs) {
     Json list = Json::array();
@@ -95,14 +79,9 @@ int showDaybook(const Options& options) {
 
 int showEvening(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        std::vector<TyingJob> jobs;
-        for (const Batch& batch : book.batches) {
-            const int left = batch.wanted - batch.tied.value_or(0);
-            if (left <= 0) continue;
-            const auto plan = planPattern(book, batch.pattern);
-            if (!plan) return refuse(plan.error());
-            jobs.push_back({batch.pattern, stagesOf(*plan), left});
-        }
+        const auto waiting = waitingJobs(book);
+        if (!waiting) return refuse(waiting.error());
+        const std::vector<TyingJob>& jobs = *waiting;
         const Timetable one = flyByFly(jobs), two = stageByStage(jobs);
         const BestTimetable best = earliestFinish(jobs);
         const auto way = [](const Timetable& table) { return Json{{"hands_free_min", table.handsFree}, {"all_dry_min", table.allDry}}; };

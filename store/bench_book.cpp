@@ -61,6 +61,8 @@ CREATE TABLE capes (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT
 CREATE TABLE batches (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE checks (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE days (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE season_table (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+CREATE TABLE mishaps (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 )sql"};
 
 int pragma(SQLite::Database& database, const char* name) { return database.execAndGet(std::string("PRAGMA ") + name).getInt(); }
@@ -96,6 +98,8 @@ void eachList(Done done) {
     done("rule_cards", &Book::ruleCards);
     done("box", &Book::box);
     done("capes", &Book::capes);
+    done("season_table", &Book::season);
+    done("mishaps", &Book::mishaps);
     done("batches", &Book::batches);
     done("checks", &Book::checks);
     done("days", &Book::days);

@@ -18,6 +18,7 @@
 #include "balance/team_view.h"
 #include "drawing/card.h"
 #include "frame/fields_form.h"
+#include "frame/panel.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -40,12 +41,6 @@ class BoxList : public QListWidget {
     }
 };
 
-QLabel* heading(const QString& text) {
-    auto* label = new QLabel(text);
-    label->setFont(faceScaled(1.0, true));
-    return label;
-}
-
 }  // namespace
 
 BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* parent)
@@ -56,7 +51,7 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* 
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(0);
     layout->addWidget(new TeamView(document, theme), 1);
-    layout->addWidget(makePanel());
+    layout->addWidget(scrolled(makePanel()));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] { refreshSchools(); refreshBox(); });
     connect(&document_, &Document::bookChanged, this, [this] {

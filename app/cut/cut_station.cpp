@@ -1,5 +1,6 @@
 #include "cut/cut_station.h"
 
+#include <QDoubleSpinBox>
 #include <QFileDialog>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -20,6 +21,7 @@
 #include "cutting/laying_out.h"
 #include "cutting/stock.h"
 #include "drawing/card.h"
+#include "frame/panel.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -28,25 +30,11 @@ namespace {
 
 constexpr int kPanelWidth = 410;
 
-QLabel* heading(const QString& text) {
-    auto* label = new QLabel(text);
-    label->setFont(faceScaled(1.0, true));
-    return label;
-}
-
-QToolButton* button(const char* name, const QString& text, const QString& tip) {
-    auto* made = new QToolButton;
-    made->setObjectName(QString::fromLatin1(name));
-    made->setText(text);
-    made->setToolTip(tip);
-    return made;
-}
-
 }  // namespace
 
 CutStation::CutStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), feathers_(new FeatherView(document, theme)), gauge_(new GaugeView(document, theme, settings)),
-      flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), progress_(new QProgressBar) {
+      flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
@@ -56,7 +44,7 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
     left->addWidget(feathers_, 1);
     left->addWidget(gauge_);
     layout->addLayout(left, 1);
-    layout->addWidget(makePanel());
+    layout->addWidget(scrolled(makePanel()));
     connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) plan(); });
     connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) plan(); });
     connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
@@ -78,7 +66,7 @@ QWidget* CutStation::makePanel() {
     flies_->setKeyboardTracking(false);
     top->addWidget(flies_);
     top->addStretch(1);
-    tied_ = button("tied", tr("They are tied"), tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
+    tied_ = toolButton("tied", tr("They are tied"), tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
     top->addWidget(tied_);
     column->addLayout(top);
     progress_->setRange(0, 0);
@@ -95,10 +83,24 @@ QWidget* CutStation::makePanel() {
     cuts_->setFrameShape(QFrame::NoFrame);
     cuts_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column->addWidget(cuts_, 1);
+    auto* rest = new QHBoxLayout;
+    rest->addWidget(new QLabel(tr("left of the noodle or loop")));
+    left_->setObjectName(QStringLiteral("leftover"));
+    left_->setAccessibleName(tr("Left over of the noodle or loop"));
+    left_->setToolTip(tr("What was left over teaches the next one of that fur; enter it after tying"));
+    left_->setRange(-300.0, 300.0);
+    left_->setSuffix(tr(" mm"));
+    left_->setDecimals(0);
+    rest->addWidget(left_);
+    auto* learn = toolButton("learn", tr("Learn"), tr("The next noodle or loop of this fur is made so much shorter or longer, by half"));
+    rest->addWidget(learn);
+    rest->addStretch(1);
+    column->addLayout(rest);
+    connect(learn, &QToolButton::clicked, this, &CutStation::learn);
     auto* paper = new QHBoxLayout;
-    auto* card = button("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
-    auto* print = button("print", tr("Print"), tr("The card on paper"));
-    auto* calibrate = button("calibrate", tr("Calibrate"), tr("Make the gauge true on this screen: lay a bank card on it"));
+    auto* card = toolButton("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
+    auto* print = toolButton("print", tr("Print"), tr("The card on paper"));
+    auto* calibrate = toolButton("calibrate", tr("Calibrate"), tr("Make the gauge true on this screen: lay a bank card on it"));
     calibrate->setCheckable(true);
     paper->addWidget(card);
     paper->addWidget(print);
@@ -184,6 +186,21 @@ void CutStation::show() {
 void CutStation::tied() {
     if (!cutting_ || !document_.pattern() || document_.pattern()->id != planned_) return;
     const Faults faults = document_.apply(recordTied(document_.book(), planned_, flies_->value(), *cutting_, hackles_));
+    if (!faults.empty()) document_.say(qt(faults.front().line()));
+}
+
+// The chosen part where it is dubbed, else the first that is.
+void CutStation::learn() {
+    if (!document_.plan() || !document_.pattern()) return;
+    const auto dubbed = [&](std::size_t i) {
+        const auto* body = std::get_if<BodyPlan>(&document_.plan()->parts[i].detail);
+        return body && (body->noodle || body->rope);
+    };
+    std::optional<std::size_t> part = document_.part();
+    for (std::size_t i = 0; (!part || !dubbed(*part)) && i < document_.plan()->parts.size(); ++i)
+        if (dubbed(i)) part = i;
+    if (!part || !dubbed(*part)) return document_.say(tr("Nothing of this fly is dubbed"));
+    const Faults faults = document_.apply(learnFromLeftover(document_.book(), document_.pattern()->id, *part, left_->value() * mm));
     if (!faults.empty()) document_.say(qt(faults.front().line()));
 }
 

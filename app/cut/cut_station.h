@@ -9,6 +9,7 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
+class QDoubleSpinBox;
 class QLabel;
 class QListWidget;
 class QProgressBar;
@@ -36,6 +37,7 @@ class CutStation : public QWidget {
     void plan();
     void show();
     void tied();
+    void learn();
     void askForCard();
     void printCard();
 
@@ -48,6 +50,7 @@ class CutStation : public QWidget {
     QLabel* said_;
     QListWidget* cuts_;
     QToolButton* tied_;
+    QDoubleSpinBox* left_;
     QProgressBar* progress_;
     std::optional<CuttingPlan> cutting_;
     HacklesChosen hackles_;

@@ -15,6 +15,7 @@
 #include <numbers>
 
 #include "drift/water_section.h"
+#include "frame/panel.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -26,12 +27,6 @@ constexpr int kFrame = 16;     // ms
 constexpr int kSettles = 250;  // ms after the last change
 
 enum class Style { steady, pulls, figureOfEight };
-
-QLabel* heading(const QString& text) {
-    auto* label = new QLabel(text);
-    label->setFont(faceScaled(1.0, true));
-    return label;
-}
 
 // The other two of three phases, and how far apart the flies are at the end of the draw.
 void sayWaves(const Rig& rig, const Handling& h, DriftOptions how, DriftReport& run) {
@@ -82,7 +77,7 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     left->addLayout(player);
     layout->addLayout(left, 1);
     panel_ = makePanel();
-    layout->addWidget(panel_);
+    layout->addWidget(scrolled(panel_));
     connect(&document_, &Document::teamChanged, this, [this] { if (isVisible() && !document_.teamPreviewing()) handlingChanged(); });
     connect(section_, &WaterSection::timeChanged, this, [this](double seconds) {
         const QSignalBlocker quiet(scrub_);

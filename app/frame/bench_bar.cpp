@@ -145,6 +145,12 @@ void BenchBar::buildDressingMenu() {
     QMenu* compare = menu->addMenu(tr("Compare &with"));
     connect(compare, &QMenu::aboutToShow, this, [this, compare] {
         compare->clear();
+        // What it was varied from stands first.
+        const Pattern* origin = document_.pattern() && document_.pattern()->variedFrom ? document_.book().findPattern(*document_.pattern()->variedFrom) : nullptr;
+        if (origin) {
+            connect(compare->addAction(tr("%1, which it was varied from").arg(qt(origin->title()))), &QAction::triggered, this, [this, id = origin->id] { document_.compareWith(id); });
+            compare->addSeparator();
+        }
         for (const Pattern& other : document_.book().patterns)
             if (document_.pattern() && other.id != document_.pattern()->id)
                 connect(compare->addAction(qt(other.title())), &QAction::triggered, this, [this, id = other.id] { document_.compareWith(id); });

@@ -20,8 +20,10 @@
 
 #include "balance/balance_station.h"
 #include "cut/cut_station.h"
+#include "daybook/daybook_station.h"
 #include "drawers/drawers_station.h"
 #include "drift/drift_station.h"
+#include "evening/evening_station.h"
 #include "frame/bench_bar.h"
 #include "frame/cast_view.h"
 #include "frame/fault_sheet.h"
@@ -76,7 +78,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), drawers_})
+    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
         stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);

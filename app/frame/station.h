@@ -7,7 +7,7 @@
 
 namespace machair::app {
 
-enum class Station { plan, cut, tie, balance, drift, water, drawers };
+enum class Station { plan, cut, tie, balance, drift, water, evening, daybook, drawers };
 
 }  // namespace machair::app
 
@@ -16,7 +16,7 @@ template <>
 struct Names<app::Station> {
     static constexpr std::array entries = {NameOf{app::Station::plan, "plan"},       NameOf{app::Station::cut, "cut"},     NameOf{app::Station::tie, "tie"},
                                            NameOf{app::Station::balance, "balance"}, NameOf{app::Station::drift, "drift"}, NameOf{app::Station::water, "water"},
-                                           NameOf{app::Station::drawers, "drawers"}};
+                                           NameOf{app::Station::evening, "evening"}, NameOf{app::Station::daybook, "daybook"}, NameOf{app::Station::drawers, "drawers"}};
 };
 }  // namespace machair
 

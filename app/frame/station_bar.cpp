@@ -14,6 +14,8 @@ QString titleOf(Station station) {
         case Station::balance: return QObject::tr("Balance");
         case Station::drift: return QObject::tr("Drift");
         case Station::water: return QObject::tr("Water");
+        case Station::evening: return QObject::tr("Evening");
+        case Station::daybook: return QObject::tr("Daybook");
         case Station::drawers: return QObject::tr("Drawers");
     }
     return {};
@@ -27,6 +29,8 @@ QString purposeOf(Station station) {
         case Station::balance: return QObject::tr("the three as a team");
         case Station::drift: return QObject::tr("how they fish");
         case Station::water: return QObject::tr("the day, its rules, and which three to choose");
+        case Station::evening: return QObject::tr("batches, and what fits before bedtime");
+        case Station::daybook: return QObject::tr("what happened, and what it tells");
         case Station::drawers: return QObject::tr("hooks, feathers, threads and the rest, and measuring them");
     }
     return {};

@@ -76,7 +76,7 @@ void apply(QApplication& application, const Colours& c) {
                        "QTableView, QListWidget { background: %6; color: %2; selection-background-color: %4; selection-color: %5; }"
                        "QHeaderView::section { background: %6; color: %7; border: none; border-bottom: 1px solid %3; padding: 4px 6px; }"
                        "QListWidget::item { padding: 7px 12px; }"
-                       "QListWidget#checks::item, QListWidget#proposals::item, QListWidget#team-box::item, QListWidget#choices::item, QListWidget#steps::item, QListWidget#cuts::item { padding: 3px 4px; }"
+                       "QListWidget#checks::item, QListWidget#proposals::item, QListWidget#team-box::item, QListWidget#choices::item, QListWidget#steps::item, QListWidget#cuts::item, QListWidget#season::item, QListWidget#days::item, QListWidget#batches::item { padding: 3px 4px; }"
                        "QToolButton:disabled, QPushButton:disabled { color: %7; border-color: %8; }"
                        "QToolButton::menu-indicator { image: none; width: 0; }"
                        "QScrollArea { background: transparent; border: none; }"

@@ -11,6 +11,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "frame/panel.h"
 #include "tie/step_view.h"
 
 namespace machair::app {
@@ -37,7 +38,7 @@ TieStation::TieStation(Document& document, const Theme& theme, QWidget* parent)
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(0);
     layout->addWidget(view_, 1);
-    layout->addWidget(makePanel());
+    layout->addWidget(scrolled(makePanel()));
     connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
     connect(&theme_, &Theme::changed, this, &TieStation::refresh);
     connect(&pedal_, &devices::Pedal::on, this, [this] { if (isVisible()) go(current_ + 1); });
@@ -98,8 +99,10 @@ QWidget* TieStation::makePanel() {
     wrong_->setCheckable(true);
     wrong_->setFocusPolicy(Qt::NoFocus);
     connect(wrong_, &QToolButton::toggled, this, [this](bool on) {
-        if (on && current_ < static_cast<int>(steps_.size())) ++wentWrong_[steps_[static_cast<std::size_t>(current_)].object];
         refresh();
+        if (!on || current_ >= static_cast<int>(steps_.size()) || !document_.plan()) return;
+        const int part = steps_[static_cast<std::size_t>(current_)].part;
+        if (part >= 0) (void)document_.apply(countMishap(document_.book(), document_.plan()->parts[static_cast<std::size_t>(part)].kind));
     });
     column->addWidget(wrong_);
     column->addWidget(rework_);
@@ -179,6 +182,11 @@ void TieStation::refresh() {
             rework << tr("<b>%1</b>: %2%3<br>Next time: %4.").arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
     else if (wrong_->isChecked())
         rework << tr("Unwind the thread to the last landmark and lay it again.");
+    if (wrong_->isChecked() && step.part >= 0) {
+        const std::string kind(nameOf(document_.plan()->parts[static_cast<std::size_t>(step.part)].kind));
+        for (const Mishap& mishap : document_.book().mishaps)
+            if (mishap.id == kind) rework << tr("The %1 went wrong %2 times so far.").arg(qt(kind)).arg(mishap.count);
+    }
     rework_->setText(rework.join(QStringLiteral("<br>")));
     rework_->setVisible(wrong_->isChecked());
     const Durability lasting = durabilityOf(*document_.plan());

@@ -60,7 +60,6 @@ class TieStation : public QWidget {
     std::vector<TyingStep> steps_;
     std::set<Caution> cautioned_;  // once a session each
     std::vector<Drying> drying_;
-    std::map<std::string, int> wentWrong_;
     int current_ = 0;
     int turns_ = 0;
     Hand hand_ = Hand::right;

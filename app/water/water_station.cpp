@@ -14,6 +14,7 @@
 #include <algorithm>
 
 #include "frame/fields_form.h"
+#include "frame/panel.h"
 #include "store/geojson.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -26,33 +27,19 @@ namespace {
 constexpr int kDayWidth = 290;
 constexpr int kRulesWidth = 390;
 
-QLabel* heading(const QString& text) {
-    auto* label = new QLabel(text);
-    label->setFont(faceScaled(1.0, true));
-    return label;
-}
-
-QToolButton* button(const char* name, const QString& text, const QString& tip) {
-    auto* made = new QToolButton;
-    made->setObjectName(QString::fromLatin1(name));
-    made->setText(text);
-    made->setToolTip(tip);
-    return made;
-}
-
 }  // namespace
 
 WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
-      weatherButton_(nullptr), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), chooseButton_(nullptr),
+      weatherButton_(nullptr), season_(new QListWidget), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), chooseButton_(nullptr),
       favourite_(new QComboBox), chosen_(new QLabel), teams_(new QListWidget) {
     setObjectName(QStringLiteral("water"));
     auto* layout = new QHBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(0);
-    layout->addWidget(makeDay());
+    layout->addWidget(scrolled(makeDay()));
     layout->addWidget(sea_, 1);
-    layout->addWidget(makeRules());
+    layout->addWidget(scrolled(makeRules()));
     connect(&document_, &Document::teamChanged, this, &WaterStation::refresh);
     connect(&document_, &Document::bookOpened, this, &WaterStation::refresh);
     connect(&document_, &Document::bookChanged, this, &WaterStation::refresh);
@@ -73,7 +60,7 @@ QWidget* WaterStation::makeDay() {
     waters_->setAccessibleName(tr("Water"));
     waters_->setFont(faceScaled(1.05, true));
     line->addWidget(waters_, 1);
-    auto* add = button("add-water", tr("+"), tr("Another water"));
+    auto* add = toolButton("add-water", tr("+"), tr("Another water"));
     line->addWidget(add);
     column->addLayout(line);
     day_ = new FieldsForm("water", {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
@@ -87,15 +74,42 @@ QWidget* WaterStation::makeDay() {
     byForce->addWidget(force_, 1);
     column->addLayout(byForce);
     auto* shore = new QHBoxLayout;
-    auto* draw = button("draw-shore", tr("Draw the shore"), tr("Click corner after corner on the map, twice at the last"));
+    auto* draw = toolButton("draw-shore", tr("Draw the shore"), tr("Click corner after corner on the map, twice at the last"));
     draw->setCheckable(true);
-    auto* bring = button("bring-shore", tr("GeoJSON…"), tr("The shore from a file"));
+    auto* bring = toolButton("bring-shore", tr("GeoJSON…"), tr("The shore from a file"));
     shore->addWidget(draw);
     shore->addWidget(bring);
     shore->addStretch(1);
     column->addLayout(shore);
-    weatherButton_ = button("weather", tr("Weather station: look again"), tr("Fills wind, direction, temperature and light from a weather station; the stand-in is machair-weather"));
+    weatherButton_ = toolButton("weather", tr("Weather station: look again"), tr("Fills wind, direction, temperature and light from a weather station; the stand-in is machair-weather"));
     column->addWidget(weatherButton_);
+    auto* about = new QHBoxLayout;
+    about->addWidget(heading(tr("About in this month")));
+    about->addStretch(1);
+    auto* addRow = toolButton("add-season", tr("+"), tr("Another creature in the season's table"));
+    about->addWidget(addRow);
+    column->addLayout(about);
+    season_->setObjectName(QStringLiteral("season"));
+    season_->setAccessibleName(tr("What is about in this month"));
+    season_->setFrameShape(QFrame::NoFrame);
+    season_->setMaximumHeight(84);
+    season_->setToolTip(tr("A click opens the row to edit it"));
+    column->addWidget(season_);
+    row_ = new FieldsForm("season-row", {"creature", "from_month", "to_month", "suits"}, [this](const std::string& key, const std::string& text) {
+        return document_.apply(changeSeasonField(document_.book(), seasonRow_, key, text));
+    });
+    row_->hide();
+    column->addWidget(row_);
+    connect(addRow, &QToolButton::clicked, this, [this] {
+        if (!document_.isOpen() || !document_.apply(addSeasonRow(document_.book(), document_.water() ? document_.water()->month.value_or(6) : 6)).empty()) return;
+        seasonRow_ = document_.book().season.back().id;
+        refreshSeason();
+    });
+    connect(season_, &QListWidget::itemClicked, this, [this](QListWidgetItem* item) {
+        const std::string id = item->data(Qt::UserRole).toString().toStdString();
+        seasonRow_ = id == seasonRow_ ? std::string() : id;
+        refreshSeason();
+    });
     cautions_->setObjectName(QStringLiteral("water-cautions"));
     cautions_->setWordWrap(true);
     cautions_->setFont(faceScaled(0.9));
@@ -139,7 +153,7 @@ QWidget* WaterStation::makeRules() {
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Rule card")));
     top->addStretch(1);
-    addCard_ = button("add-card", tr("Write one"), tr("A card of this water's or contest's rules"));
+    addCard_ = toolButton("add-card", tr("Write one"), tr("A card of this water's or contest's rules"));
     top->addWidget(addCard_);
     top->addWidget(new QLabel(tr("kept today")));
     kept_->setObjectName(QStringLiteral("kept"));
@@ -165,7 +179,7 @@ QWidget* WaterStation::makeRules() {
     favourite_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     favourite_->setMinimumContentsLength(9);
     line->addWidget(favourite_);
-    chooseButton_ = button("choose", tr("Choose"), tr("The best ordered three of the box for this wave, school and card; exact (F6)"));
+    chooseButton_ = toolButton("choose", tr("Choose"), tr("The best ordered three of the box for this wave, school and card; exact (F6)"));
     chooseButton_->setShortcut(QKeySequence(Qt::Key_F6));
     line->addWidget(chooseButton_);
     column->addLayout(line);
@@ -256,7 +270,24 @@ void WaterStation::refresh() {
     favourite_->addItem(tr("any fly"), QString());
     for (const Pattern& pattern : document_.book().patterns) favourite_->addItem(qt(pattern.title()), qt(pattern.id));
     favourite_->setCurrentIndex(std::max(0, favourite_->findData(was)));
+    refreshSeason();
     refreshRules();
+}
+
+void WaterStation::refreshSeason() {
+    const QSignalBlocker quiet(season_);
+    season_->clear();
+    const int month = document_.water() ? document_.water()->month.value_or(0) : 0;
+    const SeasonRow* open = nullptr;
+    for (const SeasonRow& row : document_.book().season) {
+        if (row.id == seasonRow_) open = &row;
+        if (month != 0 && !row.includes(month) && row.id != seasonRow_) continue;
+        auto* item = new QListWidgetItem(qt(row.creature) + (row.suits ? QStringLiteral(": ") + qt(*row.suits) : QString()), season_);
+        item->setData(Qt::UserRole, qt(row.id));
+        item->setToolTip(item->text());
+    }
+    row_->setVisible(open != nullptr);
+    if (open) row_->show(fieldsOf(*open));
 }
 
 void WaterStation::refreshRules() {

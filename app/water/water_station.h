@@ -39,6 +39,7 @@ class WaterStation : public QWidget {
     QWidget* makeRules();
     void refresh();
     void refreshRules();
+    void refreshSeason();
     void choose();
     void show(const ChoiceReport& report);
     void takeChoice(int row);
@@ -56,8 +57,11 @@ class WaterStation : public QWidget {
     QComboBox* force_;
     FieldsForm* day_;
     QToolButton* weatherButton_;
+    QListWidget* season_;
     QLabel* cautions_;
     FieldsForm* card_;
+    FieldsForm* row_ = nullptr;
+    std::string seasonRow_;  // the one that is open
     QToolButton* addCard_;
     QSpinBox* kept_;
     QLabel* ruled_;

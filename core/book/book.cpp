@@ -176,6 +176,8 @@ void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, F
             if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
                 faults.push_back({place.key("bands").at(k), "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm", ""});
     }
+    checkIds(book.season, "season_table", faults);
+    checkIds(book.mishaps, "mishaps", faults);
     checkIds(book.batches, "batches", faults);
     for (std::size_t i = 0; i < book.batches.size(); ++i) {
         const Place place = Place("batches").at(i);

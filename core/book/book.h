@@ -27,6 +27,8 @@ struct Book {
     std::vector<WaterSpec> waters;
     std::vector<RuleCard> ruleCards;
     std::vector<BoxFly> box;
+    std::vector<SeasonRow> season;
+    std::vector<Mishap> mishaps;
     std::vector<Batch> batches;
     std::vector<CheckedFly> checks;
     std::vector<Day> days;

@@ -23,6 +23,14 @@ struct Batch {
     bool operator==(const Batch&) const = default;
 };
 
+// How often a part went wrong at the vice, by its kind.
+struct Mishap {
+    std::string id;
+    int count = 0;
+    Carried carried;
+    bool operator==(const Mishap&) const = default;
+};
+
 // One measure of a tied fly, against what the tier was told to aim for.
 struct CheckReading {
     int part = 0;        // its place in `parts`

@@ -56,6 +56,7 @@ inline constexpr Rule kFetch{0.0, 500000.0, false, "a fetch from 0 to 500000 m",
 inline constexpr Rule kOnMap{-1e6, 1e6, false, "metres on a map, at most 1000 km off", 1000.0};
 inline constexpr Rule kWaterWarmth{0.0, 40.0, false, "a water temperature from 0 to 40 degrees"};
 inline constexpr Rule kMonth{1.0, 12.0, false, "a month from 1 to 12", 1.0, true};
+inline constexpr Rule kCorrection{0.2, 3.0, false, "a correction from 0.2 to 3"};
 inline constexpr Rule kHours{0.0, 24.0, true, "hours over 0 and at most 24"};
 inline constexpr Rule kWave{0.0, 20.0, false, "a wave from 0 to 20 m", 1000.0};
 inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 0 to 100000", 1.0, true};
@@ -123,6 +124,7 @@ void describe(V& v, T& t) {
     v("texture", t.texture);
     v("packed_mg_per_mm3", t.packed, kPositive);
     v("blend", t.blend);
+    v("correction", t.correction, kCorrection);
 }
 template <class V, Is<StrandTraits> T>
 void describe(V& v, T& t) {
@@ -449,6 +451,23 @@ void describe(V& v, T& c) {
     v.rest(c.carried);
 }
 
+template <class V, Is<SeasonRow> T>
+void describe(V& v, T& s) {
+    v("id", s.id);
+    v("creature", s.creature);
+    v("from_month", s.fromMonth, kMonth);
+    v("to_month", s.toMonth, kMonth);
+    v("suits", s.suits);
+    v("note", s.note);
+    v.rest(s.carried);
+}
+template <class V, Is<Mishap> T>
+void describe(V& v, T& m) {
+    v("id", m.id);
+    v("count", m.count, kTied);
+    v.rest(m.carried);
+}
+
 template <class V, Is<Batch> T>
 void describe(V& v, T& b) {
     v("id", b.id);
@@ -566,6 +585,8 @@ void describe(V& v, T& b) {
     v("waters", b.waters);
     v("rule_cards", b.ruleCards);
     v("box", b.box);
+    v("season_table", b.season);
+    v("mishaps", b.mishaps);
     v("batches", b.batches);
     v("checks", b.checks);
     v("days", b.days);

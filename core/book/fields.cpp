@@ -33,7 +33,7 @@ constexpr std::array kLabels = {
     Label{"tie_in", "tied in by"},               Label{"angle", "fibres stand"},
     Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
     Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"},
-    Label{"blend", "blend (fur and parts, …)"}, Label{"tip_to_bob_m", "rod tip to bob, m"}, Label{"bob_to_middle_m", "bob to middle, m"}, Label{"middle_to_point_m", "middle to point, m"},
+    Label{"correction", "noodle correction"}, Label{"from_month", "from month"}, Label{"to_month", "to month"}, Label{"blend", "blend (fur and parts, …)"}, Label{"tip_to_bob_m", "rod tip to bob, m"}, Label{"bob_to_middle_m", "bob to middle, m"}, Label{"middle_to_point_m", "middle to point, m"},
     Label{"dropper_m", "droppers, m"}, Label{"wind_m_s", "wind, m/s"}, Label{"wind_from_deg", "wind from, degrees"}, Label{"fetch_m", "fetch, m"},
     Label{"depth_m", "depth, m"}, Label{"celsius", "water, °C"}, Label{"drogue", "a drogue out"}, Label{"most_flies", "flies at most"},
     Label{"least_spacing_m", "spacing at least, m"}, Label{"longest_leader_m", "leader at most, m"}, Label{"longest_fly_mm", "fly at most, mm"},
@@ -447,6 +447,9 @@ Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::s
     return recordWith(water, key, text, place);
 }
 Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::string_view text, const Place& place) { return recordWith(card, key, text, place); }
+
+std::vector<Field> fieldsOf(const SeasonRow& row) { return recordFields(row); }
+Result<SeasonRow> withField(const SeasonRow& row, std::string_view key, std::string_view text, const Place& place) { return recordWith(row, key, text, place); }
 
 std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }
 std::vector<Field> fieldsOf(const Material& material) { return recordFields(material); }

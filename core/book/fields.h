@@ -42,6 +42,8 @@ struct Field {
 [[nodiscard]] std::vector<Field> fieldsOf(const TeamSchool& school);
 [[nodiscard]] std::vector<Field> fieldsOf(const WaterSpec& water);
 [[nodiscard]] std::vector<Field> fieldsOf(const RuleCard& card);
+[[nodiscard]] std::vector<Field> fieldsOf(const SeasonRow& row);
+[[nodiscard]] Result<SeasonRow> withField(const SeasonRow& row, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<LeaderSpec> withField(const LeaderSpec& leader, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<TeamSchool> withField(const TeamSchool& school, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::string_view text, const Place& place);

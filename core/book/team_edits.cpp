@@ -162,6 +162,34 @@ Result<Edit> changeRuleField(const Book& book, std::string_view card, std::strin
     return changeIn(book, &Book::ruleCards, "rule_cards", "rule card", card, key, text);
 }
 
+Result<Edit> addSeasonRow(const Book& book, int month) {
+    Edit edit{"a row in the season's table", book};
+    edit.after.season.push_back({freeIdIn(book.season, "season"), "something", month, month, {}, {}, {}});
+    return edit;
+}
+
+Result<Edit> changeSeasonField(const Book& book, std::string_view row, std::string_view key, std::string_view text) {
+    return changeIn(book, &Book::season, "season_table", "row of the season", row, key, text);
+}
+
+Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
+    const auto found = findIn(book.season, "season_table", "row of the season", row);
+    if (!found) return tl::unexpected(found.error());
+    Edit edit{found->record->creature + " out of the season's table", book};
+    edit.after.season.erase(edit.after.season.begin() + static_cast<std::ptrdiff_t>(found->index));
+    return edit;
+}
+
+Edit countMishap(const Book& book, PartKind kind) {
+    const std::string id(nameOf(kind));
+    Edit edit{"", book};
+    auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
+    if (found == edit.after.mishaps.end()) found = edit.after.mishaps.insert(found, Mishap{id, 0, {}});
+    ++found->count;
+    edit.words = "the " + id + " went wrong, " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
+    return edit;
+}
+
 Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied) {
     const Pattern* dressing = book.findPattern(pattern);
     if (!dressing) return noSuch(Place("patterns"), "dressing", pattern);

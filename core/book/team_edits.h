@@ -28,6 +28,14 @@ namespace machair {
 [[nodiscard]] Result<Edit> addRuleCard(const Book& book, std::string_view water);
 [[nodiscard]] Result<Edit> changeRuleField(const Book& book, std::string_view card, std::string_view key, std::string_view text);
 
+// The season's table, row by row.
+[[nodiscard]] Result<Edit> addSeasonRow(const Book& book, int month);
+[[nodiscard]] Result<Edit> changeSeasonField(const Book& book, std::string_view row, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> removeSeasonRow(const Book& book, std::string_view row);
+
+// Something went wrong at the vice, once more, with a part of this kind.
+[[nodiscard]] Edit countMishap(const Book& book, PartKind kind);
+
 // How many of a dressing on its hook lie in the box; 0 keeps it listed as still to be tied.
 [[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied);
 

@@ -76,6 +76,20 @@ struct RuleCard {
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
 };
 
+// What is about on the water from one month to another (over the new year where the first is later), and what suits it.
+struct SeasonRow {
+    std::string id;
+    std::string creature;
+    int fromMonth = 1;
+    int toMonth = 12;
+    std::optional<std::string> suits;  // "dark and sparse; Tern's Shadow"
+    std::optional<std::string> note;
+    Carried carried;
+    bool operator==(const SeasonRow&) const = default;
+    [[nodiscard]] const std::string& title() const { return creature; }
+    [[nodiscard]] bool includes(int month) const { return fromMonth <= toMonth ? month >= fromMonth && month <= toMonth : month >= fromMonth || month <= toMonth; }
+};
+
 // Flies that are tied and lie in the box: one dressing on one hook.
 struct BoxFly {
     std::string id;

@@ -30,6 +30,11 @@ std::vector<Gauge> gaugesOf(const Plan& plan) {
                 if (const auto* value = std::get_if<double>(&figure.value); value && figure.key == shown.key && *value > 0.0)
                     gauges.push_back({std::string(nameOf(part.kind)) + shown.label, *value * mm, figure.tolerance * mm, shown.kind, i});
     }
+    // A contest judges the whole fly, eye to last tip.
+    if (plan.pattern.maxLength) {
+        gauges.push_back({"overall", plan.length, {}, GaugeKind::length, 0});
+        gauges.push_back({"allowed", *plan.pattern.maxLength, {}, GaugeKind::length, 0});
+    }
     return gauges;
 }
 

@@ -49,11 +49,16 @@ class Writer {
     void write(std::size_t i, const std::string& what, const PartPlan&, const UnderbodyPlan& under) {
         if (under.length) length(i, what, *under.length + kHeld, "45 mm of it to hold");
     }
-    void write(std::size_t i, const std::string& what, const PartPlan&, const BodyPlan& body) {
+    // What this tier's leftovers of this fur have taught.
+    static double correction(const PartPlan& p) {
+        const auto* fur = std::get_if<DubbingTraits>(&p.made.traits);
+        return fur ? fur->correction.value_or(1.0) : 1.0;
+    }
+    void write(std::size_t i, const std::string& what, const PartPlan& p, const BodyPlan& body) {
         if (body.rope)
-            length(i, what + ", loop or rope", *body.rope, formatNumber(body.mass / mg, 1) + " mg of fur; short is worse than long");
+            length(i, what + ", loop or rope", correction(p) * *body.rope, formatNumber(body.mass / mg, 1) + " mg of fur; short is worse than long");
         else if (body.noodle)
-            length(i, what + ", noodle", *body.noodle, formatNumber(body.mass / mg, 1) + " mg of fur");
+            length(i, what + ", noodle", correction(p) * *body.noodle, formatNumber(body.mass / mg, 1) + " mg of fur");
         else if (body.strands && body.perStrand) {
             pieces(i, what, *body.strands, "strands, " + formatNumber(*body.perStrand / mm, 0) + " mm wound of each",
                    body.yield ? "a set gives " + std::to_string(*body.yield) + (*body.yield == 1 ? " body" : " bodies") : "");

@@ -11,4 +11,9 @@ namespace machair {
 // dressing, a band that has no feather left.
 [[nodiscard]] Result<Edit> recordTied(const Book& book, std::string_view pattern, int flies, const CuttingPlan& cuts, const HacklesChosen& hackles);
 
+// So much of a noodle or loop was left over after a body: the next one of that fur is made shorter (or longer, for a
+// negative rest) by half of what it missed, so that one odd fly doesn't decide. Faults: a part that is not dubbed, a
+// rest that is not less than what was made.
+[[nodiscard]] Result<Edit> learnFromLeftover(const Book& book, std::string_view pattern, std::size_t part, Length left);
+
 }  // namespace machair

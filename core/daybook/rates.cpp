@@ -4,6 +4,7 @@
 #include <boost/math/distributions/gamma.hpp>
 #include <boost/math/special_functions/beta.hpp>
 #include <cmath>
+#include <optional>
 
 #include "units/text.h"
 #include "water/sea.h"
@@ -133,6 +134,37 @@ std::vector<Rate> ratesBy(const Book& book, Factor factor) {
     for (const auto& [name, cell] : cells) rates.push_back(rateOf(name, cell, fish - cell.fish(), hours - cell.hours()));
     std::ranges::stable_sort(rates, std::greater{}, &Rate::mean);
     return rates;
+}
+
+std::optional<Swap> swapThatTellsMost(const Book& book, std::string_view teamId) {
+    const TeamSpec* team = book.findTeam(teamId);
+    if (!team || book.days.empty()) return std::nullopt;
+    const auto rates = ratesBy(book, Factor::flyAndPosition);
+    double fish = 0.0, hours = 0.0;
+    for (const Rate& rate : rates) {
+        fish += rate.fish;
+        hours += rate.hours;
+    }
+    // A pair that was never fished has only its prior.
+    const auto rateFor = [&](const std::string& name) {
+        const auto found = std::ranges::find(rates, name, &Rate::name);
+        return found == rates.end() ? rateOf(name, {}, fish, hours) : *found;
+    };
+    std::optional<Swap> best;
+    for (const Position position : kPositions) {
+        const Pattern* out = team->at(position) ? book.findPattern(*team->at(position)) : nullptr;
+        if (!out) continue;
+        const std::string where = " on the " + std::string(nameOf(position));
+        const Rate now = rateFor(out->title() + where);
+        for (const Pattern& in : book.patterns) {
+            const TeamRole wanted = position == Position::bob ? TeamRole::bob : position == Position::middle ? TeamRole::middle : TeamRole::point;
+            const TeamRole role = in.role.value_or(TeamRole::any);
+            if (in.id == out->id || team->bob == in.id || team->middle == in.id || team->point == in.id || (role != TeamRole::any && role != wanted)) continue;
+            const double gain = gainOfTrying(rateFor(in.title() + where), now);
+            if (gain >= kLeastGain && (!best || gain > best->gain)) best = Swap{in.title(), out->title(), position, gain};
+        }
+    }
+    return best;
 }
 
 }  // namespace machair

@@ -3,6 +3,7 @@
 
 #include <functional>
 #include <map>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -49,5 +50,15 @@ struct Names<Factor> {
 };
 // The rates of a factor's cells, best first.
 [[nodiscard]] std::vector<Rate> ratesBy(const Book& book, Factor factor);
+
+// The swap on a team that would tell most of what the daybook doesn't know yet: another fly of the book in a position.
+struct Swap {
+    std::string in;   // titles
+    std::string out;
+    Position position = Position::bob;
+    double gain = 0.0;  // bits
+};
+// Nothing where no swap tells kLeastGain bits, or where there is no such team.
+[[nodiscard]] std::optional<Swap> swapThatTellsMost(const Book& book, std::string_view team);
 
 }  // namespace machair

@@ -104,6 +104,7 @@ struct DubbingTraits {
     std::optional<DubbingTexture> texture;
     std::optional<Density> packed;
     std::vector<BlendPart> blend;
+    std::optional<double> correction;  // of the noodle or loop that the model wants, learned from what was left over
     bool operator==(const DubbingTraits&) const = default;
 };
 

@@ -184,6 +184,8 @@ TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& t
     const double station = planned.station / mm;
     const double length = tail.length / mm;
     const Axis::Frame root = build.axis.frame(station - kRootedInside);
+    const auto* written = std::get_if<TailPart>(&build.plan.pattern.parts[part].detail);
+    const bool cut = written && written->cut.value_or(false);
     const int n = std::max(1, static_cast<int>(std::lround(tail.fibres)));
     const std::uint64_t seed = build.partSeed(part);
     Random whole(seed);
@@ -195,7 +197,8 @@ TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& t
         const double v = n == 1 ? 0.0 : -1.0 + 2.0 * (i + 0.5 + random.uniform(-0.3, 0.3)) / n;
         const double angle = radians(rise + v * spread);
         const Vec3 direction = std::cos(angle) * root.rear + std::sin(angle) * root.up;
-        const double own = length * (1.0 + random.normal(tippet ? 0.012 : 0.02) - 0.03 * v * v) + kRootedInside;
+        // Cut square, the tips end in one line; grown, they don't quite.
+        const double own = cut ? length + kRootedInside : length * (1.0 + random.normal(tippet ? 0.012 : 0.02) - 0.03 * v * v) + kRootedInside;
         const double side = random.normal(0.25);
         const Vec3 p0 = root.at + (bed + kBundleDepth * (0.5 + 0.5 * v)) * root.up + Vec3{0.0, 0.0, 0.3 * side};
         const Vec3 droop = (-0.025 * own) * root.up;

@@ -65,6 +65,7 @@ BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& b
         }
     }
     const auto& written = std::get<BodyPart>(build.plan.pattern.parts[part].detail);
+    if (written.twisted.value_or(false) && scene.surface == Surface::herl) scene.surface = Surface::rope;  // strands twisted with thread go on as one
     scene.hand = written.direction == Winding::counter ? -1 : 1;
     scene.seed = build.partSeed(part);
     return scene;

@@ -272,3 +272,65 @@ TEST_CASE("a recipe on the clipboard becomes a dressing, and its doubts are aske
     bench.find<BenchBar>("bench-bar")->keepRecipe(path);
     CHECK(std::filesystem::exists(path.toStdString()));
 }
+
+TEST_CASE("what was left of a noodle teaches the next one") {
+    At bench(Station::cut);
+    bench.find<QDoubleSpinBox>("leftover")->setValue(20.0);
+    bench.click("learn");
+    const auto& fur = std::get<DubbingTraits>(bench.document().book().findMaterial("fur-olive")->traits);
+    REQUIRE(fur.correction);
+    CHECK(*fur.correction < 1.0);
+    bench.find<QDoubleSpinBox>("leftover")->setValue(300.0);
+    bench.click("learn");
+    CHECK(bench.text("quiet").contains(QStringLiteral("expected less left over")));
+}
+
+TEST_CASE("the season's table shows the month and is edited in place") {
+    At bench(Station::water);
+    auto* season = bench.find<QListWidget>("season");
+    REQUIRE(season->count() == 2);  // June
+    bench.setText("water-month", QStringLiteral("8"));
+    CHECK(season->count() == 3);
+    QTest::mouseClick(season->viewport(), Qt::LeftButton, Qt::NoModifier, season->visualItemRect(season->item(0)).center());
+    bench.setText("season-row-suits", QStringLiteral("anything black"));
+    CHECK(season->item(0)->text().contains(QStringLiteral("anything black")));
+}
+
+TEST_CASE("a batch is added, tied one by one, and the evening tells what fits") {
+    At bench(Station::evening);
+    auto* list = bench.find<QListWidget>("batches");
+    const int before = list->count();
+    bench.find<QSpinBox>("wanted")->setValue(3);
+    bench.click("add-batch");
+    REQUIRE(list->count() == before + 1);
+    REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
+    list->setCurrentRow(before);
+    for (int i = 0; i < 3; ++i) bench.click("tie-one");
+    CHECK(bench.kept().batches.back().tied == 3);
+    bench.click("tie-one");
+    CHECK(bench.text("quiet").contains(QStringLiteral("expected a fly left to tie")));
+    bench.find<QSpinBox>("minutes")->setValue(0);
+    CHECK(bench.text("evening-said").contains(QStringLiteral("Within 0 min 0 of")));
+}
+
+TEST_CASE("a fish is three keys, and the rates know it") {
+    At bench(Station::daybook);
+    bench.setText("date", QStringLiteral("2026-08-31"));
+    bench.click("add-day");
+    REQUIRE(bench.find<QListWidget>("days")->currentItem()->text().startsWith(QStringLiteral("2026-08-31")));
+    bench.click("add-outing");
+    auto* station = bench.find<QWidget>("daybook");
+    QTest::keyClick(station, Qt::Key_P);
+    CHECK(bench.text("entry").contains(QStringLiteral("Rush Piper on the point")));
+    QTest::keyClick(station, Qt::Key_K);
+    QTest::keyClick(station, Qt::Key_Return);
+    const Day& day = *std::ranges::find(bench.document().book().days, "2026-08-31", &Day::id);
+    REQUIRE(day.fish.size() == 1);
+    CHECK(day.fish[0].pattern == "rush-piper");
+    CHECK(day.fish[0].kept == true);
+    CHECK(bench.document().kept() == 1);
+    bench.setText("date", QStringLiteral("2026-02-30"));
+    bench.click("add-day");
+    CHECK(bench.text("quiet").contains(QStringLiteral("expected a date")));
+    REQUIRE(waitFor([&] { return !bench.text("swap").isEmpty(); }));
+}

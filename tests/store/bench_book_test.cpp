@@ -53,7 +53,9 @@ TEST_CASE("book to file to book gives an equal book, over random books") {
     for (unsigned i = 0; i < 60; ++i) {
         const Book book = RandomBook(kSeed + i).make();
         CAPTURE(i);
-        REQUIRE(store::readBench(store::writeBench(book)).value().book == book);
+        const auto back = store::readBench(store::writeBench(book));
+        if (!back) FAIL(back.error().front().line());
+        REQUIRE(back->book == book);
         const auto path = folder.file("random.machair");
         store::writeBenchBook(path, book);
         REQUIRE(store::readBook(path).value().book == book);

@@ -1,0 +1,27 @@
+// Rates with what they may be: a dot, the middle four fifths as a bar, hours and fish beside it.
+#pragma once
+
+#include <QWidget>
+#include <vector>
+
+#include "daybook/rates.h"
+#include "theme/theme.h"
+
+namespace machair::app {
+
+class RateView : public QWidget {
+    Q_OBJECT
+  public:
+    explicit RateView(const Theme& theme, QWidget* parent = nullptr);
+    void show(std::vector<Rate> rates);
+    [[nodiscard]] const std::vector<Rate>& rates() const { return rates_; }
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+
+  private:
+    const Theme& theme_;
+    std::vector<Rate> rates_;
+};
+
+}  // namespace machair::app

@@ -1,0 +1,93 @@
+#include "book/record_edits.h"
+
+#include <algorithm>
+
+#include "book/team_edits.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+Result<std::size_t> indexOfDay(const Book& book, std::string_view day) {
+    const auto found = std::ranges::find(book.days, day, &Day::id);
+    if (found == book.days.end()) return noSuch(Place("days"), "day", day);
+    return static_cast<std::size_t>(found - book.days.begin());
+}
+
+std::string titleOf(const Book& book, std::string_view pattern) {
+    const Pattern* found = book.findPattern(pattern);
+    return found ? found->title() : std::string(pattern);
+}
+
+}  // namespace
+
+Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water) {
+    const Place place = Place("days").at(book.days.size());
+    if (!isDate(date)) return fail(place.key("date"), "expected a date as 2026-05-02, got \"" + std::string(date) + "\"");
+    if (std::ranges::find(book.days, date, &Day::id) != book.days.end()) return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
+    Edit edit{"a day on the water: " + std::string(date), book};
+    Day day;
+    day.id = day.date = std::string(date);
+    day.water = water;
+    if (const WaterSpec* known = water ? book.findWater(*water) : nullptr) {
+        day.wind = known->wind;
+        day.light = known->light;
+    }
+    // In the order of the calendar.
+    const auto after = std::ranges::upper_bound(edit.after.days, day.date, {}, &Day::date);
+    edit.after.days.insert(after, std::move(day));
+    return edit;
+}
+
+Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const std::array<std::optional<std::string>, 3>& team) {
+    const auto index = indexOfDay(book, day);
+    if (!index) return tl::unexpected(index.error());
+    double all = hours;
+    for (const Outing& outing : book.days[*index].outings) all += outing.hours;
+    constexpr double kDayHours = 24.0;
+    if (!(hours > 0.0) || all > kDayHours) return fail(Place("days").at(*index).key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(all, 1));
+    Edit edit{formatShort(hours, 1) + " h in the water on " + std::string(day), book};
+    edit.after.days[*index].outings.push_back({hours, team[0], team[1], team[2], {}});
+    return edit;
+}
+
+Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate) {
+    const auto index = indexOfDay(book, day);
+    if (!index) return tl::unexpected(index.error());
+    Edit edit{"a fish to " + titleOf(book, pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : ", returned"), book};
+    edit.after.days[*index].fish.push_back({std::string(pattern), position, fate == Fate::kept, {}, {}});
+    return edit;
+}
+
+Result<Edit> addBatch(const Book& book, std::string_view pattern, int wanted) {
+    if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
+    constexpr int kMost = 10000;
+    if (wanted < 1 || wanted > kMost) return fail(Place("batches"), "expected from 1 to 10000 flies, got " + std::to_string(wanted));
+    Edit edit{std::to_string(wanted) + " of " + titleOf(book, pattern) + " to tie", book};
+    std::string id = "batch-" + std::to_string(book.batches.size() + 1);
+    while (std::ranges::find(book.batches, id, &Batch::id) != book.batches.end()) id += "b";
+    Batch batch;
+    batch.id = id;
+    batch.pattern = std::string(pattern);
+    batch.wanted = wanted;
+    edit.after.batches.push_back(std::move(batch));
+    return edit;
+}
+
+Result<Edit> tieOne(const Book& book, std::string_view batch) {
+    const auto found = std::ranges::find(book.batches, batch, &Batch::id);
+    if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
+    if (found->tied.value_or(0) >= found->wanted) return fail(Place("batches").at(static_cast<std::size_t>(found - book.batches.begin())).key("tied"), "expected a fly left to tie, all " + std::to_string(found->wanted) + " are");
+    int inBox = 0;
+    for (const BoxFly& fly : book.box)
+        if (fly.pattern == found->pattern) inBox += fly.tied.value_or(1);
+    auto edit = changeBoxCount(book, found->pattern, inBox + 1);
+    if (!edit) return edit;
+    Batch& changed = edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())];
+    changed.tied = changed.tied.value_or(0) + 1;
+    edit->words = titleOf(book, found->pattern) + ": " + std::to_string(*changed.tied) + " of " + std::to_string(changed.wanted) + " tied";
+    return edit;
+}
+
+}  // namespace machair
