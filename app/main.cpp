@@ -108,7 +108,10 @@ int main(int argc, char** argv) {
         window.resize(wanted.size);
         window.show();
         int result = 1;
-        QTimer::singleShot(wanted.station.isEmpty() ? 200 : 1500, &window, [&] {
+        // Stations that work on a thread get the time to; Balance is asked for its proposals.
+        const bool balance = window.station() == machair::app::Station::balance;
+        if (balance) window.findChild<QAbstractButton*>(QStringLiteral("find"))->click();
+        QTimer::singleShot(balance ? 8000 : wanted.station.isEmpty() ? 200 : 1500, &window, [&] {
             result = savePicture(window, wanted.picture);
             QApplication::exit(result);
         });

@@ -151,6 +151,13 @@ void CutStation::show() {
     std::vector<VaneFeather> shown;
     std::ranges::copy_if(book.feathers, std::back_inserter(shown), [&](const VaneFeather& f) { return materials.contains(f.material); });
     feathers_->show(shown, *cutting_);
+    std::vector<Cape> capes;
+    std::vector<double> fibres;
+    for (const HackleWanted& hackle : hacklesFor(*document_.plan(), 1)) {
+        fibres.push_back(hackle.fibre / mm);
+        std::ranges::copy_if(book.capes, std::back_inserter(capes), [&](const Cape& cape) { return cape.material == hackle.material; });
+    }
+    feathers_->showCapes(std::move(capes), std::move(fibres));
     QStringList said;
     if (!materials.empty()) {
         const int used = cutting_->feathersUsed();

@@ -42,6 +42,52 @@ void FeatherView::show(const std::vector<VaneFeather>& feathers, const CuttingPl
     update();
 }
 
+void FeatherView::showCapes(std::vector<Cape> capes, std::vector<double> wanted) {
+    capes_ = std::move(capes);
+    wanted_ = std::move(wanted);
+    update();
+}
+
+// How many feathers are left in each band of fibre length, and where the fly's hackles want theirs.
+void FeatherView::paintCapes(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    double longest = 10.0;
+    int most = 1;
+    for (const Cape& cape : capes_)
+        for (const CapeBand& band : cape.bands) {
+            longest = std::max(longest, band.to / mm + 1.0);
+            most = std::max(most, band.count);
+        }
+    const double row = height() / static_cast<double>(capes_.size());
+    const auto x = [&](double fibre) { return kLabel + 40.0 + (width() - kLabel - 80.0) * fibre / longest; };
+    for (std::size_t i = 0; i < capes_.size(); ++i) {
+        const Cape& cape = capes_[i];
+        const double floor = row * static_cast<double>(i + 1) - 40.0, tall = row - 84.0;
+        const Material* material = document_.book().findMaterial(cape.material);
+        const QColor ink = material && material->colour ? QColor(qt(*material->colour)) : c.inkSoft;
+        painter.setFont(faceScaled(1.0, true));
+        painter.setPen(c.ink);
+        painter.drawText(QPointF(14.0, floor - tall - 14.0), qt(cape.id));
+        painter.setFont(faceScaled(0.9));
+        for (const CapeBand& band : cape.bands) {
+            const QRectF bar(x(band.from / mm) + 2.0, floor - tall * band.count / most, x(band.to / mm) - x(band.from / mm) - 4.0, tall * band.count / most);
+            painter.setPen(QPen(ink.darker(140), 1.0));
+            painter.setBrush(ink);
+            painter.drawRect(bar);
+            painter.setPen(c.ink);
+            painter.drawText(QRectF(bar.left(), bar.top() - 20.0, bar.width(), 18.0), Qt::AlignCenter, QString::number(band.count));
+            painter.setPen(c.inkSoft);
+            painter.drawText(QRectF(bar.left() - 10.0, floor + 4.0, bar.width() + 20.0, 18.0), Qt::AlignCenter, tr("%1 to %2").arg(number(band.from), number(band.to)));
+        }
+        painter.setPen(QPen(c.inkSoft, 1.0));
+        painter.drawLine(QPointF(kLabel + 40.0, floor), QPointF(width() - 30.0, floor));
+        painter.setPen(QPen(c.accent, 2.0, Qt::DashLine));
+        for (const double fibre : wanted_) painter.drawLine(QPointF(x(fibre), floor), QPointF(x(fibre), floor - tall - 8.0));
+    }
+    painter.setPen(c.accent);
+    painter.drawText(QRectF(0.0, height() - 20.0, width() - 16.0, 18.0), Qt::AlignRight, tr("dashed: the fibre that this fly's hackles want, mm"));
+}
+
 double FeatherView::scale() const {
     double vane = 40.0, barb = 10.0;
     for (const Row& row : rows_) {
@@ -131,6 +177,7 @@ void FeatherView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), theme_.colours().paper);
+    if (rows_.empty() && !capes_.empty()) return paintCapes(painter);
     if (rows_.empty()) {
         painter.setPen(theme_.colours().inkSoft);
         painter.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap,

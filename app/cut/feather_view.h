@@ -15,6 +15,8 @@ class FeatherView : public QWidget {
   public:
     FeatherView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const std::vector<VaneFeather>& feathers, const CuttingPlan& plan);
+    // The capes that its hackles come from, shown where no slips are cut; `wanted` are the fibre lengths, mm.
+    void showCapes(std::vector<Cape> capes, std::vector<double> wanted);
     // Where a place on a feather's vane is drawn; tests look there.
     [[nodiscard]] QRectF stretchOf(std::size_t feather, Length from, Length to) const;
 
@@ -27,6 +29,7 @@ class FeatherView : public QWidget {
         std::vector<Cut> cuts;
     };
     void paintFeather(QPainter& painter, std::size_t row) const;
+    void paintCapes(QPainter& painter) const;
     [[nodiscard]] double scale() const;  // px a mm
     [[nodiscard]] QRectF rowRect(std::size_t row) const;
 
@@ -34,6 +37,8 @@ class FeatherView : public QWidget {
     const Theme& theme_;
     std::vector<Row> rows_;
     std::size_t hidden_ = 0;
+    std::vector<Cape> capes_;
+    std::vector<double> wanted_;
 };
 
 }  // namespace machair::app

@@ -93,6 +93,8 @@ QWidget* WaterStation::makeDay() {
     season_->setAccessibleName(tr("What is about in this month"));
     season_->setFrameShape(QFrame::NoFrame);
     season_->setMaximumHeight(84);
+    season_->setWordWrap(true);
+    season_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     season_->setToolTip(tr("A click opens the row to edit it"));
     column->addWidget(season_);
     row_ = new FieldsForm("season-row", {"creature", "from_month", "to_month", "suits"}, [this](const std::string& key, const std::string& text) {

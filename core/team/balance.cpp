@@ -464,10 +464,15 @@ class Balancer {
                 const auto worst = std::ranges::max_element(terms.begin(), terms.end(), {}, &JudgedTerm::shortfall);
                 if (!least || sum < least->first) least = {sum, worst->term};
             }
-        const std::string what = std::string(nameOf(term)) + " of " + pair;
+        const auto said = [](TeamTerm t) {
+            std::string text(nameOf(t));
+            std::ranges::replace(text, '_', ' ');
+            return text;
+        };
+        const std::string what = said(term) + " of " + pair;
         if (!least) return what + ": no hook, turns, length or bead within reach mends it";
         if (alone) return what + ": it can be had by itself, but not together with what the third fly wants";
-        return what + " stands against " + std::string(nameOf(least->second)) + " of the same two: where one is mended the other fails";
+        return what + " stands against " + said(least->second) + " of the same two: where one is mended the other fails";
     }
 
     Proposal propose(const Answer& answer) const {
