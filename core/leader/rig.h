@@ -11,8 +11,9 @@
 
 namespace machair {
 
-// A fly's drag as a table over speed: section 8's sums are smooth in log speed, so a cubic through 160 of them is
-// within 1e-5 and costs a few nanoseconds. Below 1 mm/s drag is continued linearly.
+// A fly's drag as a table over speed: section 8's sums are smooth in log speed but for the kinks where a coefficient
+// changes its law, so a cubic through 160 of them is within 1e-3 there, far closer elsewhere, and costs a few
+// nanoseconds. Below 1 mm/s drag is continued linearly.
 class DragCurve {
   public:
     DragCurve(const WetFly& fly, bool drawn);

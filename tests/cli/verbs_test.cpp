@@ -108,3 +108,43 @@ TEST_CASE("a card is written where it was asked, and nowhere else") {
     CHECK(runCli(demo("card", "--pattern kelp-lantern --out /nowhere/card.pdf")).code == 1);
     CHECK(runCli(demo("card", "--pattern kelp-lantern --out card.txt")).code == 2);
 }
+
+TEST_CASE("the records are read: the hand, the daybook, the evening, the box and what to buy") {
+    const Json hand = jsonOf(demo("hand", ""));
+    REQUIRE(hand["parts"].size() == 1);  // tails
+    const Json& tail = hand["parts"][0];
+    CHECK(tail["part"] == "tail length_mm");
+    CHECK(tail["flies"] == 48);
+    CHECK(tail["bias"] > 0.02);
+    CHECK(tail["dozen_at_aim"] > tail["dozen_as_tied"]);
+    CHECK(tail["shift"]["real"] == true);  // the tails were too long at first
+    const Json book = jsonOf(demo("daybook", ""));
+    CHECK(book["days"] == 30);
+    for (const char* factor : {"fly", "position", "fly_and_position", "wave", "light", "month"}) {
+        const Json& cells = book["factors"][factor];
+        REQUIRE(cells.size() >= 2);
+        for (const Json& cell : cells) {
+            CHECK(cell["low"] <= cell["rate"]);
+            CHECK(cell["rate"] <= cell["high"]);
+        }
+    }
+    const Json evening = jsonOf(demo("evening", "--minutes 90"));
+    CHECK(evening["best"]["all_dry_min"] <= evening["fly_by_fly"]["all_dry_min"]);
+    CHECK(evening["best"]["all_dry_min"] <= evening["stage_by_stage"]["all_dry_min"]);
+    CHECK(evening["bound_min"] <= evening["best"]["all_dry_min"]);
+    CHECK(evening.contains("fit"));
+    CHECK(jsonOf(demo("box", ""))["flies"].size() == 13);
+    CHECK(jsonOf(demo("buy", ""))["materials"].size() > 5);
+}
+
+TEST_CASE("a measured length is as planned or off, and a part without one is refused") {
+    const Json plan = jsonOf(demo("plan", "--pattern kelp-lantern"));
+    const double planned = plan["parts"][0]["length_mm"].get<double>();
+    const auto verdict = [&](double mm) { return jsonOf(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm " + std::to_string(mm)))["verdict"]; };
+    CHECK(verdict(planned) == "pass");
+    CHECK(verdict(planned * 1.2) == "off");
+    CHECK(verdict(planned * 0.8) == "off");
+    CHECK(runCli(demo("check", "--pattern kelp-lantern --part 99 --figure length_mm --mm 5")).code == 1);
+    CHECK(runCli(demo("check", "--pattern kelp-lantern --part 0 --figure moonlight --mm 5")).err.find("moonlight") != std::string::npos);
+    CHECK(runCli(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm nan")).code == 2);
+}

@@ -171,3 +171,25 @@ TEST_CASE("values of the wrong type anywhere are faults, not crashes") {
         CHECK_NOTHROW(store::readBench(json.dump()));
     }
 }
+
+TEST_CASE("feathers, capes, days and cards that can't be are faults with their place") {
+    Json json = Json::parse(demoText());
+    json["feathers"][0]["taken_mm"] = Json::array({Json::array({50, 40})});
+    json["feathers"][1]["barbs_mm"] = Json::array({10, 20});
+    json["feathers"][2]["material"] = "nothing";
+    json["feathers"][3]["side"] = "top";
+    CHECK(has(linesOf(json), "feathers[3].side: "));  // a record that can't be read comes first
+    json["feathers"][3]["side"] = "left";
+    json["capes"][0]["bands"][1] = {{"from_mm", 9}, {"to_mm", 7}, {"count", 2}};
+    json["days"][4]["date"] = "2026-13-01";
+    json["waters"][0]["rules"] = "no-card";
+    json["teams"][0]["own_school"] = "no-school";
+    json["box"][0]["hook"] = "no-hook";
+    json["cut_lists"][0]["slips"][1]["id"] = "pair-1";
+    const auto lines = linesOf(json);
+    for (const char* place : {"feathers[0].taken_mm[0]: ", "feathers[1].barbs_mm: ", "feathers[2].material: ", "capes[0].bands[1]: ", "days[4].date: ", "waters[0].rules: ",
+                              "teams[0].own_school: ", "box[0].hook: ", "cut_lists[0].slips[1].id: "}) {
+        CAPTURE(place, lines);
+        CHECK(has(lines, place));
+    }
+}

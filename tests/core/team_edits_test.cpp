@@ -1,0 +1,187 @@
+#include "book/team_edits.h"
+
+#include <catch2/catch.hpp>
+
+#include "book/fields.h"
+#include "book/kinds.h"
+#include "book/record_edits.h"
+#include "cutting/stock.h"
+#include "team/team.h"
+#include "tests/samples.h"
+
+using namespace machair;
+using namespace machair::tests;
+
+TEST_CASE("two flies change places, and an empty position takes one") {
+    Book book = demoBook();
+    const Edit edit = swapTeamFlies(book, "west-shore", Position::bob, Position::point).value();
+    CHECK(edit.after.teams[0].bob == "rush-piper");
+    CHECK(edit.after.teams[0].point == "kelp-lantern");
+    CHECK(edit.words == "Rush Piper on the bob, Kelp Lantern on the point");
+    CHECK(swapTeamFlies(edit.after, "west-shore", Position::bob, Position::point)->after == book);
+    book.teams[0].middle.reset();
+    CHECK(swapTeamFlies(book, "west-shore", Position::bob, Position::middle)->after.teams[0].middle == "kelp-lantern");
+    CHECK_FALSE(swapTeamFlies(book, "nobody", Position::bob, Position::middle));
+}
+
+TEST_CASE("a new team has an id of its own and the first team's leader; a fly that is not there is refused") {
+    const Book book = demoBook();
+    const Edit one = addTeam(book, "Evening", {"kelp-lantern", std::nullopt, "rush-piper"}).value();
+    const Edit two = addTeam(one.after, "Evening", {"soot-ember", std::nullopt, std::nullopt}).value();
+    CHECK(one.after.teams.back().id != two.after.teams.back().id);
+    CHECK(one.after.teams.back().leader == book.teams.front().leader);
+    CHECK(check(two.after).empty());
+    CHECK_FALSE(addTeam(book, "None", {std::nullopt, std::nullopt, std::nullopt}));
+    CHECK_FALSE(addTeam(book, "Wrong", {"nobody", std::nullopt, std::nullopt}));
+}
+
+TEST_CASE("a school is chosen, copied, and its numbers change what the team is judged by") {
+    const Book book = demoBook();
+    const Edit big = changeTeamSchool(book, "west-shore", "big_top").value();
+    CHECK(big.after.teams[0].school == School::bigTop);
+    CHECK_FALSE(changeTeamSchool(book, "west-shore", "no_such"));
+    const Edit own = copySchool(book, "west-shore").value();
+    const std::string id = own.after.teamSchools.back().id;
+    CHECK(own.after.teams[0].ownSchool == id);
+    const Edit strict = changeSchoolField(own.after, id, "sink_step", "1.5").value();
+    const auto verdict = [](const Book& b) { return weighTeam(b, "west-shore")->verdict; };
+    CHECK(verdict(own.after) == Verdict::pass);
+    CHECK(verdict(strict.after) != Verdict::pass);  // 1.19 is short of 1.5
+    const Edit again = copySchool(strict.after, "west-shore").value();  // a copy of the copy keeps its numbers
+    CHECK(again.after.teamSchools.back().sinkStep == 1.5);
+    CHECK(again.after.teamSchools.back().id != id);
+    CHECK_FALSE(changeSchoolField(own.after, id, "sink_step", "-3"));
+    CHECK_FALSE(changeSchoolField(own.after, id, "colour", "red"));
+    CHECK(changeTeamSchool(again.after, "west-shore", id)->after.teams[0].ownSchool == id);
+}
+
+TEST_CASE("a leader's fields are read in metres and millimetres, and move the checks of spacing") {
+    const Book book = demoBook();
+    const Edit near = changeLeaderField(book, "west-shore", "bob_to_middle_m", "0.3").value();
+    CHECK(near.after.teams[0].leader->bobToMiddle == 0.3 * metre);
+    const auto spacing = [](const Book& b) {
+        const auto report = weighTeam(b, "west-shore").value();
+        return std::ranges::find(report.checks, TeamTerm::spacing, &TeamCheck::term)->verdict;
+    };
+    CHECK(spacing(book) == Verdict::pass);
+    CHECK(spacing(near.after) == Verdict::off);
+    CHECK(changeLeaderField(book, "west-shore", "material", "nylon")->after.teams[0].leader->material == Strand::nylon);
+    CHECK_FALSE(changeLeaderField(book, "west-shore", "dropper_m", "long"));
+    CHECK_FALSE(changeLeaderField(book, "west-shore", "dropper_m", "0"));
+    const auto fields = fieldsOf(*near.after.teams[0].leader);
+    CHECK(std::ranges::find(fields, "bob_to_middle_m", &Field::key)->text == "0.3");
+    CHECK(std::ranges::find(fields, "diameter_mm", &Field::key)->text == "0.2");
+}
+
+TEST_CASE("a water takes wind, fetch and a shore; a rule card hangs on it") {
+    const Edit fresh = addWater(Book{}).value();
+    const std::string id = fresh.after.waters[0].id;
+    Book book = changeWaterField(fresh.after, id, "wind_m_s", "7.5")->after;
+    book = changeWaterField(book, id, "fetch_m", "1200")->after;
+    book = changeWaterField(book, id, "colour", "peat")->after;
+    CHECK(book.waters[0].wind == 7.5 * metrePerSecond);
+    CHECK(book.waters[0].fetch == 1200.0 * metre);
+    CHECK(book.waters[0].colour == WaterColour::peat);
+    CHECK(changeWaterField(book, id, "wind_m_s", "")->after.waters[0].wind == std::nullopt);
+    for (const auto& [key, text] : {std::pair("wind_m_s", "61"), {"wind_m_s", "nan"}, {"month", "13"}, {"celsius", "hot"}, {"wind_from_deg", "361"}}) {
+        CAPTURE(key, text);
+        CHECK_FALSE(changeWaterField(book, id, key, text));
+    }
+    const Edit card = addRuleCard(book, id).value();
+    REQUIRE(card.after.waters[0].rules == card.after.ruleCards[0].id);
+    const Edit ruled = changeRuleField(card.after, card.after.ruleCards[0].id, "barb", "barbed until kept").value();
+    CHECK(ruled.after.ruleCards[0].barb == BarbRule::barbedUntilKept);
+    CHECK_FALSE(changeRuleField(card.after, "nobody", "barb", "free"));
+    const Edit drawn = changeOutline(book, id, {{0.0 * metre, 0.0 * metre}, {9.0 * metre, 0.0 * metre}, {0.0 * metre, 9.0 * metre}}).value();
+    CHECK(drawn.after.waters[0].outline.size() == 3);
+}
+
+TEST_CASE("the season's rows run over the new year, are edited and taken out") {
+    SeasonRow winter{"w", "shrimps", 11, 2, {}, {}, {}};
+    for (const int month : {11, 12, 1, 2}) CHECK(winter.includes(month));
+    for (const int month : {3, 7, 10}) CHECK_FALSE(winter.includes(month));
+    const Edit row = addSeasonRow(Book{}, 5).value();
+    CHECK(row.after.season[0].includes(5));
+    const Edit named = changeSeasonField(row.after, row.after.season[0].id, "creature", "olives").value();
+    CHECK(named.after.season[0].creature == "olives");
+    CHECK_FALSE(changeSeasonField(row.after, row.after.season[0].id, "from_month", "0"));
+    CHECK(removeSeasonRow(named.after, named.after.season[0].id)->after.season.empty());
+    CHECK_FALSE(removeSeasonRow(named.after, "nobody"));
+}
+
+TEST_CASE("the box counts flies of a dressing on its hook, never fewer than none") {
+    const Book book = demoBook();
+    const Edit more = changeBoxCount(book, "kelp-lantern", 9).value();
+    CHECK(more.after.box.size() == book.box.size());
+    CHECK(std::ranges::find(more.after.box, "kelp-lantern", &BoxFly::pattern)->tied == 9);
+    Book empty = book;
+    empty.box.clear();
+    CHECK(changeBoxCount(empty, "kelp-lantern", 2)->after.box.size() == 1);
+    CHECK_FALSE(changeBoxCount(book, "kelp-lantern", -1));
+    CHECK_FALSE(changeBoxCount(book, "nobody", 1));
+}
+
+TEST_CASE("mishaps are counted by the kind of part") {
+    Book book;
+    for (int i = 1; i <= 3; ++i) book = countMishap(book, PartKind::wing).after;
+    book = countMishap(book, PartKind::head).after;
+    REQUIRE(book.mishaps.size() == 2);
+    CHECK(std::ranges::find(book.mishaps, "wing", &Mishap::id)->count == 3);
+    CHECK(countMishap(book, PartKind::wing).words == "the wing went wrong, 4 times so far");
+}
+
+TEST_CASE("a day is of the calendar and its own, its hours fit into it, its fish are known") {
+    Book book = demoBook();
+    book.days.clear();
+    book = addDay(book, "2026-06-10", "skerrin")->after;
+    book = addDay(book, "2026-05-01", std::nullopt)->after;
+    CHECK(book.days[0].date == "2026-05-01");  // in the order of the calendar
+    CHECK(book.days[1].wind == 6.0 * metrePerSecond);
+    CHECK_FALSE(addDay(book, "2026-06-10", std::nullopt));
+    CHECK_FALSE(addDay(book, "yesterday", std::nullopt));
+    book = addOuting(book, "2026-06-10", 20.0, {"kelp-lantern", std::nullopt, std::nullopt})->after;
+    CHECK_FALSE(addOuting(book, "2026-06-10", 5.0, {}));
+    CHECK_FALSE(addOuting(book, "2026-06-10", 0.0, {}));
+    CHECK_FALSE(addOuting(book, "2026-07-07", 1.0, {}));
+    const Edit fish = addFish(book, "2026-06-10", Position::bob, "kelp-lantern", Fate::returned).value();
+    CHECK(fish.after.days[1].fish[0].kept == false);
+    CHECK(fish.words == "a fish to Kelp Lantern on the bob, returned");
+    CHECK(check(fish.after).empty());
+}
+
+TEST_CASE("a batch is tied one by one into the box, and no further than wanted") {
+    Book book = demoBook();
+    book.batches.clear();
+    book = addBatch(book, "kelp-lantern", 2)->after;
+    const std::string id = book.batches[0].id;
+    const int before = *std::ranges::find(book.box, "kelp-lantern", &BoxFly::pattern)->tied;
+    for (int i = 0; i < 2; ++i) book = tieOne(book, id)->after;
+    CHECK(book.batches[0].tied == 2);
+    CHECK(*std::ranges::find(book.box, "kelp-lantern", &BoxFly::pattern)->tied == before + 2);
+    CHECK_FALSE(tieOne(book, id));
+    CHECK_FALSE(addBatch(book, "kelp-lantern", 0));
+    CHECK_FALSE(addBatch(book, "nobody", 3));
+    CHECK(addBatch(book, "rush-piper", 1)->after.batches[1].id != id);
+}
+
+TEST_CASE("a leftover shortens the next noodle by half of it, a shortfall lengthens it") {
+    const Book book = demoBook();
+    const Length made = *std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail).noodle;
+    const auto correction = [](const Edit& edit) { return *std::get<DubbingTraits>(edit.after.findMaterial("fur-olive")->traits).correction; };
+    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value()) == Approx(0.9).margin(1e-3));
+    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, -0.2 * made).value()) == Approx(1.1).margin(1e-3));
+    const Edit once = learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value();
+    CHECK(correction(learnFromLeftover(once.after, "kelp-lantern", 2, 0.09 * made).value()) == Approx(0.9 * 0.95).margin(1e-3));
+    CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 2, made));
+    CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 0, 1.0 * mm));  // a tail
+    CHECK_FALSE(learnFromLeftover(book, "nobody", 0, 1.0 * mm));
+}
+
+TEST_CASE("a dressing taken out leaves the box and its batches too, and its days keep their fish") {
+    Book book = demoBook();
+    const std::size_t fish = book.days.back().fish.size();
+    const Edit gone = removePattern(book, "shingle-wren").value();
+    CHECK(std::ranges::find(gone.after.box, "shingle-wren", &BoxFly::pattern) == gone.after.box.end());
+    CHECK(gone.after.days.back().fish.size() == fish);
+    CHECK(check(gone.after).empty());
+}
