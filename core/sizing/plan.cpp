@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <ranges>
 
 #include "sizing/bench.h"
 #include "sizing/figures.h"
@@ -195,7 +196,21 @@ class Planner {
         const bool isWing = written.kind == PartKind::wing || written.kind == PartKind::cheek || written.kind == PartKind::legs;
         const bool isCollar = written.kind == PartKind::collar || written.kind == PartKind::throat;
         if (isWing) bench.resolver.placeFrontPart(i, std::max(0.0 * mm, front - kWingGapTurns * bench.thread.width));
-        if (isCollar) bench.resolver.placeFrontPart(i, std::max(0.0 * mm, bench.hackleFront));
+        if (!isCollar) return;
+        const PartPlan* before = hackleWoundThrough(bench, written);
+        bench.resolver.placeFrontPart(i, before ? before->station : std::max(0.0 * mm, bench.hackleFront));
+    }
+
+    // The collar that `written` is wound through, its turns sunk between that one's: the one before it, unless a wing
+    // stands between. Null when it has a place of its own.
+    static const PartPlan* hackleWoundThrough(const Bench& bench, const Part& written) {
+        const auto* collar = std::get_if<CollarPart>(&written.detail);
+        if (!collar || !collar->through.value_or(false)) return nullptr;
+        for (const PartPlan& part : bench.plan.parts | std::views::reverse) {
+            if (std::holds_alternative<WingPlan>(part.detail)) return nullptr;
+            if (std::holds_alternative<HacklePlan>(part.detail)) return &part;
+        }
+        return nullptr;
     }
 
     void finish(Bench& bench) {

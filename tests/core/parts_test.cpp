@@ -139,6 +139,19 @@ TEST_CASE("a bead tied later is pushed back on the body, and the collar stands a
     CHECK(plan.parts[2].station <= plan.parts[1].station);
 }
 
+TEST_CASE("a collar wound through the one before it takes no room of its own ahead of it") {
+    CollarPart first, second;
+    first.turns = second.turns = exactly(2);
+    const auto with = [&](bool through) {
+        second.through = through;
+        return planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::collar, first, "hen"), part(PartKind::collar, second, "hen")}).value();
+    };
+    const Plan apart = with(false), together = with(true);
+    CHECK(mmOf(apart.parts[2].station) < mmOf(apart.parts[1].station));
+    CHECK(together.parts[2].station == together.parts[1].station);
+    CHECK(together.parts[1].station == apart.parts[1].station);
+}
+
 TEST_CASE("hair is cut for what is lost on tightening") {
     TailPart tail;
     tail.fibres = exactly(12);
