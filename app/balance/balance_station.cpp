@@ -47,11 +47,9 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* 
     : QWidget(parent), document_(document), theme_(theme), schools_(new QComboBox), belief_(new QLabel), checks_(new QListWidget), find_(new QToolButton),
       progress_(new QProgressBar), found_(new QLabel), proposals_(new QListWidget), box_(new BoxList) {
     setObjectName(QStringLiteral("balance"));
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
+    auto* layout = sideBySide(this);
     layout->addWidget(new TeamView(document, theme), 1);
-    layout->addWidget(scrolled(makePanel()));
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] { refreshSchools(); refreshBox(); });
     connect(&document_, &Document::bookChanged, this, [this] {
@@ -73,10 +71,7 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* 
 
 QWidget* BalanceStation::makePanel() {
     auto* panel = new QWidget;
-    panel->setFixedWidth(kPanelWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel);
     auto* school = new QHBoxLayout;
     school->addWidget(heading(tr("School")));
     schools_->setObjectName(QStringLiteral("team-school"));

@@ -36,15 +36,13 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
     : QWidget(parent), document_(document), theme_(theme), feathers_(new FeatherView(document, theme)), gauge_(new GaugeView(document, theme, settings)),
       flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
+    auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
     left->setSpacing(0);
     left->addWidget(feathers_, 1);
     left->addWidget(gauge_);
     layout->addLayout(left, 1);
-    layout->addWidget(scrolled(makePanel()));
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) plan(); });
     connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) plan(); });
     connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
@@ -52,10 +50,7 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
 
 QWidget* CutStation::makePanel() {
     auto* panel = new QWidget;
-    panel->setFixedWidth(kPanelWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel);
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Lay out for")));
     flies_->setObjectName(QStringLiteral("batch"));

@@ -19,17 +19,20 @@
 #include "units/text.h"
 
 namespace machair::app {
+namespace {
+
+constexpr int kPanelWidth = 340;
+
+}  // namespace
 
 DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), rates_(new RateView(theme)), factor_(new QComboBox), date_(new QLineEdit), days_(new QListWidget), hours_(new QDoubleSpinBox),
       entry_(new QLabel), swap_(new QLabel) {
     setObjectName(QStringLiteral("daybook"));
     setFocusPolicy(Qt::StrongFocus);
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
+    auto* layout = sideBySide(this);
     layout->addWidget(rates_, 1);
-    layout->addWidget(scrolled(makePanel()));
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refresh(); });
     connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) refresh(); });
     connect(&document_, &Document::teamChanged, this, [this] { if (isVisible()) sayEntry(); });
@@ -37,11 +40,7 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
 
 QWidget* DaybookStation::makePanel() {
     auto* panel = new QWidget;
-    constexpr int kPanelWidth = 340;
-    panel->setFixedWidth(kPanelWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel);
     auto* by = new QHBoxLayout;
     by->addWidget(new QLabel(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));

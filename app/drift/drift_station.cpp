@@ -53,12 +53,10 @@ void sayWaves(const Rig& rig, const Handling& h, DriftOptions how, DriftReport& 
 }  // namespace
 
 DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), panel_(nullptr), style_(new QComboBox), words_(new QLabel),
+    : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), style_(new QComboBox), words_(new QLabel),
       answer_(new QLabel), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
     setObjectName(QStringLiteral("drift"));
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
+    auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
     left->setSpacing(0);
     left->addWidget(section_, 1);
@@ -76,8 +74,7 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     player->addWidget(scrub_, 1);
     left->addLayout(player);
     layout->addLayout(left, 1);
-    panel_ = makePanel();
-    layout->addWidget(scrolled(panel_));
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::teamChanged, this, [this] { if (isVisible() && !document_.teamPreviewing()) handlingChanged(); });
     connect(section_, &WaterSection::timeChanged, this, [this](double seconds) {
         const QSignalBlocker quiet(scrub_);
@@ -115,10 +112,7 @@ QDoubleSpinBox* DriftStation::number(const char* name, const QString& label, dou
 
 QWidget* DriftStation::makePanel() {
     auto* panel = new QWidget;
-    panel->setFixedWidth(kPanelWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel);
     column->addWidget(heading(tr("What the rod does")));
     auto* form = new QFormLayout;
     form->setVerticalSpacing(4);

@@ -49,7 +49,6 @@ class DriftStation : public QWidget {
     Background background_;
     Background asking_;
     WaterSection* section_;
-    QWidget* panel_;
     std::map<std::string, QDoubleSpinBox*> numbers_;
     QComboBox* style_;
     QLabel* words_;

@@ -15,27 +15,26 @@
 #include "units/text.h"
 
 namespace machair::app {
+namespace {
+
+constexpr int kPanelWidth = 340;
+
+}  // namespace
 
 EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
       way_(new QComboBox), said_(new QLabel) {
     setObjectName(QStringLiteral("evening"));
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
+    auto* layout = sideBySide(this);
     layout->addWidget(timeline_, 1);
-    layout->addWidget(scrolled(makePanel()));
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refresh(); });
     connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) refresh(); });
 }
 
 QWidget* EveningStation::makePanel() {
     auto* panel = new QWidget;
-    constexpr int kPanelWidth = 340;
-    panel->setFixedWidth(kPanelWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel);
     column->addWidget(heading(tr("Batches")));
     batches_->setObjectName(QStringLiteral("batches"));
     batches_->setAccessibleName(tr("Batches"));

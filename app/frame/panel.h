@@ -2,23 +2,38 @@
 #pragma once
 
 #include <QFrame>
+#include <QHBoxLayout>
 #include <QLabel>
 #include <QScrollArea>
 #include <QToolButton>
+#include <QVBoxLayout>
 
 #include "theme/theme.h"
 
 namespace machair::app {
 
-[[nodiscard]] inline QWidget* scrolled(QWidget* panel) {
+// A station's own layout: its view and its panels side by side, without a gap.
+[[nodiscard]] inline QHBoxLayout* sideBySide(QWidget* station) {
+    auto* layout = new QHBoxLayout(station);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    return layout;
+}
+
+// The column a panel's contents stand in.
+[[nodiscard]] inline QVBoxLayout* panelColumn(QWidget* panel, int left = 14, int right = 14) {
+    auto* column = new QVBoxLayout(panel);
+    column->setContentsMargins(left, 10, right, 10);
+    column->setSpacing(6);
+    return column;
+}
+
+[[nodiscard]] inline QWidget* scrolled(QWidget* panel, int width) {
     auto* area = new QScrollArea;
     area->setWidget(panel);
     area->setWidgetResizable(true);
     area->setFrameShape(QFrame::NoFrame);
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    const int width = panel->minimumWidth();
-    panel->setMinimumWidth(0);
-    panel->setMaximumWidth(QWIDGETSIZE_MAX);
     area->setFixedWidth(width);
     return area;
 }

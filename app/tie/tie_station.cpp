@@ -34,11 +34,9 @@ TieStation::TieStation(Document& document, const Theme& theme, QWidget* parent)
       order_(paragraph("order")), rework_(paragraph("rework")), lasting_(paragraph("lasting")), coats_(paragraph("drying")), wrong_(nullptr) {
     setObjectName(QStringLiteral("tie"));
     setFocusPolicy(Qt::StrongFocus);
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
+    auto* layout = sideBySide(this);
     layout->addWidget(view_, 1);
-    layout->addWidget(scrolled(makePanel()));
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
     connect(&theme_, &Theme::changed, this, &TieStation::refresh);
     connect(&pedal_, &devices::Pedal::on, this, [this] { if (isVisible()) go(current_ + 1); });
@@ -50,16 +48,10 @@ TieStation::TieStation(Document& document, const Theme& theme, QWidget* parent)
 
 QWidget* TieStation::makePanel() {
     auto* panel = new QWidget;
-    panel->setFixedWidth(kPanelWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel);
     auto* move = new QHBoxLayout;
     const auto button = [&](const char* name, const QString& text, const QString& tip, auto work) {
-        auto* made = new QToolButton;
-        made->setObjectName(QString::fromLatin1(name));
-        made->setText(text);
-        made->setToolTip(tip);
+        auto* made = toolButton(name, text, tip);
         made->setFocusPolicy(Qt::NoFocus);
         connect(made, &QToolButton::clicked, this, work);
         move->addWidget(made);

@@ -34,12 +34,10 @@ WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* pare
       weatherButton_(nullptr), season_(new QListWidget), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), chooseButton_(nullptr),
       favourite_(new QComboBox), chosen_(new QLabel), teams_(new QListWidget) {
     setObjectName(QStringLiteral("water"));
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
-    layout->addWidget(scrolled(makeDay()));
+    auto* layout = sideBySide(this);
+    layout->addWidget(scrolled(makeDay(), kDayWidth));
     layout->addWidget(sea_, 1);
-    layout->addWidget(scrolled(makeRules()));
+    layout->addWidget(scrolled(makeRules(), kRulesWidth));
     connect(&document_, &Document::teamChanged, this, &WaterStation::refresh);
     connect(&document_, &Document::bookOpened, this, &WaterStation::refresh);
     connect(&document_, &Document::bookChanged, this, &WaterStation::refresh);
@@ -51,10 +49,7 @@ WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* pare
 
 QWidget* WaterStation::makeDay() {
     auto* panel = new QWidget;
-    panel->setFixedWidth(kDayWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(14, 10, 12, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel, 14, 12);
     auto* line = new QHBoxLayout;
     waters_->setObjectName(QStringLiteral("waters"));
     waters_->setAccessibleName(tr("Water"));
@@ -148,10 +143,7 @@ QWidget* WaterStation::makeDay() {
 
 QWidget* WaterStation::makeRules() {
     auto* panel = new QWidget;
-    panel->setFixedWidth(kRulesWidth);
-    auto* column = new QVBoxLayout(panel);
-    column->setContentsMargins(12, 10, 14, 10);
-    column->setSpacing(6);
+    auto* column = panelColumn(panel, 12, 14);
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Rule card")));
     top->addStretch(1);
