@@ -27,7 +27,7 @@ class Server {
     [[nodiscard]] const QString& name() const { return name_; }
     void say(const QByteArray& bytes) {
         if (!one_) {
-            REQUIRE(QTest::qWaitFor([&] { return server_.hasPendingConnections(); }, 5000));
+            REQUIRE(QTest::qWaitFor([&] { return server_.hasPendingConnections(); }, 20000));
             one_ = server_.nextPendingConnection();
         }
         one_->write(bytes);
@@ -69,9 +69,9 @@ TEST_CASE("the pedal goes on and back, and takes nothing else") {
     QObject::connect(&pedal, &Pedal::back, &pedal, [&] { ++back; });
     pedal.connectNow();
     server.say("on\nstamp\nback\non\n");
-    REQUIRE(QTest::qWaitFor([&] { return on == 2 && back == 1; }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return on == 2 && back == 1; }, 20000));
     server.die();
-    REQUIRE(QTest::qWaitFor([&] { return !pedal.ready(); }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return !pedal.ready(); }, 20000));
     pedal.connectNow();  // nobody there: nothing happens
     QTest::qWait(20);
     CHECK_FALSE(pedal.ready());
@@ -85,9 +85,9 @@ TEST_CASE("noise without an end comes in pieces and is said to be rubbish") {
     QObject::connect(&calliper, &Calliper::rubbish, &calliper, [&] { ++rubbish; });
     calliper.connectNow();
     server.say(QByteArray(500, 'x'));
-    REQUIRE(QTest::qWaitFor([&] { return rubbish > 3; }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return rubbish > 3; }, 20000));
     server.say("\n11.6 mm\n-3\n2000\n");
-    REQUIRE(QTest::qWaitFor([&] { return readings == 1; }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return readings == 1; }, 20000));
     server.die();
 }
 
@@ -110,7 +110,7 @@ TEST_CASE("the weather stand-in tells a plausible day") {
     REQUIRE(QTest::qWaitFor([&] {
         station.connectNow();
         return station.ready();
-    }, 5000));
+    }, 20000));
     REQUIRE(QTest::qWaitFor([&] { return day.size() >= 12; }, 10000));
     for (const Weather& weather : day) {
         CHECK(weather.wind >= Speed{});

@@ -81,21 +81,21 @@ TEST_CASE("the calliper's stand-in reads into the field with the cursor; three r
     REQUIRE(QTest::qWaitFor([&] {
         device->connectNow();
         return device->state() == devices::CalliperState::ready;
-    }, 5000));
+    }, 20000));
     drawers.station().open(Drawer::hackles);
     drawers.station().choose("hen-slate");
     auto* stem = drawers.find<QLineEdit>("record-stem_mm");
     stem->setFocus();
     QTest::keyClick(stem, Qt::Key_Home);
     const auto said = [&](const char* words) {
-        return QTest::qWaitFor([&] { return drawers.text("measuring").contains(QString::fromLatin1(words)); }, 5000);
+        return QTest::qWaitFor([&] { return drawers.text("measuring").contains(QString::fromLatin1(words)); }, 20000);
     };
     QTest::keyClicks(stem, QStringLiteral(" "));
     for (const char* words : {"reading 1 of three", "reading 2 of three", "of three"}) {
         standIn.write("0.40\n");
         REQUIRE(said(words));
     }
-    const bool spread = QTest::qWaitFor([&] { return drawers.text("measuring").contains(QChar(0x00b1)); }, 5000);
+    const bool spread = QTest::qWaitFor([&] { return drawers.text("measuring").contains(QChar(0x00b1)); }, 20000);
     INFO(drawers.text("measuring").toStdString());
     REQUIRE(spread);
     const Material* hen = drawers.document().book().findMaterial("hen-slate");
@@ -105,7 +105,7 @@ TEST_CASE("the calliper's stand-in reads into the field with the cursor; three r
     CHECK(std::ranges::find(hen->measured, "stem_mm") != hen->measured.end());
     standIn.kill();
     standIn.waitForFinished();
-    REQUIRE(QTest::qWaitFor([&] { return device->state() == devices::CalliperState::away; }, 5000));
+    REQUIRE(QTest::qWaitFor([&] { return device->state() == devices::CalliperState::away; }, 20000));
     CHECK(drawers.find<QToolButton>("calliper")->text().contains(QStringLiteral("look again")));
 }
 

@@ -63,7 +63,7 @@ TEST_CASE("Alt with up and down ties a part earlier or later, and so does draggi
     const int up = ticket->rows()[3]->geometry().top() - row->geometry().top() + 4;
     QTest::mousePress(row, Qt::LeftButton, Qt::NoModifier, QPoint(20, 10));
     QTest::mouseRelease(row, Qt::LeftButton, Qt::NoModifier, QPoint(20, up));
-    REQUIRE(QTest::qWaitFor([&] { return kindsOf(bench)[3] == PartKind::collar; }, 2000));
+    REQUIRE(QTest::qWaitFor([&] { return kindsOf(bench)[3] == PartKind::collar; }, 20000));
 }
 
 TEST_CASE("a dressing is started from a kind in one step, renamed in place, and undone") {
@@ -78,7 +78,7 @@ TEST_CASE("a dressing is started from a kind in one step, renamed in place, and 
     QTest::keyClick(field, Qt::Key_A, Qt::ControlModifier);
     QTest::keyClicks(field, QStringLiteral("Wrack Piper"));
     QTest::keyClick(field, Qt::Key_Return);
-    REQUIRE(QTest::qWaitFor([&] { return bench.document().pattern()->title() == "Wrack Piper"; }, 2000));
+    REQUIRE(QTest::qWaitFor([&] { return bench.document().pattern()->title() == "Wrack Piper"; }, 20000));
     CHECK(bench.find<QComboBox>("dressings")->currentText() == QStringLiteral("Wrack Piper"));
     bench.document().undoStack().undo();
     bench.document().undoStack().undo();
