@@ -17,7 +17,7 @@ int showPlan(const Options& options) {
     return withBook(options, [&](const Book& book) {
         const auto plan = planPattern(book, options.pattern);
         if (!plan) return refuse(plan.error());
-        return print(options, planReport(*plan), planText(*plan));
+        return print(options, planReport(book, *plan), planText(book, *plan));
     });
 }
 

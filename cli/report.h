@@ -12,14 +12,14 @@ namespace machair::cli {
 using Json = nlohmann::ordered_json;
 
 [[nodiscard]] Json hookReport(const Hook& hook);
-[[nodiscard]] Json planReport(const Plan& plan);
+[[nodiscard]] Json planReport(const Book& book, const Plan& plan);
 [[nodiscard]] Json sinkReportJson(const SinkReport& report);
 [[nodiscard]] Json checksReport(const std::vector<TeamCheck>& checks);
 [[nodiscard]] Json teamReport(const TeamReport& report);
 
 // The same for people.
 [[nodiscard]] std::string hookText(const Hook& hook);
-[[nodiscard]] std::string planText(const Plan& plan);
+[[nodiscard]] std::string planText(const Book& book, const Plan& plan);
 [[nodiscard]] std::string sinkText(const Plan& plan, const SinkReport& report);
 [[nodiscard]] std::string teamText(const TeamSpec& team, const TeamReport& report);
 

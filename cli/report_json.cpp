@@ -1,5 +1,6 @@
 #include "cli/report.h"
 #include "sizing/figures.h"
+#include "sizing/mending.h"
 
 namespace machair::cli {
 
@@ -86,7 +87,7 @@ Json hookReport(const Hook& hook) {
             {"measured", measuredKeys(hook)}};
 }
 
-Json planReport(const Plan& plan) {
+Json planReport(const Book& book, const Plan& plan) {
     Json json = {{"pattern", plan.pattern.id}, {"hook", plan.hook.spec().id}};
     Json parts = Json::array();
     for (std::size_t i = 0; i < plan.parts.size(); ++i) parts.push_back(partReport(plan, i));
@@ -116,6 +117,12 @@ Json planReport(const Plan& plan) {
     Json warnings = Json::array();
     for (const Fault& warning : plan.warnings) warnings.push_back(warning.line());
     json["warnings"] = warnings;
+    Json mends = Json::array();
+    for (std::size_t i = 0; i < plan.warnings.size(); ++i)
+        for (const Mend& mend : mendsOf(book, plan, plan.warnings[i]))
+            mends.push_back({{"warning", i}, {"cost", mend.cost}, {"buys", mend.buys}, {"unit", plan.warnings[i].unit},
+                             {"cures", mend.cures}, {"words", mend.words(plan.warnings[i])}});
+    json["mends"] = mends;
     return json;
 }
 

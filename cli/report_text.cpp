@@ -2,6 +2,7 @@
 
 #include "cli/report.h"
 #include "sizing/figures.h"
+#include "sizing/mending.h"
 #include "units/text.h"
 
 namespace machair::cli {
@@ -31,7 +32,7 @@ std::string hookText(const Hook& hook) {
     return text + "  " + padded("mass", 12) + formatNumber(hook.mass() / mg, 1) + " mg\n";
 }
 
-std::string planText(const Plan& plan) {
+std::string planText(const Book& book, const Plan& plan) {
     std::string text = plan.pattern.title() + " on " + plan.hook.spec().name.value_or(plan.hook.spec().id) + " (" +
                        describeHook(plan.hook.spec()) + ")\n";
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
@@ -43,7 +44,10 @@ std::string planText(const Plan& plan) {
     text += "  room at the eye: " + formatLength(plan.head.needed, LengthUnit::millimetres, 2) + " needed, " +
             formatLength(plan.head.available, LengthUnit::millimetres, 2) + " there\n";
     text += "  thread: " + formatNumber(plan.threadUsed / mm, 0) + " mm; whole fly " + formatLength(plan.length) + "\n";
-    for (const Fault& warning : plan.warnings) text += "  mind: " + warning.what + (warning.remedy.empty() ? "" : " (" + warning.remedy + ")") + "\n";
+    for (const Warning& warning : plan.warnings) {
+        text += "  mind: " + warning.what + (warning.remedy.empty() ? "" : " (" + warning.remedy + ")") + "\n";
+        for (const Mend& mend : mendsOf(book, plan, warning)) text += "    mend: " + mend.words(warning) + "\n";
+    }
     return text;
 }
 

@@ -15,6 +15,7 @@
 #include "book/spec_words.h"
 #include "frame/retire.h"
 #include "sizing/figures.h"
+#include "sizing/mending.h"
 
 namespace machair::app {
 
@@ -29,6 +30,12 @@ void colour(QLabel* label, const QColor& ink) {
     QPalette palette = label->palette();
     palette.setColor(QPalette::WindowText, ink);
     label->setPalette(palette);
+}
+
+// A part's own; those of the whole fly stand at its head, or at the last part where no head is written.
+bool warningIsHere(const Plan& plan, const Warning& warning, std::size_t part) {
+    if (warning.part) return *warning.part == part;
+    return part == findKind(plan.pattern, PartKind::head).value_or(plan.parts.size() - 1);
 }
 
 QString placeholderOf(const Field& field, const Plan& plan, std::size_t part) {
@@ -96,8 +103,8 @@ void PartRow::refresh() {
     for (const std::string& driver : part.drivers) because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);
     setToolTip(because.isEmpty() ? QString() : tr("From:\n%1").arg(because));
     QStringList warnings;
-    for (const Fault& fault : plan->warnings)
-        if (fault.place.text().starts_with(part.place.text() + "."))
+    for (const Warning& fault : plan->warnings)
+        if (warningIsHere(*plan, fault, part_))
             warnings << qt(fault.what + (fault.remedy.empty() ? "" : " — " + fault.remedy));
     warning_->setText(warnings.isEmpty() ? QString() : QStringLiteral("! ") + warnings.join(QStringLiteral("\n! ")));
     warning_->setVisible(!warnings.isEmpty());
@@ -113,6 +120,7 @@ void PartRow::setOpen(bool open) {
         retire(editor_);
         editor_ = nullptr;
         materials_ = nullptr;
+        mends_ = nullptr;
         fault_ = figures_ = nullptr;
         more_ = nullptr;
         lines_.clear();
@@ -137,6 +145,12 @@ void PartRow::buildEditor() {
     form->setHorizontalSpacing(10);
     form->setVerticalSpacing(5);
     form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
+    mends_ = new QWidget(editor_);
+    mends_->setObjectName(QStringLiteral("mends-%1").arg(part_));
+    auto* column = new QVBoxLayout(mends_);
+    column->setContentsMargins(0, 0, 0, 2);
+    column->setSpacing(3);
+    form->addRow(mends_);
     const Pattern* pattern = document_.pattern();
     const Part& part = pattern->parts[part_];
     if (part.material) {
@@ -229,6 +243,39 @@ void PartRow::fillEditor() {
         told << qt(labelOf(figure.key)) + QStringLiteral(" ") + qt(displayOf(figure)).replace(QLatin1Char(' '), QChar(0x00a0));
     figures_->setText(told.join(QStringLiteral("  ·  ")));
     showFaults({});
+    if (!document_.previewing()) fillMends();
+}
+
+// What would mend the part's warnings, best first; each is done by pressing it.
+void PartRow::fillMends() {
+    for (QObject* old : mends_->children())
+        if (auto* widget = qobject_cast<QWidget*>(old)) retire(widget);
+    const Plan& plan = *document_.plan();
+    int n = 0;
+    for (const Warning& warning : plan.warnings) {
+        if (!warningIsHere(plan, warning, part_)) continue;
+        for (Mend& mend : mendsOf(document_.book(), plan, warning)) {
+            auto* line = new QWidget(mends_);
+            auto* row = new QHBoxLayout(line);
+            row->setContentsMargins(0, 0, 0, 0);
+            auto* said = new QLabel(qt(mend.words(warning)), line);
+            said->setObjectName(QStringLiteral("mend-said-%1-%2").arg(part_).arg(n));
+            said->setWordWrap(true);
+            said->setFont(faceScaled(0.94));
+            auto* button = new QToolButton(line);
+            button->setObjectName(QStringLiteral("mend-%1-%2").arg(part_).arg(n++));
+            button->setText(tr("do it"));
+            button->setAccessibleName(tr("Do it: %1").arg(said->text()));
+            button->setToolTip(tr("Costs %1 as the team's balance counts (a turn 1, another material 2, a hook size 4: rule of thumb). Does it; undo takes it back").arg(mend.cost));
+            connect(button, &QAbstractButton::clicked, this, [this, edit = std::move(mend.edit)] {
+                (void)document_.apply(edit, part_);
+            });
+            row->addWidget(said, 1);
+            row->addWidget(button, 0, Qt::AlignTop);
+            mends_->layout()->addWidget(line);
+        }
+    }
+    mends_->setVisible(n > 0);
 }
 
 void PartRow::takeText(const std::string& key, const QString& text) {

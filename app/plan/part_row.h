@@ -38,6 +38,7 @@ class PartRow : public QFrame {
     void addField(QFormLayout* form, const Field& field);
     void takeText(const std::string& key, const QString& text);
     void showFaults(const Faults& faults);
+    void fillMends();
     void step(QLineEdit* line, const std::string& key, int steps);
 
     Document& document_;
@@ -50,6 +51,7 @@ class PartRow : public QFrame {
     QLabel* warning_;
     QWidget* editor_ = nullptr;
     QComboBox* materials_ = nullptr;
+    QWidget* mends_ = nullptr;
     QLabel* fault_ = nullptr;
     QLabel* figures_ = nullptr;
     QToolButton* more_ = nullptr;

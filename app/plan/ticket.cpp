@@ -12,6 +12,7 @@
 
 #include "book/edits.h"
 #include "frame/retire.h"
+#include "plan/dressing_panel.h"
 #include "plan/part_row.h"
 #include "plan/schools_panel.h"
 
@@ -49,6 +50,7 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     foot->addStretch(1);
     layout_->addWidget(refused_);
     layout_->addLayout(foot);
+    layout_->addWidget(new DressingPanel(document_, sheet_));
     layout_->addWidget(new SchoolsPanel(document_, sheet_));
     layout_->addStretch(1);
     setWidget(sheet_);

@@ -163,6 +163,22 @@ Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t
     return edit;
 }
 
+Result<Edit> changePatternField(const Book& book, std::string_view pattern, std::string_view key, std::string_view text) {
+    const Pattern* found = book.findPattern(pattern);
+    if (!found) return noSuch(Place("patterns"), "dressing", pattern);
+    const Place place = placeOf(book, pattern);
+    auto changed = withField(*found, key, text, place);
+    if (!changed) return tl::unexpected(changed.error());
+    const Material* thread = book.findMaterial(changed->thread);
+    if (key == "thread" && (!thread || thread->kind != MaterialKind::thread)) return noSuch(place.key("thread"), "thread", text);
+    if (key == "hook" && !book.findHook(changed->hook)) return noSuch(place.key("hook"), "hook", text);
+    if (key == "varied_from" && changed->variedFrom && (*changed->variedFrom == changed->id || !book.findPattern(*changed->variedFrom)))
+        return noSuch(place.key("varied_from"), "dressing other than this one", text);
+    Edit edit{fieldLabel(key) + (text.empty() ? " not said" : " to " + (key == "thread" ? thread->title() : std::string(text))), book};
+    *edit.after.findPattern(pattern) = std::move(*changed);
+    return edit;
+}
+
 Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     const Material* made = book.findMaterial(material);

@@ -20,6 +20,10 @@ struct Edit {
                                        std::string_view text);
 [[nodiscard]] Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material);
 
+// What a dressing says of itself as a whole. Faults: a thread that the book lacks or that is none, a dressing varied from
+// itself or from one that isn't there.
+[[nodiscard]] Result<Edit> changePatternField(const Book& book, std::string_view pattern, std::string_view key, std::string_view text);
+
 // Where tiers disagree: for one dressing, or (without one) for all that say nothing else.
 [[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text);
 

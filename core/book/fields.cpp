@@ -42,7 +42,8 @@ constexpr std::array kLabels = {
     Label{"sink_step", "sink step at least"}, Label{"presence_step", "water pushed, upper to lower"}, Label{"turnover_step", "turnover step at least"},
     Label{"point_share", "point's weight to the heaviest"}, Label{"family_spread", "lengths may differ by"}, Label{"spacing_least_m", "spacing at least, m"},
     Label{"spacing_most_m", "spacing at most, m"}, Label{"dropper_least_m", "droppers at least, m"}, Label{"dropper_most_m", "droppers at most, m"},
-    Label{"fullness", "fullness, times the wave's"}};
+    Label{"fullness", "fullness, times the wave's"}, Label{"max_length_mm", "no longer than, mm"}, Label{"buoyancy_mN", "buoyancy, mN"},
+    Label{"varied_from", "varied from"}, Label{"varied_why", "varied why"}};
 
 struct Primary {
     PartKind kind;
@@ -301,6 +302,8 @@ class FieldLister {
         add(key, std::move(field), true);
     }
     void operator()(const char*, const std::vector<std::array<Length, 2>>&, const Rule& = {}) {}  // a shore is drawn on a map
+    void operator()(const char*, const std::vector<Part>&, const Rule& = {}) {}                    // edited one by one
+    void operator()(const char*, const std::optional<SchoolChoices>&, const Rule& = {}) {}         // a list of their own
     void operator()(const char* key, const std::optional<HookMeasures>& member, const Rule& = {}) {
         within_ = std::string(key) + ".";
         const HookMeasures measures = member.value_or(HookMeasures{});
@@ -369,6 +372,8 @@ class FieldWriter {
         member = measures == HookMeasures{} ? std::nullopt : std::optional(std::move(measures));
     }
     void operator()(const char*, std::vector<std::array<Length, 2>>&, const Rule& = {}) {}
+    void operator()(const char*, std::vector<Part>&, const Rule& = {}) {}
+    void operator()(const char*, std::optional<SchoolChoices>&, const Rule& = {}) {}
     template <class Kind, class Variant>
     void byKind(Kind, Variant& member, Variant (*)(Kind)) {
         std::visit([this](auto& alternative) { describe(*this, alternative); }, member);
@@ -450,6 +455,11 @@ Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::stri
 
 std::vector<Field> fieldsOf(const SeasonRow& row) { return recordFields(row); }
 Result<SeasonRow> withField(const SeasonRow& row, std::string_view key, std::string_view text, const Place& place) { return recordWith(row, key, text, place); }
+
+std::vector<Field> fieldsOf(const Pattern& pattern) { return recordFields(pattern); }
+Result<Pattern> withField(const Pattern& pattern, std::string_view key, std::string_view text, const Place& place) {
+    return recordWith(pattern, key, text, place);
+}
 
 std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }
 std::vector<Field> fieldsOf(const Material& material) { return recordFields(material); }

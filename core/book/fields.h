@@ -37,6 +37,10 @@ struct Field {
 [[nodiscard]] Result<HookSpec> withField(const HookSpec& hook, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<Material> withField(const Material& material, std::string_view key, std::string_view text, const Place& place);
 
+// A dressing's own: its thread, role, limit, notes and what it was varied from; not its parts and schools.
+[[nodiscard]] std::vector<Field> fieldsOf(const Pattern& pattern);
+[[nodiscard]] Result<Pattern> withField(const Pattern& pattern, std::string_view key, std::string_view text, const Place& place);
+
 // Of teams and waters. Fields in metres or metres a second are read and shown as plain numbers of those.
 [[nodiscard]] std::vector<Field> fieldsOf(const LeaderSpec& leader);
 [[nodiscard]] std::vector<Field> fieldsOf(const TeamSchool& school);

@@ -288,4 +288,32 @@ LengthSpec stepped(const LengthSpec& spec, int steps) {
     return std::visit(Step{spec, steps}, spec.value);
 }
 
+std::optional<LengthSpec> lengthened(const LengthSpec& spec, int steps) {
+    if (steps == 0) return spec;
+    LengthSpec longer = spec;
+    if (auto* ratio = std::get_if<Ratio>(&longer.value)) {
+        ratio->ratio *= 1.0 + kLengthStep * steps;
+        return longer;
+    }
+    if (auto* length = std::get_if<Length>(&longer.value)) {
+        *length *= 1.0 + kLengthStep * steps;
+        return longer;
+    }
+    auto* reach = std::get_if<Reach>(&longer.value);
+    if (!reach || (reach->past && reach->shortBy)) return std::nullopt;
+    double past = 0.0;
+    if (reach->past || reach->shortBy) {
+        const auto* of = std::get_if<Ratio>(&(*(reach->past ? reach->past : reach->shortBy))->value);
+        if (!of || of->of != decltype(of->of){Yardstick::gape}) return std::nullopt;
+        past = reach->past ? of->ratio : -of->ratio;
+    }
+    past += kLengthStep * steps;
+    reach->past.reset();
+    reach->shortBy.reset();
+    constexpr double kNone = 1e-9;
+    if (past > kNone) reach->past = Held<LengthSpec>(ratioOf(past, Yardstick::gape));
+    if (past < -kNone) reach->shortBy = Held<LengthSpec>(ratioOf(-past, Yardstick::gape));
+    return longer;
+}
+
 }  // namespace machair

@@ -3,6 +3,7 @@
 // these keep what a length depends on.
 #pragma once
 
+#include <optional>
 #include <string>
 #include <string_view>
 
@@ -22,5 +23,11 @@ namespace machair {
 // One small step longer or shorter: 0.1 mm, or 0.01 of a ratio; a bare reach gets or changes an overshoot in mm.
 // Never under the smallest step.
 [[nodiscard]] LengthSpec stepped(const LengthSpec& spec, int steps);
+
+// So many steps of 5 % longer (shorter where negative): a ratio and millimetres by their own size, a bare reach by as
+// much of the gape past its landmark. Nothing for a reach past or short of its landmark by anything but a share of the
+// gape, or for bars.
+inline constexpr double kLengthStep = 0.05;
+[[nodiscard]] std::optional<LengthSpec> lengthened(const LengthSpec& spec, int steps);
 
 }  // namespace machair

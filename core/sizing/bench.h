@@ -21,7 +21,12 @@ struct Bench {
     [[nodiscard]] Length bedAt(Length station) const { return plan.bulk.diameter(station); }
     void bindThread(int part, Length from, Length to, double layers);
     void bindBundle(int part, Length from, Length to, double count, Length diameter);
-    void warn(std::size_t part, const char* key, std::string what, std::string remedy = {});
+    // `over` says by how much, in mm unless another unit is named.
+    struct Excess {
+        double over = 1.0;
+        const char* unit = "mm";
+    };
+    void warn(std::size_t part, const char* key, Concern concern, Excess excess, std::string what, std::string remedy = {});
 };
 
 inline constexpr Length kLeastHold = 6.0 * mm;       // of a tail's butts, models.md section 2

@@ -90,7 +90,7 @@ void checkTaper(Bench& bench, std::size_t part, const BodyPlan& body) {
                                                    : std::string(nameOf(bench.part(static_cast<std::size_t>(row->part)).kind));
             thickest = "the " + what + (std::holds_alternative<ThreadLayers>(row->what) ? "'s thread" : "");
         }
-        bench.warn(part, "rear_mm",
+        bench.warn(part, "rear_mm", Concern::taper, {(under - wanted) / mm},
                    "this taper is not possible here: it wants " + formatLength(wanted, LengthUnit::millimetres, 2) +
                        " where " + formatLength(under, LengthUnit::millimetres, 2) + " is bound already; thickest is " + thickest,
                    "a thicker body, fewer tail fibres or finer thread");
@@ -104,7 +104,7 @@ void checkBall(Bench& bench, std::size_t part, const BodyPlan& body) {
     if (!bead || bench.part(part).kind != PartKind::thorax) return;
     const Length ball = std::max(body.rearDiameter, body.frontDiameter);
     if (ball < *bead)
-        bench.warn(part, "front_diameter",
+        bench.warn(part, "front_diameter", Concern::ball, {(*bead - ball) / mm},
                    "this ball of " + formatLength(ball) + " is smaller than its bead of " + formatLength(*bead),
                    "make it " + formatLength(*bead) + " thick or take a smaller bead");
 }
@@ -145,7 +145,7 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         if (body.method != BodyMethod::noodle && !body.overUnderbody) {
             const double least = std::min(wanted(body.front / mm) - under(body.front / mm), wanted(body.end / mm) - under(body.end / mm));
             if (level > least / 2.0)
-                bench.warn(part, "noodle_diameter_mm",
+                bench.warn(part, "noodle_diameter_mm", Concern::noodle, {level - std::max(0.0, least / 2.0)},
                            "a noodle of " + formatShort(level, 2) + " mm is too thick there: thin it to " +
                                formatShort(std::max(0.0, least / 2.0), 2) + " mm at the thin end");
         }
@@ -167,7 +167,7 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         body.yield = std::max(0, static_cast<int>(std::floor(usable / *body.perStrand)));
         body.length = *body.perStrand;
         if (*body.yield == 0)
-            bench.warn(part, "strands",
+            bench.warn(part, "strands", Concern::strandsShort, {(*body.perStrand - std::max(usable, 0.0 * mm)) / mm},
                        "these strands are too short for the body: each needs " + formatLength(*body.perStrand) + ", usable are " +
                            formatLength(std::max(usable, 0.0 * mm)),
                        "more strands together, longer ones, or hackle pliers");

@@ -48,10 +48,25 @@ void gradeFibres(Bench& bench, HacklePlan& h, std::size_t part) {
     h.tieInFibre = h.tieIn == TieIn::tip ? h.shortest : h.longest;
     h.mostTurns = growth > 0.0 * mm ? 1.0 + std::floor(h.feather.tolerance() * h.fibre / growth) : 60.0;
     if (h.turns > h.mostTurns)
-        bench.warn(part, "turns",
+        bench.warn(part, "turns", Concern::softness, {h.turns - h.mostTurns, "turns"},
                    formatShort(h.turns, 1) + " turns spread the fibres from " + formatLength(h.shortest) + " to " +
                        formatLength(h.longest) + ", more than this feather's softness hides",
                    "at most " + formatShort(h.mostTurns, 0) + " turns, or a feather whose fibres grow less along the stem");
+}
+
+// What this feather can't give: the stem, the longest or the shortest fibre.
+void checkFeather(Bench& bench, const HacklePlan& h, std::size_t part, const Material& made) {
+    const auto* traits = std::get_if<HackleTraits>(&made.traits);
+    if (!traits) return;
+    if (traits->usableStem && h.stem > *traits->usableStem)
+        bench.warn(part, "turns", Concern::stemShort, {(h.stem - *traits->usableStem) / mm}, "this feather gives " + formatLength(*traits->usableStem) + " of stem, " + formatShort(h.turns, 1) +
+                                      " turns want " + formatLength(h.stem), "fewer turns, or two feathers");
+    if (traits->fibreLongest && h.fibre > *traits->fibreLongest)
+        bench.warn(part, "length", Concern::fibreTooLong, {(h.fibre - *traits->fibreLongest) / mm}, "the longest fibre of this feather is " + formatLength(*traits->fibreLongest) + ", wanted is " +
+                                       formatLength(h.fibre), "a larger feather, or aim shorter");
+    if (traits->fibreShortest && h.fibre < *traits->fibreShortest)
+        bench.warn(part, "length", Concern::fibreTooShort, {(*traits->fibreShortest - h.fibre) / mm}, "the shortest fibre of this feather is " + formatLength(*traits->fibreShortest) + ", wanted is " +
+                                       formatLength(h.fibre), "a smaller feather, or aim longer");
 }
 
 }  // namespace
@@ -92,17 +107,7 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
     h.fullness = h.fibres / (bench.hook.gape() / mm);
     h.width = h.turns * h.feather.stem;
     gradeFibres(bench, h, part);
-    if (const auto* traits = std::get_if<HackleTraits>(&made.traits)) {
-        if (traits->usableStem && h.stem > *traits->usableStem)
-            bench.warn(part, "turns", "this feather gives " + formatLength(*traits->usableStem) + " of stem, " + formatShort(h.turns, 1) +
-                                          " turns want " + formatLength(h.stem), "fewer turns, or two feathers");
-        if (traits->fibreLongest && h.fibre > *traits->fibreLongest)
-            bench.warn(part, "length", "the longest fibre of this feather is " + formatLength(*traits->fibreLongest) + ", wanted is " +
-                                           formatLength(h.fibre), "a larger feather, or aim shorter");
-        if (traits->fibreShortest && h.fibre < *traits->fibreShortest)
-            bench.warn(part, "length", "the shortest fibre of this feather is " + formatLength(*traits->fibreShortest) + ", wanted is " +
-                                           formatLength(h.fibre), "a smaller feather, or aim longer");
-    }
+    checkFeather(bench, h, part, made);
     // The stem's butt is bound towards the eye, under the head.
     bench.bindBundle(static_cast<int>(part), bench.resolver.beadAtEye() + bench.thread.width, station, 1.0, h.feather.stem);
     return h;
@@ -160,6 +165,7 @@ PalmerPlan sizePalmer(Bench& bench, std::size_t part, const PalmerPart& written,
     h.tieInFibre = palmer.wound == PalmerWound::rearward ? h.longest : h.shortest;
     const Length growth = h.feather.gamma * hypot(kPi * (diameterAt(start) + stemWidth), stemWidth);
     h.mostTurns = growth > 0.0 * mm ? 1.0 + std::floor(h.feather.tolerance() * h.fibre / growth) : 60.0;
+    checkFeather(bench, h, part, made);
     return palmer;
 }
 

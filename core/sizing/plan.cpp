@@ -235,13 +235,15 @@ class Planner {
         warnOfBrittleBody(bench);
         warnOfOddPairs(bench);
         if (pattern_.maxLength && plan.length > *pattern_.maxLength)
-            plan.warnings.push_back({place_.key("max_length_mm"),
+            plan.warnings.push_back({{place_.key("max_length_mm"),
                                      "this fly is " + formatLength(plan.length) + " long, " +
                                          formatLength(plan.length - *pattern_.maxLength) + " over its limit",
-                                     furthest + " by " + formatLength(plan.length - *pattern_.maxLength)});
+                                     furthest + " by " + formatLength(plan.length - *pattern_.maxLength)},
+                                    Concern::tooLong, {}, (plan.length - *pattern_.maxLength) / mm, "mm"});
         if (plan.head.margin() < 0.0 * mm)
-            plan.warnings.push_back({place_, "the head is crowded by " + formatLength(-plan.head.margin(), LengthUnit::millimetres, 2),
-                                     plan.head.remedies.empty() ? "" : plan.head.remedies.front().words});
+            plan.warnings.push_back({{place_, "the head is crowded by " + formatLength(-plan.head.margin(), LengthUnit::millimetres, 2),
+                                     plan.head.remedies.empty() ? "" : plan.head.remedies.front().words},
+                                    Concern::crowdedHead, {}, -plan.head.margin() / mm, "mm"});
         collectNeeds(plan);
     }
 
@@ -255,7 +257,7 @@ class Planner {
                 for (const auto* offset : {&(*spec)->ahead, &(*spec)->behind}) {
                     const Length* fixed = *offset ? std::get_if<Length>(&(*offset)->value) : nullptr;
                     if (fixed && *fixed > kShareOfShank * hook_.shank())
-                        bench.warn(i, key, "a fixed stop of " + formatLength(*fixed) + " is over two fifths of this shank",
+                        bench.warn(i, key, Concern::fixedStop, {1.0, ""}, "a fixed stop of " + formatLength(*fixed) + " is over two fifths of this shank",
                                    "a ratio of the shank moves with the hook");
                 }
             }
@@ -270,7 +272,7 @@ class Planner {
             const auto* wing = std::get_if<WingPlan>(&part.detail);
             const bool tips = wing && wing->style == WingStyle::tips && wing->count && odd(*wing->count);
             if (tips || (pieces && part.kind == PartKind::cheek && odd(pieces->count)))
-                bench.warn(i, "count", "an odd number where a pair is meant", "one more, or one less, so that left and right match");
+                bench.warn(i, "count", Concern::oddPair, {1.0, ""}, "an odd number where a pair is meant", "one more, or one less, so that left and right match");
         }
     }
 
@@ -284,7 +286,7 @@ class Planner {
             if (!body || (body->method != BodyMethod::herl && body->method != BodyMethod::fibres)) continue;
             const Winding wound = std::get<BodyPart>(pattern_.parts[i].detail).direction.value_or(Winding::with);
             if (wound == ribbed)
-                bench.warn(i, "direction", "a brittle body with the rib wound the same way is not locked by it",
+                bench.warn(i, "direction", Concern::brittleBody, {1.0, ""}, "a brittle body with the rib wound the same way is not locked by it",
                            "wind one of the two against the other");
         }
     }
@@ -362,8 +364,8 @@ void Bench::bindBundle(int index, Length from, Length to, double count, Length d
     if (to > from && count > 0.0) plan.bulk.add({index, from, to, BoundBundle{count, diameter}});
 }
 
-void Bench::warn(std::size_t index, const char* key, std::string what, std::string remedy) {
-    plan.warnings.push_back({resolver.partPlace(index).key(key), std::move(what), std::move(remedy)});
+void Bench::warn(std::size_t index, const char* key, Concern concern, Excess excess, std::string what, std::string remedy) {
+    plan.warnings.push_back({{resolver.partPlace(index).key(key), std::move(what), std::move(remedy)}, concern, index, excess.over, excess.unit});
 }
 
 const BodyPlan* Plan::bodyAt(Length station) const {

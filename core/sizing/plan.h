@@ -227,6 +227,18 @@ struct ProfileRow {
     Length diameter;
 };
 
+// What a warning is about, so that a change can be asked whether it mends it.
+enum class Concern {
+    taper, ball, noodle, strandsShort, softness, stemShort, fibreTooLong, fibreTooShort, vaneNarrow, barbShort, wingLift,
+    fixedStop, oddPair, brittleBody, tooLong, crowdedHead
+};
+struct Warning : Fault {
+    Concern concern = Concern::taper;
+    std::optional<std::size_t> part;  // the whole fly where there is none
+    double over = 0.0;                // by how much, in `unit`; over 0
+    std::string unit;                 // "mm", "°"; empty for counts and for what is only so or not so
+};
+
 struct Plan {
     Plan(Pattern p, Hook h) : pattern(std::move(p)), hook(std::move(h)), bulk(hook.wire()) {}
 
@@ -245,7 +257,7 @@ struct Plan {
     Length threadUsed;
     Length length;  // front of the eye to the last tip
     std::vector<Need> needs;
-    Faults warnings;
+    std::vector<Warning> warnings;
 
     // Diameter of the finished fly at a station: D(s) over a body, else what is bound there.
     [[nodiscard]] Length diameter(Length station) const;

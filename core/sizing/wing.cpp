@@ -73,18 +73,18 @@ WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const
     }
     if (const auto* vane = std::get_if<VaneTraits>(&made.traits)) {
         if (vane->vane && wing.slip > *vane->vane)
-            bench.warn(part, "layers",
+            bench.warn(part, "layers", Concern::vaneNarrow, {(wing.slip - *vane->vane) / mm},
                        "the raw slip of " + formatLength(wing.slip) + " is wider than this vane's " + formatLength(*vane->vane),
                        "fewer layers, less depth or a larger feather");
         constexpr Length kBoundAndSpare = 6.0 * mm;  // 2 mm bound and 4 mm to handle
         if (!vane->barbs.empty() && wing.length + kBoundAndSpare > *std::ranges::max_element(vane->barbs))
-            bench.warn(part, "length",
+            bench.warn(part, "length", Concern::barbShort, {(wing.length + kBoundAndSpare - *std::ranges::max_element(vane->barbs)) / mm},
                        "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) +
                            ", the wing wants " + formatLength(wing.length + kBoundAndSpare),
                        "a shorter wing or a larger feather");
     }
     if (!written.angle && wing.lift > kLowLying)
-        bench.warn(part, "length",
+        bench.warn(part, "length", Concern::wingLift, {(wing.lift - kLowLying).inDegrees(), "°"},
                    "this wing will stand up " + formatNumber(wing.lift.inDegrees(), 0) + "°: " +
                        formatLength(wing.behind, LengthUnit::millimetres, 2) + " behind it, " +
                        formatLength(wing.bed, LengthUnit::millimetres, 2) + " under it",

@@ -8,6 +8,7 @@
 #include <map>
 #include <numeric>
 
+#include "book/spec_words.h"
 #include "team/best_triples.h"
 #include "units/text.h"
 
@@ -16,7 +17,6 @@ namespace machair {
 namespace {
 
 constexpr int kSizeStep = 2;         // hooks are sold in even numbers
-constexpr double kOvershoot = 0.05;  // of the gape, a step
 constexpr int kSwapCost = 3;         // an inversion
 constexpr std::array kCostLimits = {5, 9, 13, 20};  // variants are sized as far as they may be wanted
 constexpr int kDearestFly = 20;
@@ -38,35 +38,6 @@ std::optional<std::size_t> fullestHackle(const Plan& plan) {
     return found;
 }
 
-// A length so many steps of 5 % of the gape longer; nothing where it is written against something else.
-std::optional<LengthSpec> overshot(const LengthSpec& spec, int steps) {
-    if (steps == 0) return spec;
-    LengthSpec longer = spec;
-    if (auto* ratio = std::get_if<Ratio>(&longer.value)) {
-        ratio->ratio *= 1.0 + kOvershoot * steps;
-        return longer;
-    }
-    if (auto* length = std::get_if<Length>(&longer.value)) {
-        *length *= 1.0 + kOvershoot * steps;
-        return longer;
-    }
-    auto* reach = std::get_if<Reach>(&longer.value);
-    if (!reach || (reach->past && reach->shortBy)) return std::nullopt;
-    double past = 0.0;
-    if (reach->past || reach->shortBy) {
-        const auto* of = std::get_if<Ratio>(&(*(reach->past ? reach->past : reach->shortBy))->value);
-        if (!of || of->of != decltype(of->of){Yardstick::gape}) return std::nullopt;
-        past = reach->past ? of->ratio : -of->ratio;
-    }
-    past += kOvershoot * steps;
-    reach->past.reset();
-    reach->shortBy.reset();
-    constexpr double kNone = 1e-9;
-    if (past > kNone) reach->past = Held<LengthSpec>(ratioOf(past, Yardstick::gape));
-    if (past < -kNone) reach->shortBy = Held<LengthSpec>(ratioOf(-past, Yardstick::gape));
-    return longer;
-}
-
 // Turns and length of the fullest hackle changed; false where that can't be.
 bool changeHackle(Pattern& pattern, std::size_t part, const Plan& plan, const FlyChange& change) {
     const auto* collarPlan = std::get_if<HacklePlan>(&plan.parts[part].detail);
@@ -74,7 +45,7 @@ bool changeHackle(Pattern& pattern, std::size_t part, const Plan& plan, const Fl
     const double turns = (collarPlan ? collarPlan->turns : palmerPlan->openTurns) + change.turns;
     if (change.turns != 0 && turns < 1.0) return false;
     const auto edit = [&](LengthSpec& length, std::optional<Count>& count) {
-        const auto longer = overshot(length, change.overshoot);
+        const auto longer = lengthened(length, change.overshoot);
         if (!longer) return false;
         length = *longer;
         if (change.turns != 0) count = exactly(turns);

@@ -1,0 +1,381 @@
+#include "sizing/mending.h"
+
+#include <algorithm>
+#include <cmath>
+#include <functional>
+#include <map>
+
+#include "book/spec_words.h"
+#include "sizing/compare.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kWorthwhile = 0.1;  // of what is too much
+constexpr int kMaterialCost = 2;
+constexpr int kHookCost = 4;
+constexpr Length kBodyStep = 0.1 * mm;
+constexpr Length kFrontStep = 0.5 * mm;
+constexpr double kBedAhead = 3.0;  // turns, ahead of the wing's tie-in
+constexpr std::size_t kMoves = 2;
+
+const Warning* same(const Plan& plan, const Warning& warning) {
+    const auto found = std::ranges::find_if(plan.warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
+    return found == plan.warnings.end() ? nullptr : &*found;
+}
+
+// Collects the changes that help, the best of each way.
+class Trials {
+  public:
+    Trials(const Book& book, const Plan& plan, const Warning& warning) : book_(book), plan_(plan), warning_(warning) {}
+
+    [[nodiscard]] const Book& book() const { return book_; }
+    [[nodiscard]] const Plan& plan() const { return plan_; }
+    [[nodiscard]] const Warning& warning() const { return warning_; }
+
+    void pattern(const std::string& way, int cost, std::string words, const std::function<void(Pattern&)>& change) {
+        Edit edit{std::move(words), book_};
+        change(*edit.after.findPattern(plan_.pattern.id));
+        take(way, cost, std::move(edit));
+    }
+    template <class Detail>
+    void part(const std::string& way, std::size_t index, int cost, std::string words, const std::function<void(Detail&)>& change) {
+        pattern(way, cost, std::move(words), [&](Pattern& p) { change(std::get<Detail>(p.parts[index].detail)); });
+    }
+    void take(const std::string& way, int cost, Result<Edit> edit) {
+        if (!edit) return;
+        const auto after = planPattern(edit->after, plan_.pattern.id);
+        if (!after) return;
+        Mend mend{std::move(*edit), cost, warning_.over, true, {}, {}};
+        // A part added before it moves the warned one on: it is the same part there.
+        Warning wanted = warning_;
+        if (wanted.part && after->parts.size() == plan_.parts.size() + 1 && after->parts[*wanted.part].kind != plan_.parts[*wanted.part].kind) ++*wanted.part;
+        if (const Warning* still = same(*after, wanted)) {
+            mend.cures = false;
+            mend.buys = warning_.over - still->over;
+        }
+        if (!mend.cures && mend.buys < kWorthwhile * warning_.over) return;
+        for (const Warning& w : after->warnings)
+            if (w.concern != warning_.concern && !same(plan_, w)) mend.brings.push_back(w.what);
+        for (const Difference& d : differences(plan_, *after)) {
+            if (mend.moves.size() == kMoves) break;
+            mend.moves.push_back(d.words());
+        }
+        const auto found = best_.find(way);
+        if (found == best_.end())
+            best_.emplace(way, std::move(mend));
+        else if (before(mend, found->second))
+            found->second = std::move(mend);
+    }
+    [[nodiscard]] std::vector<Mend> best(std::size_t most) {
+        std::vector<Mend> list;
+        for (auto& [way, mend] : best_) list.push_back(std::move(mend));
+        std::ranges::stable_sort(list, before);
+        if (list.size() > most) list.erase(list.begin() + static_cast<std::ptrdiff_t>(most), list.end());
+        return list;
+    }
+
+  private:
+    // Whole and clean before half; of two that cure the cheaper, of two that don't what buys more for its cost.
+    static bool before(const Mend& a, const Mend& b) {
+        const auto rank = [](const Mend& m) { return (m.cures ? 0 : 2) + (m.brings.empty() ? 0 : 1); };
+        if (rank(a) != rank(b)) return rank(a) < rank(b);
+        if (!a.cures) return a.buys * b.cost > b.buys * a.cost;
+        return a.cost != b.cost ? a.cost < b.cost : a.buys > b.buys;
+    }
+
+    const Book& book_;
+    const Plan& plan_;
+    const Warning& warning_;
+    std::map<std::string, Mend> best_;
+};
+
+std::string turnsWords(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? " turn" : " turns"); }
+
+void tryMaterials(Trials& trials, std::size_t part) {
+    const Part& written = trials.plan().pattern.parts[part];
+    if (!written.material) return;
+    const MaterialKind kind = trials.plan().parts[part].made.kind;
+    for (const Material& m : trials.book().materials)
+        if (m.kind == kind && m.id != *written.material) trials.take("material", kMaterialCost, changeMaterial(trials.book(), trials.plan().pattern.id, part, m.id));
+}
+
+void tryThreads(Trials& trials) {
+    for (const Material& m : trials.book().materials)
+        if (m.kind == MaterialKind::thread && laidThread(m).width < trials.plan().thread.width)
+            trials.pattern("thread", kMaterialCost, "thread " + m.title(), [&](Pattern& p) { p.thread = m.id; });
+}
+
+void tryFewerTurns(Trials& trials, std::size_t part) {
+    const std::string name(nameOf(trials.plan().parts[part].kind));
+    if (const auto* h = std::get_if<HacklePlan>(&trials.plan().parts[part].detail))
+        for (double fewer = 0.5; h->turns - fewer >= 1.0 && fewer <= 4.0; fewer += 0.5)
+            trials.part<CollarPart>("turns " + std::to_string(part), part, static_cast<int>(std::ceil(fewer)),
+                                    name + " of " + turnsWords(h->turns - fewer), [&](CollarPart& c) {
+                                        c.turns = exactly(h->turns - fewer);
+                                        c.until.reset();
+                                        c.fullness.reset();
+                                    });
+    if (const auto* p = std::get_if<PalmerPlan>(&trials.plan().parts[part].detail))
+        for (int fewer = 1; p->openTurns - fewer >= 1.0 && fewer <= 3; ++fewer)
+            trials.part<PalmerPart>("turns " + std::to_string(part), part, fewer, name + " of " + turnsWords(p->openTurns - fewer) + " open",
+                                    [&](PalmerPart& w) { w.openTurns = exactly(p->openTurns - fewer); });
+}
+
+void tryLengths(Trials& trials, std::size_t part, int direction) {
+    const Part& written = trials.plan().pattern.parts[part];
+    const auto* length = std::visit(
+        [](const auto& detail) -> const LengthSpec* {
+            if constexpr (requires { { detail.length } -> std::convertible_to<LengthSpec>; }) return &detail.length;
+            else return nullptr;
+        },
+        written.detail);
+    if (!length) return;
+    constexpr int kFarthest = 8;  // 40 %
+    for (int steps = 1; steps <= kFarthest; ++steps)
+        if (const auto changed = lengthened(*length, direction * steps))
+            trials.take("length " + std::to_string(part), steps,
+                        changeField(trials.book(), trials.plan().pattern.id, part, "length", writeSpec(*changed)));
+}
+
+void tryThickerBody(Trials& trials, std::size_t part) {
+    const auto* body = std::get_if<BodyPlan>(&trials.plan().parts[part].detail);
+    if (!body) return;
+    for (int steps = 1; steps <= 8; ++steps) {
+        const Length rear = body->rearDiameter + static_cast<double>(steps) * kBodyStep;
+        const Length front = std::max(body->frontDiameter, rear);
+        trials.part<BodyPart>("thicker", part, steps, "body from " + formatLength(rear) + " thick at the rear", [&](BodyPart& b) {
+            b.rearDiameter.reset();
+            b.frontDiameter.reset();
+            b.rear = rear;
+            b.foremost = front;
+        });
+    }
+}
+
+void tryFewerTailFibres(Trials& trials) {
+    const auto tail = findKind(trials.plan().pattern, PartKind::tail);
+    const auto* sized = tail ? std::get_if<TailPlan>(&trials.plan().parts[*tail].detail) : nullptr;
+    if (!sized || sized->style == TailStyle::slip || sized->style == TailStyle::cloak) return;
+    for (int fewer = 2; sized->fibres - fewer >= 2.0 && fewer <= 8; fewer += 2)
+        trials.part<TailPart>("fibres", *tail, fewer / 2, "tail of " + formatShort(sized->fibres - fewer, 0) + " fibres",
+                              [&](TailPart& t) { t.fibres = exactly(sized->fibres - fewer); });
+}
+
+// The foremost body section ends sooner, so that the front has more room.
+void tryFrontBack(Trials& trials) {
+    const Plan& plan = trials.plan();
+    for (std::size_t i = plan.parts.size(); i-- > 0;) {
+        const auto* body = std::get_if<BodyPlan>(&plan.parts[i].detail);
+        if (!body || body->front > plan.foremostBody + 0.001 * mm) continue;
+        for (int steps = 1; steps <= 4; ++steps) {
+            const Length front = body->front + static_cast<double>(steps) * kFrontStep;
+            trials.part<BodyPart>("front", i, steps, "body front back to " + formatLength(front) + " behind the eye", [&](BodyPart& b) {
+                StationSpec station;
+                station.behind = ratioOf(front / plan.hook.shank(), Yardstick::shank);
+                b.front = station;
+            });
+        }
+        return;
+    }
+}
+
+void trySlimmerShoulder(Trials& trials) {
+    const Plan& plan = trials.plan();
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const auto* body = std::get_if<BodyPlan>(&plan.parts[i].detail);
+        if (!body || body->front > plan.foremostBody + 0.001 * mm) continue;
+        for (int steps = 1; steps <= 8; ++steps) {
+            const Length front = body->frontDiameter - static_cast<double>(steps) * kBodyStep;
+            if (front < body->rearDiameter) break;
+            trials.part<BodyPart>("shoulder", i, steps, "shoulder of " + formatLength(front), [&](BodyPart& b) {
+                b.frontDiameter.reset();
+                b.foremost = front;
+            });
+        }
+    }
+}
+
+// Thread wound under the wing's place before it is tied in: levels its bed with what lies behind.
+void tryBedUnderWing(Trials& trials, std::size_t wing) {
+    const auto* sized = std::get_if<WingPlan>(&trials.plan().parts[wing].detail);
+    if (!sized || sized->bedLayers < 1) return;
+    const Length shank = trials.plan().hook.shank();
+    const auto at = [&](Length station) {
+        StationSpec spec;
+        spec.behind = ratioOf(station / shank, Yardstick::shank);
+        return spec;
+    };
+    const Length front = trials.plan().foremostBody;
+    const Length fore = std::max(0.0 * mm, trials.plan().parts[wing].station - kBedAhead * trials.plan().thread.width);
+    Part bed;
+    bed.kind = PartKind::underbody;
+    bed.detail = UnderbodyPart{sized->bedLayers, at(front), at(fore), {}, {}};
+    trials.pattern("bed", 1, std::to_string(sized->bedLayers) + (sized->bedLayers == 1 ? " layer" : " layers") + " of thread under the wing", [&](Pattern& p) {
+        p.parts.insert(p.parts.begin() + static_cast<std::ptrdiff_t>(wing), bed);
+    });
+}
+
+void tryHook(Trials& trials, int larger) {
+    const int size = trials.plan().hook.spec().size - 2 * larger;
+    trials.take("hook", kHookCost, resizeHook(trials.book(), trials.plan().pattern.id, {size, std::nullopt}));
+}
+
+void tryWing(Trials& trials, std::size_t part) {
+    const auto* sized = std::get_if<WingPlan>(&trials.plan().parts[part].detail);
+    if (!sized) return;
+    for (int fewer = 1; sized->layers - fewer >= 1 && sized->style == WingStyle::rolled; ++fewer)
+        trials.part<WingPart>("layers", part, fewer, "wing of " + std::to_string(sized->layers - fewer) + " layers", [&](WingPart& w) {
+            w.layers = sized->layers - fewer;
+            w.folds.reset();
+        });
+    for (int steps = 1; steps <= 8; ++steps) {
+        const Length depth = (1.0 - kLengthStep * steps) * sized->depth;
+        trials.part<WingPart>("depth", part, steps, "wing " + formatLength(depth) + " deep", [&](WingPart& w) {
+            w.depth = ratioOf(depth / trials.plan().hook.gape(), Yardstick::gape);
+            if (w.width) w.width = w.depth;
+        });
+    }
+}
+
+void tryStrands(Trials& trials, std::size_t part) {
+    const auto* body = std::get_if<BodyPlan>(&trials.plan().parts[part].detail);
+    if (!body || !body->strands) return;
+    for (int more = 1; more <= 4; ++more)
+        trials.part<BodyPart>("strands", part, more, "body of " + formatShort(*body->strands + more, 0) + " strands together",
+                              [&](BodyPart& b) { b.strands = exactly(*body->strands + more); });
+    trials.part<BodyPart>("held", part, 1, "strands held with pliers", [](BodyPart& b) { b.held = Grip::pliers; });
+}
+
+// Stops in mm as shares of this shank, so that they move with the hook.
+void tryRatios(Trials& trials, std::size_t part) {
+    const Length shank = trials.plan().hook.shank();
+    trials.part<BodyPart>("ratio", part, 1, "its stops as shares of the shank", [&](BodyPart& body) {
+        for (auto* station : {&body.end, &body.front})
+            for (const auto offset : {&StationSpec::ahead, &StationSpec::behind})
+                if (*station && ((**station).*offset)) {
+                    auto& spec = *((**station).*offset);
+                    if (const Length* fixed = std::get_if<Length>(&spec.value)) spec = ratioOf(*fixed / shank, Yardstick::shank);
+                }
+    });
+}
+
+void tryWindings(Trials& trials, std::size_t part) {
+    const auto against = [](Winding w) { return w == Winding::with ? Winding::counter : Winding::with; };
+    const Pattern& pattern = trials.plan().pattern;
+    if (const auto rib = findKind(pattern, PartKind::rib)) {
+        const Winding now = std::get<RibPart>(pattern.parts[*rib].detail).direction.value_or(trials.plan().schools.rib);
+        trials.part<RibPart>("rib", *rib, 1, "rib wound against the body", [&](RibPart& r) { r.direction = against(now); });
+    }
+    const Winding now = std::get<BodyPart>(pattern.parts[part].detail).direction.value_or(Winding::with);
+    trials.part<BodyPart>("body", part, 1, "body wound against the rib", [&](BodyPart& b) { b.direction = against(now); });
+}
+
+void tryPairs(Trials& trials, std::size_t part) {
+    for (const int by : {1, -1}) {
+        const auto change = [&](auto& detail, double now) { detail.count = exactly(std::round(now) + by); };
+        const auto* pieces = std::get_if<PiecePlan>(&trials.plan().parts[part].detail);
+        const auto* wing = std::get_if<WingPlan>(&trials.plan().parts[part].detail);
+        const double now = pieces ? pieces->count : wing && wing->count ? *wing->count : 0.0;
+        if (now + by < 1.0) continue;
+        const std::string words = formatShort(std::round(now) + by, 0) + " of them";
+        if (wing) trials.part<WingPart>(by > 0 ? "more" : "fewer", part, 1, words, [&](WingPart& w) { change(w, now); });
+        if (pieces) trials.part<CheekPart>(by > 0 ? "more" : "fewer", part, 1, words, [&](CheekPart& c) { change(c, now); });
+    }
+}
+
+void tryBall(Trials& trials, std::size_t part) {
+    const auto* body = std::get_if<BodyPlan>(&trials.plan().parts[part].detail);
+    if (!body) return;
+    const Length wanted = std::max(body->rearDiameter, body->frontDiameter) + trials.warning().over * mm;
+    trials.part<BodyPart>("thicker", part, std::max(1, static_cast<int>(std::lround(trials.warning().over * mm / kBodyStep))),
+                          "ball of " + formatLength(wanted), [&](BodyPart& b) {
+                              b.frontDiameter.reset();
+                              b.foremost = wanted;
+                          });
+    if (const auto bead = findKind(trials.plan().pattern, PartKind::bead)) tryMaterials(trials, *bead);
+}
+
+void tryThinnerNoodle(Trials& trials, std::size_t part) {
+    const auto* body = std::get_if<BodyPlan>(&trials.plan().parts[part].detail);
+    constexpr Length kThinnest = 0.05 * mm;
+    if (!body || body->noodleDiameter - trials.warning().over * mm < kThinnest) return;
+    const Length thin = std::floor((body->noodleDiameter / mm - trials.warning().over) * 100.0) / 100.0 * mm;
+    trials.part<BodyPart>("noodle", part, std::max(1, static_cast<int>(std::ceil((body->noodleDiameter - thin) / kBodyStep))),
+                          "noodle of " + formatLength(thin, LengthUnit::millimetres, 2), [&](BodyPart& b) { b.noodleDiameter = thin; });
+}
+
+void tryShortening(Trials& trials) {
+    for (std::size_t i = 0; i < trials.plan().parts.size(); ++i) tryLengths(trials, i, -1);
+    tryHook(trials, -1);
+}
+
+}  // namespace
+
+std::string Mend::words(const Warning& warning) const {
+    std::string text = edit.words + ": ";
+    const std::string bought = formatShort(buys, 2) + (warning.unit.empty() ? "" : (warning.unit == "°" ? "" : " ") + warning.unit);
+    text += cures ? "cures it" : "takes off " + bought + " of " + formatShort(warning.over, 2);
+    for (std::size_t i = 0; i < moves.size(); ++i) text += (i == 0 ? "; " : ", ") + moves[i];
+    for (const std::string& trouble : brings) text += "; but " + trouble;
+    return text;
+}
+
+std::vector<Mend> mendsOf(const Book& book, const Plan& plan, const Warning& warning, std::size_t most) {
+    Trials trials(book, plan, warning);
+    const std::size_t part = warning.part.value_or(0);
+    switch (warning.concern) {
+        case Concern::taper:
+            tryFewerTailFibres(trials);
+            tryThreads(trials);
+            tryThickerBody(trials, part);
+            break;
+        case Concern::ball: tryBall(trials, part); break;
+        case Concern::noodle:
+            tryThinnerNoodle(trials, part);
+            tryThickerBody(trials, part);
+            break;
+        case Concern::strandsShort:
+            tryStrands(trials, part);
+            tryMaterials(trials, part);
+            break;
+        case Concern::softness:
+        case Concern::stemShort:
+            tryFewerTurns(trials, part);
+            tryMaterials(trials, part);
+            break;
+        case Concern::fibreTooLong:
+        case Concern::fibreTooShort:
+            tryLengths(trials, part, warning.concern == Concern::fibreTooLong ? -1 : 1);
+            tryMaterials(trials, part);
+            break;
+        case Concern::vaneNarrow:
+            tryWing(trials, part);
+            tryMaterials(trials, part);
+            break;
+        case Concern::barbShort:
+            tryLengths(trials, part, -1);
+            tryMaterials(trials, part);
+            break;
+        case Concern::wingLift:
+            tryBedUnderWing(trials, part);
+            trySlimmerShoulder(trials);
+            tryFrontBack(trials);
+            for (std::size_t i = 0; i < part; ++i) tryFewerTurns(trials, i);
+            break;
+        case Concern::fixedStop: tryRatios(trials, part); break;
+        case Concern::oddPair: tryPairs(trials, part); break;
+        case Concern::brittleBody: tryWindings(trials, part); break;
+        case Concern::tooLong: tryShortening(trials); break;
+        case Concern::crowdedHead:
+            tryThreads(trials);
+            for (std::size_t i = 0; i < plan.parts.size(); ++i) tryFewerTurns(trials, i);
+            tryFrontBack(trials);
+            break;
+    }
+    return trials.best(most);
+}
+
+}  // namespace machair
