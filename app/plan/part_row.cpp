@@ -149,7 +149,7 @@ void PartRow::buildEditor() {
     mends_->setObjectName(QStringLiteral("mends-%1").arg(part_));
     auto* column = new QVBoxLayout(mends_);
     column->setContentsMargins(0, 0, 0, 2);
-    column->setSpacing(3);
+    column->setSpacing(7);
     form->addRow(mends_);
     const Pattern* pattern = document_.pattern();
     const Part& part = pattern->parts[part_];

@@ -6,6 +6,7 @@
 #include <QSignalBlocker>
 
 #include "book/fields.h"
+#include "book/schools.h"
 
 namespace machair::app {
 
@@ -44,7 +45,7 @@ QComboBox* SchoolsPanel::boxFor(const std::string& key, bool own) {
     box->setAccessibleName((own ? tr("%1, this dressing") : tr("%1, all dressings")).arg(qt(fieldLabel(key))));
     box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     box->setMinimumContentsLength(8);
-    box->addItem(own ? tr("as all") : tr("usual"), QString());
+    box->addItem(!own ? tr("usual") : schoolStandsInParts(key) ? tr("its own way") : tr("as all"), QString());
     for (const Field& field : fieldsOf(SchoolChoices{}))
         if (field.key == key)
             for (const std::string& choice : field.choices) box->addItem(qt(choice), qt(choice));
@@ -62,15 +63,12 @@ void SchoolsPanel::refresh() {
     const Pattern* pattern = document_.pattern();
     setEnabled(pattern != nullptr);
     if (!pattern) return;
-    const auto fill = [](const std::map<std::string, QComboBox*>& boxes, const SchoolChoices& choices) {
-        for (const Field& field : fieldsOf(choices)) {
-            QComboBox* box = boxes.at(field.key);
-            const QSignalBlocker quiet(box);
-            box->setCurrentIndex(field.text.empty() ? 0 : box->findData(qt(field.text)));
-        }
+    const auto fill = [](QComboBox* box, const std::string& text) {
+        const QSignalBlocker quiet(box);
+        box->setCurrentIndex(text.empty() ? 0 : box->findData(qt(text)));
     };
-    fill(own_, pattern->schools.value_or(SchoolChoices{}));
-    fill(all_, document_.book().schools.value_or(SchoolChoices{}));
+    for (const auto& [key, box] : own_) fill(box, heldSchool(document_.book(), pattern->id, key));
+    for (const Field& field : fieldsOf(document_.book().schools.value_or(SchoolChoices{}))) fill(all_.at(field.key), field.text);
 }
 
 }  // namespace machair::app

@@ -344,6 +344,16 @@ void describe(V& v, T& s) {
     v("rib", s.rib);
     v("rib_pitch", s.pitch);
     v("finish", s.finish);
+    v("body_end", s.bodyEnd);
+    v("collar_fullness", s.fullness);
+    v("tail", s.tail);
+    v("reach", s.reach);
+    v("hackle", s.hackle);
+    v("collar_place", s.collarPlace);
+    v("wing", s.wing);
+    v("wing_reach", s.wingReach);
+    v("ribbed", s.ribbed);
+    v("hook_barb", s.barb);
     v.rest(s.carried);
 }
 

@@ -7,6 +7,7 @@
 #include "book/describe.h"
 #include "book/fields.h"
 #include "book/fitting.h"
+#include "book/schools.h"
 
 namespace machair {
 
@@ -191,18 +192,6 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     return edit;
 }
 
-Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
-    Edit edit{fieldLabel(key) + (text.empty() ? ": the usual again" : ": " + std::string(text)), book};
-    Pattern* own = pattern ? edit.after.findPattern(*pattern) : nullptr;
-    if (pattern && !own) return noSuch(Place("patterns"), "dressing", *pattern);
-    std::optional<SchoolChoices>& choices = own ? own->schools : edit.after.schools;
-    const Place place = own ? placeOf(book, *pattern).key("schools") : Place("schools");
-    auto changed = withField(choices.value_or(SchoolChoices{}), key, text, place);
-    if (!changed) return tl::unexpected(changed.error());
-    choices = *changed == SchoolChoices{} ? std::nullopt : std::optional(std::move(*changed));
-    return edit;
-}
-
 Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text) {
     const HookSpec* found = book.findHook(hook);
     if (!found) return noSuch(Place("hooks"), "hook", hook);
@@ -315,6 +304,7 @@ Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) 
     for (std::size_t i = 0; i < newIndex.size(); ++i) newIndex[i] = i < at ? i : i + 1;
     renumber(changed, newIndex);
     changed.parts.insert(changed.parts.begin() + static_cast<std::ptrdiff_t>(at), std::move(part));
+    followOwnSchools(edit.after, pattern, at);
     return edit;
 }
 
@@ -381,6 +371,7 @@ Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookCh
     HookSpec wanted = *now;
     if (change.size) wanted.size = *change.size;
     if (change.heavier) wanted.heavier = *change.heavier == 0 ? std::nullopt : change.heavier;
+    if (change.barb) wanted.barb = change.barb;
     if (sameModel(wanted, *now)) return changeHook(book, pattern, now->id);
     for (const HookSpec& hook : book.hooks)
         if (sameModel(hook, wanted)) return changeHook(book, pattern, hook.id);

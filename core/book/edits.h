@@ -24,9 +24,6 @@ struct Edit {
 // itself or from one that isn't there.
 [[nodiscard]] Result<Edit> changePatternField(const Book& book, std::string_view pattern, std::string_view key, std::string_view text);
 
-// Where tiers disagree: for one dressing, or (without one) for all that say nothing else.
-[[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text);
-
 // What lies in the drawers. A physical field set by measuring is noted in `measured`.
 enum class Source { typed, measured };
 [[nodiscard]] Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text);
@@ -54,6 +51,7 @@ enum class Source { typed, measured };
 struct HookChange {
     std::optional<int> size;
     std::optional<int> heavier;
+    std::optional<bool> barb = {};
 };
 [[nodiscard]] Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change);
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "book/fitting.h"
+#include "book/schools.h"
 #include "units/text.h"
 
 namespace machair {
@@ -211,6 +212,7 @@ Result<NewDressing> startFromKind(const Book& book, FlyKind kind, std::string_vi
     pattern.parts = partsOf(book, kind);
     made.edit.words = "start a " + std::string(nameOf(kind));
     after.patterns.push_back(std::move(pattern));
+    followOwnSchools(after, made.id);
     return made;
 }
 

@@ -270,14 +270,77 @@ struct Names<FibreSchool> {
                                            NameOf{FibreSchool::layBack, "lay_back"}};
 };
 
+enum class TailSchool { shank, body };
+template <>
+struct Names<TailSchool> {
+    static constexpr std::array entries = {NameOf{TailSchool::shank, "shank"}, NameOf{TailSchool::body, "body"}};
+};
+enum class BodyEndSchool { point, barb, bend };
+template <>
+struct Names<BodyEndSchool> {
+    static constexpr std::array entries = {NameOf{BodyEndSchool::point, "point"}, NameOf{BodyEndSchool::barb, "barb"}, NameOf{BodyEndSchool::bend, "bend"}};
+};
+enum class ReachSchool { barb, point, pastPoint };
+template <>
+struct Names<ReachSchool> {
+    static constexpr std::array entries = {NameOf{ReachSchool::barb, "barb"}, NameOf{ReachSchool::point, "point"}, NameOf{ReachSchool::pastPoint, "past_point"}};
+};
+enum class HackleSchool { full, throat };
+template <>
+struct Names<HackleSchool> {
+    static constexpr std::array entries = {NameOf{HackleSchool::full, "full"}, NameOf{HackleSchool::throat, "throat"}};
+};
+enum class CollarPlace { beforeWing, afterWing };
+template <>
+struct Names<CollarPlace> {
+    static constexpr std::array entries = {NameOf{CollarPlace::beforeWing, "before_wing"}, NameOf{CollarPlace::afterWing, "after_wing"}};
+};
+enum class WingSchool { paired, rolled };
+template <>
+struct Names<WingSchool> {
+    static constexpr std::array entries = {NameOf{WingSchool::paired, "paired"}, NameOf{WingSchool::rolled, "rolled"}};
+};
+enum class WingReach { bend, tail };
+template <>
+struct Names<WingReach> {
+    static constexpr std::array entries = {NameOf{WingReach::bend, "bend"}, NameOf{WingReach::tail, "tail"}};
+};
+enum class FullnessSchool { sparse, standard, full, bushy };
+template <>
+struct Names<FullnessSchool> {
+    static constexpr std::array entries = {NameOf{FullnessSchool::sparse, "sparse"}, NameOf{FullnessSchool::standard, "standard"},
+                                           NameOf{FullnessSchool::full, "full"}, NameOf{FullnessSchool::bushy, "bushy"}};
+};
+enum class RibbedSchool { whole, tinselOnly };
+template <>
+struct Names<RibbedSchool> {
+    static constexpr std::array entries = {NameOf{RibbedSchool::whole, "whole"}, NameOf{RibbedSchool::tinselOnly, "tinsel_only"}};
+};
+enum class BarbSchool { barbed, barbless };
+template <>
+struct Names<BarbSchool> {
+    static constexpr std::array entries = {NameOf{BarbSchool::barbed, "barbed"}, NameOf{BarbSchool::barbless, "barbless"}};
+};
+
 // Where tiers disagree (practice.md): what a dressing, or a tier for all of them, holds to. What a part says of itself
-// comes before both.
+// comes before both. The first five are read wherever a part is silent, body end and fullness as well; the others say how
+// a new dressing or part arrives, and a dressing is turned to them by writing them into its parts (book/schools.h).
 struct SchoolChoices {
     std::optional<FibreSchool> fibre;
     std::optional<TieIn> tieIn;
     std::optional<Winding> rib;
     std::optional<RibPitch> pitch;
     std::optional<Finish> finish;
+    std::optional<BodyEndSchool> bodyEnd;
+    std::optional<FullnessSchool> fullness;
+    std::optional<TailSchool> tail;
+    std::optional<ReachSchool> reach;
+    std::optional<HackleSchool> hackle;
+    std::optional<CollarPlace> collarPlace;
+    std::optional<WingSchool> wing;
+    std::optional<WingReach> wingReach;
+    std::optional<RibbedSchool> ribbed;
+    std::optional<BarbSchool> barb;
     Carried carried;
     bool operator==(const SchoolChoices&) const = default;
 };

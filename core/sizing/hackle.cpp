@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "book/schools.h"
 #include "sizing/bench.h"
 #include "units/text.h"
 
@@ -13,7 +14,6 @@ namespace {
 
 constexpr double kPi = std::numbers::pi;
 constexpr double kFibreCurve = 1.03;       // of a fibre standing as it will fish, models.md section 2
-constexpr double kUsualFullness = 12.0;    // the middle of "standard"
 constexpr double kPalmerCount = 0.6;       // fibres spread along the body count so much each
 constexpr double kUsualShoulderTurns = 2.0;
 constexpr double kUsualOpenTurns = 5.0;
@@ -100,7 +100,7 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
             bench.resolver.fault(place.key("until"), "expected a station ahead of the collar, got one at or behind it");
         h.turns = std::max(1.0, room / h.feather.stem);
     } else
-        h.turns = turnsForFullness(written.fullness.value_or(kUsualFullness), h.feather, h.bed, bench.hook.gape());
+        h.turns = turnsForFullness(written.fullness.value_or(fullnessOf(bench.plan.schools.fullness.value_or(FullnessSchool::standard))), h.feather, h.bed, bench.hook.gape());
     sizeFibre(bench, h, written.length, station, place.key("length"));
     h.stem = h.turns * perTurn;
     h.fibres = h.stem * h.feather.fibresPerStem();

@@ -94,12 +94,19 @@ class Trials {
 
 std::string turnsWords(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? " turn" : " turns"); }
 
+// A soft hackle is no stand-in for a stiff one, nor the other way.
+bool standsIn(const Material& m, const Material& now) {
+    const auto* other = std::get_if<HackleTraits>(&m.traits);
+    const auto* own = std::get_if<HackleTraits>(&now.traits);
+    const auto stiff = [](const HackleTraits& h) { return h.bird == Bird::cockCape || h.bird == Bird::cockSaddle; };
+    return m.kind == now.kind && m.id != now.id && (!other || !own || stiff(*other) == stiff(*own));
+}
+
 void tryMaterials(Trials& trials, std::size_t part) {
     const Part& written = trials.plan().pattern.parts[part];
     if (!written.material) return;
-    const MaterialKind kind = trials.plan().parts[part].made.kind;
     for (const Material& m : trials.book().materials)
-        if (m.kind == kind && m.id != *written.material) trials.take("material", kMaterialCost, changeMaterial(trials.book(), trials.plan().pattern.id, part, m.id));
+        if (standsIn(m, trials.plan().parts[part].made)) trials.take("material", kMaterialCost, changeMaterial(trials.book(), trials.plan().pattern.id, part, m.id));
 }
 
 void tryThreads(Trials& trials) {

@@ -435,7 +435,8 @@ Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usua
         if (!*choices) continue;
         const SchoolChoices& c = **choices;
         schools = {c.fibre.value_or(schools.fibre), c.tieIn.value_or(schools.tieIn), c.rib.value_or(schools.rib),
-                   c.pitch.value_or(schools.pitch), c.finish.value_or(schools.finish)};
+                   c.pitch.value_or(schools.pitch), c.finish.value_or(schools.finish),
+                   c.bodyEnd ? c.bodyEnd : schools.bodyEnd, c.fullness ? c.fullness : schools.fullness};
     }
     return schools;
 }

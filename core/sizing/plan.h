@@ -31,6 +31,8 @@ struct Schools {
     Winding rib = Winding::counter;
     RibPitch pitch = RibPitch::even;
     Finish finish = Finish::varnish;
+    std::optional<BodyEndSchool> bodyEnd = {};  // as models.md section 4 has it where there is none
+    std::optional<FullnessSchool> fullness = {};
 };
 [[nodiscard]] Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usual = {});
 

@@ -57,6 +57,9 @@ Length Resolver::bodyEnd() {
             const auto& body = std::get<BodyPart>(pattern_.parts[sections.front()].detail);
             if (body.end) return station(*body.end, partPlace(sections.front()).key("end"));
         }
+        if (schools_.bodyEnd == BodyEndSchool::point) return hook_.landmarkStation(Landmark::point);
+        if (schools_.bodyEnd == BodyEndSchool::barb) return hook_.landmarkStation(Landmark::barb);
+        if (schools_.bodyEnd == BodyEndSchool::bend) return hook_.landmarkStation(Landmark::bend);
         return hook_.landmarkStation(hook_.curved() ? Landmark::bend : Landmark::barb);
     });
 }

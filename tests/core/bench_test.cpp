@@ -5,6 +5,7 @@
 #include "book/kinds.h"
 #include "cutting/gauges.h"
 #include "cutting/laying_out.h"
+#include "book/schools.h"
 #include "tests/samples.h"
 
 using namespace machair;
