@@ -63,6 +63,10 @@ CREATE TABLE checks (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NO
 CREATE TABLE days (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE season_table (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 CREATE TABLE mishaps (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+)sql",
+    // Spools, packets and off-cuts.
+    R"sql(
+CREATE TABLE stock (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
 )sql"};
 
 int pragma(SQLite::Database& database, const char* name) { return database.execAndGet(std::string("PRAGMA ") + name).getInt(); }
@@ -98,6 +102,7 @@ void eachList(Done done) {
     done("rule_cards", &Book::ruleCards);
     done("box", &Book::box);
     done("capes", &Book::capes);
+    done("stock", &Book::stock);
     done("season_table", &Book::season);
     done("mishaps", &Book::mishaps);
     done("batches", &Book::batches);

@@ -151,6 +151,7 @@ template std::string writeRecord(const WaterSpec&);
 template std::string writeRecord(const RuleCard&);
 template std::string writeRecord(const BoxFly&);
 template std::string writeRecord(const Cape&);
+template std::string writeRecord(const Stock&);
 template std::string writeRecord(const SeasonRow&);
 template std::string writeRecord(const Mishap&);
 template std::string writeRecord(const Batch&);

@@ -1,5 +1,6 @@
 #include "cut/cut_station.h"
 
+#include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QFileDialog>
 #include <QHBoxLayout>
@@ -11,6 +12,7 @@
 #include <QPrinterInfo>
 #include <QProgressBar>
 #include <QSpinBox>
+#include <QStackedWidget>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -18,8 +20,8 @@
 
 #include "cut/feather_view.h"
 #include "cut/gauge_view.h"
+#include "cut/tray_view.h"
 #include "cutting/laying_out.h"
-#include "cutting/stock.h"
 #include "drawing/card.h"
 #include "frame/panel.h"
 #include "units/text.h"
@@ -34,12 +36,14 @@ constexpr int kPanelWidth = 410;
 
 CutStation::CutStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), feathers_(new FeatherView(document, theme)), gauge_(new GaugeView(document, theme, settings)),
-      flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
+      tray_(new TrayView(document, theme)), views_(new QStackedWidget), scope_(new QComboBox), flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
     left->setSpacing(0);
-    left->addWidget(feathers_, 1);
+    views_->addWidget(tray_);
+    views_->addWidget(feathers_);
+    left->addWidget(views_, 1);
     left->addWidget(gauge_);
     layout->addLayout(left, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
@@ -53,6 +57,12 @@ QWidget* CutStation::makePanel() {
     auto* column = panelColumn(panel);
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Lay out for")));
+    scope_->setObjectName(QStringLiteral("scope"));
+    scope_->setAccessibleName(tr("Lay out for"));
+    scope_->addItem(tr("this fly"));
+    scope_->addItem(tr("all that waits"));
+    scope_->setToolTip(tr("The fly on the bench, or every batch of the Evening that isn't tied yet, cut from the same feathers"));
+    top->addWidget(scope_);
     flies_->setObjectName(QStringLiteral("batch"));
     flies_->setAccessibleName(tr("How many flies"));
     flies_->setRange(1, kMostFlies);
@@ -64,6 +74,19 @@ QWidget* CutStation::makePanel() {
     tied_ = toolButton("tied", tr("They are tied"), tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
     top->addWidget(tied_);
     column->addLayout(top);
+    auto* which = new QHBoxLayout;
+    const auto view = [&](const char* name, const QString& text, const QString& tip, QWidget* shown) {
+        auto* made = toolButton(name, text, tip);
+        made->setCheckable(true);
+        made->setAutoExclusive(true);
+        connect(made, &QToolButton::clicked, this, [this, shown] { views_->setCurrentWidget(shown); });
+        which->addWidget(made);
+        return made;
+    };
+    view("show-tray", tr("Tray"), tr("Everything laid out, as pictures in tying order"), tray_)->setChecked(true);
+    view("show-feathers", tr("Feathers"), tr("The feathers to scale, and the slips laid on them"), feathers_);
+    which->addStretch(1);
+    column->addLayout(which);
     progress_->setRange(0, 0);
     progress_->setTextVisible(false);
     progress_->setMaximumHeight(5);
@@ -103,6 +126,10 @@ QWidget* CutStation::makePanel() {
     paper->addWidget(calibrate);
     column->addLayout(paper);
     connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
+    connect(scope_, &QComboBox::currentIndexChanged, this, [this](int i) {
+        flies_->setEnabled(i == 0);
+        plan();
+    });
     connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
     connect(card, &QToolButton::clicked, this, &CutStation::askForCard);
     connect(print, &QToolButton::clicked, this, &CutStation::printCard);
@@ -112,48 +139,99 @@ QWidget* CutStation::makePanel() {
 
 void CutStation::showEvent(QShowEvent*) { plan(); }
 
+std::vector<TiedFlies> CutStation::wanted() const {
+    if (scope_->currentIndex() == 0) return document_.pattern() ? std::vector<TiedFlies>{{document_.pattern()->id, flies_->value()}} : std::vector<TiedFlies>();
+    std::vector<TiedFlies> all;
+    for (const Batch& batch : document_.book().batches)
+        if (const int left = batch.wanted - batch.tied.value_or(0); left > 0) all.push_back({batch.pattern, std::min(left, kMostFlies), batch.id});
+    return all;
+}
+
 void CutStation::plan() {
-    if (!document_.plan() || !document_.pattern()) return;
+    if (!document_.isOpen()) return;
     tied_->setEnabled(false);
     struct Found {
         CuttingPlan cutting;
         HacklesChosen hackles;
         std::vector<HackleWanted> wanted;
     };
-    const int flies = flies_->value();
-    const auto work = [plan = *document_.plan(), feathers = document_.book().feathers, capes = document_.book().capes, flies](const std::stop_token& stop, const Background::Progress&) {
+    std::vector<TiedFlies> flies = wanted();
+    std::vector<Plan> plans;
+    for (const TiedFlies& some : flies) {
+        auto sized = planPattern(document_.book(), some.pattern);
+        if (!sized) return document_.say(qt(sized.error().front().line()));
+        plans.push_back(std::move(*sized));
+    }
+    const auto work = [plans, flies, feathers = document_.book().feathers, capes = document_.book().capes](const std::stop_token& stop, const Background::Progress&) {
         Found found;
-        found.cutting = planCuts(feathers, slipsFor(plan, flies), {kCuttingSteps, stop});
-        found.wanted = hacklesFor(plan, flies);
+        std::vector<SlipWanted> slips;
+        for (std::size_t i = 0; i < plans.size(); ++i) {
+            std::ranges::move(slipsFor(plans[i], flies[i].flies), std::back_inserter(slips));
+            std::ranges::move(hacklesFor(plans[i], flies[i].flies), std::back_inserter(found.wanted));
+        }
+        found.cutting = planCuts(feathers, slips, {kCuttingSteps, stop});
         found.hackles = chooseHackles(capes, found.wanted);
         return found;
     };
-    background_.start(work, [this, id = document_.pattern()->id](Found found) {
+    background_.start(work, [this, plans, flies](Found found) {
         cutting_ = std::move(found.cutting);
         hackles_ = std::move(found.hackles);
-        wanted_ = std::move(found.wanted);
-        planned_ = id;
+        hacklesWanted_ = std::move(found.wanted);
+        planned_ = flies;
+        plans_ = plans;
         show();
     });
 }
 
+// The lengths, counts and weights of one dressing, in laying-out order, and what comes out of off-cuts.
+void CutStation::list(const Plan& plan, int flies) {
+    for (const LaidOut& laid : layOut(plan, flies)) {
+        QString text = tr("%1\n      %2").arg(qt(laid.what), qt(flies == 1 ? laid.each : laid.all));
+        if (!laid.why.empty()) text += QStringLiteral("  ·  ") + qt(laid.why);
+        const Stock* stock = laid.length ? document_.book().findStock(laid.material) : nullptr;
+        if (stock && !stock->offcuts.empty()) {
+            const FromOffcuts cut = cutFrom(stock->offcuts, *laid.length, flies);
+            QStringList from;
+            for (const Length offcut : cut.from) from << qt(formatNumber(offcut / mm, 0));
+            if (cut.pieces > 0) text += tr("\n      %1 out of the off-cuts of %2 mm, %3 off the spool").arg(cut.pieces).arg(from.join(tr(", "))).arg(cut.offSpool);
+        }
+        new QListWidgetItem(text, cuts_);
+    }
+}
+
 void CutStation::show() {
-    if (!document_.plan() || !document_.pattern() || document_.pattern()->id != planned_) return;
+    if (plans_.empty()) {
+        cuts_->clear();
+        said_->setText(tr("Nothing waits to be tied."));
+        return;
+    }
     const Book& book = document_.book();
-    const int flies = flies_->value();
     std::set<std::string> materials;
-    for (const SlipWanted& slip : slipsFor(*document_.plan(), 1)) materials.insert(slip.material);
+    std::vector<Cape> capes;
+    std::vector<double> fibres;
+    for (const Plan& plan : plans_) {
+        for (const SlipWanted& slip : slipsFor(plan, 1)) materials.insert(slip.material);
+        for (const HackleWanted& hackle : hacklesFor(plan, 1)) {
+            fibres.push_back(hackle.fibre / mm);
+            for (const Cape& cape : book.capes)
+                if (cape.material == hackle.material && std::ranges::find(capes, cape.id, &Cape::id) == capes.end()) capes.push_back(cape);
+        }
+    }
     std::vector<VaneFeather> shown;
     std::ranges::copy_if(book.feathers, std::back_inserter(shown), [&](const VaneFeather& f) { return materials.contains(f.material); });
     feathers_->show(shown, *cutting_);
-    std::vector<Cape> capes;
-    std::vector<double> fibres;
-    for (const HackleWanted& hackle : hacklesFor(*document_.plan(), 1)) {
-        fibres.push_back(hackle.fibre / mm);
-        std::ranges::copy_if(book.capes, std::back_inserter(capes), [&](const Cape& cape) { return cape.material == hackle.material; });
-    }
     feathers_->showCapes(std::move(capes), std::move(fibres));
+    // The tray has room for one dressing: the one on the bench where it is laid out, else the first.
+    std::size_t onTray = 0;
+    for (std::size_t i = 0; i < plans_.size(); ++i)
+        if (document_.pattern() && plans_[i].pattern.id == document_.pattern()->id) onTray = i;
+    tray_->show(plans_[onTray], layOut(plans_[onTray], planned_[onTray].flies), planned_[onTray].flies);
     QStringList said;
+    if (planned_.size() > 1) {
+        int all = 0;
+        for (const TiedFlies& some : planned_) all += some.flies;
+        said << tr("%1 flies of %2 dressings; the tray shows %3.").arg(all).arg(planned_.size()).arg(qt(plans_[onTray].pattern.title()));
+    }
     if (!materials.empty()) {
         const int used = cutting_->feathersUsed();
         said << (used == 0 ? tr("No slip could be cut.")
@@ -166,28 +244,30 @@ void CutStation::show() {
     }
     said_->setText(said.join(QLatin1Char('\n')));
     cuts_->clear();
-    for (const LaidOut& laid : layOut(*document_.plan(), flies)) {
-        QString text = tr("%1\n      %2").arg(qt(laid.what), qt(flies == 1 ? laid.each : laid.all));
-        if (!laid.why.empty()) text += QStringLiteral("  ·  ") + qt(laid.why);
-        new QListWidgetItem(text, cuts_);
+    for (std::size_t i = 0; i < plans_.size(); ++i) {
+        if (plans_.size() > 1) {
+            auto* head = new QListWidgetItem(tr("%1 × %2").arg(planned_[i].flies).arg(qt(plans_[i].pattern.title())), cuts_);
+            head->setFont(faceScaled(1.0, true));
+        }
+        list(plans_[i], planned_[i].flies);
     }
     const Colours& c = theme_.colours();
     for (const HackleServed& served : hackles_.served) {
         const Cape& cape = book.capes[served.cape];
         const CapeBand& band = cape.bands[served.band];
-        QString text = tr("hackle %1: %2, band %3 to %4 mm").arg(qt(wanted_[served.wanted].fly), qt(cape.id), qt(formatNumber(band.from / mm, 1)), qt(formatNumber(band.to / mm, 1)));
+        QString text = tr("hackle %1: %2, band %3 to %4 mm").arg(qt(hacklesWanted_[served.wanted].fly), qt(cape.id), qt(formatNumber(band.from / mm, 1)), qt(formatNumber(band.to / mm, 1)));
         if (!served.does.empty()) text += QStringLiteral("\n      ") + qt(served.does);
         (new QListWidgetItem(text, cuts_))->setForeground(c.inkSoft);
         if (cuts_->count() > 200) break;  // a long batch's bands repeat themselves
     }
     for (std::size_t i = 0; i < std::min<std::size_t>(6, hackles_.unserved.size()); ++i)
-        (new QListWidgetItem(tr("no hackle for %1: %2").arg(qt(wanted_[hackles_.unserved[i].first].fly), qt(hackles_.unserved[i].second)), cuts_))->setForeground(c.warn);
+        (new QListWidgetItem(tr("no hackle for %1: %2").arg(qt(hacklesWanted_[hackles_.unserved[i].first].fly), qt(hackles_.unserved[i].second)), cuts_))->setForeground(c.warn);
     tied_->setEnabled(true);
 }
 
 void CutStation::tied() {
-    if (!cutting_ || !document_.pattern() || document_.pattern()->id != planned_) return;
-    const Faults faults = document_.apply(recordTied(document_.book(), planned_, flies_->value(), *cutting_, hackles_));
+    if (!cutting_ || planned_.empty()) return;
+    const Faults faults = document_.apply(recordTied(document_.book(), planned_, *cutting_, hackles_));
     if (!faults.empty()) document_.say(qt(faults.front().line()));
 }
 

@@ -5,22 +5,26 @@
 
 #include "cutting/cutting.h"
 #include "cutting/hackles.h"
+#include "cutting/stock.h"
 #include "editing/background.h"
 #include "editing/document.h"
 #include "theme/theme.h"
 
+class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
 class QListWidget;
 class QProgressBar;
 class QSettings;
 class QSpinBox;
+class QStackedWidget;
 class QToolButton;
 
 namespace machair::app {
 
 class FeatherView;
 class GaugeView;
+class TrayView;
 
 class CutStation : public QWidget {
     Q_OBJECT
@@ -34,8 +38,11 @@ class CutStation : public QWidget {
 
   private:
     QWidget* makePanel();
+    // What is laid out: the fly on the bench so many times, or every batch that waits.
+    [[nodiscard]] std::vector<TiedFlies> wanted() const;
     void plan();
     void show();
+    void list(const Plan& plan, int flies);
     void tied();
     void learn();
     void askForCard();
@@ -46,6 +53,9 @@ class CutStation : public QWidget {
     Background background_;
     FeatherView* feathers_;
     GaugeView* gauge_;
+    TrayView* tray_;
+    QStackedWidget* views_;
+    QComboBox* scope_;
     QSpinBox* flies_;
     QLabel* said_;
     QListWidget* cuts_;
@@ -54,8 +64,9 @@ class CutStation : public QWidget {
     QProgressBar* progress_;
     std::optional<CuttingPlan> cutting_;
     HacklesChosen hackles_;
-    std::vector<HackleWanted> wanted_;
-    std::string planned_;  // the dressing that the plan is for
+    std::vector<HackleWanted> hacklesWanted_;
+    std::vector<TiedFlies> planned_;  // what the plan is for
+    std::vector<Plan> plans_;
 };
 
 }  // namespace machair::app

@@ -72,6 +72,15 @@ QWidget* TieStation::makePanel() {
         far_ = on;
         refresh();
     });
+    aloud_ = button("aloud", tr("Aloud"), tr("Says each step, where this computer has a voice"), [] {});
+    aloud_->setCheckable(true);
+    connect(aloud_, &QToolButton::toggled, this, [this](bool on) {
+        if (on && !speaker_.available()) {
+            aloud_->setChecked(false);
+            return document_.say(tr("This computer has no voice that Qt's speech module finds; the steps stay on the screen"));
+        }
+        sayAloud();
+    });
     column->addLayout(move);
     list_->setObjectName(QStringLiteral("steps"));
     list_->setAccessibleName(tr("Steps"));
@@ -138,8 +147,18 @@ void TieStation::go(int step) {
         turns_ = 0;
         wrong_->setChecked(false);
     }
+    const bool moved = current_ != wanted;
     current_ = wanted;
     refresh();
+    if (moved) sayAloud();
+}
+
+void TieStation::sayAloud() {
+    if (!aloud_->isChecked() || current_ >= static_cast<int>(steps_.size())) return;
+    const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
+    QStringList words = {qt(step.verb + " " + step.object), qt(step.number)};
+    words.removeAll(QString());
+    speaker_.say(words.join(QStringLiteral(". ")));
 }
 
 void TieStation::refresh() {

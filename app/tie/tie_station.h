@@ -12,6 +12,7 @@
 #include "devices/pedal.h"
 #include "editing/document.h"
 #include "theme/theme.h"
+#include "tie/speaker.h"
 
 class QLabel;
 class QListWidget;
@@ -39,6 +40,7 @@ class TieStation : public QWidget {
     void rebuild();
     void refresh();
     void sayCoats();
+    void sayAloud();
 
     struct Drying {
         QString what;
@@ -56,6 +58,8 @@ class TieStation : public QWidget {
     QLabel* coats_;
     QToolButton* wrong_;
     devices::Pedal pedal_;
+    Speaker speaker_;
+    QToolButton* aloud_ = nullptr;
     QTimer clock_;
     std::vector<TyingStep> steps_;
     std::set<Caution> cautioned_;  // once a session each

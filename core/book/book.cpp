@@ -176,6 +176,8 @@ void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, F
             if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
                 faults.push_back({place.key("bands").at(k), "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm", ""});
     }
+    checkIds(book.stock, "stock", faults);
+    for (std::size_t i = 0; i < book.stock.size(); ++i) checkKnown(materials, book.stock[i].material, "material", Place("stock").at(i).key("material"), faults);
     checkIds(book.season, "season_table", faults);
     checkIds(book.mishaps, "mishaps", faults);
     checkIds(book.batches, "batches", faults);
@@ -238,6 +240,10 @@ const HookSpec* Book::findHook(std::string_view id) const { return findById(hook
 const Material* Book::findMaterial(std::string_view id) const { return findById(materials, id); }
 const Pattern* Book::findPattern(std::string_view id) const { return findById(patterns, id); }
 const TeamSpec* Book::findTeam(std::string_view id) const { return findById(teams, id); }
+const Stock* Book::findStock(std::string_view material) const {
+    const auto found = std::ranges::find(stock, material, &Stock::material);
+    return found == stock.end() ? nullptr : &*found;
+}
 const CutList* Book::findCutList(std::string_view id) const { return findById(cutLists, id); }
 const TeamSchool* Book::findTeamSchool(std::string_view id) const { return findById(teamSchools, id); }
 const WaterSpec* Book::findWater(std::string_view id) const { return findById(waters, id); }

@@ -23,6 +23,7 @@ struct Book {
     std::vector<VaneFeather> feathers;
     std::vector<CutList> cutLists;
     std::vector<Cape> capes;
+    std::vector<Stock> stock;
     std::vector<TeamSchool> teamSchools;  // of the tier's own, beside the four that ship
     std::vector<WaterSpec> waters;
     std::vector<RuleCard> ruleCards;
@@ -40,6 +41,7 @@ struct Book {
     [[nodiscard]] const Material* findMaterial(std::string_view id) const;
     [[nodiscard]] const Pattern* findPattern(std::string_view id) const;
     [[nodiscard]] const TeamSpec* findTeam(std::string_view id) const;
+    [[nodiscard]] const Stock* findStock(std::string_view material) const;
     [[nodiscard]] const CutList* findCutList(std::string_view id) const;
     [[nodiscard]] const TeamSchool* findTeamSchool(std::string_view id) const;
     [[nodiscard]] const WaterSpec* findWater(std::string_view id) const;

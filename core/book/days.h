@@ -18,6 +18,7 @@ struct Batch {
     int wanted = 1;
     std::optional<int> tied;
     std::optional<std::string> day;   // YYYY-MM-DD that it is for
+    std::optional<std::string> team;  // and the team
     std::optional<std::string> note;
     Carried carried;
     bool operator==(const Batch&) const = default;
@@ -45,6 +46,8 @@ struct CheckedFly {
     std::string pattern;
     std::optional<std::string> date;
     std::vector<CheckReading> readings;
+    std::vector<std::string> faults;    // of the look: "wing central", where it was not
+    std::optional<std::string> photo;   // the file that it was measured on
     Carried carried;
     bool operator==(const CheckedFly&) const = default;
 };
@@ -79,8 +82,9 @@ struct Day {
     std::optional<Light> light;
     std::vector<Outing> outings;
     std::vector<Fish> fish;
-    std::optional<std::string> note;
-    Carried carried;
+    std::vector<std::string> photos;  // files
+    std::optional<std::string> note = {};
+    Carried carried = {};
     bool operator==(const Day&) const = default;
 };
 

@@ -59,6 +59,7 @@ inline constexpr Rule kMonth{1.0, 12.0, false, "a month from 1 to 12", 1.0, true
 inline constexpr Rule kCorrection{0.2, 3.0, false, "a correction from 0.2 to 3"};
 inline constexpr Rule kHours{0.0, 24.0, true, "hours over 0 and at most 24"};
 inline constexpr Rule kWave{0.0, 20.0, false, "a wave from 0 to 20 m", 1000.0};
+inline constexpr Rule kStock{0.0, 1e9, false, "how much there is, 0 or more"};
 inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 0 to 100000", 1.0, true};
 [[nodiscard]] inline bool isColour(std::string_view text) {
     return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
@@ -461,6 +462,17 @@ void describe(V& v, T& c) {
     v.rest(c.carried);
 }
 
+template <class V, Is<Stock> T>
+void describe(V& v, T& s) {
+    v("id", s.id);
+    v("material", s.material);
+    v("length_m", s.length, kLeaderLength);
+    v("count", s.count, kStock);
+    v("mass_mg", s.mass, kStock);
+    v("offcuts_mm", s.offcuts, kLength);
+    v.rest(s.carried);
+}
+
 template <class V, Is<SeasonRow> T>
 void describe(V& v, T& s) {
     v("id", s.id);
@@ -486,6 +498,7 @@ void describe(V& v, T& b) {
     v("wanted", b.wanted, kTied);
     v("tied", b.tied, kTied);
     v("day", b.day);
+    v("team", b.team);
     v("note", b.note);
     v.rest(b.carried);
 }
@@ -503,6 +516,8 @@ void describe(V& v, T& c) {
     v("pattern", c.pattern);
     v("date", c.date);
     v("readings", c.readings);
+    v("faults", c.faults);
+    v("photo", c.photo);
     v.rest(c.carried);
 }
 template <class V, Is<Outing> T>
@@ -532,6 +547,7 @@ void describe(V& v, T& d) {
     v("light", d.light);
     v("outings", d.outings);
     v("fish", d.fish);
+    v("photos", d.photos);
     v("note", d.note);
     v.rest(d.carried);
 }
@@ -579,6 +595,8 @@ void describe(V& v, T& b) {
     v("pattern", b.pattern);
     v("hook", b.hook);
     v("tied", b.tied, kTied);
+    v("chewed", b.chewed, kTied);
+    v("lost", b.lost, kTied);
     v.rest(b.carried);
 }
 
@@ -591,6 +609,7 @@ void describe(V& v, T& b) {
     v("feathers", b.feathers);
     v("cut_lists", b.cutLists);
     v("capes", b.capes);
+    v("stock", b.stock);
     v("team_schools", b.teamSchools);
     v("waters", b.waters);
     v("rule_cards", b.ruleCards);

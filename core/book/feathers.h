@@ -1,4 +1,4 @@
-// The feathers that slips are cut from, one by one, and lists of slips wanted (formats.md, "Feathers and cut lists").
+// What lies in the drawers by count: the feathers that slips are cut from, one by one, capes, spools and off-cuts; and lists of slips wanted (formats.md, "Feathers and cut lists").
 #pragma once
 
 #include <array>
@@ -73,6 +73,19 @@ struct Cape {
     std::vector<CapeBand> bands;
     Carried carried;
     bool operator==(const Cape&) const = default;
+};
+
+// How much of a material lies in the drawer: on the spool, in the packet, and off-cuts worth keeping. What is absent is
+// not counted.
+struct Stock {
+    std::string id;
+    std::string material;
+    std::optional<Length> length;  // on the spool, beside the off-cuts
+    std::optional<double> count;   // beads, cheeks, strands, fibres
+    std::optional<double> mass;    // fur, mg
+    std::vector<Length> offcuts;
+    Carried carried;
+    bool operator==(const Stock&) const = default;
 };
 
 }  // namespace machair

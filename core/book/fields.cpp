@@ -44,6 +44,7 @@ constexpr std::array kLabels = {
     Label{"point_share", "point's weight to the heaviest"}, Label{"family_spread", "lengths may differ by"}, Label{"spacing_least_m", "spacing at least, m"},
     Label{"spacing_most_m", "spacing at most, m"}, Label{"dropper_least_m", "droppers at least, m"}, Label{"dropper_most_m", "droppers at most, m"},
     Label{"fullness", "fullness, times the wave's"}, Label{"max_length_mm", "no longer than, mm"}, Label{"buoyancy_mN", "buoyancy, mN"},
+    Label{"length_m", "m on the spool"}, Label{"count", "in the packet"}, Label{"mass_mg", "mg in the bag"}, Label{"offcuts_mm", "off-cuts, mm"},
     Label{"varied_from", "varied from"}, Label{"varied_why", "varied why"}};
 
 struct Primary {
@@ -461,6 +462,11 @@ std::vector<Field> fieldsOf(const Pattern& pattern) { return recordFields(patter
 Result<Pattern> withField(const Pattern& pattern, std::string_view key, std::string_view text, const Place& place) {
     return recordWith(pattern, key, text, place);
 }
+
+std::vector<Field> fieldsOf(const Stock& stock) { return recordFields(stock); }
+Result<Stock> withField(const Stock& stock, std::string_view key, std::string_view text, const Place& place) { return recordWith(stock, key, text, place); }
+std::vector<Field> fieldsOf(const Batch& batch) { return recordFields(batch); }
+Result<Batch> withField(const Batch& batch, std::string_view key, std::string_view text, const Place& place) { return recordWith(batch, key, text, place); }
 
 std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }
 std::vector<Field> fieldsOf(const Material& material) { return recordFields(material); }

@@ -53,6 +53,11 @@ struct Field {
 [[nodiscard]] Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::string_view text, const Place& place);
 
+[[nodiscard]] std::vector<Field> fieldsOf(const Stock& stock);
+[[nodiscard]] Result<Stock> withField(const Stock& stock, std::string_view key, std::string_view text, const Place& place);
+[[nodiscard]] std::vector<Field> fieldsOf(const Batch& batch);
+[[nodiscard]] Result<Batch> withField(const Batch& batch, std::string_view key, std::string_view text, const Place& place);
+
 // "rear_diameter" → "thick at the rear".
 [[nodiscard]] std::string fieldLabel(std::string_view key);
 

@@ -96,7 +96,9 @@ struct BoxFly {
     std::string pattern;
     std::optional<std::string> hook;  // the dressing's own where absent
     std::optional<int> tied;          // 1 where absent
-    Carried carried;
+    std::optional<int> chewed;        // of those, still there but spent
+    std::optional<int> lost = {};     // in the water so far
+    Carried carried = {};
     bool operator==(const BoxFly&) const = default;
 };
 

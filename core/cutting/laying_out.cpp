@@ -22,11 +22,14 @@ class Writer {
     std::vector<LaidOut> list;
 
     void length(std::size_t part, const std::string& what, Length each, std::string why = {}) {
-        list.push_back({part, what, lengthText(each), flies_ == 1 ? lengthText(each) : std::to_string(flies_) + " of " + lengthText(each) + ", " + lengthText(each * flies_), std::move(why)});
+        list.push_back({part, what, lengthText(each), flies_ == 1 ? lengthText(each) : std::to_string(flies_) + " of " + lengthText(each) + ", " + lengthText(each * flies_), std::move(why), materialOf(part), each, {}, {}});
     }
     void pieces(std::size_t part, const std::string& what, double count, const std::string& of, std::string why = {}) {
         const auto text = [&](double n) { return formatShort(n, 0) + " " + of; };
-        list.push_back({part, what, text(count), text(count * flies_), std::move(why)});
+        list.push_back({part, what, text(count), text(count * flies_), std::move(why), materialOf(part), {}, count, {}});
+    }
+    [[nodiscard]] std::string materialOf(std::size_t part) const {
+        return part < plan_.parts.size() ? plan_.parts[part].material.value_or(std::string()) : plan_.threadMaterial.id;
     }
     void part(std::size_t i) {
         const PartPlan& p = plan_.parts[i];
@@ -65,6 +68,10 @@ class Writer {
             if (body.yield && *body.yield > 0) list.back().all = std::to_string((flies_ + *body.yield - 1) / *body.yield) + " sets of " + formatShort(*body.strands, 0);
         } else if (body.length)
             length(i, what, *body.length + kHeld, "45 mm of it to hold");
+        if ((body.rope || body.noodle) && !list.empty()) {  // fur is weighed, not measured
+            list.back().length.reset();
+            list.back().mass = body.mass;
+        }
     }
     void hackle(std::size_t i, const std::string& what, const HacklePlan& h, double feathers) {
         pieces(i, what, feathers, "× feather, fibre " + formatNumber(h.fibre / mm, 1) + " mm",

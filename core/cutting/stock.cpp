@@ -1,27 +1,158 @@
 #include "cutting/stock.h"
 
 #include <algorithm>
+#include <functional>
 
+#include "book/fields.h"
+#include "book/record_edits.h"
 #include "book/team_edits.h"
 #include "units/text.h"
 
 namespace machair {
 
-Result<Edit> recordTied(const Book& book, std::string_view pattern, int flies, const CuttingPlan& cuts, const HacklesChosen& hackles) {
-    int before = 0;
-    const Pattern* dressing = book.findPattern(pattern);
-    if (!dressing) return noSuch(Place("patterns"), "dressing", pattern);
-    for (const BoxFly& fly : book.box)
-        if (fly.pattern == pattern && fly.hook.value_or(dressing->hook) == dressing->hook) before += fly.tied.value_or(1);
-    auto edit = changeBoxCount(book, pattern, before + flies);
+namespace {
+
+// Lengths, counts and weights of so many flies out of the stock.
+void takeOut(std::vector<Stock>& stock, const Plan& plan, int flies) {
+    for (const LaidOut& laid : layOut(plan, flies)) {
+        const auto found = std::ranges::find(stock, laid.material, &Stock::material);
+        if (found == stock.end()) continue;
+        if (laid.length) {
+            FromOffcuts cut = cutFrom(found->offcuts, *laid.length, flies);
+            found->offcuts = std::move(cut.left);
+            if (found->length) found->length = std::max(0.0 * mm, *found->length - static_cast<double>(cut.offSpool) * *laid.length);
+        }
+        if (laid.count && found->count) found->count = std::max(0.0, *found->count - *laid.count * flies);
+        if (laid.mass && found->mass) found->mass = std::max(0.0, *found->mass - *laid.mass / mg * flies);
+    }
+}
+
+// How much of it there is, in the unit it is laid out by.
+std::optional<double> amountThere(const Stock& stock, const LaidOut& laid) {
+    if (laid.length) {
+        if (!stock.length && stock.offcuts.empty()) return std::nullopt;
+        Length sum = stock.length.value_or(0.0 * mm);
+        for (const Length offcut : stock.offcuts) sum += offcut;
+        return sum / metre;
+    }
+    return laid.mass ? stock.mass : stock.count;
+}
+double wantedOf(const LaidOut& laid) { return laid.length ? *laid.length / metre : laid.mass ? *laid.mass / mg : laid.count.value_or(0.0); }
+std::string unitOfStock(const LaidOut& laid) { return laid.length ? " m" : laid.mass ? " mg" : ""; }
+int decimalsOf(const LaidOut& laid) { return laid.length ? 2 : 0; }
+
+}  // namespace
+
+FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces) {
+    FromOffcuts cut;
+    std::ranges::sort(offcuts);
+    std::vector<bool> touched(offcuts.size(), false);
+    const std::vector<Length> whole = offcuts;
+    for (; cut.pieces < pieces; ++cut.pieces) {
+        std::size_t best = offcuts.size();  // what is left after cuts is no longer in order
+        for (std::size_t i = 0; i < offcuts.size(); ++i)
+            if (offcuts[i] >= piece && (best == offcuts.size() || offcuts[i] < offcuts[best])) best = i;
+        if (best == offcuts.size()) break;
+        offcuts[best] -= piece;
+        touched[best] = true;
+    }
+    cut.offSpool = pieces - cut.pieces;
+    for (std::size_t i = 0; i < offcuts.size(); ++i) {
+        if (touched[i]) cut.from.push_back(whole[i]);
+        if (!touched[i] || offcuts[i] >= kLeastOffcut) cut.left.push_back(offcuts[i]);
+    }
+    std::ranges::sort(cut.left, std::greater{});
+    return cut;
+}
+
+Result<Edit> tieOneOf(const Book& book, std::string_view batch) {
+    auto edit = tieOne(book, batch);
     if (!edit) return edit;
-    edit->after.feathers = afterCutting(std::move(edit->after.feathers), cuts);
+    const auto found = std::ranges::find(book.batches, batch, &Batch::id);
+    if (const auto plan = planPattern(book, found->pattern)) takeOut(edit->after.stock, *plan, 1);
+    return edit;
+}
+
+Result<std::vector<StockWanted>> stockWanted(const Book& book) {
+    std::vector<StockWanted> list;
+    std::vector<double> wanted;
+    for (const Batch& batch : book.batches) {
+        const int left = std::min(kMostFlies, batch.wanted - batch.tied.value_or(0));
+        if (left <= 0) continue;
+        const auto plan = planPattern(book, batch.pattern);
+        if (!plan) return tl::unexpected(plan.error());
+        for (const LaidOut& laid : layOut(*plan, left)) {
+            if (laid.material.empty()) continue;
+            auto at = std::ranges::find(list, laid.material, &StockWanted::material);
+            if (at == list.end()) {
+                const Material* material = book.findMaterial(laid.material);
+                list.push_back({laid.material, material ? material->title() : laid.material, "not counted", {}, {}, {}, {}, {}, {}});
+                wanted.push_back(0.0);
+                at = list.end() - 1;
+            }
+            double& sum = wanted[static_cast<std::size_t>(at - list.begin())];
+            sum += wantedOf(laid) * left;
+            at->uses.push_back(laid.all + " for " + plan->pattern.title());
+            at->wants = formatNumber(sum, decimalsOf(laid)) + unitOfStock(laid);
+            at->buy = at->wants;
+            const Stock* stock = book.findStock(laid.material);
+            const auto there = stock ? amountThere(*stock, laid) : std::nullopt;
+            if (!there) continue;
+            at->has = formatNumber(*there, decimalsOf(laid)) + unitOfStock(laid);
+            at->lasts = sum > 0.0 ? *there / sum : 1.0;
+            at->buy = *there >= sum ? "" : formatNumber(sum - *there, decimalsOf(laid)) + unitOfStock(laid);
+            if (*there < sum && !at->runsOutIn) {
+                at->runsOutIn = plan->pattern.title();
+                at->buyBy = batch.day;
+            }
+        }
+    }
+    std::ranges::stable_sort(list, [](const StockWanted& a, const StockWanted& b) {
+        return a.lasts.has_value() != b.lasts.has_value() ? a.lasts.has_value() : a.lasts.value_or(0.0) < b.lasts.value_or(0.0);
+    });
+    return list;
+}
+
+Result<Edit> changeStock(const Book& book, std::string_view material, std::string_view key, std::string_view text) {
+    const Material* found = book.findMaterial(material);
+    if (!found) return noSuch(Place("stock"), "material", material);
+    const auto at = std::ranges::find(book.stock, material, &Stock::material);
+    const auto index = static_cast<std::size_t>(at - book.stock.begin());
+    Stock stock;
+    stock.id = "stock-" + found->id;
+    for (int n = 2; std::ranges::find(book.stock, stock.id, &Stock::id) != book.stock.end(); ++n) stock.id = "stock-" + found->id + "-" + std::to_string(n);
+    stock.material = found->id;
+    if (at != book.stock.end()) stock = *at;
+    auto changed = withField(stock, key, text, Place("stock").at(index));
+    if (!changed) return tl::unexpected(changed.error());
+    Edit edit{found->title() + ": " + (text.empty() ? fieldLabel(key) + " not counted" : std::string(text) + " " + fieldLabel(key)), book};
+    if (at == book.stock.end()) edit.after.stock.push_back(std::move(*changed));
+    else edit.after.stock[index] = std::move(*changed);
+    return edit;
+}
+
+Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, const CuttingPlan& cuts, const HacklesChosen& hackles) {
+    Edit edit{{}, book};
+    for (const TiedFlies& some : tied) {
+        const Pattern* dressing = book.findPattern(some.pattern);
+        if (!dressing) return noSuch(Place("patterns"), "dressing", some.pattern);
+        int before = 0;
+        for (const BoxFly& fly : edit.after.box)
+            if (fly.pattern == some.pattern && fly.hook.value_or(dressing->hook) == dressing->hook) before += fly.tied.value_or(1);
+        auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies);
+        if (!boxed) return boxed;
+        edit.after = std::move(boxed->after);
+        edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " + std::to_string(before + some.flies) + " in the box";
+        if (const auto plan = planPattern(book, some.pattern)) takeOut(edit.after.stock, *plan, some.flies);
+        for (Batch& batch : edit.after.batches)
+            if (batch.id == some.batch) batch.tied = batch.tied.value_or(0) + some.flies;
+    }
+    edit.after.feathers = afterCutting(std::move(edit.after.feathers), cuts);
     for (const HackleServed& served : hackles.served) {
-        CapeBand& band = edit->after.capes.at(served.cape).bands.at(served.band);
+        CapeBand& band = edit.after.capes.at(served.cape).bands.at(served.band);
         if (band.count == 0) return fail(Place("capes").at(served.cape).key("bands").at(served.band), "expected a feather in this band, got none", "plan the batch again");
         --band.count;
     }
-    edit->words = dressing->title() + ": " + std::to_string(flies) + " tied, " + std::to_string(before + flies) + " in the box";
     return edit;
 }
 

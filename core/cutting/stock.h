@@ -1,15 +1,58 @@
-// What is left when a batch has been cut and tied: part-used feathers, capes by band, and flies in the box.
+// What lies in the drawers falls as flies are tied: part-used feathers, capes by band, spools, packets and off-cuts; and
+// what will run out, and when to buy.
 #pragma once
 
 #include "book/edits.h"
 #include "cutting/cutting.h"
 #include "cutting/hackles.h"
+#include "cutting/laying_out.h"
 
 namespace machair {
 
-// The slips out of their feathers, the hackles out of their bands, the flies into the box: one edit. Faults: no such
-// dressing, a band that has no feather left.
-[[nodiscard]] Result<Edit> recordTied(const Book& book, std::string_view pattern, int flies, const CuttingPlan& cuts, const HacklesChosen& hackles);
+// So many of a dressing that were tied, of a batch or beside one.
+struct TiedFlies {
+    std::string pattern;
+    int flies = 1;
+    std::optional<std::string> batch = {};
+};
+
+// The slips out of their feathers, the hackles out of their bands, lengths and counts out of the stock, the flies into the
+// box: one edit. Faults: no such dressing, a band that has no feather left. Stock never falls under nothing: what the tier
+// had and did not count is not invented.
+[[nodiscard]] Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, const CuttingPlan& cuts, const HacklesChosen& hackles);
+
+// One more of a batch is tied: in the box, and out of the stock. A fault where all are.
+[[nodiscard]] Result<Edit> tieOneOf(const Book& book, std::string_view batch);
+
+// Pieces of one length out of the off-cuts, the shortest that does it each time, and the rest off the spool. Off-cuts under
+// kLeastOffcut are thrown away.
+inline constexpr Length kLeastOffcut = 60.0 * mm;
+struct FromOffcuts {
+    std::vector<Length> left;     // the off-cuts that remain, longest first
+    std::vector<Length> from;     // the off-cuts that pieces are taken of, as they were
+    int pieces = 0;               // out of off-cuts
+    int offSpool = 0;
+};
+[[nodiscard]] FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces);
+
+// What the waiting batches want of each material that is counted, and whether it is there: what runs out first comes first,
+// materials that aren't counted last.
+struct StockWanted {
+    std::string material;   // id
+    std::string title;
+    std::string has;        // "3.2 m", "12", "40 mg"; "not counted"
+    std::string wants;
+    std::optional<double> lasts;     // share of the want that is there, 1 or more where it is enough
+    std::optional<std::string> runsOutIn;  // the batch's dressing in which it gives out
+    std::optional<std::string> buyBy;      // that batch's day
+    std::string buy;                 // how much is missing
+    std::vector<std::string> uses;   // "12 of 96 mm, 1.15 m for Kelp Lantern"
+};
+[[nodiscard]] Result<std::vector<StockWanted>> stockWanted(const Book& book);
+
+// Of a material: a record for it is added where there is none; empty text forgets it. `key` as in the file: length_m, count,
+// mass_mg, offcuts_mm.
+[[nodiscard]] Result<Edit> changeStock(const Book& book, std::string_view material, std::string_view key, std::string_view text);
 
 // So much of a noodle or loop was left over after a body: the next one of that fur is made shorter (or longer, for a
 // negative rest) by half of what it missed, so that one odd fly doesn't decide. Faults: a part that is not dubbed, a

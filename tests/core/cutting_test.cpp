@@ -265,7 +265,7 @@ TEST_CASE("what a batch used is gone from feathers and capes, and the flies are 
     const Plan plan = planPattern(book, "heather-tinker").value();
     const CuttingPlan cuts = planCuts(book.feathers, slipsFor(plan, 2));
     const HacklesChosen hackles = chooseHackles(book.capes, hacklesFor(plan, 2));
-    const Edit edit = recordTied(book, "heather-tinker", 2, cuts, hackles).value();
+    const Edit edit = recordTied(book, {{"heather-tinker", 2}}, cuts, hackles).value();
     const auto all = [](const Book& b) {
         Length free;
         int feathers = 0;
