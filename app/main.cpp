@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <string_view>
 
+#include "check/check_station.h"
 #include "drawers/drawers_station.h"
 #include "frame/main_window.h"
 #include "theme/theme.h"
@@ -26,6 +27,8 @@ struct Wanted {
     QString drawer;
     QString station;
     QString team;
+    QString photo;
+    QString press;
     int part = -1;
 };
 
@@ -43,9 +46,11 @@ Wanted read(const QApplication& application) {
     const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
     const QCommandLineOption sizes(QStringLiteral("sizes"), QObject::tr("the dressing across sizes"));
     const QCommandLineOption drawer(QStringLiteral("drawer"), QObject::tr("open the drawers at this thing"), QStringLiteral("ID"));
-    const QCommandLineOption station(QStringLiteral("station"), QObject::tr("open this station: plan, cut, tie, balance, drift, water, evening, daybook or drawers"), QStringLiteral("NAME"));
+    const QCommandLineOption station(QStringLiteral("station"), QObject::tr("open this station: plan, cut, tie, check, balance, drift, water, evening, daybook or drawers"), QStringLiteral("NAME"));
     const QCommandLineOption team(QStringLiteral("team"), QObject::tr("hang this team on the cast"), QStringLiteral("ID"));
-    parser.addOptions({station, team, drawer, sizes, demo, picture, dressing, dark, part, size});
+    const QCommandLineOption photo(QStringLiteral("photo"), QObject::tr("check the fly on this photograph"), QStringLiteral("FILE"));
+    const QCommandLineOption press(QStringLiteral("press"), QObject::tr("press the button of this name once the window is open"), QStringLiteral("NAME"));
+    parser.addOptions({photo, press, station, team, drawer, sizes, demo, picture, dressing, dark, part, size});
     parser.process(application);
     Wanted wanted;
     wanted.file = parser.positionalArguments().value(0);
@@ -55,6 +60,8 @@ Wanted read(const QApplication& application) {
     wanted.dark = parser.isSet(dark);
     wanted.drawer = parser.value(drawer);
     wanted.station = parser.value(station);
+    wanted.photo = parser.value(photo);
+    wanted.press = parser.value(press);
     wanted.team = parser.value(team);
     wanted.sizes = parser.isSet(sizes);
     if (parser.isSet(part)) wanted.part = parser.value(part).toInt();
@@ -104,6 +111,11 @@ int main(int argc, char** argv) {
         }
     }
     if (wanted.sizes) window.findChild<QAbstractButton*>(QStringLiteral("sizes"))->setChecked(true);
+    if (!wanted.photo.isEmpty()) {
+        window.showStation(machair::app::Station::check);
+        window.findChild<machair::app::CheckStation*>()->loadPhoto(QFileInfo(wanted.photo).absoluteFilePath());
+    }
+    if (auto* button = wanted.press.isEmpty() ? nullptr : window.findChild<QAbstractButton*>(wanted.press)) button->click();
     if (!wanted.picture.isEmpty()) {
         window.resize(wanted.size);
         window.show();
@@ -111,7 +123,7 @@ int main(int argc, char** argv) {
         // Stations that work on a thread get the time to; Balance is asked for its proposals.
         const bool balance = window.station() == machair::app::Station::balance;
         if (balance) window.findChild<QAbstractButton*>(QStringLiteral("find"))->click();
-        QTimer::singleShot(balance ? 8000 : wanted.station.isEmpty() ? 200 : 1500, &window, [&] {
+        QTimer::singleShot(balance ? 8000 : !wanted.photo.isEmpty() ? 3000 : wanted.station.isEmpty() ? 200 : 1500, &window, [&] {
             result = savePicture(window, wanted.picture);
             QApplication::exit(result);
         });

@@ -7,7 +7,7 @@
 
 #include "colour/colour.h"
 #include "cutting/vane.h"
-#include "scene/random.h"
+#include "units/random.h"
 #include "units/text.h"
 
 namespace machair::app {

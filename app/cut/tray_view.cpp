@@ -5,7 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "scene/random.h"
+#include "units/random.h"
 #include "units/text.h"
 
 namespace machair::app {

@@ -19,6 +19,7 @@
 #include <QVBoxLayout>
 
 #include "balance/balance_station.h"
+#include "check/check_station.h"
 #include "cut/cut_station.h"
 #include "daybook/daybook_station.h"
 #include "drawers/drawers_station.h"
@@ -78,7 +79,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
+    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_), new CheckStation(document_, theme_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
         stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);
@@ -141,7 +142,8 @@ void MainWindow::buildShortcuts() {
     };
     on(QKeySequence(Qt::ALT | Qt::Key_D), [this] { findChild<QToolButton*>(QStringLiteral("dressing"))->showMenu(); });
     for (const auto& entry : Names<Station>::entries)
-        on(QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_1 + static_cast<int>(entry.value))), [this, station = entry.value] { showStation(station); });
+        on(QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_0 + (static_cast<int>(entry.value) + 1) % 10)),  // the tenth is Ctrl+0
+            [this, station = entry.value] { showStation(station); });
     focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
     focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
     focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");

@@ -11,6 +11,7 @@ QString titleOf(Station station) {
         case Station::plan: return QObject::tr("Plan");
         case Station::cut: return QObject::tr("Cut");
         case Station::tie: return QObject::tr("Tie");
+        case Station::check: return QObject::tr("Check");
         case Station::balance: return QObject::tr("Balance");
         case Station::drift: return QObject::tr("Drift");
         case Station::water: return QObject::tr("Water");
@@ -26,6 +27,7 @@ QString purposeOf(Station station) {
         case Station::plan: return QObject::tr("size the fly");
         case Station::cut: return QObject::tr("what to cut from which feather");
         case Station::tie: return QObject::tr("at the vice, step by step");
+        case Station::check: return QObject::tr("is it as planned, and what your hand always does");
         case Station::balance: return QObject::tr("the three as a team");
         case Station::drift: return QObject::tr("how they fish");
         case Station::water: return QObject::tr("the day, its rules, and which three to choose");
@@ -46,7 +48,7 @@ StationBar::StationBar(Document& document, Theme& theme, QWidget* parent)
         auto* tab = new QToolButton(this);
         tab->setObjectName(QStringLiteral("station-") + QString::fromLatin1(entry.name.data(), static_cast<qsizetype>(entry.name.size())));
         tab->setText(titleOf(entry.value));
-        tab->setToolTip(tr("%1 (Ctrl+%2)").arg(purposeOf(entry.value)).arg(number++));
+        tab->setToolTip(tr("%1 (Ctrl+%2)").arg(purposeOf(entry.value)).arg(number++ % 10));
         tab->setAccessibleName(titleOf(entry.value));
         tab->setCheckable(true);
         tab->setAutoExclusive(true);

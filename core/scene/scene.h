@@ -12,7 +12,7 @@
 #include <vector>
 
 #include "colour/colour.h"
-#include "scene/random.h"
+#include "units/random.h"
 #include "scene/vec3.h"
 #include "sizing/plan.h"
 

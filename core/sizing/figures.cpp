@@ -16,6 +16,7 @@ constexpr double kTailTolerance = 0.08;
 constexpr double kHackleTolerance = 0.10;
 constexpr double kWingTolerance = 0.08;
 constexpr double kBodyTolerance = 0.05;
+constexpr double kDiameterTolerance = 0.10;
 constexpr double kSlipTolerance = 0.05;
 
 class Sheet {
@@ -72,8 +73,8 @@ struct WriteFigures {
     void operator()(const BodyPlan& body) const {
         sheet.length("end_mm", body.end, kBodyTolerance, sayStation(body.end, plan.hook).text);
         sheet.length("front_mm", body.front, kBodyTolerance, sayStation(body.front, plan.hook).text);
-        sheet.length("rear_diameter_mm", body.rearDiameter);
-        sheet.length("front_diameter_mm", body.frontDiameter);
+        sheet.length("rear_diameter_mm", body.rearDiameter, kDiameterTolerance);
+        sheet.length("front_diameter_mm", body.frontDiameter, kDiameterTolerance);
         sheet.number("volume_mm3", body.volume / mm3);
         if (body.noodle) sheet.number("mass_mg", body.mass / mg);
         sheet.length("noodle_mm", body.noodle);

@@ -1,0 +1,507 @@
+#include "check/check_station.h"
+
+#include <QComboBox>
+#include <QDate>
+#include <QDoubleSpinBox>
+#include <QFileDialog>
+#include <QHBoxLayout>
+#include <QImageReader>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QProgressBar>
+#include <QSignalBlocker>
+#include <QStackedWidget>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "check/asked_view.h"
+#include "check/eye_view.h"
+#include "check/hand_view.h"
+#include "check/photo_view.h"
+#include "frame/panel.h"
+#include "hand/hand.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr int kPanelWidth = 400;
+constexpr int kMostPixels = 16'000'000;  // a larger picture is read smaller
+
+photo::Picture greyOf(const QImage& image) {
+    const QImage grey = image.convertToFormat(QImage::Format_Grayscale8);
+    photo::Picture picture{grey.width(), grey.height(), {}};
+    picture.grey.reserve(static_cast<std::size_t>(grey.width()) * static_cast<std::size_t>(grey.height()));
+    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
+    return picture;
+}
+
+// "11.2, 11.6 11.4" as lengths; nothing where something else stands there.
+std::optional<std::vector<Length>> lengthsIn(const QString& text) {
+    std::vector<Length> list;
+    for (const QString& word : QString(text).replace(QLatin1Char(','), QLatin1Char(' ')).split(QLatin1Char(' '), Qt::SkipEmptyParts)) {
+        const auto length = parseLength(word.toStdString());
+        if (!length || *length <= 0.0 * mm) return std::nullopt;
+        list.push_back(*length);
+    }
+    return list;
+}
+
+QString percent(double share) { return qt(formatNumber(100.0 * share, 1)); }
+
+}  // namespace
+
+CheckStation::CheckStation(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), views_(new QStackedWidget), photo_(new PhotoView(document, theme)), hand_(new HandView(theme)),
+      eye_(new EyeView(document, theme)), fly_(new AskedView(document, theme)), asked_(new QLabel), number_(new QLabel), verdict_(new QLabel), devices_(new QLabel), typed_(new QDoubleSpinBox),
+      list_(new QListWidget), looks_(new QListWidget), said_(new QLabel), progress_(new QProgressBar), handPart_(new QComboBox), handSaid_(new QLabel),
+      lefts_(new QLineEdit), rights_(new QLineEdit), paired_(new QLabel) {
+    setObjectName(QStringLiteral("check"));
+    auto* layout = sideBySide(this);
+    views_->addWidget(makeBench());
+    views_->addWidget(photo_);
+    views_->addWidget(hand_);
+    views_->addWidget(eye_);
+    views_->addWidget(makePairs());
+    layout->addWidget(views_, 1);
+    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
+    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refreshHand(); });
+    connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
+    connect(&background_, &Background::progressed, progress_, [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
+    connect(photo_, &PhotoView::measured, this, [this](std::size_t part, const QString& figure, double length) {
+        for (std::size_t i = 0; i < items_.size(); ++i)
+            if (items_[i].part == part && qt(items_[i].figure) == figure) setReading(i, length);
+    });
+    connect(photo_, &PhotoView::marked, this, [this] {
+        document_.say(tr("Laid over by your marks: %1 px a mm, a length of the shank to ± %2 mm")
+                          .arg(qt(formatNumber(photo_->registration()->pxPerMm, 1)), qt(formatNumber(photo_->registration()->error, 2))));
+    });
+    connect(&camera_, &devices::Camera::taken, this, [this](const QString& file) {
+        if (isVisible()) loadPhoto(file);
+    });
+    connect(&camera_, &devices::Camera::rubbish, this, [this](const QString& line) { document_.say(tr("The camera sent \"%1\", which is no file").arg(line.left(40))); });
+}
+
+void CheckStation::useCalliper(std::unique_ptr<devices::Calliper> calliper) {
+    calliper_ = std::move(calliper);
+    connect(calliper_.get(), &devices::Calliper::read, this, [this](double length) {
+        if (!isVisible()) return;
+        if (views_->currentIndex() == static_cast<int>(Mode::pairs)) {
+            QLineEdit* to = rights_->hasFocus() ? rights_ : lefts_;
+            to->setText((to->text() + QLatin1Char(' ') + qt(formatNumber(length, 2))).trimmed());
+            return pair();
+        }
+        take(length);
+    });
+    connect(calliper_.get(), &devices::Calliper::rubbish, this, [this](const QString& line) { if (isVisible()) document_.say(tr("The calliper sent \"%1\", which is no length").arg(line.left(40))); });
+    connect(calliper_.get(), &devices::Calliper::stateChanged, this, &CheckStation::refresh);
+    calliper_->connectNow();
+}
+
+// What is asked for and how it came out, readable from a metre.
+QWidget* CheckStation::makeBench() {
+    auto* bench = new QWidget;
+    auto* column = new QVBoxLayout(bench);
+    column->setContentsMargins(40, 20, 40, 20);
+    asked_->setObjectName(QStringLiteral("asked"));
+    asked_->setFont(faceScaled(2.2, true));
+    asked_->setWordWrap(true);
+    number_->setObjectName(QStringLiteral("reading"));
+    number_->setFont(faceScaled(6.0, true));
+    verdict_->setObjectName(QStringLiteral("verdict"));
+    verdict_->setFont(faceScaled(2.2, true));
+    verdict_->setWordWrap(true);
+    devices_->setWordWrap(true);
+    column->addWidget(asked_);
+    column->addWidget(fly_, 1);
+    column->addWidget(number_);
+    column->addWidget(verdict_);
+    column->addSpacing(16);
+    auto* type = new QHBoxLayout;
+    typed_->setObjectName(QStringLiteral("typed"));
+    typed_->setAccessibleName(tr("A reading, typed"));
+    typed_->setRange(0.0, 200.0);
+    typed_->setDecimals(2);
+    typed_->setSuffix(tr(" mm"));
+    typed_->setSpecialValueText(tr("type a reading, Enter"));
+    typed_->setMinimumWidth(220);
+    type->addWidget(typed_);
+    auto* back = toolButton("check-back", tr("Back"), tr("The part before, to measure it again"));
+    type->addWidget(back);
+    auto* skip = toolButton("check-skip", tr("Skip"), tr("This part is not measured on this fly"));
+    type->addWidget(skip);
+    type->addStretch(1);
+    column->addLayout(type);
+    column->addWidget(devices_);
+    connect(back, &QToolButton::clicked, this, [this] {
+        if (current_ > 0) --current_;
+        refresh();
+    });
+    connect(skip, &QToolButton::clicked, this, [this] {
+        if (current_ < items_.size()) ++current_;
+        refresh();
+    });
+    connect(typed_, &QDoubleSpinBox::editingFinished, this, [this] {
+        const double length = typed_->value();
+        if (length <= 0.0 || !typed_->hasFocus()) return;
+        const QSignalBlocker quiet(typed_);
+        typed_->setValue(0.0);
+        typed_->selectAll();
+        take(length);
+    });
+    return bench;
+}
+
+QWidget* CheckStation::makePairs() {
+    auto* pairs = new QWidget;
+    auto* column = new QVBoxLayout(pairs);
+    column->setContentsMargins(40, 30, 40, 30);
+    column->setSpacing(10);
+    auto* title = heading(tr("Pairs out of a heap"));
+    title->setFont(faceScaled(1.5, true));
+    column->addWidget(title);
+    auto* how = new QLabel(tr("Measure wings, cheeks or flies one by one; the calliper writes where the cursor is. With lefts and rights apart, each pair takes one of both."));
+    how->setWordWrap(true);
+    column->addWidget(how);
+    for (const auto& [line, name, label] : {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (mm)")}, std::tuple{rights_, "rights", tr("the rights (mm); empty where there are no sides")}}) {
+        line->setObjectName(QString::fromLatin1(name));
+        line->setAccessibleName(label);
+        line->setPlaceholderText(QStringLiteral("11.2  11.6  11.4 …"));
+        column->addWidget(new QLabel(label));
+        column->addWidget(line);
+        connect(line, &QLineEdit::textChanged, this, &CheckStation::pair);
+    }
+    paired_->setObjectName(QStringLiteral("paired"));
+    paired_->setFont(faceScaled(1.2));
+    paired_->setWordWrap(true);
+    column->addWidget(paired_);
+    column->addStretch(1);
+    return pairs;
+}
+
+QWidget* CheckStation::makePanel() {
+    auto* panel = new QWidget;
+    auto* column = panelColumn(panel);
+    auto* modes = new QHBoxLayout;
+    modes->setSpacing(3);
+    for (const auto& [name, text, tip, mode] :
+         {std::tuple{"by-calliper", tr("Calliper"), tr("Part after part, judged at once"), Mode::calliper}, std::tuple{"by-photo", tr("Photo"), tr("The plan laid over a photograph"), Mode::photo},
+          std::tuple{"the-hand", tr("Hand"), tr("What your hand always does"), Mode::hand}, std::tuple{"the-eye", tr("Eye"), tr("Train the eye on drawn flies"), Mode::eye},
+          std::tuple{"the-pairs", tr("Pairs"), tr("Which two of a heap belong together"), Mode::pairs}}) {
+        auto* made = toolButton(name, text, tip);
+        made->setCheckable(true);
+        made->setAutoExclusive(true);
+        connect(made, &QToolButton::clicked, this, [this, mode] { choose(mode); });
+        modes->addWidget(made);
+        modes_.push_back(made);
+    }
+    modes_.front()->setChecked(true);
+    modes->addStretch(1);
+    column->addLayout(modes);
+    auto* picture = new QHBoxLayout;
+    auto* open = toolButton("open-photo", tr("Open a photograph…"), tr("A picture of the fly in the vice, from the side, on a plain card"));
+    connect(open, &QToolButton::clicked, this, &CheckStation::askForPhoto);
+    picture->addWidget(open);
+    aloud_ = toolButton("check-aloud", tr("Aloud"), tr("Says each verdict, where this computer has a voice"));
+    aloud_->setCheckable(true);
+    picture->addWidget(aloud_);
+    picture->addStretch(1);
+    column->addLayout(picture);
+    progress_->setTextVisible(false);
+    progress_->setMaximumHeight(5);
+    progress_->hide();
+    column->addWidget(progress_);
+    measuring_ = new QWidget;
+    auto* outer = column;
+    column = new QVBoxLayout(measuring_);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(heading(tr("Measured")));
+    list_->setObjectName(QStringLiteral("measured"));
+    list_->setAccessibleName(tr("What is measured"));
+    list_->setFrameShape(QFrame::NoFrame);
+    list_->setWordWrap(true);
+    list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    list_->setMinimumHeight(150);
+    column->addWidget(list_, 3);
+    connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
+        if (row < 0) return;
+        current_ = static_cast<std::size_t>(row);
+        refresh();
+    });
+    column->addWidget(heading(tr("The look: tick what is not right")));
+    looks_->setObjectName(QStringLiteral("looks"));
+    looks_->setAccessibleName(tr("The look"));
+    looks_->setFrameShape(QFrame::NoFrame);
+    looks_->setWordWrap(true);
+    looks_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    looks_->setMinimumHeight(110);
+    column->addWidget(looks_, 3);
+    connect(looks_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
+        if (item->checkState() == Qt::Checked) said_->setText(tr("Mend: %1.").arg(item->data(Qt::UserRole).toString()));
+    });
+    said_->setObjectName(QStringLiteral("check-said"));
+    said_->setWordWrap(true);
+    column->addWidget(said_);
+    keep_ = toolButton("keep-check", tr("Keep this fly's check"), tr("Into the book; the next fly of the dozen is asked for (Ctrl+Return)"));
+    keep_->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Return));
+    connect(keep_, &QToolButton::clicked, this, &CheckStation::keep);
+    column->addWidget(keep_);
+    outer->addWidget(measuring_, 1);
+    handPanel_ = new QWidget;
+    column = new QVBoxLayout(handPanel_);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->addWidget(heading(tr("Your hand")));
+    handPart_->setObjectName(QStringLiteral("hand-part"));
+    handPart_->setAccessibleName(tr("Which part"));
+    column->addWidget(handPart_);
+    handSaid_->setObjectName(QStringLiteral("hand-said"));
+    handSaid_->setWordWrap(true);
+    column->addWidget(handSaid_);
+    column->addStretch(1);
+    outer->addWidget(handPanel_);
+    handPanel_->hide();
+    connect(handPart_, &QComboBox::activated, this, &CheckStation::refreshHand);
+    return panel;
+}
+
+void CheckStation::choose(Mode mode) {
+    views_->setCurrentIndex(static_cast<int>(mode));
+    modes_[static_cast<std::size_t>(mode)]->setChecked(true);
+    measuring_->setVisible(mode == Mode::calliper || mode == Mode::photo);
+    handPanel_->setVisible(mode == Mode::hand || mode == Mode::eye || mode == Mode::pairs);
+    refresh();
+}
+
+void CheckStation::showEvent(QShowEvent*) {
+    if (!calliper_) useCalliper(std::make_unique<devices::SocketCalliper>());
+    else calliper_->connectNow();
+    camera_.connectNow();
+    rebuild();
+}
+
+void CheckStation::rebuild() {
+    const auto& plan = document_.plan();
+    if (!plan) return;
+    items_ = checkItems(*plan, document_.book());
+    if (shown_ != plan->pattern.id || readings_.size() != items_.size()) {
+        shown_ = plan->pattern.id;
+        readings_.assign(items_.size(), std::nullopt);
+        current_ = 0;
+        photo_->clear();
+        photoFile_.reset();
+        const QSignalBlocker quiet(looks_);
+        looks_->clear();
+        for (const Look& look : looksOf(*plan)) {
+            auto* item = new QListWidgetItem(qt(look.what), looks_);
+            item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
+            item->setCheckState(Qt::Unchecked);
+            item->setData(Qt::UserRole, qt(look.mend));
+        }
+    }
+    refresh();
+    refreshHand();
+}
+
+void CheckStation::setReading(std::size_t item, double millimetres) {
+    if (item >= items_.size()) return;
+    readings_[item] = millimetres * mm;
+    refresh();
+}
+
+void CheckStation::take(double millimetres) {
+    if (current_ >= items_.size()) return document_.say(tr("All of this fly is measured: keep it, or choose a part to measure again"));
+    readings_[current_] = millimetres * mm;
+    const Judged judged = judge(items_[current_], *readings_[current_]);
+    if (aloud_->isChecked()) speaker_.say(qt(items_[current_].name + ": " + judged.words));
+    ++current_;
+    refresh();
+    // What was read stays large until the next reading.
+    number_->setText(tr("%1 mm").arg(qt(formatNumber(millimetres, 2))));
+    verdict_->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + qt(items_[current_ - 1].name + ", " + judged.words));
+}
+
+void CheckStation::refresh() {
+    const Colours& c = theme_.colours();
+    const auto ink = [](QLabel* label, const QColor& colour) {
+        QPalette palette = label->palette();
+        palette.setColor(QPalette::WindowText, colour);
+        label->setPalette(palette);
+    };
+    const QSignalBlocker quiet(list_);
+    list_->clear();
+    int within = 0, measured = 0;
+    for (std::size_t i = 0; i < items_.size(); ++i) {
+        const CheckItem& item = items_[i];
+        QString text = tr("%1: planned %2 ± %3 mm").arg(qt(item.name), qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1)));
+        if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1").arg(qt(formatNumber(item.aim / mm, 1)));
+        auto* row = new QListWidgetItem(text, list_);
+        if (!readings_[i]) continue;
+        const Judged judged = judge(item, *readings_[i]);
+        ++measured;
+        if (judged.finding == Finding::asPlanned) ++within;
+        row->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text + QStringLiteral("\n      ") + qt(judged.words));
+        row->setForeground(judged.finding == Finding::asPlanned ? c.grass : c.fault);
+    }
+    list_->setCurrentRow(current_ < items_.size() ? static_cast<int>(current_) : -1);
+    keep_->setText(measured == 0 ? tr("Keep this fly's check") : tr("Keep: %1 of %2 as planned").arg(within).arg(measured));
+    if (current_ < items_.size()) {
+        const CheckItem& item = items_[current_];
+        asked_->setText(tr("Measure the %1").arg(qt(item.name)));
+        number_->setText(readings_[current_] ? tr("%1 mm").arg(qt(formatNumber(*readings_[current_] / mm, 2))) : tr("%1 ± %2").arg(qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1))));
+        verdict_->setText(readings_[current_] ? qt(judge(item, *readings_[current_]).words) : tr("mm planned"));
+    } else {
+        asked_->setText(items_.empty() ? tr("Nothing of this fly is measured") : tr("All is measured: %1 of %2 as planned").arg(within).arg(measured));
+        if (items_.empty()) {
+            number_->clear();
+            verdict_->clear();
+        }
+    }
+    fly_->ask(current_ < items_.size() ? std::optional(items_[current_]) : std::nullopt);
+    const bool ready = calliper_ && calliper_->state() == devices::CalliperState::ready;
+    devices_->setText((ready ? tr("✓ The calliper is ready.") : tr("No calliper: start machair-calliper, or type the reading.")) + QLatin1Char(' ') +
+                      (camera_.ready() ? tr("✓ The camera is ready.") : tr("No camera: start machair-camera, or open a picture.")));
+    ink(devices_, c.inkSoft);
+    ink(said_, c.inkSoft);
+}
+
+void CheckStation::refreshHand() {
+    const auto all = deviationsOf(document_.book());
+    const QString chosen = handPart_->currentText();
+    const QSignalBlocker quiet(handPart_);
+    handPart_->clear();
+    for (const auto& [name, deviations] : all) handPart_->addItem(qt(name).replace(QStringLiteral("_mm"), QString()).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(name));
+    if (const int at = handPart_->findText(chosen); at >= 0) handPart_->setCurrentIndex(at);
+    if (handPart_->count() == 0) {
+        handSaid_->setText(tr("No fly was checked yet: measure a few, and this tells what your hand always does."));
+        return hand_->show({}, {}, 0.08);
+    }
+    const auto& deviations = all.at(handPart_->currentData().toString().toStdString());
+    double tolerance = 0.08;
+    Length planned = 10.0 * mm;
+    for (const CheckItem& item : items_)
+        if (handPart_->currentText() == qt(std::string(nameOf(document_.plan()->parts[item.part].kind)) + " " + item.figure).replace(QStringLiteral("_mm"), QString()).replace(QLatin1Char('_'), QLatin1Char(' '))) {
+            tolerance = item.tolerance / item.planned;
+            planned = item.planned;
+        }
+    const HandPosterior hand = handOf(deviations);
+    hand_->show(handPart_->currentText(), deviations, tolerance);
+    QString said = tr("%1 flies: %2 % %3 on average, give or take %4 %. Aim for %5 to land at %6 mm. A dozen all within %7 %: %8 % as tied now, %9 % at that aim.")
+                       .arg(hand.flies)
+                       .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()), qt(formatNumber(aimFor(planned, hand) / mm, 1)),
+                            qt(formatNumber(planned / mm, 1)), percent(tolerance), qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, planned), 0)),
+                            qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0)));
+    constexpr std::size_t kForShift = 8;
+    if (deviations.size() >= kForShift) {
+        const auto half = deviations.begin() + static_cast<std::ptrdiff_t>(deviations.size() / 2);
+        const HandShift shift = shiftBetween({deviations.begin(), half}, {half, deviations.end()});
+        said += shift.real() ? tr(" Since the first half it moved by %1 %: that is real.").arg(percent(shift.shift)) : tr(" No change since the first half that can be told from chance.");
+    }
+    // What to practise: the part least likely to come out right twelve times at its best aim.
+    QString worst;
+    double least = 1.0;
+    for (const auto& [name, other] : all) {
+        const HandPosterior h = handOf(other);
+        const double chance = dozenWithin(h, 10.0 * mm, 0.08, aimFor(10.0 * mm, h));
+        if (chance < least) {
+            least = chance;
+            worst = qt(name).section(QLatin1Char(' '), 0, 0);
+        }
+    }
+    if (!worst.isEmpty() && all.size() > 1) said += tr(" Practise the %1 first.").arg(worst);
+    handSaid_->setText(said);
+}
+
+void CheckStation::pair() {
+    const auto lefts = lengthsIn(lefts_->text()), rights = lengthsIn(rights_->text());
+    if (!lefts || !rights) return paired_->setText(tr("✗ Expected lengths with spaces between them, as 11.2 11.6 11.4"));
+    if (lefts->size() + rights->size() < 2) return paired_->setText({});
+    const bool sides = !rights->empty();
+    if (sides && lefts->empty()) return paired_->setText(tr("Measure the lefts as well"));
+    const Pairing pairing = sides ? bestPairs(*lefts, *rights) : bestPairs(*lefts);
+    QStringList said;
+    for (const auto& [a, b] : pairing.pairs) {
+        const Length one = (*lefts)[a], two = sides ? (*rights)[b] : (*lefts)[b];
+        said << tr("%1 with %2: %3 mm apart").arg(qt(formatNumber(one / mm, 2)), qt(formatNumber(two / mm, 2)), qt(formatNumber(abs(one - two) / mm, 2)));
+    }
+    if (pairing.left) said << tr("%1 is left over").arg(qt(formatNumber((*lefts)[*pairing.left] / mm, 2)));
+    said << tr("Worst pair %1 mm apart; no other pairing has a smaller sum.").arg(qt(formatNumber(pairing.worst / mm, 2)));
+    paired_->setText(said.join(QLatin1Char('\n')));
+}
+
+void CheckStation::keep() {
+    if (!document_.pattern()) return;
+    CheckEntry entry{document_.pattern()->id, QDate::currentDate().toString(Qt::ISODate).toStdString(), readings_, {}, photoFile_};
+    for (int i = 0; i < looks_->count(); ++i)
+        if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->text().toStdString());
+    const Faults faults = document_.apply(recordCheck(document_.book(), items_, entry));
+    if (!faults.empty()) {
+        said_->setText(QStringLiteral("✗ ") + qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
+        return;
+    }
+    said_->setText(tr("Kept. The next fly."));
+    shown_.clear();  // all anew, with the aim that this fly taught
+    rebuild();
+}
+
+void CheckStation::askForPhoto() {
+    auto* dialog = new QFileDialog(this, tr("A photograph of the fly"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp *.bmp *.tif *.tiff);;All files (*)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QFileDialog::fileSelected, this, &CheckStation::loadPhoto);
+    dialog->open();
+}
+
+void CheckStation::loadPhoto(const QString& file) {
+    if (!document_.plan()) return;
+    if (shown_ != document_.plan()->pattern.id) rebuild();
+    choose(Mode::photo);
+    QImageReader reader(file);
+    reader.setAutoTransform(true);
+    const QSize size = reader.size();
+    if (size.isValid() && static_cast<qint64>(size.width()) * size.height() > kMostPixels) {
+        const double shrink = std::sqrt(static_cast<double>(kMostPixels) / (static_cast<double>(size.width()) * size.height()));
+        reader.setScaledSize(QSize(std::max(1, static_cast<int>(size.width() * shrink)), std::max(1, static_cast<int>(size.height() * shrink))));
+    }
+    const QImage picture = reader.read();
+    if (picture.isNull()) return document_.say(tr("%1 is no picture that can be read: %2. Nothing was changed").arg(file, reader.errorString()));
+    photoFile_ = file.toStdString();
+    said_->setText(tr("Looking for the hook…"));
+    struct Found {
+        std::optional<photo::Registration> at;
+        photo::Silhouette edges;
+        std::optional<double> evenness;
+    };
+    background_.start(
+        [grey = greyOf(picture), hook = document_.plan()->hook](const std::stop_token& stop, const Background::Progress& progress) {
+            Found found;
+            found.at = photo::findHook(grey, hook, stop, progress);
+            if (found.at) {
+                found.edges = photo::silhouetteOf(grey, *found.at, hook);
+                found.evenness = photo::hackleEvenness(grey, *found.at, hook);
+            }
+            return found;
+        },
+        [this, picture, id = document_.plan()->pattern.id](const Found& found) {
+            if (!document_.plan() || document_.plan()->pattern.id != id) return;
+            photo_->show(picture, found.at);
+            if (!found.at) {
+                said_->setText(tr("No hook was found on it: drag eye, bend and point to where they are. A plain card behind the fly, seen square from the side, helps."));
+                return;
+            }
+            QStringList said = {tr("The hook is found: %1 px a mm, a length of the shank to ± %2 mm (one in three is further off).").arg(qt(formatNumber(found.at->pxPerMm, 1)), qt(formatNumber(std::max(0.01, found.at->error), 2)))};
+            const auto tail = findKind(document_.plan()->pattern, PartKind::tail);
+            if (tail && found.edges.tailTip) {
+                photo_->placeTip(*tail, *found.edges.tailTip);
+                said << tr("The tail's tip is where the silhouette ends; pale tips may be missed: drag it.");
+            }
+            if (found.edges.overall) said << tr("Overall %1 mm.").arg(qt(formatNumber(*found.edges.overall / mm, 1)));
+            if (found.evenness) said << tr("Hackle below to above: %1 (1 is even).").arg(qt(formatNumber(*found.evenness, 1)));
+            said << tr("Drag each ring to its tip or edge.");
+            said_->setText(said.join(QLatin1Char(' ')));
+        });
+}
+
+}  // namespace machair::app

@@ -1,0 +1,99 @@
+// Is it as planned: measured part after part by calliper, on a photograph, or by the look; what this hand always does;
+// training the eye; pairs out of a heap.
+#pragma once
+
+#include <QWidget>
+#include <memory>
+#include <optional>
+#include <vector>
+
+#include "checking/checking.h"
+#include "devices/calliper.h"
+#include "devices/camera.h"
+#include "editing/background.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+#include "tie/speaker.h"
+
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QProgressBar;
+class QStackedWidget;
+class QToolButton;
+
+namespace machair::app {
+
+class AskedView;
+class EyeView;
+class HandView;
+class PhotoView;
+
+class CheckStation : public QWidget {
+    Q_OBJECT
+  public:
+    CheckStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    // A reading for the part that is asked for: it is judged at once, and the next is asked for.
+    void take(double millimetres);
+    // A picture's file. What is wrong with it is said on the quiet line.
+    void loadPhoto(const QString& file);
+    void useCalliper(std::unique_ptr<devices::Calliper> calliper);
+    [[nodiscard]] std::size_t current() const { return current_; }
+
+  protected:
+    void showEvent(QShowEvent* event) override;
+
+  private:
+    enum class Mode { calliper, photo, hand, eye, pairs };
+    QWidget* makePanel();
+    QWidget* makeBench();
+    QWidget* makePairs();
+    void choose(Mode mode);
+    void rebuild();
+    void refresh();
+    void refreshHand();
+    void pair();
+    void keep();
+    void askForPhoto();
+    void setReading(std::size_t item, double millimetres);
+
+    Document& document_;
+    const Theme& theme_;
+    Background background_;
+    std::unique_ptr<devices::Calliper> calliper_;
+    devices::Camera camera_;
+    Speaker speaker_;
+    QStackedWidget* views_;
+    PhotoView* photo_;
+    HandView* hand_;
+    EyeView* eye_;
+    AskedView* fly_;
+    QLabel* asked_;
+    QLabel* number_;
+    QLabel* verdict_;
+    QLabel* devices_;
+    QDoubleSpinBox* typed_;
+    QListWidget* list_;
+    QListWidget* looks_;
+    QLabel* said_;
+    QProgressBar* progress_;
+    QToolButton* keep_ = nullptr;
+    QToolButton* aloud_ = nullptr;
+    QComboBox* handPart_;
+    QLabel* handSaid_;
+    QLineEdit* lefts_;
+    QLineEdit* rights_;
+    QLabel* paired_;
+    std::vector<QToolButton*> modes_;
+    QWidget* measuring_ = nullptr;  // of the panel
+    QWidget* handPanel_ = nullptr;
+    std::vector<CheckItem> items_;
+    std::vector<std::optional<Length>> readings_;
+    std::size_t current_ = 0;
+    std::string shown_;  // the dressing that the items are of
+    std::optional<std::string> photoFile_;
+};
+
+}  // namespace machair::app
