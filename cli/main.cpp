@@ -85,10 +85,14 @@ int run(int argc, char** argv) {
     card->add_option("--pattern", options.pattern, "its id")->required();
     card->add_option("--out", options.out, "*.pdf or *.svg")->required();
     verb("hand", "bias and spread of a hand, and where to aim", showHand);
-    verb("daybook", "fish a rod-hour by fly, position, wave, light and month", showDaybook);
-    number(verb("evening", "what the waiting batches take, and what fits", showEvening), "--minutes", options.minutes, "that there are");
-    verb("box", "the flies that are tied", showBox);
-    verb("buy", "what the waiting batches need", showBuy);
+    const auto asCsv = [&](CLI::App* sub, const char* help) { sub->add_flag("--csv", options.csv, help); };
+    asCsv(verb("daybook", "fish a rod-hour by fly, position, depth, wave, light and month", showDaybook), "the days and catches as CSV instead");
+    CLI::App* evening = verb("evening", "what the waiting batches take, and what fits", showEvening);
+    number(evening, "--minutes", options.minutes, "that there are");
+    CLI::Option* calendar = evening->add_option("--out", options.out, "write the evening as iCalendar to this file");
+    calendar->needs(evening->add_option("--start", options.start, "when it starts, as 2026-11-25T20:00"));
+    verb("box", "the flies that are tied, and what to tie next", showBox)->add_option("--month", options.month, "for which month, 1 to 12")->check(CLI::Range(1, 12));
+    asCsv(verb("buy", "what the waiting batches need, what runs out first and what to buy", showBuy), "the buying list as CSV instead");
     CLI::App* checked = verb("check", "one measure of a tied fly against the plan", showCheck);
     checked->add_option("--pattern", options.pattern, "its id")->required();
     checked->add_option("--part", options.part, "its place in parts, from 0")->required();

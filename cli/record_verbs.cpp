@@ -1,14 +1,19 @@
 // hand, daybook, evening, box, buy and check: what was tied, what fits the evening, what caught.
 #include <algorithm>
-#include <map>
+#include <fstream>
+#include <iostream>
 
 #include "bench/batches.h"
 #include "cli/verbs.h"
 #include "cutting/cutting.h"
-#include "cutting/laying_out.h"
+#include "cutting/stock.h"
+#include "daybook/box.h"
 #include "daybook/rates.h"
 #include "hand/hand.h"
+#include "leader/exposure.h"
 #include "sizing/figures.h"
+#include "store/calendar.h"
+#include "store/csv.h"
 #include "units/text.h"
 
 namespace machair::cli {
@@ -59,6 +64,10 @@ int showHand(const Options& options) {
 
 int showDaybook(const Options& options) {
     return withBook(options, [&](const Book& book) {
+        if (options.csv) {
+            std::cout << store::daysToCsv(book);
+            return 0;
+        }
         Json factors = Json::object();
         std::string text = std::to_string(book.days.size()) + " days. Fish a rod-hour, with the middle four fifths of what it may be:\n";
         for (const auto& entry : Names<Factor>::entries) {
@@ -73,6 +82,13 @@ int showDaybook(const Options& options) {
             }
             factors[std::string(entry.name)] = std::move(cells);
         }
+        Json depth = Json::array();
+        text += "depth (only fish whose depth was written down):\n";
+        for (const Rate& rate : ratesByDepth(book, DepthExposure(book))) {
+            depth.push_back({{"name", rate.name}, {"fish", rate.fish}, {"hours", rate.hours}, {"rate", rate.mean()}, {"low", rate.low}, {"high", rate.high}});
+            text += "  " + rate.name + ": " + formatNumber(rate.mean(), 2) + " (" + formatNumber(rate.low, 2) + " to " + formatNumber(rate.high, 2) + "), " + formatShort(rate.fish, 0) + " fish in " + formatNumber(rate.hours, 1) + " h\n";
+        }
+        factors["depth"] = std::move(depth);
         return print(options, {{"days", book.days.size()}, {"factors", factors}}, text);
     });
 }
@@ -91,6 +107,19 @@ int showEvening(const Options& options) {
                                         : "fly by fly: hands free after " + formatNumber(one.handsFree, 1) + " min, all dry after " + formatNumber(one.allDry, 1) + "\nstage by stage: hands free after " +
                                               formatNumber(two.handsFree, 1) + " min, all dry after " + formatNumber(two.allDry, 1) + "\nbest: all dry after " + formatNumber(best.table.allDry, 1) +
                                               (best.proven ? " min, proven\n" : " min, not before " + formatNumber(best.bound, 1) + "\n");
+        if (!options.out.empty()) {
+            if (!store::isStart(options.start)) return refuse({{Place("start"), "expected a start as 2026-11-25T20:00, got \"" + options.start + "\"", ""}});
+            std::vector<store::CalendarEvent> events;
+            for (const EveningEvent& event : eventsOf(book, best.table, jobs))
+                events.push_back({"machair-" + options.start + "-" + std::to_string(events.size()), event.what, event.how, event.start, event.end, event.rings});
+            std::string stamp = options.start.substr(0, 10) + "T000000Z";
+            std::erase(stamp, '-');
+            std::ofstream file(options.out, std::ios::binary);
+            file << store::toCalendar(events, options.start, stamp);
+            file.flush();
+            if (!file) return refuse({{Place(options.out), "expected a file that can be written, got none", "choose another folder"}});
+            text += "written to " + options.out + "\n";
+        }
         if (options.minutes > 0.0) {
             const int whole = driedBefore(best.table, jobs, options.minutes);
             json["fit"] = whole;
@@ -102,37 +131,43 @@ int showEvening(const Options& options) {
 
 int showBox(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        Json list = Json::array();
+        Json list = Json::array(), next = Json::array();
         std::string text;
-        for (const BoxFly& fly : book.box) {
-            const Pattern* pattern = book.findPattern(fly.pattern);
-            const HookSpec* hook = pattern ? book.findHook(fly.hook.value_or(pattern->hook)) : nullptr;
-            list.push_back({{"id", fly.id}, {"pattern", fly.pattern}, {"size", hook ? hook->size : 0}, {"barb", !hook || hook->barb.value_or(true)}, {"tied", fly.tied.value_or(1)}});
-            text += (pattern ? pattern->title() : fly.pattern) + (hook ? ", " + std::to_string(hook->size) : std::string()) + ": " + std::to_string(fly.tied.value_or(1)) + "\n";
+        for (const BoxRow& row : boxRows(book)) {
+            list.push_back({{"id", row.id}, {"pattern", row.pattern}, {"size", row.size}, {"barb", row.barb}, {"tied", row.tied}, {"chewed", row.chewed}, {"lost", row.lost}});
+            text += row.title + ", " + std::to_string(row.size) + (row.barb ? "" : " barbless") + ": " + std::to_string(row.tied) + (row.chewed > 0 ? ", " + std::to_string(row.chewed) + " chewed" : "") +
+                    (row.lost > 0 ? ", " + std::to_string(row.lost) + " lost so far" : "") + "\n";
         }
-        return print(options, {{"flies", list}}, text.empty() ? "The box is empty.\n" : text);
+        if (text.empty()) text = "The box is empty.\n";
+        text += "tie next (rule of thumb):\n";
+        for (const TieNext& row : tieNext(book, options.month)) {
+            next.push_back({{"pattern", row.pattern}, {"want", row.want}, {"sound", row.sound}, {"waiting", row.waiting}, {"why", row.why}});
+            if (next.size() <= 5) text += "  " + row.title + ": " + row.why + "\n";
+        }
+        return print(options, {{"flies", list}, {"tie_next", next}}, text);
     });
 }
 
 int showBuy(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        std::map<std::string, std::vector<std::string>> wanted;
-        for (const Batch& batch : book.batches) {
-            const int left = batch.wanted - batch.tied.value_or(0);
-            if (left <= 0) continue;
-            const auto plan = planPattern(book, batch.pattern);
-            if (!plan) return refuse(plan.error());
-            for (const LaidOut& laid : layOut(*plan, std::min(left, kMostFlies))) {
-                const std::string material = laid.part < plan->parts.size() ? plan->parts[laid.part].made.title() : plan->threadMaterial.title();
-                wanted[material].push_back(laid.all + " for " + plan->pattern.title());
-            }
-        }
+        const auto wanted = stockWanted(book);
+        if (!wanted) return refuse(wanted.error());
         Json list = Json::array();
+        std::vector<store::CsvRow> rows = {{"material", "name", "has", "wants", "buy", "runs_out_in", "buy_by"}};
         std::string text;
-        for (const auto& [material, uses] : wanted) {
-            list.push_back({{"material", material}, {"uses", uses}});
-            text += material + "\n";
-            for (const std::string& use : uses) text += "  " + use + "\n";
+        for (const StockWanted& row : *wanted) {
+            Json one = {{"material", row.title}, {"id", row.material}, {"has", row.has}, {"wants", row.wants}, {"buy", row.buy}, {"uses", row.uses}};
+            if (row.lasts) one["lasts"] = *row.lasts;
+            if (row.runsOutIn) one["runs_out_in"] = *row.runsOutIn;
+            if (row.buyBy) one["buy_by"] = *row.buyBy;
+            list.push_back(std::move(one));
+            rows.push_back({row.material, row.title, row.has, row.wants, row.buy, row.runsOutIn.value_or(""), row.buyBy.value_or("")});
+            text += row.title + ": " + row.wants + " wanted, " + row.has + (row.runsOutIn ? "; runs out in " + *row.runsOutIn + ", buy " + row.buy + (row.buyBy ? " before " + *row.buyBy : "") : "") + "\n";
+            for (const std::string& use : row.uses) text += "  " + use + "\n";
+        }
+        if (options.csv) {
+            std::cout << store::writeCsv(rows);
+            return 0;
         }
         return print(options, {{"materials", list}}, text.empty() ? "No batch is waiting.\n" : text);
     });

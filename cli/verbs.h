@@ -42,6 +42,9 @@ struct Options {
     std::string figure;
     double reading = 0.0;  // mm
     double minutes = 0.0;
+    std::string start;     // of an evening, 2026-11-25T20:00
+    int month = 5;
+    bool csv = false;
     bool json = false;
 };
 

@@ -179,4 +179,166 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
     return imported;
 }
 
+namespace {
+
+std::string lettersOf(std::string_view text) {
+    std::string plain;
+    for (const char c : text) {
+        if (c >= 'A' && c <= 'Z') plain += static_cast<char>(c - 'A' + 'a');
+        else if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9')) plain += c;
+    }
+    return plain;
+}
+
+// A row of a table of days, by our names.
+class DayRow {
+  public:
+    DayRow(const Book& book, const CsvRow& header, const CsvRow& row, std::size_t line, const ColumnMapping& mapping, Faults& faults)
+        : book_(book), line_(line), faults_(faults) {
+        for (std::size_t c = 0; c < header.size() && c < row.size(); ++c)
+            if (const auto ours = mapping.find(header[c]); ours != mapping.end() && !trimmed(row[c]).empty()) cells_[ours->second] = {header[c], std::string(trimmed(row[c]))};
+    }
+    [[nodiscard]] bool has(const char* column) const { return cells_.contains(column); }
+    [[nodiscard]] std::string text(const char* column) const { return has(column) ? cells_.at(column).second : std::string(); }
+    [[nodiscard]] std::optional<double> number(const char* column, double least, double most) const {
+        if (!has(column)) return std::nullopt;
+        const auto value = parseNumber(text(column));
+        if (!value || *value < least || *value > most) {
+            wrong(column, "a number from " + formatShort(least, 2) + " to " + formatShort(most, 2));
+            return std::nullopt;
+        }
+        return value;
+    }
+    template <class Enum>
+    [[nodiscard]] std::optional<Enum> named(const char* column) const {
+        if (!has(column)) return std::nullopt;
+        const auto value = fromName<Enum>(text(column));
+        if (!value) wrong(column, listOfNames<Enum>());
+        return value;
+    }
+    // A dressing by id or by its name.
+    [[nodiscard]] std::optional<std::string> fly(const char* column) const {
+        if (!has(column)) return std::nullopt;
+        for (const Pattern& pattern : book_.patterns)
+            if (pattern.id == text(column) || pattern.title() == text(column)) return pattern.id;
+        wrong(column, "a dressing of the book");
+        return std::nullopt;
+    }
+    [[nodiscard]] std::optional<std::string> water() const {
+        if (!has("water")) return std::nullopt;
+        for (const WaterSpec& water : book_.waters)
+            if (water.id == text("water") || water.title() == text("water")) return water.id;
+        wrong("water", "a water of the book");
+        return std::nullopt;
+    }
+    [[nodiscard]] std::optional<bool> yes(const char* column) const {
+        if (!has(column)) return std::nullopt;
+        const std::string word = lettersOf(text(column));
+        if (word == "yes" || word == "true" || word == "1" || word == "kept") return true;
+        if (word == "no" || word == "false" || word == "0" || word == "returned") return false;
+        wrong(column, "yes or no");
+        return std::nullopt;
+    }
+    void wrong(const char* column, const std::string& expected) const {
+        faults_.push_back({cellPlace(line_, has(column) ? cells_.at(column).first : column), "expected " + expected + ", got \"" + text(column) + "\"", ""});
+    }
+
+  private:
+    const Book& book_;
+    std::size_t line_;
+    Faults& faults_;
+    std::map<std::string, std::pair<std::string, std::string>> cells_;  // our column to theirs and the text
+};
+
+}  // namespace
+
+std::string daysToCsv(const Book& book) {
+    CsvRow header(kDayColumns.begin(), kDayColumns.end());
+    header.insert(header.end(), {"depth_m", "note"});
+    std::vector<CsvRow> rows{header};
+    const auto number = [](const auto& value, auto unit) { return value ? formatShort(*value / unit, 9) : std::string(); };
+    for (const Day& day : book.days) {
+        const CsvRow common = {day.date, "", day.water.value_or(""), day.rods ? std::to_string(*day.rods) : "", number(day.wind, metrePerSecond), number(day.wave, metre), day.light ? std::string(nameOf(*day.light)) : ""};
+        const auto row = [&](const char* kind, const CsvRow& own) {
+            CsvRow whole = common;
+            whole[1] = kind;
+            whole.insert(whole.end(), own.begin(), own.end());
+            rows.push_back(std::move(whole));
+        };
+        for (const Outing& outing : day.outings)
+            row("outing", {formatShort(outing.hours, 9), outing.bob.value_or(""), outing.middle.value_or(""), outing.point.value_or(""), "", "", "", "", day.note.value_or("")});
+        for (const Fish& fish : day.fish)
+            row("fish", {"", "", "", "", fish.pattern, std::string(nameOf(fish.position)), fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), ""});
+        if (day.outings.empty() && day.fish.empty()) row("day", {"", "", "", "", "", "", "", "", day.note.value_or("")});
+    }
+    return writeCsv(rows);
+}
+
+Result<ColumnMapping> guessColumns(std::string_view text) {
+    const auto rows = parseCsv(text);
+    if (!rows) return tl::unexpected(rows.error());
+    if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
+    ColumnMapping mapping;
+    for (const std::string& column : rows->front()) {
+        mapping[column] = {};
+        for (const std::string_view ours : kDayColumns)
+            if (lettersOf(column) == lettersOf(ours)) mapping[column] = std::string(ours);
+        if (lettersOf(column) == "depthm") mapping[column] = "depth_m";
+        if (lettersOf(column) == "note") mapping[column] = "note";
+    }
+    return mapping;
+}
+
+Result<Imported> importDays(const Book& book, std::string_view text, const ColumnMapping& mapping) {
+    const auto rows = parseCsv(text);
+    if (!rows) return tl::unexpected(rows.error());
+    if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
+    const CsvRow& header = rows->front();
+    if (std::ranges::none_of(mapping, [](const auto& m) { return m.second == "date"; })) return fail(Place("line 1"), "expected one of the columns to be the date", "say which column is the date");
+    Imported imported{book, 0, 0};
+    Faults faults;
+    std::set<std::string> touched;
+    for (std::size_t r = 1; r < rows->size(); ++r) {
+        if ((*rows)[r].size() == 1 && trimmed((*rows)[r].front()).empty()) continue;  // an empty line
+        const DayRow row(book, header, (*rows)[r], r, mapping, faults);
+        const std::string date = row.text("date");
+        if (!isDate(date)) {
+            row.wrong("date", "a date as 2026-05-02");
+            continue;
+        }
+        auto& days = imported.book.days;
+        auto day = std::ranges::find(days, date, &Day::date);
+        if (day == days.end()) {
+            Day fresh;
+            fresh.id = fresh.date = date;
+            while (std::ranges::find(days, fresh.id, &Day::id) != days.end()) fresh.id += "b";
+            day = days.insert(std::ranges::upper_bound(days, date, {}, &Day::date), std::move(fresh));
+            if (touched.insert(date).second) ++imported.added;
+        } else if (touched.insert(date).second)
+            ++imported.changed;
+        if (const auto water = row.water()) day->water = water;
+        if (const auto rods = row.number("rods", 1, 64)) day->rods = static_cast<int>(*rods);
+        if (const auto wind = row.number("wind_m_s", 0, 60)) day->wind = *wind * metrePerSecond;
+        if (const auto wave = row.number("wave_m", 0, 20)) day->wave = *wave * metre;
+        if (const auto light = row.named<Light>("light")) day->light = light;
+        if (row.has("note")) day->note = row.text("note");
+        const std::string kind = row.text("row");
+        if (row.has("hours") && kind != "fish") {
+            if (const auto hours = row.number("hours", 0.01, 24)) day->outings.push_back({*hours, row.fly("bob"), row.fly("middle"), row.fly("point"), {}});
+            double all = 0.0;
+            for (const Outing& outing : day->outings) all += outing.hours;
+            if (all > 24.0) row.wrong("hours", "at most 24 hours in a day");
+        }
+        if (row.has("fly") && kind != "outing") {
+            const auto fly = row.fly("fly");
+            const auto position = row.named<Position>("position");
+            if (!row.has("position")) row.wrong("position", "bob, middle or point for a fish");
+            const auto depth = row.number("depth_m", 0.0, 1000.0);
+            if (fly && position) day->fish.push_back({*fly, *position, row.yes("kept"), depth ? std::optional(*depth * metre) : std::nullopt, {}});
+        }
+    }
+    if (!faults.empty()) return tl::unexpected(faults);
+    return imported;
+}
+
 }  // namespace machair::store

@@ -3,18 +3,27 @@
 #include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
+#include <QFile>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QFormLayout>
 #include <QHBoxLayout>
+#include <QImageReader>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QSaveFile>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "book/record_edits.h"
 #include "daybook/rate_view.h"
 #include "frame/panel.h"
+#include "leader/exposure.h"
+#include "store/csv.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -27,7 +36,8 @@ constexpr int kPanelWidth = 340;
 
 DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), rates_(new RateView(theme)), factor_(new QComboBox), date_(new QLineEdit), days_(new QListWidget), hours_(new QDoubleSpinBox),
-      entry_(new QLabel), swap_(new QLabel) {
+      entry_(new QLabel), swap_(new QLabel), one_(new QComboBox), two_(new QComboBox), compared_(new QLabel), depth_(new QDoubleSpinBox), photos_(new QLabel),
+      mapping_(new QWidget), columns_(new QFormLayout), mappingSaid_(new QLabel) {
     setObjectName(QStringLiteral("daybook"));
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
@@ -45,11 +55,25 @@ QWidget* DaybookStation::makePanel() {
     by->addWidget(new QLabel(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));
     for (const auto& entry : Names<Factor>::entries) factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
+    factor_->addItem(tr("depth"));
     by->addWidget(factor_, 1);
     column->addLayout(by);
     swap_->setObjectName(QStringLiteral("swap"));
     swap_->setWordWrap(true);
     column->addWidget(swap_);
+    auto* pair = new QHBoxLayout;
+    for (QComboBox* box : {one_, two_}) {
+        box->setObjectName(box == one_ ? QStringLiteral("compare-one") : QStringLiteral("compare-two"));
+        box->setAccessibleName(tr("A fly to compare"));
+        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        box->setMinimumContentsLength(9);
+        pair->addWidget(box, 1);
+        connect(box, &QComboBox::activated, this, &DaybookStation::sayComparison);
+    }
+    column->addLayout(pair);
+    compared_->setObjectName(QStringLiteral("compared"));
+    compared_->setWordWrap(true);
+    column->addWidget(compared_);
     auto* add = new QHBoxLayout;
     date_->setObjectName(QStringLiteral("date"));
     date_->setAccessibleName(tr("Date of the day"));
@@ -82,6 +106,52 @@ QWidget* DaybookStation::makePanel() {
     entry_->setWordWrap(true);
     entry_->setFont(faceScaled(1.05, true));
     column->addWidget(entry_);
+    auto* depth = new QHBoxLayout;
+    depth->addWidget(new QLabel(tr("it took at")));
+    depth_->setObjectName(QStringLiteral("fish-depth"));
+    depth_->setAccessibleName(tr("Depth that the fish took at"));
+    depth_->setRange(0.0, 20.0);
+    depth_->setSingleStep(0.05);
+    depth_->setSuffix(tr(" m"));
+    depth_->setSpecialValueText(tr("not known"));
+    depth_->setFocusPolicy(Qt::ClickFocus);
+    depth->addWidget(depth_);
+    depth->addStretch(1);
+    column->addLayout(depth);
+    photos_->setObjectName(QStringLiteral("day-photos"));
+    photos_->setWordWrap(true);
+    column->addWidget(photos_);
+    auto* files = new QHBoxLayout;
+    auto* photo = toolButton("add-photo", tr("Photograph…"), tr("A picture of the day; the file stays where it is"));
+    auto* importing = toolButton("import-days", tr("Import…"), tr("Days from a table (CSV): you say which column is which"));
+    auto* keeping = toolButton("export-days", tr("Export…"), tr("All days and catches as CSV; the whole book as JSON is under Book, Keep a copy"));
+    files->addWidget(photo);
+    files->addWidget(importing);
+    files->addWidget(keeping);
+    files->addStretch(1);
+    column->addLayout(files);
+    connect(photo, &QToolButton::clicked, this, &DaybookStation::addPhotos);
+    connect(importing, &QToolButton::clicked, this, &DaybookStation::askForImport);
+    connect(keeping, &QToolButton::clicked, this, &DaybookStation::keepDays);
+    auto* inside = new QVBoxLayout(mapping_);
+    inside->setContentsMargins(0, 0, 0, 0);
+    inside->addWidget(heading(tr("Which column is which")));
+    inside->addLayout(columns_);
+    mappingSaid_->setObjectName(QStringLiteral("mapping-said"));
+    mappingSaid_->setWordWrap(true);
+    inside->addWidget(mappingSaid_);
+    auto* decide = new QHBoxLayout;
+    auto* take = toolButton("take-in", tr("Take in"), tr("All rows, or none where one can't be read; Ctrl+Z gives the book back"));
+    auto* leave = toolButton("leave-out", tr("Leave"), tr("Nothing is imported"));
+    decide->addWidget(take);
+    decide->addWidget(leave);
+    decide->addStretch(1);
+    inside->addLayout(decide);
+    connect(take, &QToolButton::clicked, this, &DaybookStation::takeIn);
+    connect(leave, &QToolButton::clicked, mapping_, &QWidget::hide);
+    mapping_->setObjectName(QStringLiteral("mapping"));
+    mapping_->hide();
+    column->addWidget(mapping_);
     const auto say = [this](const Faults& faults) {
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     };
@@ -101,7 +171,10 @@ QWidget* DaybookStation::makePanel() {
         say(document_.apply(addOuting(document_.book(), day(), hours_->value(), {team->bob, team->middle, team->point})));
         setFocus();
     });
-    connect(days_, &QListWidget::currentRowChanged, this, &DaybookStation::sayEntry);
+    connect(days_, &QListWidget::currentRowChanged, this, [this] {
+        sayEntry();
+        showPhotos();
+    });
     return panel;
 }
 
@@ -131,20 +204,131 @@ void DaybookStation::refresh() {
         }
         if (!days_->currentItem() && days_->count() > 0) days_->setCurrentRow(0);
     }
+    for (QComboBox* box : {one_, two_}) {
+        const QString chosenFly = box->currentData().toString();
+        const QSignalBlocker quiet(box);
+        box->clear();
+        for (const Pattern& pattern : document_.book().patterns) box->addItem(qt(pattern.title()), qt(pattern.id));
+        if (const int at = box->findData(chosenFly); at >= 0) box->setCurrentIndex(at);
+        else if (box == two_ && box->count() > 1) box->setCurrentIndex(1);
+    }
     refreshRates();
     sayEntry();
+    sayComparison();
+    showPhotos();
+}
+
+void DaybookStation::sayComparison() {
+    const std::string one = one_->currentData().toString().toStdString(), two = two_->currentData().toString().toStdString();
+    if (one.empty() || one == two) return compared_->setText(tr("Choose two flies to compare."));
+    const FlyComparison c = compareFlies(document_.book(), one, two);
+    const auto rate = [](const Rate& r) { return r.fished ? tr("%1 (%2 to %3)").arg(qt(formatNumber(r.mean(), 2)), qt(formatNumber(r.low, 2)), qt(formatNumber(r.high, 2))) : tr("not fished"); };
+    QString said = c.told() ? tr("%1 takes more: %2 % sure.").arg(c.better > 0.5 ? one_->currentText() : two_->currentText(), qt(formatNumber(100.0 * std::max(c.better, 1.0 - c.better), 0)))
+                            : tr("Not enough to tell which takes more.");
+    said += tr(" %1 against %2 fish a rod-hour, ").arg(rate(c.one), rate(c.two));
+    said += c.within ? tr("within the %1 days both were on.").arg(c.days) : tr("over all days: they shared only %1.").arg(c.days);
+    compared_->setText(said);
+}
+
+void DaybookStation::showPhotos() {
+    const auto found = std::ranges::find(document_.book().days, day(), &Day::id);
+    if (found == document_.book().days.end() || found->photos.empty()) return photos_->hide();
+    QString html;
+    constexpr int kMostShown = 4;
+    int n = 0;
+    for (const std::string& file : found->photos)
+        if (n++ < kMostShown) html += QFileInfo::exists(qt(file)) ? QStringLiteral("<img src=\"%1\" height=\"64\"> ").arg(qt(file).toHtmlEscaped()) : tr("(%1 is not there any more) ").arg(qt(file).toHtmlEscaped());
+    photos_->setText(html);
+    photos_->show();
+}
+
+void DaybookStation::addPhotos() {
+    if (day().empty()) return document_.say(tr("Choose a day first"));
+    auto* dialog = new QFileDialog(this, tr("A picture of the day"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp);;All files (*)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& file) {
+        if (!QImageReader(file).canRead()) return document_.say(tr("%1 is no picture that can be read; nothing was changed").arg(file));
+        const Faults faults = document_.apply(addPhoto(document_.book(), day(), file.toStdString()));
+        if (!faults.empty()) document_.say(qt(faults.front().line()));
+    });
+    dialog->open();
+}
+
+void DaybookStation::askForImport() {
+    auto* dialog = new QFileDialog(this, tr("A table of days"), QString(), tr("CSV (*.csv);;All files (*)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &QFileDialog::fileSelected, this, &DaybookStation::importFrom);
+    dialog->open();
+}
+
+void DaybookStation::importFrom(const QString& file) {
+    QFile from(file);
+    constexpr qint64 kMost = 64 * 1024 * 1024;
+    if (!from.open(QIODevice::ReadOnly) || from.size() > kMost) return document_.say(tr("%1 can't be read: %2").arg(file, from.size() > kMost ? tr("over 64 MB") : from.errorString()));
+    csv_ = from.readAll().toStdString();
+    showMapping();
+}
+
+void DaybookStation::showMapping() {
+    const auto guessed = store::guessColumns(csv_);
+    if (!guessed) return document_.say(tr("No table of days: %1").arg(qt(guessed.error().front().line())));
+    while (columns_->rowCount() > 0) columns_->removeRow(0);
+    ours_.clear();
+    for (const auto& [theirs, column] : *guessed) {
+        auto* box = new QComboBox;
+        box->setObjectName(QStringLiteral("column-") + qt(theirs));
+        box->addItem(tr("leave out"), QString());
+        for (const std::string_view known : store::kDayColumns) box->addItem(qt(std::string(known)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(known)));
+        for (const char* known : {"depth_m", "note"}) box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
+        box->setCurrentIndex(std::max(0, box->findData(qt(column))));
+        columns_->addRow(qt(theirs), box);
+        ours_[theirs] = box;
+    }
+    mappingSaid_->setText(tr("A row with hours is an outing, one with a fly and a position a fish."));
+    mapping_->show();
+}
+
+void DaybookStation::takeIn() {
+    store::ColumnMapping mapping;
+    for (const auto& [theirs, box] : ours_)
+        if (const QString column = box->currentData().toString(); !column.isEmpty()) mapping[theirs] = column.toStdString();
+    const auto imported = store::importDays(document_.book(), csv_, mapping);
+    if (!imported) {
+        QStringList said;
+        for (std::size_t i = 0; i < std::min<std::size_t>(4, imported.error().size()); ++i) said << QStringLiteral("✗ ") + qt(imported.error()[i].line());
+        if (imported.error().size() > 4) said << tr("and %1 more. Nothing was taken in.").arg(imported.error().size() - 4);
+        return mappingSaid_->setText(said.join(QLatin1Char('\n')));
+    }
+    const Faults faults = document_.apply(Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
+    if (!faults.empty()) return mappingSaid_->setText(qt(faults.front().line()));
+    mapping_->hide();
+}
+
+void DaybookStation::keepDays() {
+    auto* dialog = new QFileDialog(this, tr("Keep the days as"), QStringLiteral("days.csv"), tr("CSV (*.csv)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setAcceptMode(QFileDialog::AcceptSave);
+    dialog->setDefaultSuffix(QStringLiteral("csv"));
+    connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
+        QSaveFile file(path);
+        const QByteArray text = QByteArray::fromStdString(store::daysToCsv(document_.book()));
+        const bool kept = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
+        document_.say(kept ? tr("Written to %1").arg(path) : tr("%1 could not be written: %2").arg(path, file.errorString()));
+    });
+    dialog->open();
 }
 
 void DaybookStation::refreshRates() {
     if (!document_.isOpen()) return;
-    const Factor factor = Names<Factor>::entries[static_cast<std::size_t>(std::max(0, factor_->currentIndex()))].value;
+    const auto chosen = static_cast<std::size_t>(std::max(0, factor_->currentIndex()));
+    const std::optional<Factor> factor = chosen < Names<Factor>::entries.size() ? std::optional(Names<Factor>::entries[chosen].value) : std::nullopt;  // else by depth
     const TeamSpec* team = document_.team();
     struct Found {
         std::vector<Rate> rates;
         std::optional<Swap> swap;
     };
-    background_.start([book = document_.book(), factor, team = team ? team->id : std::string()](const std::stop_token&, const Background::Progress&) {
-        return Found{ratesBy(book, factor), swapThatTellsMost(book, team)};
+    background_.start([book = document_.book(), factor, team = team ? team->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
+        return Found{factor ? ratesBy(book, *factor) : ratesByDepth(book, DepthExposure(book, stop)), swapThatTellsMost(book, team)};
     },
                       [this](Found found) {
                           rates_->show(std::move(found.rates));
@@ -182,7 +366,8 @@ void DaybookStation::keyPressEvent(QKeyEvent* event) {
             const TeamSpec* team = document_.team();
             if (!position_ || !keptFish_ || day().empty() || !team || !team->at(*position_)) break;
             const bool kept = *keptFish_;
-            const Faults faults = document_.apply(addFish(document_.book(), day(), *position_, *team->at(*position_), kept ? Fate::kept : Fate::returned));
+            const Faults faults = document_.apply(addFish(document_.book(), day(), *position_, *team->at(*position_), kept ? Fate::kept : Fate::returned, depth_->value() > 0.0 ? std::optional(depth_->value() * metre) : std::nullopt));
+            depth_->setValue(0.0);
             if (!faults.empty()) document_.say(qt(faults.front().line()));
             if (kept) document_.keepFish(document_.kept() + 1);  // a rule card's phase follows it
             position_.reset();

@@ -3,6 +3,8 @@
 #pragma once
 
 #include <QWidget>
+#include <map>
+#include <string>
 
 #include "daybook/rates.h"
 #include "editing/background.h"
@@ -11,6 +13,7 @@
 
 class QComboBox;
 class QDoubleSpinBox;
+class QFormLayout;
 class QLabel;
 class QLineEdit;
 class QListWidget;
@@ -24,6 +27,9 @@ class DaybookStation : public QWidget {
   public:
     DaybookStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
 
+    // Reads a table of days and asks which column is which.
+    void importFrom(const QString& file);
+
   protected:
     void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
@@ -33,6 +39,14 @@ class DaybookStation : public QWidget {
     void refresh();
     void refreshRates();
     void sayEntry();
+    void sayComparison();
+    void askForImport();
+    // Shows which column is which, for the tier to complete; taken in on "Take in".
+    void showMapping();
+    void takeIn();
+    void keepDays();
+    void addPhotos();
+    void showPhotos();
     [[nodiscard]] std::string day() const;  // the chosen one; empty where there is none
 
     Document& document_;
@@ -44,6 +58,16 @@ class DaybookStation : public QWidget {
     QDoubleSpinBox* hours_;
     QLabel* entry_;
     QLabel* swap_;
+    QComboBox* one_;
+    QComboBox* two_;
+    QLabel* compared_;
+    QDoubleSpinBox* depth_;
+    QLabel* photos_;
+    QWidget* mapping_;
+    QFormLayout* columns_;
+    QLabel* mappingSaid_;
+    std::string csv_;
+    std::map<std::string, QComboBox*> ours_;
     std::optional<Position> position_;
     std::optional<bool> keptFish_;
 };

@@ -1,16 +1,28 @@
 #include "evening/evening_station.h"
 
 #include <QComboBox>
+#include <QDateTime>
+#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
+#include <QSaveFile>
+#include <QSignalBlocker>
 #include <QSpinBox>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
+#include <tuple>
 
 #include "bench/batches.h"
+#include "book/fields.h"
 #include "book/record_edits.h"
+#include "cutting/stock.h"
+#include "daybook/box.h"
+#include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "store/calendar.h"
+#include "store/csv.h"
 #include "evening/timeline_view.h"
 #include "units/text.h"
 
@@ -22,11 +34,16 @@ constexpr int kPanelWidth = 340;
 }  // namespace
 
 EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
-      way_(new QComboBox), said_(new QLabel) {
+    : QWidget(parent), document_(document), theme_(theme), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
+      way_(new QComboBox), said_(new QLabel), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget) {
     setObjectName(QStringLiteral("evening"));
     auto* layout = sideBySide(this);
-    layout->addWidget(timeline_, 1);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    left->addWidget(timeline_, 3);
+    left->addWidget(makeStock(), 2);
+    layout->addLayout(left, 1);
+    connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refresh(); });
     connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) refresh(); });
@@ -56,6 +73,15 @@ QWidget* EveningStation::makePanel() {
     add->addWidget(more);
     add->addWidget(tied);
     column->addLayout(add);
+    batch_ = new FieldsForm("batch", {"day", "team", "note"}, [this](const std::string& key, const std::string& text) {
+        const auto* item = batches_->currentItem();
+        return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text)) : Faults();
+    });
+    column->addWidget(batch_);
+    connect(batches_, &QListWidget::currentRowChanged, this, [this](int row) {
+        const auto& batches = document_.book().batches;
+        if (row >= 0 && static_cast<std::size_t>(row) < batches.size()) batch_->show(fieldsOf(batches[static_cast<std::size_t>(row)]));
+    });
     auto* time = new QHBoxLayout;
     time->addWidget(new QLabel(tr("There are")));
     minutes_->setObjectName(QStringLiteral("minutes"));
@@ -67,18 +93,33 @@ QWidget* EveningStation::makePanel() {
     way_->addItem(tr("the best way"));
     way_->addItem(tr("fly by fly"));
     way_->addItem(tr("stage by stage"));
+    way_->addItem(tr("least change of material"));
+    way_->addItem(tr("my order"));
     time->addWidget(way_, 1);
     column->addLayout(time);
     said_->setObjectName(QStringLiteral("evening-said"));
     said_->setWordWrap(true);
     column->addWidget(said_);
+    auto* out = new QHBoxLayout;
+    auto* calendar = toolButton("calendar", tr("Calendar…"), tr("The evening as iCalendar, from eight o'clock tonight, with an alarm for each coat"));
+    auto* buying = toolButton("buying", tr("Buying list…"), tr("What is wanted, what there is and what to buy, as CSV or text"));
+    out->addWidget(calendar);
+    out->addWidget(buying);
+    out->addStretch(1);
+    column->addLayout(out);
+    connect(calendar, &QToolButton::clicked, this, &EveningStation::keepCalendar);
+    connect(buying, &QToolButton::clicked, this, &EveningStation::keepBuyingList);
     connect(more, &QToolButton::clicked, this, [this] {
         if (document_.pattern()) (void)document_.apply(addBatch(document_.book(), document_.pattern()->id, wanted_->value()));
     });
     connect(tied, &QToolButton::clicked, this, [this] {
         const auto* item = batches_->currentItem();
         if (!item) return document_.say(tr("Choose a batch first"));
-        const Faults faults = document_.apply(tieOne(document_.book(), item->data(Qt::UserRole).toString().toStdString()));
+        // The time since the last one was tied is how long this one took, where it can be: nobody ties in a minute.
+        constexpr double kLeast = 2.0, kMost = 90.0;
+        const double minutes = sinceLast_.isValid() ? static_cast<double>(sinceLast_.elapsed()) / 60'000.0 : 0.0;
+        const Faults faults = document_.apply(tieOneOf(document_.book(), item->data(Qt::UserRole).toString().toStdString(), minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
+        sinceLast_.start();
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     });
     connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::showTable);
@@ -86,7 +127,154 @@ QWidget* EveningStation::makePanel() {
     return panel;
 }
 
+// Under the timetable: what lies in the box, what to tie next, what runs out.
+QWidget* EveningStation::makeStock() {
+    auto* under = new QWidget;
+    auto* row = new QHBoxLayout(under);
+    row->setContentsMargins(14, 8, 14, 8);
+    row->setSpacing(14);
+    const auto column = [&](const QString& title, QListWidget* list, const char* name, const QString& spoken) {
+        auto* made = new QVBoxLayout;
+        made->addWidget(heading(title));
+        list->setObjectName(QString::fromLatin1(name));
+        list->setAccessibleName(spoken);
+        list->setFrameShape(QFrame::NoFrame);
+        list->setWordWrap(true);
+        list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        made->addWidget(list, 1);
+        row->addLayout(made, 1);
+        return made;
+    };
+    auto* box = column(tr("The fly box"), box_, "fly-box", tr("Flies in the box"));
+    auto* happened = new QHBoxLayout;
+    happened->setSpacing(3);
+    for (const auto& [name, text, tip, event] : {std::tuple{"box-chewed", tr("Chewed"), tr("One of it is chewed: still there, but spent"), BoxEvent::chewed}, std::tuple{"box-lost", tr("Lost"), tr("One of it stayed in the water"), BoxEvent::lost},
+                                                 std::tuple{"box-mended", tr("Mended"), tr("A chewed one is sound again"), BoxEvent::mended}, std::tuple{"box-out", tr("Out"), tr("A chewed one is thrown away"), BoxEvent::thrownAway}}) {
+        auto* button = toolButton(name, text, tip);
+        connect(button, &QToolButton::clicked, this, [this, event] {
+            const auto* item = box_->currentItem();
+            if (!item) return document_.say(tr("Choose a fly of the box first"));
+            const Faults faults = document_.apply(boxEvent(document_.book(), item->data(Qt::UserRole).toString().toStdString(), event));
+            if (!faults.empty()) document_.say(qt(faults.front().what));
+        });
+        happened->addWidget(button);
+    }
+    happened->addStretch(1);
+    box->addLayout(happened);
+    auto* next = column(tr("Tie next (rule of thumb)"), next_, "tie-next", tr("What to tie next"));
+    auto* add = toolButton("next-batch", tr("Add as a batch"), tr("So many of it as stands beside \"Add of the bench's\""));
+    connect(add, &QToolButton::clicked, this, [this] {
+        const auto* item = next_->currentItem();
+        if (!item) return document_.say(tr("Choose a dressing first"));
+        (void)document_.apply(addBatch(document_.book(), item->data(Qt::UserRole).toString().toStdString(), wanted_->value()));
+    });
+    next->addWidget(add);
+    column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
+    return under;
+}
+
+void EveningStation::refreshBox() {
+    const Book& book = document_.book();
+    const Colours& c = theme_.colours();
+    const int chosen = box_->currentRow();
+    box_->clear();
+    for (const BoxRow& row : boxRows(book)) {
+        auto* item = new QListWidgetItem(tr("%1, %2%3: %4%5%6").arg(qt(row.title)).arg(row.size).arg(row.barb ? QString() : tr(" barbless")).arg(row.tied)
+                                             .arg(row.chewed > 0 ? tr(", %1 chewed").arg(row.chewed) : QString(), row.lost > 0 ? tr(", %1 lost").arg(row.lost) : QString()), box_);
+        item->setData(Qt::UserRole, qt(row.id));
+        if (row.sound() == 0) item->setForeground(c.fault);
+    }
+    box_->setCurrentRow(std::min(chosen, box_->count() - 1));
+    next_->clear();
+    for (const TieNext& row : tieNext(book, QDate::currentDate().month())) {
+        auto* item = new QListWidgetItem(qt(row.title) + QStringLiteral("\n      ") + qt(row.why), next_);
+        item->setData(Qt::UserRole, qt(row.pattern));
+        if (next_->count() >= 8) break;
+    }
+    stock_->clear();
+    if (const auto wanted = stockWanted(book)) {
+        for (const StockWanted& row : *wanted) {
+            QString text = tr("%1\n      %2 wanted, %3").arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
+            if (row.runsOutIn) text += tr("; out in %1: buy %2%3").arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
+            (new QListWidgetItem(text, stock_))->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
+        }
+        if (wanted->empty()) new QListWidgetItem(tr("No batch waits: nothing is wanted."), stock_);
+    }
+}
+
 void EveningStation::showEvent(QShowEvent*) { refresh(); }
+
+Timetable EveningStation::table() const {
+    const auto inOrder = [&](const std::vector<std::size_t>& order) {
+        std::vector<TyingJob> jobs;
+        for (const std::size_t job : order) jobs.push_back(jobs_[job]);
+        Timetable made = flyByFly(jobs);
+        for (TimedStage& stage : made.stages) stage.job = order[stage.job];
+        return made;
+    };
+    switch (way_->currentIndex()) {
+        case 1: return flyByFly(jobs_);
+        case 2: return stageByStage(jobs_);
+        case 3: return inOrder(groupedOrder(document_.book(), jobs_));
+        case 4: return order_.size() == jobs_.size() ? inOrder(order_) : flyByFly(jobs_);
+        default: return best_->table;
+    }
+}
+
+// A job dragged to another place: what was shown becomes the tier's own order, with this one moved.
+void EveningStation::move(std::size_t job, std::size_t before) {
+    std::vector<std::size_t> order;
+    for (const TimedStage& stage : table().stages)
+        if (std::ranges::find(order, stage.job) == order.end()) order.push_back(stage.job);
+    std::erase(order, job);
+    order.insert(std::ranges::find(order, before), job);
+    order_ = std::move(order);
+    const QSignalBlocker quiet(way_);
+    way_->setCurrentIndex(4);
+    showTable();
+}
+
+void EveningStation::keepCalendar() {
+    if (!best_ || jobs_.empty()) return document_.say(tr("Nothing waits to be tied"));
+    auto* dialog = new QFileDialog(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setAcceptMode(QFileDialog::AcceptSave);
+    dialog->setDefaultSuffix(QStringLiteral("ics"));
+    connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
+        const std::string start = QDate::currentDate().toString(Qt::ISODate).toStdString() + "T20:00";
+        const std::string stamp = QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyyMMdd'T'HHmmss'Z'")).toStdString();
+        std::vector<store::CalendarEvent> events;
+        for (const EveningEvent& event : eventsOf(document_.book(), table(), jobs_))
+            events.push_back({"machair-" + stamp + "-" + std::to_string(events.size()), event.what, event.how, event.start, event.end, event.rings});
+        writeText(path, QByteArray::fromStdString(store::toCalendar(events, start, stamp)));
+    });
+    dialog->open();
+}
+
+void EveningStation::keepBuyingList() {
+    const auto wanted = stockWanted(document_.book());
+    if (!wanted) return document_.say(qt(wanted.error().front().line()));
+    auto* dialog = new QFileDialog(this, tr("Keep the buying list as"), QStringLiteral("buying.csv"), tr("CSV (*.csv);;Text (*.txt)"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setAcceptMode(QFileDialog::AcceptSave);
+    dialog->setDefaultSuffix(QStringLiteral("csv"));
+    connect(dialog, &QFileDialog::fileSelected, this, [this, wanted = *wanted](const QString& path) {
+        std::vector<store::CsvRow> rows = {{"material", "has", "wants", "buy", "runs_out_in", "buy_by"}};
+        std::string text;
+        for (const StockWanted& row : wanted) {
+            rows.push_back({row.title, row.has, row.wants, row.buy, row.runsOutIn.value_or(""), row.buyBy.value_or("")});
+            if (!row.buy.empty()) text += row.title + ": " + row.buy + (row.buyBy ? ", before " + *row.buyBy : "") + "\n";
+        }
+        writeText(path, QByteArray::fromStdString(path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows)));
+    });
+    dialog->open();
+}
+
+void EveningStation::writeText(const QString& path, const QByteArray& text) {
+    QSaveFile file(path);
+    const bool kept = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
+    document_.say(kept ? tr("Written to %1").arg(path) : tr("%1 could not be written: %2").arg(path, file.errorString()));
+}
 
 void EveningStation::refresh() {
     if (!document_.isOpen()) return;
@@ -98,6 +286,7 @@ void EveningStation::refresh() {
         item->setData(Qt::UserRole, qt(batch.id));
     }
     batches_->setCurrentRow(std::min(row, batches_->count() - 1));
+    refreshBox();
     auto jobs = waitingJobs(document_.book());
     if (!jobs) {
         said_->setText(qt(jobs.error().front().line()));
@@ -114,19 +303,35 @@ void EveningStation::refresh() {
 void EveningStation::showTable() {
     if (!best_) return;
     const Timetable one = flyByFly(jobs_), two = stageByStage(jobs_);
-    const Timetable& shown = way_->currentIndex() == 1 ? one : way_->currentIndex() == 2 ? two : best_->table;
-    timeline_->show(jobs_, shown, minutes_->value());
+    const Timetable shown = table();
+    std::vector<TyingJob> titled = jobs_;
+    for (TyingJob& job : titled)
+        if (const Pattern* pattern = document_.book().findPattern(job.fly)) job.fly = pattern->title();
+    timeline_->show(titled, shown, minutes_->value());
     if (jobs_.empty()) return said_->setText(tr("Nothing waits."));
     const auto number = [](double minutes) { return qt(formatNumber(minutes, 0)); };
     int all = 0;
     for (const TyingJob& job : jobs_) all += job.count;
     const int fit = driedBefore(shown, jobs_, minutes_->value());
-    said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 are whole and dry.\nTimes are a rule of thumb from the steps.")
+    said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 are whole and dry.\n%10")
                        .arg(number(shown.handsFree), number(shown.allDry), number(one.allDry), number(two.allDry), number(best_->table.allDry),
                             best_->proven ? tr(" (proven)") : tr(" (not before %1)").arg(number(best_->bound)))
                        .arg(minutes_->value())
                        .arg(fit)
-                       .arg(all));
+                       .arg(all)
+                       .arg(sayTimes()));
+}
+
+// Whose times they are: the tier's own medians with their middle half, else what the steps would take.
+QString EveningStation::sayTimes() const {
+    QStringList own;
+    for (const TyingJob& job : jobs_)
+        if (const auto minutes = ownMinutes(document_.book(), job.fly)) {
+            const Pattern* pattern = document_.book().findPattern(job.fly);
+            own << tr("%1 %2 min (%3 to %4)").arg(pattern ? qt(pattern->title()) : qt(job.fly), qt(formatNumber(minutes->median, 0)), qt(formatNumber(minutes->low, 0)), qt(formatNumber(minutes->high, 0)));
+        }
+    own.removeDuplicates();
+    return own.isEmpty() ? tr("Times are a rule of thumb from the steps until three of a dressing were timed.") : tr("Your own times: %1.").arg(own.join(tr(", ")));
 }
 
 }  // namespace machair::app

@@ -1,6 +1,7 @@
 // What fits the evening: the batches that wait, two ways to tie them and the best, against the time there is.
 #pragma once
 
+#include <QElapsedTimer>
 #include <QWidget>
 
 #include "bench/schedule.h"
@@ -15,6 +16,7 @@ class QSpinBox;
 
 namespace machair::app {
 
+class FieldsForm;
 class TimelineView;
 
 class EveningStation : public QWidget {
@@ -28,9 +30,19 @@ class EveningStation : public QWidget {
   private:
     QWidget* makePanel();
     void refresh();
+    void refreshBox();
     void showTable();
+    // The timetable that is shown: the best, one of the two ways, least change of material, or the order dragged.
+    [[nodiscard]] Timetable table() const;
+    void move(std::size_t job, std::size_t before);
+    void keepCalendar();
+    void keepBuyingList();
+    QWidget* makeStock();
+    void writeText(const QString& path, const QByteArray& text);
+    [[nodiscard]] QString sayTimes() const;
 
     Document& document_;
+    const Theme& theme_;
     Background background_;
     TimelineView* timeline_;
     QListWidget* batches_;
@@ -38,6 +50,12 @@ class EveningStation : public QWidget {
     QSpinBox* minutes_;
     QComboBox* way_;
     QLabel* said_;
+    QListWidget* box_;
+    QListWidget* next_;
+    QListWidget* stock_;
+    FieldsForm* batch_ = nullptr;
+    std::vector<std::size_t> order_;  // as dragged; jobs by number
+    QElapsedTimer sinceLast_;         // one was tied
     std::vector<TyingJob> jobs_;
     std::optional<BestTimetable> best_;
 };

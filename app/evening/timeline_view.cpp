@@ -1,7 +1,9 @@
 #include "evening/timeline_view.h"
 
+#include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
+#include <utility>
 
 #include "editing/document.h"
 #include "units/text.h"
@@ -10,7 +12,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kLeft = 16.0, kRight = 16.0, kTop = 44.0, kLane = 26.0;
+constexpr double kLeft = 16.0, kRight = 16.0, kTop = 44.0, kLane = 26.0, kHands = 30.0;
 constexpr std::size_t kMostLanes = 14;
 
 }  // namespace
@@ -29,6 +31,53 @@ void TimelineView::show(const std::vector<TyingJob>& jobs, const Timetable& tabl
     update();
 }
 
+double TimelineView::x(double minute) const {
+    const double span = std::max({table_.allDry, minutes_, 1.0}) * 1.02;
+    return kLeft + (width() - kLeft - kRight) * minute / span;
+}
+
+QRectF TimelineView::blockAt(const TimedStage& stage) const { return {x(stage.start), kTop, std::max(1.5, x(stage.end) - x(stage.start) - 0.8), kHands}; }
+
+QRectF TimelineView::blockOf(std::size_t job) const {
+    for (const TimedStage& stage : table_.stages)
+        if (stage.job == job) return blockAt(stage);
+    return {};
+}
+
+std::vector<std::size_t> TimelineView::order() const {
+    std::vector<std::size_t> jobs;
+    for (const TimedStage& stage : table_.stages)
+        if (std::ranges::find(jobs, stage.job) == jobs.end()) jobs.push_back(stage.job);
+    return jobs;
+}
+
+// Before the first job whose own first block lies right of the pointer.
+std::size_t TimelineView::dropBefore(double at) const {
+    for (const std::size_t job : order())
+        if (blockOf(job).center().x() > at) return job;
+    return jobs_.size();
+}
+
+void TimelineView::mousePressEvent(QMouseEvent* event) {
+    dragged_.reset();
+    for (const TimedStage& stage : table_.stages)
+        if (blockAt(stage).adjusted(-1, -2, 1, 2).contains(event->position())) dragged_ = stage.job;
+    pointer_ = event->position().x();
+}
+
+void TimelineView::mouseMoveEvent(QMouseEvent* event) {
+    pointer_ = event->position().x();
+    if (dragged_) update();
+}
+
+void TimelineView::mouseReleaseEvent(QMouseEvent* event) {
+    if (!dragged_) return;
+    const std::size_t job = *std::exchange(dragged_, std::nullopt);
+    const std::size_t before = dropBefore(event->position().x());
+    update();
+    if (before != job) emit moved(job, before);
+}
+
 void TimelineView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
@@ -40,7 +89,6 @@ void TimelineView::paintEvent(QPaintEvent*) {
         return;
     }
     const double span = std::max(table_.allDry, minutes_) * 1.02;
-    const auto x = [&](double minute) { return kLeft + (width() - kLeft - kRight) * minute / span; };
     painter.setFont(faceScaled(0.88));
     const double tick = span <= 60.0 ? 10.0 : span <= 240.0 ? 30.0 : span <= 720.0 ? 60.0 : 240.0;
     for (double minute = 0.0; minute <= span; minute += tick) {
@@ -55,7 +103,7 @@ void TimelineView::paintEvent(QPaintEvent*) {
     for (const TimedStage& stage : table_.stages) {
         QColor fill = tones[stage.job % 4];
         fill.setAlpha(stage.stage == 0 ? 190 : 255);
-        const QRectF block(x(stage.start), kTop, std::max(1.5, x(stage.end) - x(stage.start) - 0.8), 30.0);
+        const QRectF block = blockAt(stage);
         painter.setPen(Qt::NoPen);
         painter.setBrush(stage.stage == 0 ? QBrush(fill) : QBrush(fill, Qt::Dense4Pattern));
         painter.drawRect(block);
@@ -65,7 +113,7 @@ void TimelineView::paintEvent(QPaintEvent*) {
         }
     }
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(kLeft, kTop + 46.0), tr("hands: full blocks tie, hatched ones give a coat"));
+    painter.drawText(QPointF(kLeft, kTop + 46.0), tr("hands: full blocks tie, hatched ones give a coat; drag a block to tie that dressing earlier or later"));
     // A lane a fly, for as many as there is room: tied, drying, dry.
     std::vector<std::pair<std::size_t, int>> lanes;
     for (const TimedStage& stage : table_.stages)
@@ -91,6 +139,12 @@ void TimelineView::paintEvent(QPaintEvent*) {
     if (lanes.size() > room) {
         painter.setPen(c.inkSoft);
         painter.drawText(QPointF(kLeft, y + 14.0), tr("and %1 more").arg(lanes.size() - room));
+    }
+    if (dragged_) {
+        const std::size_t before = dropBefore(pointer_);
+        const double at = before < jobs_.size() ? blockOf(before).left() : x(table_.handsFree);
+        painter.setPen(QPen(c.ink, 3.0));
+        painter.drawLine(QPointF(at, kTop - 8.0), QPointF(at, kTop + kHands + 8.0));
     }
     if (minutes_ > 0.0) {
         painter.setPen(QPen(c.accent, 2.0, Qt::DashLine));

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QWidget>
+#include <optional>
 #include <vector>
 
 #include "bench/schedule.h"
@@ -14,15 +15,31 @@ class TimelineView : public QWidget {
   public:
     explicit TimelineView(const Theme& theme, QWidget* parent = nullptr);
     void show(const std::vector<TyingJob>& jobs, const Timetable& table, double minutes);
+    // Where a job's first block of the hands is drawn; tests drag from there.
+    [[nodiscard]] QRectF blockOf(std::size_t job) const;
+
+  signals:
+    // A job was dragged before another; one past the last means the end.
+    void moved(std::size_t job, std::size_t before);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
 
   private:
+    [[nodiscard]] double x(double minute) const;
+    [[nodiscard]] QRectF blockAt(const TimedStage& stage) const;
+    // The jobs in the order in which the hands first come to them.
+    [[nodiscard]] std::vector<std::size_t> order() const;
+    [[nodiscard]] std::size_t dropBefore(double at) const;
     const Theme& theme_;
     std::vector<TyingJob> jobs_;
     Timetable table_;
     double minutes_ = 0.0;
+    std::optional<std::size_t> dragged_;
+    double pointer_ = 0.0;
 };
 
 }  // namespace machair::app

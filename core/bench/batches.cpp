@@ -1,10 +1,108 @@
 #include "bench/batches.h"
 
+#include <algorithm>
+#include <set>
+
 #include "bench/steps.h"
 
 namespace machair {
 
-std::vector<Stage> stagesOf(const Plan& plan) {
+std::optional<OwnMinutes> ownMinutes(const Book& book, std::string_view pattern) {
+    std::vector<double> all;
+    for (const Batch& batch : book.batches)
+        if (batch.pattern == pattern) all.insert(all.end(), batch.minutes.begin(), batch.minutes.end());
+    constexpr std::size_t kLeast = 3;
+    if (all.size() < kLeast) return std::nullopt;
+    std::ranges::sort(all);
+    const auto at = [&](double share) {  // between neighbours
+        const double place = share * static_cast<double>(all.size() - 1);
+        const auto i = static_cast<std::size_t>(place);
+        return i + 1 < all.size() ? all[i] + (place - static_cast<double>(i)) * (all[i + 1] - all[i]) : all[i];
+    };
+    return OwnMinutes{at(0.5), at(0.25), at(0.75), static_cast<int>(all.size())};
+}
+
+std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, const std::vector<TyingJob>& jobs) {
+    std::vector<EveningEvent> events;
+    if (table.stages.empty()) return events;
+    const auto titleOf = [&](std::size_t job) {
+        const Pattern* pattern = book.findPattern(jobs[job].fly);
+        return pattern ? pattern->title() : jobs[job].fly;
+    };
+    std::string list;
+    for (std::size_t j = 0; j < jobs.size(); ++j) list += std::to_string(jobs[j].count) + " of " + titleOf(j) + "\n";
+    events.push_back({"At the vice", list, 0.0, table.handsFree, false});
+    for (const TimedStage& stage : table.stages)
+        if (stage.stage > 0)
+            events.push_back({jobs[stage.job].stages[stage.stage].name + ": " + titleOf(stage.job) + ", fly " + std::to_string(stage.fly + 1), {}, stage.start, stage.end, true});
+    return events;
+}
+
+int changesBetween(const Book& book, std::string_view from, std::string_view to) {
+    const Pattern* a = book.findPattern(from);
+    const Pattern* b = book.findPattern(to);
+    if (!a || !b || a == b) return 0;
+    std::set<std::string> at, wanted;
+    for (const Part& part : a->parts)
+        if (part.material) at.insert(*part.material);
+    for (const Part& part : b->parts)
+        if (part.material) wanted.insert(*part.material);
+    constexpr int kThread = 3, kHook = 2;
+    int cost = (a->thread != b->thread ? kThread : 0) + (a->hook != b->hook ? kHook : 0);
+    for (const std::string& material : wanted) cost += at.contains(material) ? 0 : 1;
+    return cost;
+}
+
+std::vector<std::size_t> groupedOrder(const Book& book, const std::vector<TyingJob>& jobs) {
+    const std::size_t n = jobs.size();
+    std::vector<std::vector<int>> cost(n, std::vector<int>(n, 0));
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = 0; j < n; ++j) cost[i][j] = changesBetween(book, jobs[i].fly, jobs[j].fly);
+    std::vector<std::size_t> order;
+    if (n == 0) return order;
+    constexpr std::size_t kExactJobs = 12;
+    if (n > kExactJobs) {
+        std::vector<bool> done(n, false);
+        order.push_back(0);
+        done[0] = true;
+        while (order.size() < n) {
+            std::size_t next = n;
+            for (std::size_t j = 0; j < n; ++j)
+                if (!done[j] && (next == n || cost[order.back()][j] < cost[order.back()][next])) next = j;
+            done[next] = true;
+            order.push_back(next);
+        }
+        return order;
+    }
+    // Held and Karp's table, from any start: least cost over a set that ends at a job.
+    constexpr int kFar = 1 << 28;
+    const std::size_t sets = std::size_t{1} << n;
+    std::vector<std::vector<int>> least(sets, std::vector<int>(n, kFar));
+    std::vector<std::vector<std::size_t>> before(sets, std::vector<std::size_t>(n, n));
+    for (std::size_t j = 0; j < n; ++j) least[std::size_t{1} << j][j] = 0;
+    for (std::size_t set = 1; set < sets; ++set)
+        for (std::size_t end = 0; end < n; ++end) {
+            if (least[set][end] >= kFar) continue;
+            for (std::size_t next = 0; next < n; ++next) {
+                const std::size_t with = set | (std::size_t{1} << next);
+                if (with == set || least[set][end] + cost[end][next] >= least[with][next]) continue;
+                least[with][next] = least[set][end] + cost[end][next];
+                before[with][next] = end;
+            }
+        }
+    std::size_t set = sets - 1;
+    auto end = static_cast<std::size_t>(std::ranges::min_element(least[set]) - least[set].begin());
+    while (end < n) {
+        order.push_back(end);
+        const std::size_t last = before[set][end];
+        set &= ~(std::size_t{1} << end);
+        end = last;
+    }
+    std::ranges::reverse(order);
+    return order;
+}
+
+std::vector<Stage> stagesOf(const Plan& plan, const std::optional<OwnMinutes>& own) {
     constexpr double kMinutesAStep = 1.1;
     constexpr double kCoat = 0.5;
     std::vector<Stage> stages = {{"tie", 0.0, 0.0}};
@@ -14,6 +112,7 @@ std::vector<Stage> stagesOf(const Plan& plan) {
         else
             stages.front().hands += kMinutesAStep;
     }
+    if (own) stages.front().hands = own->median;
     return stages;
 }
 
@@ -25,7 +124,7 @@ Result<std::vector<TyingJob>> waitingJobs(const Book& book) {
         if (left <= 0) continue;
         const auto plan = planPattern(book, batch.pattern);
         if (plan)
-            jobs.push_back({batch.pattern, stagesOf(*plan), left});
+            jobs.push_back({batch.pattern, stagesOf(*plan, ownMinutes(book, batch.pattern)), left});
         else
             append(faults, plan.error());
     }

@@ -19,6 +19,7 @@ struct Batch {
     std::optional<int> tied;
     std::optional<std::string> day;   // YYYY-MM-DD that it is for
     std::optional<std::string> team;  // and the team
+    std::vector<double> minutes;      // of hands that flies of it took, as they were logged
     std::optional<std::string> note;
     Carried carried;
     bool operator==(const Batch&) const = default;

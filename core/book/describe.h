@@ -499,6 +499,7 @@ void describe(V& v, T& b) {
     v("tied", b.tied, kTied);
     v("day", b.day);
     v("team", b.team);
+    v("minutes", b.minutes, kStock);
     v("note", b.note);
     v.rest(b.carried);
 }

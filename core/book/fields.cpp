@@ -95,6 +95,9 @@ struct Show {
     }
     static Field make(const std::string& v) { return {{}, {}, FieldKind::text, v, {}}; }
     static Field make(const std::vector<std::string>& v) { return {{}, {}, FieldKind::text, joined(v, [](const std::string& s) { return s; }), {}}; }
+    static Field make(const std::vector<double>& v) {
+        return {{}, {}, FieldKind::text, joined(v, [](double d) { return formatExact(d); }), {}};
+    }
     static Field make(const std::vector<Length>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](Length l) { return formatExact(l / mm); }), {}};
     }
@@ -201,6 +204,16 @@ class Read {
             const auto length = parseLength(item);
             if (!length || !rule_.allows(*length / mm)) return wrong("lengths with commas between them, as \"16, 24, 20\"");
             list.push_back(*length);
+        }
+        v = std::move(list);
+        return {};
+    }
+    Faults into(std::vector<double>& v) const {
+        std::vector<double> list;
+        for (const std::string_view item : items()) {
+            const auto value = number(item);
+            if (!value) return wrong("numbers with commas between them, as \"12, 14.5\"");
+            list.push_back(*value);
         }
         v = std::move(list);
         return {};

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "book/fields.h"
 #include "book/team_edits.h"
 #include "units/text.h"
 
@@ -52,11 +53,43 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
     return edit;
 }
 
-Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate) {
+Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate, std::optional<Length> depth) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     Edit edit{"a fish to " + titleOf(book, pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : ", returned"), book};
-    edit.after.days[*index].fish.push_back({std::string(pattern), position, fate == Fate::kept, {}, {}});
+    edit.after.days[*index].fish.push_back({std::string(pattern), position, fate == Fate::kept, depth, {}});
+    return edit;
+}
+
+Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view file) {
+    const auto index = indexOfDay(book, day);
+    if (!index) return tl::unexpected(index.error());
+    const auto& photos = book.days[*index].photos;
+    if (file.empty() || std::ranges::find(photos, file) != photos.end()) return fail(Place("days").at(*index).key("photos"), "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
+    Edit edit{"a photograph of " + std::string(day), book};
+    edit.after.days[*index].photos.emplace_back(file);
+    return edit;
+}
+
+Result<Edit> changeDayNote(const Book& book, std::string_view day, std::string_view note) {
+    const auto index = indexOfDay(book, day);
+    if (!index) return tl::unexpected(index.error());
+    Edit edit{"a note of " + std::string(day), book};
+    edit.after.days[*index].note = trimmed(note).empty() ? std::nullopt : std::optional(std::string(trimmed(note)));
+    return edit;
+}
+
+Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::string_view key, std::string_view text) {
+    const auto found = std::ranges::find(book.batches, batch, &Batch::id);
+    if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
+    const auto index = static_cast<std::size_t>(found - book.batches.begin());
+    const Place place = Place("batches").at(index);
+    auto changed = withField(*found, key, text, place);
+    if (!changed) return tl::unexpected(changed.error());
+    if (changed->day && !isDate(*changed->day)) return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
+    if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
+    Edit edit{titleOf(book, found->pattern) + ": " + fieldLabel(key) + " " + (text.empty() ? "not said" : std::string(text)), book};
+    edit.after.batches[index] = std::move(*changed);
     return edit;
 }
 

@@ -14,9 +14,14 @@ namespace machair {
 // A team in the water for so many hours of a day; over 24 in all is a fault.
 [[nodiscard]] Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const std::array<std::optional<std::string>, 3>& team);
 enum class Fate { kept, returned };
-[[nodiscard]] Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate);
+[[nodiscard]] Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate, std::optional<Length> depth = std::nullopt);
+// A photograph's file; the picture itself stays where it is. A fault where the day has it already.
+[[nodiscard]] Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view file);
+[[nodiscard]] Result<Edit> changeDayNote(const Book& book, std::string_view day, std::string_view note);
 
 [[nodiscard]] Result<Edit> addBatch(const Book& book, std::string_view pattern, int wanted);
+// What a batch is for: its day (YYYY-MM-DD), its team, a note.
+[[nodiscard]] Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::string_view key, std::string_view text);
 // One more of a batch is tied, and in the box. A fault where all are.
 [[nodiscard]] Result<Edit> tieOne(const Book& book, std::string_view batch);
 

@@ -65,11 +65,12 @@ FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces) {
     return cut;
 }
 
-Result<Edit> tieOneOf(const Book& book, std::string_view batch) {
+Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<double> minutes) {
     auto edit = tieOne(book, batch);
     if (!edit) return edit;
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
     if (const auto plan = planPattern(book, found->pattern)) takeOut(edit->after.stock, *plan, 1);
+    if (minutes) edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())].minutes.push_back(*minutes);
     return edit;
 }
 

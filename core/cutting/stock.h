@@ -22,7 +22,8 @@ struct TiedFlies {
 [[nodiscard]] Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, const CuttingPlan& cuts, const HacklesChosen& hackles);
 
 // One more of a batch is tied: in the box, and out of the stock. A fault where all are.
-[[nodiscard]] Result<Edit> tieOneOf(const Book& book, std::string_view batch);
+// Minutes of hands, where they were timed, teach how long one takes.
+[[nodiscard]] Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<double> minutes = std::nullopt);
 
 // Pieces of one length out of the off-cuts, the shortest that does it each time, and the rest off the spool. Off-cuts under
 // kLeastOffcut are thrown away.

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <boost/math/distributions/gamma.hpp>
 #include <boost/math/special_functions/beta.hpp>
+#include <array>
 #include <cmath>
 #include <optional>
 
@@ -134,6 +135,87 @@ std::vector<Rate> ratesBy(const Book& book, Factor factor) {
     for (const auto& [name, cell] : cells) rates.push_back(rateOf(name, cell, fish - cell.fish(), hours - cell.hours()));
     std::ranges::stable_sort(rates, std::greater{}, &Rate::mean);
     return rates;
+}
+
+std::vector<Rate> ratesByDepth(const Book& book, const BandShares& shares) {
+    std::vector<RateCell> cells;
+    double fish = 0.0, hours = 0.0;
+    const auto cellAt = [&](std::size_t band) -> RateCell& {
+        if (cells.size() <= band) cells.resize(band + 1);
+        return cells[band];
+    };
+    constexpr Length kBand = 100.0 * mm;
+    for (const Day& day : book.days) {
+        // A day whose fish have no depths says nothing of depth; one without fish says that none were there.
+        const bool told = day.fish.empty() || std::ranges::any_of(day.fish, [](const Fish& f) { return f.depth.has_value(); });
+        if (!told) continue;
+        std::map<std::size_t, std::pair<double, double>> own;
+        for (const Outing& outing : day.outings)
+            for (const Position position : kPositions) {
+                if (!outing.at(position)) continue;
+                const std::vector<double> in = shares(outing, position);
+                for (std::size_t band = 0; band < in.size(); ++band)
+                    if (in[band] > 0.0) own[band].second += day.rods.value_or(1) * outing.hours * in[band];
+            }
+        for (const Fish& caught : day.fish)
+            if (caught.depth) own[static_cast<std::size_t>(std::max(0.0, std::floor(*caught.depth / kBand)))].first += 1.0;
+        for (const auto& [band, both] : own) {
+            cellAt(band).days.push_back(both);
+            fish += both.first;
+            hours += both.second;
+        }
+    }
+    std::vector<Rate> rates;
+    for (std::size_t band = 0; band < cells.size(); ++band)
+        if (!cells[band].days.empty())
+            rates.push_back(rateOf(std::to_string(10 * band) + " to " + std::to_string(10 * (band + 1)) + " cm", cells[band], fish - cells[band].fish(), hours - cells[band].hours()));
+    return rates;
+}
+
+FlyComparison compareFlies(const Book& book, std::string_view one, std::string_view two) {
+    const auto cellsOf = [&](bool onlyShared, std::size_t& shared) {
+        std::array<RateCell, 2> cells;
+        shared = 0;
+        for (const Day& day : book.days) {
+            std::array<std::pair<double, double>, 2> own{};
+            bool together = false;
+            for (const Outing& outing : day.outings) {
+                std::array<bool, 2> on{};
+                for (const Position position : kPositions) {
+                    const auto& fly = outing.at(position);
+                    on[0] |= fly && *fly == one;
+                    on[1] |= fly && *fly == two;
+                }
+                together |= on[0] && on[1];
+                if (onlyShared && !(on[0] && on[1])) continue;
+                for (std::size_t k = 0; k < 2; ++k)
+                    if (on[k]) own[k].second += day.rods.value_or(1) * outing.hours;
+            }
+            if (together) ++shared;
+            if (onlyShared && !together) continue;
+            for (const Fish& caught : day.fish) {
+                if (caught.pattern == one) own[0].first += 1.0;
+                if (caught.pattern == two) own[1].first += 1.0;
+            }
+            for (std::size_t k = 0; k < 2; ++k)
+                if (own[k].second > 0.0) cells[k].days.push_back(own[k]);
+        }
+        return cells;
+    };
+    double fish = 0.0, hours = 0.0;
+    for (const Rate& rate : ratesBy(book, Factor::fly)) {
+        fish += rate.fish;
+        hours += rate.hours;
+    }
+    FlyComparison comparison;
+    auto cells = cellsOf(true, comparison.days);
+    comparison.within = comparison.days >= kDaysWithin;
+    std::size_t unused = 0;
+    if (!comparison.within) cells = cellsOf(false, unused);
+    comparison.one = rateOf(std::string(one), cells[0], std::max(0.0, fish - cells[0].fish()), std::max(0.0, hours - cells[0].hours()));
+    comparison.two = rateOf(std::string(two), cells[1], std::max(0.0, fish - cells[1].fish()), std::max(0.0, hours - cells[1].hours()));
+    comparison.better = chanceBetter(comparison.one, comparison.two);
+    return comparison;
 }
 
 std::optional<Swap> swapThatTellsMost(const Book& book, std::string_view teamId) {

@@ -51,6 +51,25 @@ struct Names<Factor> {
 // The rates of a factor's cells, best first.
 [[nodiscard]] std::vector<Rate> ratesBy(const Book& book, Factor factor);
 
+// By depth, in bands of 10 cm: exposure is the hours of each outing times the share of the time that its fly spends in
+// each band, which `shares` tells (from the drift of that team; as many bands as it likes, summing to 1 or less). Only fish
+// whose depth was written down count, and only days that have such a fish or none at all.
+using BandShares = std::function<std::vector<double>(const Outing&, Position)>;
+[[nodiscard]] std::vector<Rate> ratesByDepth(const Book& book, const BandShares& shares);
+
+// Whether one fly takes more than another. Flies on one team share the day, so they are compared within the days on which
+// both were, where there are kDaysWithin of those; else over all days.
+inline constexpr std::size_t kDaysWithin = 5;
+struct FlyComparison {
+    Rate one;
+    Rate two;
+    double better = 0.5;       // P(one takes more)
+    std::size_t days = 0;      // on which both were on a team
+    bool within = false;
+    [[nodiscard]] bool told() const { return enoughToTell(one, two); }
+};
+[[nodiscard]] FlyComparison compareFlies(const Book& book, std::string_view one, std::string_view two);
+
 // The swap on a team that would tell most of what the daybook doesn't know yet: another fly of the book in a position.
 struct Swap {
     std::string in;   // titles
