@@ -112,7 +112,7 @@ QWidget* CheckStation::makeBench() {
     asked_->setWordWrap(true);
     number_->setObjectName(QStringLiteral("reading"));
     number_->setFont(faceScaled(6.0, true));
-    verdict_->setObjectName(QStringLiteral("verdict"));
+    verdict_->setObjectName(QStringLiteral("check-verdict"));
     verdict_->setFont(faceScaled(2.2, true));
     verdict_->setWordWrap(true);
     devices_->setWordWrap(true);

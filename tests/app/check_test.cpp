@@ -1,0 +1,297 @@
+// Check, Evening and Daybook's newer benches, and the ticket's mends, driven as a person would.
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QFile>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QProcess>
+#include <QToolButton>
+
+#include "check/check_station.h"
+#include "check/eye_view.h"
+#include "check/hand_view.h"
+#include "check/photo_view.h"
+#include "cut/tray_view.h"
+#include "daybook/daybook_station.h"
+#include "drawing/photograph.h"
+#include "evening/timeline_view.h"
+#include "sizing/mending.h"
+#include "tests/app/window.h"
+
+using namespace machair;
+using namespace machair::app;
+using namespace machair::app::tests;
+
+namespace {
+
+class At : public Bench {
+  public:
+    explicit At(Station station) {
+        window().showStation(station);
+        QApplication::processEvents();
+    }
+    void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
+    void drag(QWidget* widget, QPointF from, QPointF to) {
+        QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
+        for (int i = 1; i <= 6; ++i) QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
+        QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
+    }
+    CheckStation* check() { return window().findChild<CheckStation*>(); }
+    // A photograph of the fly on the bench with its tail so much too long.
+    QString photograph(double tail) {
+        Book tied = document().book();
+        for (Part& part : tied.findPattern(document().pattern()->id)->parts)
+            if (auto* t = std::get_if<TailPart>(&part.detail)) std::get<Ratio>(t->length.value).ratio *= tail;
+        drawing::PhotographSetting setting = drawing::someSetting(3);
+        setting.size = {1120, 840};
+        const QString file = path("fly.png");
+        REQUIRE(drawing::photographOf(planPattern(tied, document().pattern()->id).value(), setting).image.save(file));
+        return file;
+    }
+};
+
+template <class Condition>
+bool waitFor(Condition condition, int ms = 20000) {
+    return QTest::qWaitFor(condition, ms);
+}
+
+}  // namespace
+
+TEST_CASE("a fly is checked part after part by calliper, judged at once and kept") {
+    At bench(Station::check);
+    const std::size_t before = bench.document().book().checks.size();
+    CHECK(bench.text("asked").contains(QStringLiteral("tail length")));
+    bench.check()->take(9.4);
+    CHECK(bench.text("reading") == QStringLiteral("9.40 mm"));
+    CHECK(bench.text("check-verdict").startsWith(QStringLiteral("✓")));
+    CHECK(bench.check()->current() == 1);
+    bench.check()->take(3.0);
+    const QString verdict = bench.text("check-verdict");
+    CAPTURE(verdict);
+    CHECK(verdict.contains(QStringLiteral("too thick")));
+    bench.find<QListWidget>("looks")->item(0)->setCheckState(Qt::Checked);
+    CHECK(bench.text("check-said").startsWith(QStringLiteral("Mend")));
+    bench.click("keep-check");
+    REQUIRE(bench.document().book().checks.size() == before + 1);
+    CHECK(bench.document().book().checks.back().readings.size() == 2);
+    CHECK(bench.document().book().checks.back().faults.size() == 1);
+    CHECK(bench.kept().checks.size() == before + 1);
+    CHECK(bench.check()->current() == 0);  // the next of the dozen
+    bench.click("keep-check");
+    CHECK(bench.text("check-said").startsWith(QStringLiteral("✗")));
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().book().checks.size() == before);
+}
+
+TEST_CASE("a reading is typed where there is no calliper, and readings come from the stand-in") {
+    At bench(Station::check);
+    auto* typed = bench.find<QDoubleSpinBox>("typed");
+    typed->setFocus();
+    typed->selectAll();
+    QTest::keyClicks(typed, QStringLiteral("9.2"));
+    QTest::keyClick(typed, Qt::Key_Return);
+    CHECK(bench.check()->current() == 1);
+    const QString socket = QStringLiteral("machair-check-%1").arg(QCoreApplication::applicationPid());
+    QProcess calliper;
+    calliper.start(QStringLiteral(MACHAIR_CALLIPER), {QStringLiteral("--socket"), socket, QStringLiteral("--hold"), QStringLiteral("1.3"), QStringLiteral("--every"), QStringLiteral("60")});
+    REQUIRE(calliper.waitForStarted());
+    // It listens a moment after it has started.
+    const bool read = waitFor([&] {
+        if (bench.check()->current() >= 2) return true;
+        static int tries = 0;
+        if (++tries % 20 == 1) bench.check()->useCalliper(std::make_unique<devices::SocketCalliper>(socket));
+        return false;
+    });
+    calliper.kill();
+    calliper.waitForFinished();
+    CHECK(read);
+}
+
+TEST_CASE("on a photograph the hook is found, the long tail is measured, and a dragged tip is read") {
+    At bench(Station::check);
+    bench.check()->loadPhoto(bench.photograph(1.10));
+    auto* photo = bench.find<PhotoView>("photo");
+    REQUIRE(waitFor([&] { return bench.text("check-said").startsWith(QStringLiteral("The hook is found")); }));
+    auto* list = bench.find<QListWidget>("measured");
+    CHECK(list->item(0)->text().contains(QStringLiteral("too long")));
+    const auto tip = photo->placeOf(QStringLiteral("collar hackle tip"));
+    const auto any = tip ? tip : photo->placeOf(QStringLiteral("hackle tip"));
+    std::optional<QPointF> from = any;
+    if (!from)
+        for (const Handle& handle : handlesOf(*bench.document().plan()))
+            if (handle.grab == Grab::hackleTip) from = photo->placeOf(QString::fromStdString(handle.name));
+    REQUIRE(from);
+    bench.drag(photo, *from, *from + QPointF(40.0, 60.0));
+    bool read = false;
+    for (int row = 0; row < list->count(); ++row) read |= list->item(row)->text().contains(QStringLiteral("fibre length")) && list->item(row)->text().contains(QStringLiteral("too long"));
+    CHECK(read);
+    const QPointF eye = photo->placeOf(QStringLiteral("eye")).value();
+    const double scale = photo->registration()->pxPerMm;
+    bench.drag(photo, eye, eye - QPointF(60.0, 0.0));
+    CHECK(photo->registration()->pxPerMm > scale);
+    bench.click("keep-check");
+    CHECK(bench.document().book().checks.back().photo.has_value());
+}
+
+TEST_CASE("a picture that is none, and one with no fly, are said and change nothing") {
+    At bench(Station::check);
+    const QString none = bench.path("none.jpg");
+    QFile file(none);
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write("not a picture at all");
+    file.close();
+    bench.check()->loadPhoto(none);
+    CHECK(bench.text("quiet").contains(QStringLiteral("no picture that can be read")));
+    QImage plain(640, 480, QImage::Format_RGB32);
+    plain.fill(QColor(200, 198, 190));
+    REQUIRE(plain.save(bench.path("plain.png")));
+    bench.check()->loadPhoto(bench.path("plain.png"));
+    REQUIRE(waitFor([&] { return bench.text("check-said").startsWith(QStringLiteral("No hook was found")); }));
+    CHECK(bench.find<PhotoView>("photo")->placeOf(QStringLiteral("bend")));  // to be dragged by hand
+}
+
+TEST_CASE("the hand's chart, the eye trainer and pairs out of a heap") {
+    At bench(Station::check);
+    bench.click("the-hand");
+    CHECK(bench.find<HandView>("hand")->flies() > 20);
+    CHECK(bench.text("hand-said").contains(QStringLiteral("Aim for")));
+    bench.click("the-eye");
+    auto* eye = bench.find<EyeView>("eye-trainer");
+    REQUIRE(eye->question());
+    const EyeAnswer truth = eye->question()->truth();
+    QTest::keyClick(eye, truth == EyeAnswer::tooShort ? Qt::Key_1 : truth == EyeAnswer::right ? Qt::Key_2 : Qt::Key_3);
+    CHECK(bench.text("eye-said").startsWith(QStringLiteral("✓")));
+    CHECK(eye->trainer().score().asked == 1);
+    bench.click("the-pairs");
+    bench.find<QLineEdit>("lefts")->setText(QStringLiteral("11.2, 12.0 11.3 12.1 14"));
+    CHECK(bench.text("paired").contains(QStringLiteral("14.00 is left over")));
+    CHECK(bench.text("paired").contains(QStringLiteral("Worst pair 0.10 mm")));
+    bench.find<QLineEdit>("lefts")->setText(QStringLiteral("eleven"));
+    CHECK(bench.text("paired").startsWith(QStringLiteral("✗")));
+}
+
+TEST_CASE("the evening's blocks are dragged into the tier's own order, and the timetable follows") {
+    At bench(Station::evening);
+    auto* timeline = bench.find<TimelineView>("timeline");
+    auto* way = bench.find<QComboBox>("way");
+    REQUIRE(waitFor([&] { return !timeline->blockOf(0).isNull() && !timeline->blockOf(1).isNull(); }));
+    way->setCurrentIndex(1);
+    REQUIRE(timeline->blockOf(0).left() < timeline->blockOf(1).left());
+    bench.drag(timeline, timeline->blockOf(0).center(), QPointF(timeline->width() - 4.0, timeline->blockOf(0).center().y()));
+    CHECK(way->currentIndex() == 4);
+    CHECK(timeline->blockOf(0).left() > timeline->blockOf(1).left());
+    CHECK(bench.text("evening-said").contains(QStringLiteral("Your own times")));
+    way->setCurrentIndex(3);
+    CHECK(bench.text("evening-said").contains(QStringLiteral("Hands free")));
+}
+
+TEST_CASE("a fly of the box is chewed and lost, what to tie next becomes a batch, and what runs out is told") {
+    At bench(Station::evening);
+    auto* box = bench.find<QListWidget>("fly-box");
+    REQUIRE(box->count() > 3);
+    box->setCurrentRow(1);
+    const std::string id = box->item(1)->data(Qt::UserRole).toString().toStdString();
+    bench.click("box-chewed");
+    CHECK(box->item(1)->text().contains(QStringLiteral("1 chewed")));
+    bench.click("box-lost");
+    CHECK(box->item(1)->text().contains(QStringLiteral("1 lost")));
+    const Book kept = bench.kept();
+    CHECK(std::ranges::find(kept.box, id, &BoxFly::id)->lost == 1);
+    const std::size_t batches = bench.document().book().batches.size();
+    bench.find<QListWidget>("tie-next")->setCurrentRow(0);
+    bench.click("next-batch");
+    CHECK(bench.document().book().batches.size() == batches + 1);
+    CHECK(bench.find<QListWidget>("runs-out")->item(0)->text().contains(QStringLiteral("buy")));
+    bench.find<QListWidget>("batches")->setCurrentRow(0);
+    auto* day = bench.find<QLineEdit>("batch-day");
+    day->setFocus();
+    day->selectAll();
+    QTest::keyClicks(day, QStringLiteral("someday"));
+    QTest::keyClick(day, Qt::Key_Return);
+    CHECK(bench.text("batch-fault").contains(QStringLiteral("expected a date")));
+}
+
+TEST_CASE("a table of days is imported once its columns are named, and undo gives the book back") {
+    At bench(Station::daybook);
+    const Book before = bench.document().book();
+    QFile file(bench.path("days.csv"));
+    REQUIRE(file.open(QIODevice::WriteOnly));
+    file.write("When,hours,bob,fly,position\n2024-05-02,3,kelp-lantern,kelp-lantern,bob\n");
+    file.close();
+    auto* station = bench.window().findChild<DaybookStation*>();
+    station->importFrom(bench.path("days.csv"));
+    bench.click("take-in");
+    CHECK(bench.text("mapping-said").contains(QStringLiteral("date")));
+    CHECK(bench.document().book() == before);
+    auto* when = bench.find<QComboBox>("column-When");
+    when->setCurrentIndex(when->findData(QStringLiteral("date")));
+    bench.click("take-in");
+    CHECK(bench.document().book().days.size() == before.days.size() + 1);
+    CHECK(bench.document().book().days.front().fish.size() == 1);
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().book() == before);
+    bench.find<QComboBox>("factor")->setCurrentText(QStringLiteral("depth"));
+    CHECK(bench.text("compared").contains(QStringLiteral("fish a rod-hour")));
+}
+
+TEST_CASE("a warning's mend is done by its button and the warning is gone") {
+    At bench(Station::plan);
+    Edit spoilt{"too many turns", bench.document().book()};
+    for (Part& part : spoilt.after.findPattern("kelp-lantern")->parts)
+        if (auto* collar = std::get_if<CollarPart>(&part.detail); collar && part.kind == PartKind::collar) collar->turns = exactly(7);
+    REQUIRE(bench.document().apply(spoilt).empty());
+    const auto& warnings = bench.document().plan()->warnings;
+    const auto soft = std::ranges::find(warnings, Concern::softness, &Warning::concern);
+    REQUIRE(soft != warnings.end());
+    const std::size_t part = *soft->part;
+    bench.document().choosePart(part);
+    QApplication::processEvents();
+    const QString name = QStringLiteral("mend-%1-0").arg(part);
+    CHECK(bench.text(QStringLiteral("mend-said-%1-0").arg(part).toLatin1().constData()).contains(QStringLiteral("cures it")));
+    bench.click(name.toLatin1().constData());
+    CHECK(std::ranges::find(bench.document().plan()->warnings, Concern::softness, &Warning::concern) == bench.document().plan()->warnings.end());
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(std::ranges::find(bench.document().plan()->warnings, Concern::softness, &Warning::concern) != bench.document().plan()->warnings.end());
+}
+
+TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, and a school is followed by its parts") {
+    At bench(Station::plan);
+    auto* thread = bench.find<QComboBox>("dressing-thread");
+    const double head = bench.document().plan()->head.diameter / mm;
+    thread->setCurrentIndex(thread->findData(QStringLiteral("thread-fine")));
+    emit thread->activated(thread->currentIndex());
+    CHECK(bench.document().pattern()->thread == "thread-fine");
+    CHECK(bench.document().plan()->head.diameter / mm < head);
+    auto* why = bench.find<QLineEdit>("dressing-varied_why");
+    why->setFocus();
+    QTest::keyClicks(why, QStringLiteral("a smaller head"));
+    QTest::keyClick(why, Qt::Key_Return);
+    CHECK(bench.document().pattern()->variedWhy == std::string("a smaller head"));
+    auto* tail = bench.find<QComboBox>("school-own-tail");
+    CHECK(tail->currentText() == QStringLiteral("shank") );
+    tail->setCurrentIndex(tail->findData(QStringLiteral("body")));
+    emit tail->activated(tail->currentIndex());
+    const Plan& plan = *bench.document().plan();
+    CHECK(std::abs((std::get<TailPlan>(plan.parts[0].detail).length - (plan.bodyEnd - plan.bodyFront)) / mm) < 1e-9);
+}
+
+TEST_CASE("the tray shows everything laid out, and all that waits is cut from the same feathers") {
+    At bench(Station::cut);
+    auto* tray = bench.find<TrayView>("tray");
+    auto* list = bench.find<QListWidget>("cuts");
+    REQUIRE(waitFor([&] { return tray->pieces() > 4 && list->count() > 4; }));
+    CHECK(tray->cellOf(0).right() < tray->cellOf(1).left());
+    CHECK(bench.window().rect().contains(tray->mapTo(&bench.window(), tray->cellOf(tray->pieces() - 1).center().toPoint())));
+    auto* scope = bench.find<QComboBox>("scope");
+    scope->setCurrentIndex(1);
+    REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("dressings")); }));
+    bool offcut = false;
+    for (int row = 0; row < list->count(); ++row) offcut |= list->item(row)->text().contains(QStringLiteral("out of the off-cuts"));
+    CHECK(offcut);
+    const Book before = bench.document().book();
+    REQUIRE(waitFor([&] { return bench.find<QToolButton>("tied")->isEnabled(); }));
+    bench.click("tied");
+    for (const Batch& batch : bench.document().book().batches) CHECK(batch.tied.value_or(0) == batch.wanted);
+    CHECK(bench.document().book().stock != before.stock);
+    REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("Nothing waits")); }));
+}
