@@ -7,6 +7,8 @@
 
 #include "benchmarks/demo_book.h"
 #include "drawing/fly_painter.h"
+#include "drawing/photograph.h"
+#include "photo/registration.h"
 #include "theme/theme.h"
 
 namespace machair::benchmarks {
@@ -73,6 +75,20 @@ static void paintTheCast(benchmark::State& state) {
     }
 }
 BENCHMARK(paintTheCast)->Unit(benchmark::kMillisecond);
+
+// A photograph of 12 megapixels, registered. Target: < 1 s.
+static void registerAPhotograph(benchmark::State& state) {
+    const Plan plan = planPattern(demoBook(), "kelp-lantern").value();
+    drawing::PhotographSetting setting = drawing::someSetting(3);
+    setting.size = {4000, 3000};
+    const QImage grey = drawing::photographOf(plan, setting).image.convertToFormat(QImage::Format_Grayscale8);
+    photo::Picture picture{grey.width(), grey.height(), {}};
+    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
+    bool found = true;
+    for (auto _ : state) found &= photo::findHook(picture, plan.hook).has_value();
+    state.counters["found"] = found ? 1 : 0;
+}
+BENCHMARK(registerAPhotograph)->Unit(benchmark::kMillisecond);
 
 }  // namespace machair::benchmarks
 

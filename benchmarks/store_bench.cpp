@@ -7,6 +7,7 @@
 
 #include "benchmarks/demo_book.h"
 #include "book/edits.h"
+#include "daybook/rates.h"
 #include "store/home.h"
 
 namespace machair::benchmarks {
@@ -76,5 +77,43 @@ static void planInALargeBook(benchmark::State& state) {
     for (auto _ : state) benchmark::DoNotOptimize(planPattern(book, kFullestFly));
 }
 BENCHMARK(planInALargeBook)->Unit(benchmark::kMillisecond);
+
+// Years of records: 10,000 days, 50,000 fish, 100,000 checks. Targets: opens < 1 s, all rates anew < 200 ms.
+static Book bookOfYears() {
+    Book book = demoBook();
+    const std::vector<Day> days = book.days;
+    const std::vector<CheckedFly> checks = book.checks;
+    book.days.clear();
+    book.checks.clear();
+    for (int i = 0; book.days.size() < 10'000; ++i) {
+        Day day = days[static_cast<std::size_t>(i) % days.size()];
+        day.id = "day-" + std::to_string(i);
+        while (day.fish.size() < 5) day.fish.push_back({"kelp-lantern", Position::bob, true, {}});
+        day.fish.resize(5);
+        book.days.push_back(std::move(day));
+    }
+    for (int i = 0; book.checks.size() < 100'000; ++i) {
+        CheckedFly check = checks[static_cast<std::size_t>(i) % checks.size()];
+        check.id = "check-" + std::to_string(i);
+        book.checks.push_back(std::move(check));
+    }
+    return book;
+}
+
+static void openYearsOfRecords(benchmark::State& state) {
+    const Place place(bookOfYears());
+    for (auto _ : state) {
+        auto home = store::openHome(place.path(), store::Access::readWrite);
+        benchmark::DoNotOptimize((*home)->read());
+    }
+}
+BENCHMARK(openYearsOfRecords)->Unit(benchmark::kMillisecond);
+
+static void allRatesOfYears(benchmark::State& state) {
+    const Book book = bookOfYears();
+    for (auto _ : state)
+        for (const auto& entry : Names<Factor>::entries) benchmark::DoNotOptimize(ratesBy(book, entry.value));
+}
+BENCHMARK(allRatesOfYears)->Unit(benchmark::kMillisecond);
 
 }  // namespace machair::benchmarks

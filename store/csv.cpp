@@ -268,7 +268,7 @@ std::string daysToCsv(const Book& book) {
         for (const Outing& outing : day.outings)
             row("outing", {formatShort(outing.hours, 9), outing.bob.value_or(""), outing.middle.value_or(""), outing.point.value_or(""), "", "", "", "", day.note.value_or("")});
         for (const Fish& fish : day.fish)
-            row("fish", {"", "", "", "", fish.pattern, std::string(nameOf(fish.position)), fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), ""});
+            row("fish", {"", "", "", "", fish.pattern, std::string(nameOf(fish.position)), fish.lost.value_or(false) ? "lost" : fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), ""});
         if (day.outings.empty() && day.fish.empty()) row("day", {"", "", "", "", "", "", "", "", day.note.value_or("")});
     }
     return writeCsv(rows);
@@ -334,7 +334,9 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
             const auto position = row.named<Position>("position");
             if (!row.has("position")) row.wrong("position", "bob, middle or point for a fish");
             const auto depth = row.number("depth_m", 0.0, 1000.0);
-            if (fly && position) day->fish.push_back({*fly, *position, row.yes("kept"), depth ? std::optional(*depth * metre) : std::nullopt, {}});
+            const bool lost = lettersOf(row.text("kept")) == "lost";
+            if (fly && position)
+                day->fish.push_back({*fly, *position, lost ? std::optional(false) : row.yes("kept"), depth ? std::optional(*depth * metre) : std::nullopt, {}, lost ? std::optional(true) : std::nullopt});
         }
     }
     if (!faults.empty()) return tl::unexpected(faults);

@@ -98,6 +98,14 @@ photo::Pixel PhotoView::onPicture(QPointF at) const {
     return {p.x(), p.y()};
 }
 
+// How far a wing stands up, from its tie-in to the tip.
+QString PhotoView::liftOf(const Tip& tip) const {
+    if (tip.handle.grab != Grab::wingTip) return {};
+    const WirePoint root = document_.plan()->hook.at(document_.plan()->parts[tip.handle.part].station);
+    const double lift = std::atan2((tip.at.y - root.position.y) / mm, (tip.at.x - root.position.x) / mm) * 180.0 / 3.14159265358979;
+    return tr(", %1° up").arg(qt(formatNumber(lift, 0)));
+}
+
 std::optional<QPointF> PhotoView::placeOf(const QString& name) const {
     for (const Landmarked& landmark : landmarks_)
         if (landmark.name == name) return onScreen(landmark.seen);
@@ -140,7 +148,7 @@ void PhotoView::paintEvent(QPaintEvent*) {
         painter.setBrush(c.raised);
         painter.drawEllipse(at, kTip, kTip);
         if (grabbed_ == static_cast<int>(i))
-            if (const auto length = measuredAt(*document_.plan(), tips_[i].handle, tips_[i].at)) tag(at, qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)), c.ink);
+            if (const auto length = measuredAt(*document_.plan(), tips_[i].handle, tips_[i].at)) tag(at, qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)) + liftOf(tips_[i]), c.ink);
     }
     for (const Landmarked& landmark : landmarks_) {
         const QPointF at = onScreen(landmark.seen);

@@ -48,6 +48,7 @@ class PhotoView : public QWidget {
         photo::Pixel seen;
     };
     void replan();
+    [[nodiscard]] QString liftOf(const Tip& tip) const;
     [[nodiscard]] QPointF onScreen(photo::Pixel at) const;
     [[nodiscard]] photo::Pixel onPicture(QPointF at) const;
     [[nodiscard]] QRectF shown() const;  // the part of the picture that is, px of it

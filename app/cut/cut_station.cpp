@@ -158,7 +158,8 @@ void CutStation::plan() {
     std::vector<TiedFlies> flies = wanted();
     std::vector<Plan> plans;
     for (const TiedFlies& some : flies) {
-        auto sized = planPattern(document_.book(), some.pattern);
+        const auto batch = std::ranges::find(document_.book().batches, some.batch, [](const Batch& b) { return std::optional(b.id); });
+        auto sized = some.batch && batch != document_.book().batches.end() ? planBatch(document_.book(), *batch) : planPattern(document_.book(), some.pattern);
         if (!sized) return document_.say(qt(sized.error().front().line()));
         plans.push_back(std::move(*sized));
     }

@@ -37,7 +37,7 @@ constexpr int kPanelWidth = 340;
 DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), rates_(new RateView(theme)), factor_(new QComboBox), date_(new QLineEdit), days_(new QListWidget), hours_(new QDoubleSpinBox),
       entry_(new QLabel), swap_(new QLabel), one_(new QComboBox), two_(new QComboBox), compared_(new QLabel), depth_(new QDoubleSpinBox), photos_(new QLabel),
-      mapping_(new QWidget), columns_(new QFormLayout), mappingSaid_(new QLabel) {
+      mapping_(new QWidget), columns_(new QFormLayout), mappingSaid_(new QLabel), note_(new QLineEdit) {
     setObjectName(QStringLiteral("daybook"));
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
@@ -118,6 +118,16 @@ QWidget* DaybookStation::makePanel() {
     depth->addWidget(depth_);
     depth->addStretch(1);
     column->addLayout(depth);
+    note_->setObjectName(QStringLiteral("day-note"));
+    note_->setAccessibleName(tr("A note of the day"));
+    note_->setPlaceholderText(tr("a note of the day"));
+    note_->setFocusPolicy(Qt::ClickFocus);
+    column->addWidget(note_);
+    connect(note_, &QLineEdit::editingFinished, this, [this] {
+        if (!note_->isModified() || day().empty()) return;
+        note_->setModified(false);
+        (void)document_.apply(changeDayNote(document_.book(), day(), note_->text().toStdString()));
+    });
     photos_->setObjectName(QStringLiteral("day-photos"));
     photos_->setWordWrap(true);
     column->addWidget(photos_);
@@ -232,6 +242,8 @@ void DaybookStation::sayComparison() {
 
 void DaybookStation::showPhotos() {
     const auto found = std::ranges::find(document_.book().days, day(), &Day::id);
+    note_->setEnabled(found != document_.book().days.end());
+    if (!note_->isModified()) note_->setText(found == document_.book().days.end() ? QString() : qt(found->note.value_or("")));
     if (found == document_.book().days.end() || found->photos.empty()) return photos_->hide();
     QString html;
     constexpr int kMostShown = 4;
@@ -339,13 +351,13 @@ void DaybookStation::refreshRates() {
 }
 
 void DaybookStation::sayEntry() {
-    if (day().empty()) return entry_->setText(tr("Start a day; then a fish is three keys: B, M or P, then K or R, then Enter."));
+    if (day().empty()) return entry_->setText(tr("Start a day; then a fish is three keys: B, M or P, then K, R or L, then Enter."));
     QString said = tr("%1: ").arg(QString::fromStdString(day()));
     if (!position_) return entry_->setText(said + tr("B, M or P for where it took"));
     const TeamSpec* team = document_.team();
     const auto& fly = team ? team->at(*position_) : std::optional<std::string>();
     said += fly ? tr("%1 on the %2").arg(qt(document_.book().findPattern(*fly)->title()), titleOf(*position_)) : tr("no fly on the %1").arg(titleOf(*position_));
-    entry_->setText(said + (keptFish_ ? (*keptFish_ ? tr(", kept: Enter") : tr(", returned: Enter")) : tr(": K kept or R returned")));
+    entry_->setText(said + (!fate_ ? tr(": K kept, R returned or L lost") : *fate_ == Fate::kept ? tr(", kept: Enter") : *fate_ == Fate::returned ? tr(", returned: Enter") : tr(", lost: Enter")));
 }
 
 void DaybookStation::keyPressEvent(QKeyEvent* event) {
@@ -355,23 +367,24 @@ void DaybookStation::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_P: position_ = Position::point; break;
         case Qt::Key_K:
         case Qt::Key_R:
-            if (position_) keptFish_ = event->key() == Qt::Key_K;
+        case Qt::Key_L:
+            if (position_) fate_ = event->key() == Qt::Key_K ? Fate::kept : event->key() == Qt::Key_R ? Fate::returned : Fate::lost;
             break;
         case Qt::Key_Escape:
             position_.reset();
-            keptFish_.reset();
+            fate_.reset();
             break;
         case Qt::Key_Return:
         case Qt::Key_Enter: {
             const TeamSpec* team = document_.team();
-            if (!position_ || !keptFish_ || day().empty() || !team || !team->at(*position_)) break;
-            const bool kept = *keptFish_;
-            const Faults faults = document_.apply(addFish(document_.book(), day(), *position_, *team->at(*position_), kept ? Fate::kept : Fate::returned, depth_->value() > 0.0 ? std::optional(depth_->value() * metre) : std::nullopt));
+            if (!position_ || !fate_ || day().empty() || !team || !team->at(*position_)) break;
+            const bool kept = *fate_ == Fate::kept;
+            const Faults faults = document_.apply(addFish(document_.book(), day(), *position_, *team->at(*position_), *fate_, depth_->value() > 0.0 ? std::optional(depth_->value() * metre) : std::nullopt));
             depth_->setValue(0.0);
             if (!faults.empty()) document_.say(qt(faults.front().line()));
             if (kept) document_.keepFish(document_.kept() + 1);  // a rule card's phase follows it
             position_.reset();
-            keptFish_.reset();
+            fate_.reset();
             break;
         }
         default: return QWidget::keyPressEvent(event);

@@ -1,11 +1,12 @@
 // What happened, and what it tells: days with their outings and fish, rates with honest intervals, the swap that would
-// tell most. A fish is three keys: B, M or P, then K or R, then Enter.
+// tell most. A fish is three keys: B, M or P, then K, R or L, then Enter.
 #pragma once
 
 #include <QWidget>
 #include <map>
 #include <string>
 
+#include "book/record_edits.h"
 #include "daybook/rates.h"
 #include "editing/background.h"
 #include "editing/document.h"
@@ -69,7 +70,8 @@ class DaybookStation : public QWidget {
     std::string csv_;
     std::map<std::string, QComboBox*> ours_;
     std::optional<Position> position_;
-    std::optional<bool> keptFish_;
+    std::optional<Fate> fate_;
+    QLineEdit* note_;
 };
 
 }  // namespace machair::app

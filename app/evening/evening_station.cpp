@@ -73,7 +73,7 @@ QWidget* EveningStation::makePanel() {
     add->addWidget(more);
     add->addWidget(tied);
     column->addLayout(add);
-    batch_ = new FieldsForm("batch", {"day", "team", "note"}, [this](const std::string& key, const std::string& text) {
+    batch_ = new FieldsForm("batch", {"hook", "day", "team", "note"}, [this](const std::string& key, const std::string& text) {
         const auto* item = batches_->currentItem();
         return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text)) : Faults();
     });
@@ -282,7 +282,7 @@ void EveningStation::refresh() {
     batches_->clear();
     for (const Batch& batch : document_.book().batches) {
         const Pattern* pattern = document_.book().findPattern(batch.pattern);
-        auto* item = new QListWidgetItem(tr("%1: %2 of %3%4").arg(pattern ? qt(pattern->title()) : qt(batch.pattern)).arg(batch.tied.value_or(0)).arg(batch.wanted).arg(batch.day ? tr(", for %1").arg(qt(*batch.day)) : QString()), batches_);
+        auto* item = new QListWidgetItem(tr("%1%2: %3 of %4%5").arg(pattern ? qt(pattern->title()) : qt(batch.pattern), sayHook(batch)).arg(batch.tied.value_or(0)).arg(batch.wanted).arg(batch.day ? tr(", for %1").arg(qt(*batch.day)) : QString()), batches_);
         item->setData(Qt::UserRole, qt(batch.id));
     }
     batches_->setCurrentRow(std::min(row, batches_->count() - 1));
@@ -320,6 +320,12 @@ void EveningStation::showTable() {
                        .arg(fit)
                        .arg(all)
                        .arg(sayTimes()));
+}
+
+// ", 12 barbless": of a batch that isn't on the dressing's own hook.
+QString EveningStation::sayHook(const Batch& batch) const {
+    const HookSpec* hook = batch.hook ? document_.book().findHook(*batch.hook) : nullptr;
+    return hook ? tr(", %1%2").arg(hook->size).arg(hook->barb.value_or(true) ? QString() : tr(" barbless")) : QString();
 }
 
 // Whose times they are: the tier's own medians with their middle half, else what the steps would take.

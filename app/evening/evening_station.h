@@ -40,6 +40,7 @@ class EveningStation : public QWidget {
     QWidget* makeStock();
     void writeText(const QString& path, const QByteArray& text);
     [[nodiscard]] QString sayTimes() const;
+    [[nodiscard]] QString sayHook(const Batch& batch) const;
 
     Document& document_;
     const Theme& theme_;

@@ -2,11 +2,16 @@
 
 #include <QComboBox>
 #include <QFormLayout>
+#include <QLabel>
 #include <QSignalBlocker>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "daybook/rates.h"
+#include "sizing/compare.h"
+#include "units/text.h"
 
 namespace machair::app {
 
@@ -25,6 +30,10 @@ DressingPanel::DressingPanel(Document& document, QWidget* parent) : QWidget(pare
     form_ = new FieldsForm("dressing", {"role", "max_length_mm", "buoyancy_mN", "note", "varied_why"},
                            [this](const std::string& key, const std::string& text) { return write(key, text); }, this);
     column->addWidget(form_);
+    varied_ = new QLabel;
+    varied_->setObjectName(QStringLiteral("varied"));
+    varied_->setWordWrap(true);
+    column->addWidget(varied_);
     connect(thread_, &QComboBox::activated, this, [this](int i) {
         (void)write("thread", thread_->itemData(i).toString().toStdString());
         refresh();
@@ -48,6 +57,21 @@ void DressingPanel::refresh() {
         if (m.kind == MaterialKind::thread) thread_->addItem(qt(m.title()), qt(m.id));
     thread_->setCurrentIndex(thread_->findData(qt(pattern->thread)));
     form_->show(fieldsOf(*pattern));
+    // What it was varied from: what differs, largest first, and how both did.
+    const Pattern* origin = pattern->variedFrom ? document_.book().findPattern(*pattern->variedFrom) : nullptr;
+    varied_->setVisible(origin != nullptr);
+    if (!origin || !document_.plan()) return;
+    QStringList said;
+    if (const auto before = planPattern(document_.book(), origin->id)) {
+        constexpr std::size_t kMost = 5;
+        const auto list = differences(*before, *document_.plan());
+        for (std::size_t i = 0; i < std::min(kMost, list.size()); ++i) said << qt(list[i].words());
+        if (said.isEmpty()) said << tr("no difference in the plan");
+    }
+    const FlyComparison c = compareFlies(document_.book(), pattern->id, origin->id);
+    const QString did = c.one.fished || c.two.fished ? tr("%1 fish a rod-hour against %2: %3").arg(qt(formatNumber(c.one.mean(), 2)), qt(formatNumber(c.two.mean(), 2)), c.told() ? tr("told apart") : tr("not enough to tell"))
+                                                    : tr("neither was fished yet");
+    varied_->setText(tr("Varied from %1: %2.\nHow it did: %3.").arg(qt(origin->title()), said.join(tr(", ")), did));
 }
 
 }  // namespace machair::app

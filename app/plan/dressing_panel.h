@@ -6,6 +6,7 @@
 #include "editing/document.h"
 
 class QComboBox;
+class QLabel;
 
 namespace machair::app {
 
@@ -23,6 +24,7 @@ class DressingPanel : public QWidget {
     Document& document_;
     QComboBox* thread_;
     FieldsForm* form_;
+    QLabel* varied_;
     std::string shown_;
 };
 

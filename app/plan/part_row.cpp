@@ -13,6 +13,7 @@
 #include <algorithm>
 
 #include "book/spec_words.h"
+#include "checking/checking.h"
 #include "frame/retire.h"
 #include "sizing/figures.h"
 #include "sizing/mending.h"
@@ -98,6 +99,7 @@ void PartRow::refresh() {
     QString words = qt(part.words);
     const QString kind = qt(std::string(nameOf(part.kind)));
     if (words.startsWith(kind + QLatin1Char(' '))) words.remove(0, kind.size() + 1);  // its name stands above already
+    if (const std::string aim = sayAim(checkItems(*plan, document_.book()), part_); !aim.empty()) words += tr(" (your hand: %1)").arg(qt(aim));
     words_->setText(words);
     QString because;
     for (const std::string& driver : part.drivers) because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);

@@ -122,7 +122,7 @@ Result<std::vector<TyingJob>> waitingJobs(const Book& book) {
     for (const Batch& batch : book.batches) {
         const int left = batch.wanted - batch.tied.value_or(0);
         if (left <= 0) continue;
-        const auto plan = planPattern(book, batch.pattern);
+        const auto plan = planBatch(book, batch);
         if (plan)
             jobs.push_back({batch.pattern, stagesOf(*plan, ownMinutes(book, batch.pattern)), left});
         else

@@ -184,6 +184,7 @@ void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, F
     for (std::size_t i = 0; i < book.batches.size(); ++i) {
         const Place place = Place("batches").at(i);
         checkKnown(patterns, book.batches[i].pattern, "dressing", place.key("pattern"), faults);
+        if (book.batches[i].hook && book.findHook(*book.batches[i].hook) == nullptr) faults.push_back({place.key("hook"), "expected the id of a hook, got \"" + *book.batches[i].hook + "\"", ""});
         if (book.batches[i].day) checkDate(*book.batches[i].day, place.key("day"), faults);
     }
     checkIds(book.checks, "checks", faults);

@@ -70,7 +70,8 @@ struct Fish {
     Position position = Position::bob;
     std::optional<bool> kept;
     std::optional<Length> depth;
-    Carried carried;
+    Carried carried = {};
+    std::optional<bool> lost = {};  // hooked, and off again: it tells of the fly, not of the creel
     bool operator==(const Fish&) const = default;
 };
 struct Day {

@@ -535,6 +535,7 @@ void describe(V& v, T& f) {
     v("position", f.position);
     v("kept", f.kept);
     v("depth_m", f.depth, kLeaderLength);
+    v("lost", f.lost);
     v.rest(f.carried);
 }
 template <class V, Is<Day> T>

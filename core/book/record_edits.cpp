@@ -56,8 +56,8 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
 Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate, std::optional<Length> depth) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
-    Edit edit{"a fish to " + titleOf(book, pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : ", returned"), book};
-    edit.after.days[*index].fish.push_back({std::string(pattern), position, fate == Fate::kept, depth, {}});
+    Edit edit{"a fish to " + titleOf(book, pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : fate == Fate::returned ? ", returned" : ", lost"), book};
+    edit.after.days[*index].fish.push_back({std::string(pattern), position, fate == Fate::kept, depth, {}, fate == Fate::lost ? std::optional(true) : std::nullopt});
     return edit;
 }
 
@@ -87,6 +87,7 @@ Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::str
     auto changed = withField(*found, key, text, place);
     if (!changed) return tl::unexpected(changed.error());
     if (changed->day && !isDate(*changed->day)) return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
+    if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
     Edit edit{titleOf(book, found->pattern) + ": " + fieldLabel(key) + " " + (text.empty() ? "not said" : std::string(text)), book};
     edit.after.batches[index] = std::move(*changed);

@@ -15,11 +15,11 @@ namespace machair {
 namespace {
 
 // What can be held between the jaws, or seen from the side.
-constexpr std::array<std::string_view, 6> kMeasurable = {"length_mm", "fibre_mm", "rear_diameter_mm", "front_diameter_mm", "depth_mm", "diameter_mm"};
+constexpr std::array<std::string_view, 7> kMeasurable = {"end_mm", "length_mm", "fibre_mm", "rear_diameter_mm", "front_diameter_mm", "depth_mm", "diameter_mm"};
 
 bool isTipOrEdge(PartKind kind) {
     return kind == PartKind::tail || kind == PartKind::body || kind == PartKind::thorax || kind == PartKind::palmer || kind == PartKind::collar ||
-           kind == PartKind::throat || kind == PartKind::wing;
+           kind == PartKind::throat || kind == PartKind::wing || kind == PartKind::head;
 }
 
 std::vector<std::size_t> inOrder(const std::vector<Length>& heap) {
@@ -59,6 +59,15 @@ std::vector<CheckItem> checkItems(const Plan& plan, const Book& book) {
         }
     }
     return items;
+}
+
+std::string sayAim(const std::vector<CheckItem>& items, std::size_t part) {
+    constexpr int kKnown = 5;
+    constexpr Length kWorthSaying = 0.1 * mm;
+    for (const CheckItem& item : items)
+        if (item.part == part && item.flies >= kKnown && abs(item.aim - item.planned) >= kWorthSaying)
+            return "aim for " + formatNumber(item.aim / mm, 1) + " to land at " + formatLength(item.planned);
+    return {};
 }
 
 Judged judge(const CheckItem& item, Length measured) {
@@ -143,12 +152,12 @@ std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle,
             const char* key = handle.grab == Grab::shoulder ? "front_diameter_mm" : "rear_diameter_mm";
             return MeasuredLength{key, lengthOf(key) + 2.0 * (to.y - handle.at.y)};
         }
-        case Grab::bodyEnd:
+        case Grab::bodyEnd: return along("end_mm");
+        case Grab::head: return MeasuredLength{"diameter_mm", lengthOf("diameter_mm") + 2.0 * (to.y - handle.at.y)};
         case Grab::bodyFront:
         case Grab::taper:
         case Grab::ribTurn:
-        case Grab::wingDepth:
-        case Grab::head: return std::nullopt;
+        case Grab::wingDepth: return std::nullopt;
     }
     return std::nullopt;
 }

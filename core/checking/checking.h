@@ -25,6 +25,9 @@ struct CheckItem {
 // In measuring order, from back to front. The aim is the plan's where none of this part were checked yet.
 [[nodiscard]] std::vector<CheckItem> checkItems(const Plan& plan, const Book& book);
 
+// "aim for 8.9 to land at 9.3 mm": of a part that this hand always ties long or short; empty where it doesn't.
+[[nodiscard]] std::string sayAim(const std::vector<CheckItem>& items, std::size_t part);
+
 enum class Finding { asPlanned, tooLong, tooShort };
 struct Judged {
     Finding finding = Finding::asPlanned;

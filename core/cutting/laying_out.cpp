@@ -52,6 +52,16 @@ class Writer {
     void write(std::size_t i, const std::string& what, const PartPlan&, const UnderbodyPlan& under) {
         if (under.length) length(i, what, *under.length + kHeld, "45 mm of it to hold");
     }
+    // A blend's furs by weight, for the whole batch.
+    static std::string blendOf(const PartPlan& p, Mass all) {
+        const auto* fur = std::get_if<DubbingTraits>(&p.made.traits);
+        if (!fur || fur->blend.empty()) return {};
+        double parts = 0.0;
+        for (const BlendPart& part : fur->blend) parts += part.parts;
+        std::string text = "; blend for all";
+        for (std::size_t i = 0; i < fur->blend.size(); ++i) text += (i == 0 ? " " : " and ") + formatNumber(all / mg * fur->blend[i].parts / parts, 1) + " mg " + fur->blend[i].material;
+        return text;
+    }
     // What this tier's leftovers of this fur have taught.
     static double correction(const PartPlan& p) {
         const auto* fur = std::get_if<DubbingTraits>(&p.made.traits);
@@ -71,6 +81,7 @@ class Writer {
         if ((body.rope || body.noodle) && !list.empty()) {  // fur is weighed, not measured
             list.back().length.reset();
             list.back().mass = body.mass;
+            list.back().why += blendOf(p, body.mass * static_cast<double>(flies_));
         }
     }
     void hackle(std::size_t i, const std::string& what, const HacklePlan& h, double feathers) {

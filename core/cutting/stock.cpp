@@ -69,7 +69,7 @@ Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<do
     auto edit = tieOne(book, batch);
     if (!edit) return edit;
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
-    if (const auto plan = planPattern(book, found->pattern)) takeOut(edit->after.stock, *plan, 1);
+    if (const auto plan = planBatch(book, *found)) takeOut(edit->after.stock, *plan, 1);
     if (minutes) edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())].minutes.push_back(*minutes);
     return edit;
 }
@@ -80,7 +80,7 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
     for (const Batch& batch : book.batches) {
         const int left = std::min(kMostFlies, batch.wanted - batch.tied.value_or(0));
         if (left <= 0) continue;
-        const auto plan = planPattern(book, batch.pattern);
+        const auto plan = planBatch(book, batch);
         if (!plan) return tl::unexpected(plan.error());
         for (const LaidOut& laid : layOut(*plan, left)) {
             if (laid.material.empty()) continue;

@@ -17,6 +17,7 @@ constexpr double kHackleTolerance = 0.10;
 constexpr double kWingTolerance = 0.08;
 constexpr double kBodyTolerance = 0.05;
 constexpr double kDiameterTolerance = 0.10;
+constexpr double kHeadTolerance = 0.15;
 constexpr double kSlipTolerance = 0.05;
 
 class Sheet {
@@ -132,6 +133,7 @@ struct WriteFigures {
     void operator()(const ThreadPlan&) const {}
     void operator()(const HeadPlan& head) const {
         sheet.number("whip_turns", head.whipTurns);
+        sheet.length("diameter_mm", plan.head.diameter, kHeadTolerance);
         sheet.length("thread_mm", head.thread);
     }
 };

@@ -457,6 +457,17 @@ Result<Plan> planPattern(const Book& book, std::string_view patternId, const Sch
     return plan(*pattern, *hook, book, place, schools);
 }
 
+Result<Plan> planBatch(const Book& book, const Batch& batch) {
+    if (!batch.hook) return planPattern(book, batch.pattern);
+    const Pattern* pattern = book.findPattern(batch.pattern);
+    if (!pattern) return noSuch(Place("patterns"), "dressing", batch.pattern);
+    const HookSpec* spec = book.findHook(*batch.hook);
+    if (!spec) return noSuch(Place("batches").key("hook"), "hook", *batch.hook);
+    const auto hook = makeHook(*spec, Place("hooks").at(static_cast<std::size_t>(spec - book.hooks.data())));
+    if (!hook) return tl::unexpected(hook.error());
+    return plan(*pattern, *hook, book, Place("patterns").at(book.indexOfPattern(batch.pattern)));
+}
+
 Faults checkWithPlans(const Book& book) {
     Faults faults = check(book);
     if (!faults.empty()) return faults;  // plans over broken references would only repeat them

@@ -278,6 +278,9 @@ struct Plan {
 // The same for a dressing of the book, with its own hook.
 [[nodiscard]] Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools = {});
 
+// A batch's dressing on the hook that the batch is tied on, its own where none is said.
+[[nodiscard]] Result<Plan> planBatch(const Book& book, const Batch& batch);
+
 // Every fault of a book, those of its records and those found by planning each dressing.
 [[nodiscard]] Faults checkWithPlans(const Book& book);
 
