@@ -219,6 +219,9 @@ QWidget* CheckStation::makePanel() {
     auto* outer = column;
     column = new QVBoxLayout(measuring_);
     column->setContentsMargins(0, 0, 0, 0);
+    said_->setObjectName(QStringLiteral("check-said"));
+    said_->setWordWrap(true);
+    column->addWidget(said_);
     column->addWidget(heading(tr("Measured")));
     list_->setObjectName(QStringLiteral("measured"));
     list_->setAccessibleName(tr("What is measured"));
@@ -243,9 +246,6 @@ QWidget* CheckStation::makePanel() {
     connect(looks_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
         if (item->checkState() == Qt::Checked) said_->setText(tr("Mend: %1.").arg(item->data(Qt::UserRole).toString()));
     });
-    said_->setObjectName(QStringLiteral("check-said"));
-    said_->setWordWrap(true);
-    column->addWidget(said_);
     keep_ = toolButton("keep-check", tr("Keep this fly's check"), tr("Into the book; the next fly of the dozen is asked for (Ctrl+Return)"));
     keep_->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Return));
     connect(keep_, &QToolButton::clicked, this, &CheckStation::keep);

@@ -73,7 +73,8 @@ QWidget* TieStation::makePanel() {
         far_ = on;
         refresh();
     });
-    aloud_ = button("aloud", tr("Aloud"), tr("Says each step, where this computer has a voice"), [] {});
+    aloud_ = toolButton("aloud", tr("Aloud"), tr("Says each step, where this computer has a voice"));
+    aloud_->setFocusPolicy(Qt::NoFocus);
     aloud_->setCheckable(true);
     connect(aloud_, &QToolButton::toggled, this, [this](bool on) {
         if (on && !speaker_.available()) {
@@ -106,7 +107,11 @@ QWidget* TieStation::makePanel() {
         const int part = steps_[static_cast<std::size_t>(current_)].part;
         if (part >= 0) (void)document_.apply(countMishap(document_.book(), document_.plan()->parts[static_cast<std::size_t>(part)].kind));
     });
-    column->addWidget(wrong_);
+    auto* under = new QHBoxLayout;  // the row above is full
+    under->addWidget(wrong_);
+    under->addWidget(aloud_);
+    under->addStretch(1);
+    column->addLayout(under);
     column->addWidget(rework_);
     column->addWidget(lasting_);
     return panel;
