@@ -31,7 +31,7 @@ constexpr int kRulesWidth = 390;
 
 WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
-      weatherButton_(nullptr), season_(new QListWidget), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), chooseButton_(nullptr),
+      weatherButton_(nullptr), season_(new QListWidget), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), boxRuled_(new QListWidget), chooseButton_(nullptr),
       favourite_(new QComboBox), chosen_(new QLabel), teams_(new QListWidget) {
     setObjectName(QStringLiteral("water"));
     auto* layout = sideBySide(this);
@@ -164,6 +164,13 @@ QWidget* WaterStation::makeRules() {
     ruled_->setObjectName(QStringLiteral("ruled"));
     ruled_->setWordWrap(true);
     column->addWidget(ruled_);
+    boxRuled_->setObjectName(QStringLiteral("box-ruled"));
+    boxRuled_->setAccessibleName(tr("The whole box under this card"));
+    boxRuled_->setFrameShape(QFrame::NoFrame);
+    boxRuled_->setWordWrap(true);
+    boxRuled_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    boxRuled_->setMaximumHeight(110);
+    column->addWidget(boxRuled_);
     auto* line = new QHBoxLayout;
     line->addWidget(heading(tr("Choose from the box")));
     line->addStretch(1);
@@ -288,6 +295,7 @@ void WaterStation::refreshRules() {
     const WaterSpec* water = document_.water();
     const RuleCard* card = water && water->rules ? document_.book().findRuleCard(*water->rules) : nullptr;
     card_->setVisible(card != nullptr);
+    boxRuled_->setVisible(card != nullptr);
     addCard_->setVisible(water && !card);
     kept_->setVisible(card && card->barb == BarbRule::barbedUntilKept);
     if (!card) {
@@ -302,6 +310,30 @@ void WaterStation::refreshRules() {
     if (!card->source || !card->date) said << tr("Say where and when this card was read.");
     said << qt(std::string(kRulesCaution));
     ruled_->setText(said.join(QLatin1Char('\n')));
+    // The whole box under this card, each fly with what breaks it and what to change.
+    struct Ruled {
+        std::vector<std::pair<std::string, std::vector<Breach>>> flies;
+        Faults faults;
+    };
+    boxWork_.start(
+        [book = document_.book(), setting = document_.setting(), card = *card, kept = document_.kept()](const std::stop_token& stop, const Background::Progress&) {
+            Ruled ruled;
+            const auto box = candidatesOf(book, setting);
+            if (!box) ruled.faults = box.error();
+            for (std::size_t i = 0; box && i < box->size() && !stop.stop_requested(); ++i) ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, card, {kept}));
+            return ruled;
+        },
+        [this](const Ruled& ruled) {
+            boxRuled_->clear();
+            for (const Fault& fault : ruled.faults) new QListWidgetItem(QStringLiteral("✗ ") + qt(fault.line()), boxRuled_);
+            for (const bool passing : {false, true})  // what fails first
+                for (const auto& [title, breaches] : ruled.flies) {
+                    if (breaches.empty() != passing) continue;
+                    QString text = (passing ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + qt(title);
+                    for (const Breach& breach : breaches) text += tr(": %1; %2").arg(qt(breach.words), qt(breach.mend));
+                    (new QListWidgetItem(text, boxRuled_))->setForeground(passing ? theme_.colours().ink : theme_.colours().fault);
+                }
+        });
 }
 
 void WaterStation::choose() {

@@ -49,6 +49,7 @@ class WaterStation : public QWidget {
     Document& document_;
     const Theme& theme_;
     Background background_;
+    Background boxWork_;  // the box under the rule card
     std::unique_ptr<devices::WeatherStation> weather_;
     std::optional<devices::Weather> reading_;
     QDateTime readAt_;
@@ -65,6 +66,7 @@ class WaterStation : public QWidget {
     QToolButton* addCard_;
     QSpinBox* kept_;
     QLabel* ruled_;
+    QListWidget* boxRuled_;
     QToolButton* chooseButton_;
     QComboBox* favourite_;
     QLabel* chosen_;

@@ -165,6 +165,11 @@ TEST_CASE("a rule is broken and mended, and the kept fish move barbed flies out"
     CHECK(bench.text("ruled").contains(QStringLiteral("within the rules")));
     bench.find<QSpinBox>("kept")->setValue(4);
     CHECK(bench.text("ruled").contains(QStringLiteral("has a barb")));
+    // The whole box is told, what fails first.
+    auto* box = bench.find<QListWidget>("box-ruled");
+    REQUIRE(waitFor([&] { return box->count() > 5 && box->item(0)->text().contains(QStringLiteral("barb")); }));
+    CHECK(box->item(0)->text().startsWith(QStringLiteral("✗")));
+    CHECK(box->item(box->count() - 1)->text().startsWith(QStringLiteral("✓")));
 }
 
 TEST_CASE("three are chosen from the box and become a team of the book") {
