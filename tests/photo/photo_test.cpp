@@ -28,7 +28,7 @@ photo::Picture plain(int width, int height, std::uint8_t value) { return {width,
 // A hand's and a lamp's setting, of a size that keeps the tests quick.
 drawing::PhotographSetting settingOf(std::uint64_t seed) {
     drawing::PhotographSetting setting = drawing::someSetting(seed);
-    setting.size = {1120, 840};
+    setting.size = {900, 675};
     return setting;
 }
 
@@ -43,7 +43,7 @@ TEST_CASE("over sixty photographs the hook is found and lengths are true to 2 % 
     int found = 0, shown = 0, trueLengths = 0, lengths = 0;
     for (const char* id : flies) {
         const Plan plan = planPattern(book, id).value();
-        for (std::uint64_t seed = 1; seed <= 11; ++seed) {
+        for (std::uint64_t seed = 1; seed <= 10; ++seed) {
             const auto setting = settingOf(seed * 7919 + seedOf(id));
             const auto photograph = drawing::photographOf(plan, setting);
             ++shown;

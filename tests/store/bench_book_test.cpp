@@ -165,7 +165,7 @@ TEST_CASE("killed at any moment, nothing acknowledged is lost and the book is wh
     const auto path = folder.file("b.machair");
     const Book book = demoBook();
     store::writeBenchBook(path, book);
-    constexpr int kKills = 120;
+    constexpr int kKills = 200;
     int killsAfterAnEdit = 0;
     for (int kill = 0; kill < kKills; ++kill) {
         std::array<int, 2> pipe{};
@@ -185,7 +185,7 @@ TEST_CASE("killed at any moment, nothing acknowledged is lost and the book is wh
         ::close(pipe[1]);
         // Counted in edits and not in time, so that a slow disk sees as many of them as a quick one; some are
         // killed while the book opens or on the way to the first edit.
-        const auto toldBefore = random() % 4;
+        const auto toldBefore = random() % 3;
         int n = 0, last = 0;
         for (unsigned told = 0; told < toldBefore && ::read(pipe[0], &n, sizeof n) == sizeof n; ++told) last = n;
         ::usleep(static_cast<useconds_t>(random() % 25000));
