@@ -28,18 +28,44 @@ std::string lineAndColumn(std::string_view text, std::size_t byte) {
     return "line " + std::to_string(line) + ", column " + std::to_string(column);
 }
 
-// Watches the parse for what a finished document no longer shows: keys given twice, and nesting too deep.
-class ParseWatch {
+// Goes over the text before it becomes a document, for what a finished one no longer shows: keys given twice, and nesting
+// too deep. (The parser's own callback does the same in time quadratic in a list's length.)
+class ParseWatch final : public nlohmann::json_sax<Json> {
   public:
-    bool operator()(int depth, Json::parse_event_t event, Json& parsed) {
-        using Event = Json::parse_event_t;
-        if (event == Event::object_start) keys_.emplace_back();
-        if (event == Event::object_end && !keys_.empty()) keys_.pop_back();
-        if (event == Event::key && !keys_.empty() && !keys_.back().insert(parsed.get<std::string>()).second)
-            twice_.insert(parsed.get<std::string>());
-        tooDeep_ = tooDeep_ || depth > kDeepestNesting;
+    bool null() override { return value(); }
+    bool boolean(bool) override { return value(); }
+    bool number_integer(number_integer_t) override { return value(); }
+    bool number_unsigned(number_unsigned_t) override { return value(); }
+    bool number_float(number_float_t, const string_t&) override { return value(); }
+    bool string(string_t&) override { return value(); }
+    bool binary(binary_t&) override { return value(); }
+    bool start_object(std::size_t) override {
+        const bool shallow = value();
+        ++depth_;
+        keys_.emplace_back();
+        return shallow;
+    }
+    bool key(string_t& key) override {
+        if (!keys_.back().insert(key).second) twice_.insert(key);
+        return value();
+    }
+    bool end_object() override {
+        --depth_;
+        keys_.pop_back();
         return true;
     }
+    bool start_array(std::size_t) override {
+        const bool shallow = value();
+        ++depth_;
+        return shallow;
+    }
+    bool end_array() override {
+        --depth_;
+        return true;
+    }
+    bool parse_error(std::size_t, const std::string&, const nlohmann::detail::exception&) override { return false; }  // said by the parse itself
+
+    [[nodiscard]] bool tooDeep() const { return tooDeep_; }
     void report(Faults& faults) const {
         if (tooDeep_)
             faults.push_back({Place(), "expected nesting at most " + std::to_string(kDeepestNesting) + " deep, got more", ""});
@@ -49,8 +75,13 @@ class ParseWatch {
     }
 
   private:
+    bool value() {
+        tooDeep_ = tooDeep_ || depth_ > kDeepestNesting;
+        return !tooDeep_;
+    }
     std::vector<std::set<std::string>> keys_;
     std::set<std::string> twice_;
+    int depth_ = 0;
     bool tooDeep_ = false;
 };
 
@@ -73,9 +104,8 @@ Result<OpenedBench> readBench(std::string_view text, Checking checking) {
     Json document;
     ParseWatch watch;
     try {
-        document = Json::parse(text, [&watch](int depth, Json::parse_event_t event, Json& parsed) {
-            return watch(depth, event, parsed);
-        });
+        Json::sax_parse(text, &watch);
+        if (!watch.tooDeep()) document = Json::parse(text);
     } catch (const Json::parse_error& error) {
         return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.what()));
     } catch (const Json::out_of_range& error) {
