@@ -28,44 +28,49 @@ std::string lineAndColumn(std::string_view text, std::size_t byte) {
     return "line " + std::to_string(line) + ", column " + std::to_string(column);
 }
 
-// Goes over the text before it becomes a document, for what a finished one no longer shows: keys given twice, and nesting
-// too deep. (The parser's own callback does the same in time quadratic in a list's length.)
+// Stands between the parser and the document it makes, for what a finished one no longer shows: keys given twice, and
+// nesting too deep, where it stops. (The parser's own callback does the same in time quadratic in a list's length.)
 class ParseWatch final : public nlohmann::json_sax<Json> {
   public:
-    bool null() override { return value(); }
-    bool boolean(bool) override { return value(); }
-    bool number_integer(number_integer_t) override { return value(); }
-    bool number_unsigned(number_unsigned_t) override { return value(); }
-    bool number_float(number_float_t, const string_t&) override { return value(); }
-    bool string(string_t&) override { return value(); }
-    bool binary(binary_t&) override { return value(); }
-    bool start_object(std::size_t) override {
-        const bool shallow = value();
+    explicit ParseWatch(Json& document) : document_(document, true) {}
+    bool null() override { return value() && document_.null(); }
+    bool boolean(bool v) override { return value() && document_.boolean(v); }
+    bool number_integer(number_integer_t v) override { return value() && document_.number_integer(v); }
+    bool number_unsigned(number_unsigned_t v) override { return value() && document_.number_unsigned(v); }
+    bool number_float(number_float_t v, const string_t& text) override { return value() && document_.number_float(v, text); }
+    bool string(string_t& v) override { return value() && document_.string(v); }
+    bool binary(binary_t& v) override { return value() && document_.binary(v); }
+    bool start_object(std::size_t size) override {
+        if (!value()) return false;
         ++depth_;
         keys_.emplace_back();
-        return shallow;
+        return document_.start_object(size);
     }
     bool key(string_t& key) override {
         if (!keys_.back().insert(key).second) twice_.insert(key);
-        return value();
+        return value() && document_.key(key);
     }
     bool end_object() override {
         --depth_;
         keys_.pop_back();
-        return true;
+        return document_.end_object();
     }
-    bool start_array(std::size_t) override {
-        const bool shallow = value();
+    bool start_array(std::size_t size) override {
+        if (!value()) return false;
         ++depth_;
-        return shallow;
+        return document_.start_array(size);
     }
     bool end_array() override {
         --depth_;
-        return true;
+        return document_.end_array();
     }
-    bool parse_error(std::size_t, const std::string&, const nlohmann::detail::exception&) override { return false; }  // said by the parse itself
-
-    [[nodiscard]] bool tooDeep() const { return tooDeep_; }
+    bool parse_error(std::size_t at, const std::string& token, const nlohmann::detail::exception& error) override {
+        const auto* parse = dynamic_cast<const Json::parse_error*>(&error);
+        if (parse) return document_.parse_error(at, token, *parse);  // throws it
+        const auto* range = dynamic_cast<const Json::out_of_range*>(&error);
+        if (range) return document_.parse_error(at, token, *range);
+        return false;
+    }
     void report(Faults& faults) const {
         if (tooDeep_)
             faults.push_back({Place(), "expected nesting at most " + std::to_string(kDeepestNesting) + " deep, got more", ""});
@@ -79,6 +84,7 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
         tooDeep_ = tooDeep_ || depth_ > kDeepestNesting;
         return !tooDeep_;
     }
+    nlohmann::detail::json_sax_dom_parser<Json> document_;
     std::vector<std::set<std::string>> keys_;
     std::set<std::string> twice_;
     int depth_ = 0;
@@ -102,10 +108,9 @@ Result<OpenedBench> readBench(std::string_view text) { return readBench(text, Ch
 
 Result<OpenedBench> readBench(std::string_view text, Checking checking) {
     Json document;
-    ParseWatch watch;
+    ParseWatch watch(document);
     try {
         Json::sax_parse(text, &watch);
-        if (!watch.tooDeep()) document = Json::parse(text);
     } catch (const Json::parse_error& error) {
         return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.what()));
     } catch (const Json::out_of_range& error) {
