@@ -16,7 +16,7 @@
 #include "drawing/photograph.h"
 #include "evening/timeline_view.h"
 #include "sizing/mending.h"
-#include "tests/app/window.h"
+#include "tests/app/at.h"
 
 using namespace machair;
 using namespace machair::app;
@@ -24,18 +24,9 @@ using namespace machair::app::tests;
 
 namespace {
 
-class At : public Bench {
+class AtCheck : public At {
   public:
-    explicit At(Station station) {
-        window().showStation(station);
-        QApplication::processEvents();
-    }
-    void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
-    void drag(QWidget* widget, QPointF from, QPointF to) {
-        QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
-        for (int i = 1; i <= 6; ++i) QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
-        QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
-    }
+    AtCheck() : At(Station::check) {}
     CheckStation* check() { return window().findChild<CheckStation*>(); }
     // A photograph of the fly on the bench with its tail so much too long.
     QString photograph(double tail) {
@@ -50,15 +41,10 @@ class At : public Bench {
     }
 };
 
-template <class Condition>
-bool waitFor(Condition condition, int ms = 20000) {
-    return QTest::qWaitFor(condition, ms);
-}
-
 }  // namespace
 
 TEST_CASE("a fly is checked part after part by calliper, judged at once and kept") {
-    At bench(Station::check);
+    AtCheck bench;
     const std::size_t before = bench.document().book().checks.size();
     CHECK(bench.text("asked").contains(QStringLiteral("tail length")));
     bench.check()->take(9.4);
@@ -84,7 +70,7 @@ TEST_CASE("a fly is checked part after part by calliper, judged at once and kept
 }
 
 TEST_CASE("a reading is typed where there is no calliper, and readings come from the stand-in") {
-    At bench(Station::check);
+    AtCheck bench;
     auto* typed = bench.find<QDoubleSpinBox>("typed");
     typed->setFocus();
     typed->selectAll();
@@ -108,7 +94,7 @@ TEST_CASE("a reading is typed where there is no calliper, and readings come from
 }
 
 TEST_CASE("on a photograph the hook is found, the long tail is measured, and a dragged tip is read") {
-    At bench(Station::check);
+    AtCheck bench;
     bench.check()->loadPhoto(bench.photograph(1.10));
     auto* photo = bench.find<PhotoView>("photo");
     REQUIRE(waitFor([&] { return bench.text("check-said").startsWith(QStringLiteral("The hook is found")); }));
@@ -134,7 +120,7 @@ TEST_CASE("on a photograph the hook is found, the long tail is measured, and a d
 }
 
 TEST_CASE("a picture that is none, and one with no fly, are said and change nothing") {
-    At bench(Station::check);
+    AtCheck bench;
     const QString none = bench.path("none.jpg");
     QFile file(none);
     REQUIRE(file.open(QIODevice::WriteOnly));
@@ -151,7 +137,7 @@ TEST_CASE("a picture that is none, and one with no fly, are said and change noth
 }
 
 TEST_CASE("the hand's chart, the eye trainer and pairs out of a heap") {
-    At bench(Station::check);
+    AtCheck bench;
     bench.click("the-hand");
     CHECK(bench.find<HandView>("hand")->flies() > 20);
     CHECK(bench.text("hand-said").contains(QStringLiteral("Aim for")));

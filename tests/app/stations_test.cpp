@@ -15,7 +15,7 @@
 #include "cut/gauge_view.h"
 #include "drift/water_section.h"
 #include "frame/bench_bar.h"
-#include "tests/app/window.h"
+#include "tests/app/at.h"
 #include "tie/step_view.h"
 #include "tie/tie_station.h"
 #include "water/sea_view.h"
@@ -24,36 +24,6 @@
 using namespace machair;
 using namespace machair::app;
 using namespace machair::app::tests;
-
-namespace {
-
-class At : public Bench {
-  public:
-    explicit At(Station station) {
-        window().showStation(station);
-        QApplication::processEvents();
-    }
-    void drag(QWidget* widget, QPointF from, QPointF to) {
-        QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
-        for (int i = 1; i <= 6; ++i) QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
-        QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
-    }
-    void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
-    void setText(const char* field, const QString& text) {
-        auto* line = find<QLineEdit>(field);
-        line->setFocus();
-        line->selectAll();
-        QTest::keyClicks(line, text);
-        QTest::keyClick(line, Qt::Key_Return);
-    }
-};
-
-template <class Condition>
-bool waitFor(Condition condition, int ms = 20000) {
-    return QTest::qWaitFor(condition, ms);
-}
-
-}  // namespace
 
 TEST_CASE("flies are dragged from one position to another, and back by undo") {
     At bench(Station::balance);

@@ -1,0 +1,37 @@
+// A bench at one of its stations, driven as a person would.
+#pragma once
+
+#include <QLineEdit>
+#include <QToolButton>
+
+#include "tests/app/window.h"
+
+namespace machair::app::tests {
+
+class At : public Bench {
+  public:
+    explicit At(Station station) {
+        window().showStation(station);
+        QApplication::processEvents();
+    }
+    void drag(QWidget* widget, QPointF from, QPointF to) {
+        QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
+        for (int i = 1; i <= 6; ++i) QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
+        QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
+    }
+    void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
+    void setText(const char* field, const QString& text) {
+        auto* line = find<QLineEdit>(field);
+        line->setFocus();
+        line->selectAll();
+        QTest::keyClicks(line, text);
+        QTest::keyClick(line, Qt::Key_Return);
+    }
+};
+
+template <class Condition>
+bool waitFor(Condition condition, int ms = 20000) {
+    return QTest::qWaitFor(condition, ms);
+}
+
+}  // namespace machair::app::tests
