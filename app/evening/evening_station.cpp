@@ -169,7 +169,20 @@ QWidget* EveningStation::makeStock() {
         (void)document_.apply(addBatch(document_.book(), item->data(Qt::UserRole).toString().toStdString(), wanted_->value()));
     });
     next->addWidget(add);
-    column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
+    auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
+    there_ = new FieldsForm("stock", {"length_m", "count", "mass_mg", "offcuts_mm"}, [this](const std::string& key, const std::string& text) {
+        const auto* item = stock_->currentItem();
+        return item ? document_.apply(changeStock(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text)) : Faults();
+    });
+    there_->hide();
+    stock->addWidget(there_);
+    connect(stock_, &QListWidget::currentRowChanged, this, [this](int chosen) {
+        const QListWidgetItem* item = chosen < 0 ? nullptr : stock_->item(chosen);
+        there_->setVisible(item && !item->data(Qt::UserRole).toString().isEmpty());
+        if (!there_->isVisibleTo(this)) return;
+        const Stock* there = document_.book().findStock(item->data(Qt::UserRole).toString().toStdString());
+        there_->show(fieldsOf(there ? *there : Stock{}));
+    });
     return under;
 }
 
@@ -191,12 +204,17 @@ void EveningStation::refreshBox() {
         item->setData(Qt::UserRole, qt(row.pattern));
         if (next_->count() >= 8) break;
     }
+    const QString chosenStock = stock_->currentItem() ? stock_->currentItem()->data(Qt::UserRole).toString() : QString();
     stock_->clear();
     if (const auto wanted = stockWanted(book)) {
         for (const StockWanted& row : *wanted) {
             QString text = tr("%1\n      %2 wanted, %3").arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
             if (row.runsOutIn) text += tr("; out in %1: buy %2%3").arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
-            (new QListWidgetItem(text, stock_))->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
+            auto* item = new QListWidgetItem(text, stock_);
+            item->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
+            item->setData(Qt::UserRole, qt(row.material));
+            item->setToolTip(tr("Choose it to say how much there is"));
+            if (qt(row.material) == chosenStock) stock_->setCurrentItem(item);
         }
         if (wanted->empty()) new QListWidgetItem(tr("No batch waits: nothing is wanted."), stock_);
     }

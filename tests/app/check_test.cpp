@@ -188,6 +188,15 @@ TEST_CASE("a fly of the box is chewed and lost, what to tie next becomes a batch
     bench.click("next-batch");
     CHECK(bench.document().book().batches.size() == batches + 1);
     CHECK(bench.find<QListWidget>("runs-out")->item(0)->text().contains(QStringLiteral("buy")));
+    auto* stock = bench.find<QListWidget>("runs-out");
+    stock->setCurrentRow(stock->count() - 1);
+    const std::string material = stock->currentItem()->data(Qt::UserRole).toString().toStdString();
+    CHECK(bench.document().book().findStock(material) == nullptr);
+    bench.setText("stock-count", QStringLiteral("3"));
+    REQUIRE(bench.document().book().findStock(material));
+    CHECK(*bench.document().book().findStock(material)->count == 3.0);
+    bench.setText("stock-count", QStringLiteral("none at all"));
+    CHECK(bench.text("stock-fault").contains(QStringLiteral("how much there is")));
     bench.find<QListWidget>("batches")->setCurrentRow(0);
     auto* day = bench.find<QLineEdit>("batch-day");
     day->setFocus();
