@@ -13,7 +13,6 @@
 #include <algorithm>
 
 #include "book/spec_words.h"
-#include "checking/checking.h"
 #include "frame/retire.h"
 #include "sizing/figures.h"
 #include "sizing/mending.h"
@@ -72,7 +71,6 @@ PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidg
     layout->addWidget(words_);
     layout->addWidget(warning_);
     connect(&theme_, &Theme::changed, this, &PartRow::dress);
-    refresh();
     dress();
 }
 
@@ -89,7 +87,7 @@ void PartRow::dress() {
     if (figures_) colour(figures_, c.inkSoft);
 }
 
-void PartRow::refresh() {
+void PartRow::refresh(const std::vector<CheckItem>& measured) {
     const auto& plan = document_.plan();
     if (!plan || part_ >= plan->parts.size()) return;
     const PartPlan& part = plan->parts[part_];
@@ -99,7 +97,7 @@ void PartRow::refresh() {
     QString words = qt(part.words);
     const QString kind = qt(std::string(nameOf(part.kind)));
     if (words.startsWith(kind + QLatin1Char(' '))) words.remove(0, kind.size() + 1);  // its name stands above already
-    if (const std::string aim = sayAim(checkItems(*plan, document_.book()), part_); !aim.empty()) words += tr(" (your hand: %1)").arg(qt(aim));
+    if (const std::string aim = sayAim(measured, part_); !aim.empty()) words += tr(" (your hand: %1)").arg(qt(aim));
     words_->setText(words);
     QString because;
     for (const std::string& driver : part.drivers) because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);

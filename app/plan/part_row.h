@@ -4,8 +4,10 @@
 #include <QFrame>
 #include <map>
 #include <string>
+#include <vector>
 
 #include "book/fields.h"
+#include "checking/checking.h"
 #include "editing/document.h"
 #include "theme/theme.h"
 
@@ -21,7 +23,8 @@ class PartRow : public QFrame {
     Q_OBJECT
   public:
     PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent = nullptr);
-    void refresh();
+    // `measured` says where this hand should aim; the ticket has it for all its rows.
+    void refresh(const std::vector<CheckItem>& measured);
     void setOpen(bool open);
     [[nodiscard]] bool isOpen() const { return editor_ != nullptr; }
     [[nodiscard]] std::size_t part() const { return part_; }

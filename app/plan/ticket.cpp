@@ -12,6 +12,7 @@
 
 #include "book/edits.h"
 #include "frame/retire.h"
+#include "hand/hand.h"
 #include "plan/dressing_panel.h"
 #include "plan/part_row.h"
 #include "plan/schools_panel.h"
@@ -68,7 +69,7 @@ bool Ticket::sameParts() const {
 
 void Ticket::refresh() {
     if (sameParts()) {  // the fields keep their focus while their numbers move
-        for (PartRow* row : rows_) row->refresh();
+        refreshRows();
         return;
     }
     for (PartRow* row : rows_) {
@@ -88,7 +89,15 @@ void Ticket::refresh() {
         rows_.push_back(row);
         kinds_.push_back(plan->parts[i].kind);
     }
+    refreshRows();
     openChosen();
+}
+
+void Ticket::refreshRows() {
+    if (!document_.plan()) return;
+    if (!document_.previewing()) hand_ = deviationsOf(document_.book());
+    const auto measured = checkItems(*document_.plan(), hand_);
+    for (PartRow* row : rows_) row->refresh(measured);
 }
 
 void Ticket::refuse(const Faults& faults) {

@@ -4,6 +4,7 @@
 #include <QScrollArea>
 #include <vector>
 
+#include "checking/checking.h"
 #include "editing/document.h"
 #include "theme/theme.h"
 
@@ -32,6 +33,7 @@ class Ticket : public QScrollArea {
     void remove(std::size_t part);
     void move(std::size_t part, std::ptrdiff_t to);
     void refuse(const Faults& faults);
+    void refreshRows();
     [[nodiscard]] bool sameParts() const;
 
     Document& document_;
@@ -40,6 +42,7 @@ class Ticket : public QScrollArea {
     QVBoxLayout* layout_;
     QToolButton* add_;
     QLabel* refused_;
+    Deviations hand_;  // of the book's checks: gone over when the book changes, not while something is dragged
     std::vector<PartRow*> rows_;
     std::string shown_;  // the dressing whose rows these are
     std::vector<PartKind> kinds_;

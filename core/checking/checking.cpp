@@ -39,8 +39,9 @@ void finish(Pairing& pairing, const std::vector<Length>& a, const std::vector<Le
 
 }  // namespace
 
-std::vector<CheckItem> checkItems(const Plan& plan, const Book& book) {
-    const auto deviations = deviationsOf(book);
+std::vector<CheckItem> checkItems(const Plan& plan, const Book& book) { return checkItems(plan, deviationsOf(book)); }
+
+std::vector<CheckItem> checkItems(const Plan& plan, const Deviations& deviations) {
     std::vector<CheckItem> items;
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         if (!isTipOrEdge(plan.parts[i].kind)) continue;

@@ -2,6 +2,7 @@
 // which wings, cheeks or flies of a heap make the best pairs.
 #pragma once
 
+#include <map>
 #include <optional>
 #include <string>
 #include <vector>
@@ -24,6 +25,9 @@ struct CheckItem {
 };
 // In measuring order, from back to front. The aim is the plan's where none of this part were checked yet.
 [[nodiscard]] std::vector<CheckItem> checkItems(const Plan& plan, const Book& book);
+// The same from deviations that are at hand (hand/hand.h): going over years of checks is not for every frame.
+using Deviations = std::map<std::string, std::vector<double>>;
+[[nodiscard]] std::vector<CheckItem> checkItems(const Plan& plan, const Deviations& deviations);
 
 // "aim for 8.9 to land at 9.3 mm": of a part that this hand always ties long or short; empty where it doesn't.
 [[nodiscard]] std::string sayAim(const std::vector<CheckItem>& items, std::size_t part);
