@@ -13,7 +13,6 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
-#include <QSaveFile>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -21,6 +20,7 @@
 
 #include "book/record_edits.h"
 #include "daybook/rate_view.h"
+#include "editing/write_text.h"
 #include "frame/panel.h"
 #include "leader/exposure.h"
 #include "store/csv.h"
@@ -322,10 +322,7 @@ void DaybookStation::keepDays() {
     dialog->setAcceptMode(QFileDialog::AcceptSave);
     dialog->setDefaultSuffix(QStringLiteral("csv"));
     connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
-        QSaveFile file(path);
-        const QByteArray text = QByteArray::fromStdString(store::daysToCsv(document_.book()));
-        const bool kept = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
-        document_.say(kept ? tr("Written to %1").arg(path) : tr("%1 could not be written: %2").arg(path, file.errorString()));
+        writeText(document_, path, store::daysToCsv(document_.book()));
     });
     dialog->open();
 }

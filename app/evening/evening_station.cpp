@@ -6,7 +6,6 @@
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
-#include <QSaveFile>
 #include <QSignalBlocker>
 #include <QSpinBox>
 #include <QToolButton>
@@ -23,6 +22,7 @@
 #include "frame/panel.h"
 #include "store/calendar.h"
 #include "store/csv.h"
+#include "editing/write_text.h"
 #include "evening/timeline_view.h"
 #include "units/text.h"
 
@@ -264,7 +264,7 @@ void EveningStation::keepCalendar() {
         std::vector<store::CalendarEvent> events;
         for (const EveningEvent& event : eventsOf(document_.book(), table(), jobs_))
             events.push_back({"machair-" + stamp + "-" + std::to_string(events.size()), event.what, event.how, event.start, event.end, event.rings});
-        writeText(path, QByteArray::fromStdString(store::toCalendar(events, start, stamp)));
+        writeText(document_, path, store::toCalendar(events, start, stamp));
     });
     dialog->open();
 }
@@ -283,15 +283,9 @@ void EveningStation::keepBuyingList() {
             rows.push_back({row.title, row.has, row.wants, row.buy, row.runsOutIn.value_or(""), row.buyBy.value_or("")});
             if (!row.buy.empty()) text += row.title + ": " + row.buy + (row.buyBy ? ", before " + *row.buyBy : "") + "\n";
         }
-        writeText(path, QByteArray::fromStdString(path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows)));
+        writeText(document_, path, path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows));
     });
     dialog->open();
-}
-
-void EveningStation::writeText(const QString& path, const QByteArray& text) {
-    QSaveFile file(path);
-    const bool kept = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
-    document_.say(kept ? tr("Written to %1").arg(path) : tr("%1 could not be written: %2").arg(path, file.errorString()));
 }
 
 void EveningStation::refresh() {

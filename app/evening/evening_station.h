@@ -38,7 +38,6 @@ class EveningStation : public QWidget {
     void keepCalendar();
     void keepBuyingList();
     QWidget* makeStock();
-    void writeText(const QString& path, const QByteArray& text);
     [[nodiscard]] QString sayTimes() const;
     [[nodiscard]] QString sayHook(const Batch& batch) const;
 

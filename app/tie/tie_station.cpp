@@ -11,7 +11,6 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "checking/checking.h"
 #include "frame/panel.h"
 #include "tie/step_view.h"
 
@@ -134,6 +133,7 @@ void TieStation::showEvent(QShowEvent*) {
 void TieStation::rebuild() {
     const auto& plan = document_.plan();
     steps_ = plan ? stepsOf(*plan, hand_) : std::vector<TyingStep>();
+    measured_ = plan ? checkItems(*plan, document_.book()) : std::vector<CheckItem>();
     const QSignalBlocker quiet(list_);
     list_->clear();
     int n = 1;
@@ -209,7 +209,7 @@ void TieStation::refresh() {
     const Durability lasting = durabilityOf(*document_.plan());
     QStringList said;
     if (step.part >= 0)
-        if (const std::string aim = sayAim(checkItems(*document_.plan(), document_.book()), static_cast<std::size_t>(step.part)); !aim.empty()) said << tr("Your hand: %1.").arg(qt(aim));
+        if (const std::string aim = sayAim(measured_, static_cast<std::size_t>(step.part)); !aim.empty()) said << tr("Your hand: %1.").arg(qt(aim));
     if (!lasting.weak.empty()) said << tr("Gives way first: %1. Cheapest: %2.").arg(qt(lasting.weak.front().words), qt(lasting.weak.front().improve));
     for (std::size_t i = 0; i < std::min<std::size_t>(2, lasting.protects.size()); ++i) said << QStringLiteral("✓ ") + qt(lasting.protects[i]);
     lasting_->setText(said.join(QLatin1Char('\n')));

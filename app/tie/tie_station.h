@@ -9,6 +9,7 @@
 
 #include "bench/judgement.h"
 #include "bench/steps.h"
+#include "checking/checking.h"
 #include "devices/pedal.h"
 #include "editing/document.h"
 #include "theme/theme.h"
@@ -62,6 +63,7 @@ class TieStation : public QWidget {
     QToolButton* aloud_ = nullptr;
     QTimer clock_;
     std::vector<TyingStep> steps_;
+    std::vector<CheckItem> measured_;  // where this hand should aim, of the dressing that the steps are of
     std::set<Caution> cautioned_;  // once a session each
     std::vector<Drying> drying_;
     int current_ = 0;
