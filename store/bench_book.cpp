@@ -12,6 +12,7 @@
 #include <algorithm>
 #include <array>
 #include <map>
+#include <span>
 
 #include "store/records.h"
 
@@ -132,20 +133,15 @@ class BenchBookHome : public Home {
         try {
             SQLite::Transaction transaction(database_);  // one state of the book, whoever writes meanwhile
             seen_ = pragma(database_, "data_version");
-            known_.clear();
-            std::string text = R"({"format": "machair-bench", "version": )" + std::to_string(kBenchVersion);
-            eachList([&](const char* name, auto) {
-                if (database_.tableExists(name)) appendRecords(text, name);  // an older book that may only be read keeps its own tables
+            Result<OpenedBench> opened = readBench(wholeBookText(), Checking::records);
+            if (!opened) return opened;
+            Faults faults;
+            eachList([&](const char* name, auto list) {
+                if (database_.tableExists(name)) readList(name, opened->book.*list, opened->warnings, faults);  // an older book that may only be read keeps its own tables
             });
-            SQLite::Statement schools(database_, "SELECT value FROM book WHERE key = 'schools'");
-            if (schools.executeStep()) text += ", \"schools\": " + schools.getColumn(0).getString();
-            SQLite::Statement carried(database_, "SELECT value FROM book WHERE key = 'carried'");
-            if (carried.executeStep()) {
-                carried_ = carried.getColumn(0).getString();
-                if (carried_.size() > 2) text += ", " + carried_.substr(1, carried_.size() - 2);  // without its braces
-            }
-            text += "}";
-            return readBench(text, Checking::records);
+            if (faults.empty()) faults = check(opened->book);
+            if (!faults.empty()) return tl::unexpected(faults);
+            return opened;
         } catch (const SQLite::Exception& error) {
             return fail(Place(path_.string()), std::string("can't be read: ") + error.what(), "its copy is in " + backupOf(path_, 1).filename().string());
         }
@@ -158,9 +154,8 @@ class BenchBookHome : public Home {
             throw DiskError(path_.string() + ": was deleted or moved while open; keep a copy under a name of your choice");
         try {
             if (!backedUp_) backUp();
-            std::map<std::string, std::string> written;
             SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            eachList([&](const char*, auto list) { keepList(before.*list, after.*list, written); });
+            eachList([&](const char*, auto list) { keepList(before.*list, after.*list); });
             if (const std::string carried = writeCarried(after.carried); carried != carried_) {
                 SQLite::Statement put(database_, "INSERT INTO book VALUES ('carried', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value");
                 put.bind(1, carried);
@@ -180,12 +175,6 @@ class BenchBookHome : public Home {
             journal.bind(1, std::string(words));
             journal.exec();
             transaction.commit();
-            for (auto& [key, text] : written) {
-                if (text.empty())
-                    known_.erase(key);
-                else
-                    known_[key] = std::move(text);
-            }
         } catch (const SQLite::Exception& error) {
             throw DiskError(path_.string() + ": " + error.what());
         }
@@ -217,25 +206,35 @@ class BenchBookHome : public Home {
     void spareBackUp() { backedUp_ = true; }  // a book being made has nothing to lose
 
   private:
-    void appendRecords(std::string& text, const char* table) {
-        text += std::string(", \"") + table + "\": [";
-        SQLite::Statement all(database_, std::string("SELECT id, record FROM ") + table + " ORDER BY place");
-        bool first = true;
-        while (all.executeStep()) {
-            const std::string record = all.getColumn(1).getString();
-            known_[std::string(table) + "/" + all.getColumn(0).getString()] = record;
-            if (!first) text += ",";
-            text += record;
-            first = false;
+    // The book without its lists: what it carries and the tier's schools.
+    std::string wholeBookText() {
+        std::string text = R"({"format": "machair-bench", "version": )" + std::to_string(kBenchVersion);
+        SQLite::Statement schools(database_, "SELECT value FROM book WHERE key = 'schools'");
+        if (schools.executeStep()) text += ", \"schools\": " + schools.getColumn(0).getString();
+        SQLite::Statement carried(database_, "SELECT value FROM book WHERE key = 'carried'");
+        if (carried.executeStep()) {
+            carried_ = carried.getColumn(0).getString();
+            if (carried_.size() > 2) text += ", " + carried_.substr(1, carried_.size() - 2);  // without its braces
         }
-        text += "]";
+        return text + "}";
     }
 
     template <class Record>
-    void keepList(const std::vector<Record>& before, const std::vector<Record>& after, std::map<std::string, std::string>& written) {
+    void readList(const char* table, std::vector<Record>& list, Faults& warnings, Faults& faults) {
+        std::vector<std::string> texts;
+        SQLite::Statement all(database_, std::string("SELECT record FROM ") + table + " ORDER BY place");
+        while (all.executeStep()) texts.push_back(all.getColumn(0).getString());
+        Result<ReadRecords<Record>> read = readRecords<Record>(table, texts);
+        if (!read) return append(faults, read.error());
+        list = std::move(read->records);
+        append(warnings, read->warnings);
+    }
+
+    template <class Record>
+    void keepList(const std::vector<Record>& before, const std::vector<Record>& after) {
         if (before.size() == after.size() && std::ranges::equal(before, after, {}, &Record::id, &Record::id)) {
             for (std::size_t i = 0; i < after.size(); ++i)  // the usual edit: the same records, one of them changed
-                if (!(before[i] == after[i])) update(after[i], i, written);
+                if (!(before[i] == after[i])) update(before[i], after[i], i);
             return;
         }
         std::map<std::string_view, std::size_t> was;
@@ -243,55 +242,55 @@ class BenchBookHome : public Home {
         std::map<std::string_view, std::size_t> is;
         for (std::size_t i = 0; i < after.size(); ++i) is.emplace(after[i].id, i);
         for (const Record& record : before)
-            if (!is.contains(record.id)) remove<Record>(record.id, written);
+            if (!is.contains(record.id)) remove(record);
         for (std::size_t i = 0; i < after.size(); ++i) {
             const auto old = was.find(after[i].id);
             if (old == was.end())
-                insert(after[i], i, written);
+                insert(after[i], i);
             else if (!(before[old->second] == after[i]))
-                update(after[i], i, written);
+                update(before[old->second], after[i], i);
             else if (old->second != i)
                 move<Record>(after[i].id, i);
         }
-    }
-
-    template <class Record>
-    static std::string keyOf(const std::string& id) {
-        return std::string(tableOf<Record>()) + "/" + id;
     }
 
     [[noreturn]] void conflict(const std::string& id) const {
         throw ChangedElsewhere(path_.string() + ": \"" + id + "\" was changed by somebody else meanwhile");
     }
 
+    // Refuses where somebody else changed or removed the record since it was read or kept here as `was`. What it says
+    // is compared, and not only its text: an older Machair, or a person, may have written the same otherwise.
     template <class Record>
-    void remove(const std::string& id, std::map<std::string, std::string>& written) {
-        SQLite::Statement gone(database_, std::string("DELETE FROM ") + tableOf<Record>() + " WHERE id = ? AND record = ?");
-        gone.bind(1, id);
-        gone.bind(2, known_[keyOf<Record>(id)]);
-        if (gone.exec() != 1) conflict(id);
-        written[keyOf<Record>(id)].clear();
+    void mustStandAs(const Record& was) {
+        SQLite::Statement now(database_, std::string("SELECT record FROM ") + tableOf<Record>() + " WHERE id = ?");
+        now.bind(1, was.id);
+        if (!now.executeStep()) conflict(was.id);
+        const std::array texts{now.getColumn(0).getString()};
+        if (texts[0] == writeRecord(was)) return;
+        const auto read = readRecords<Record>(tableOf<Record>(), texts);
+        if (!read || !(read->records[0] == was)) conflict(was.id);
     }
 
     template <class Record>
-    void insert(const Record& record, std::size_t place, std::map<std::string, std::string>& written) {
+    void remove(const Record& record) {
+        mustStandAs(record);
+        SQLite::Statement gone(database_, std::string("DELETE FROM ") + tableOf<Record>() + " WHERE id = ?");
+        gone.bind(1, record.id);
+        gone.exec();
+    }
+
+    template <class Record>
+    void insert(const Record& record, std::size_t place) {
         SQLite::Statement taken(database_, std::string("SELECT 1 FROM ") + tableOf<Record>() + " WHERE id = ?");
         taken.bind(1, record.id);
         if (taken.executeStep()) conflict(record.id);
-        std::string text = writeRecord(record);
-        put(record, place, text);
-        written[keyOf<Record>(record.id)] = std::move(text);
+        put(record, place, writeRecord(record));
     }
 
     template <class Record>
-    void update(const Record& record, std::size_t place, std::map<std::string, std::string>& written) {
-        SQLite::Statement same(database_, std::string("SELECT 1 FROM ") + tableOf<Record>() + " WHERE id = ? AND record = ?");
-        same.bind(1, record.id);
-        same.bind(2, known_[keyOf<Record>(record.id)]);
-        if (!same.executeStep()) conflict(record.id);
-        std::string text = writeRecord(record);
-        put(record, place, text);
-        written[keyOf<Record>(record.id)] = std::move(text);
+    void update(const Record& was, const Record& is, std::size_t place) {
+        mustStandAs(was);
+        put(is, place, writeRecord(is));
     }
 
     template <class Record>
@@ -358,7 +357,6 @@ class BenchBookHome : public Home {
     bool backedUp_ = false;
     ino_t inode_ = 0;
     int seen_ = 0;
-    std::map<std::string, std::string> known_;  // each record as it was last read or written here
     std::string carried_ = "{}";
 };
 

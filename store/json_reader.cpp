@@ -17,29 +17,33 @@ std::string shown(const Json& json) {
     return text.substr(0, cut) + "…";
 }
 
-void JsonReader::read(const Json& json, const Place& place, std::string& out, const Rule& rule) {
+Trail::operator Place() const {
+    if (!up_) return Place(std::string(key_));
+    const Place above = *up_;
+    return index_ == kNoIndex ? above.key(key_) : above.at(index_);
+}
+
+void JsonReader::read(const Json& json, const Trail& place, std::string& out, const Rule& rule) {
     const bool colour = std::string_view(rule.noun) == kColour.noun;
     if (!json.is_string() || (colour && !isColour(json.get_ref<const std::string&>())))
         return expected(place, colour ? kColour.noun : "a text", json);
     out = json.get<std::string>();
-    const std::string& where = place.text();
-    const bool id = where == "id" || where.ends_with(".id");
-    if (id && trimmed(out).empty()) expected(place, "an id", json);
+    if (place.isId() && trimmed(out).empty()) expected(place, "an id", json);
 }
 
-void JsonReader::read(const Json& json, const Place& place, bool& out, const Rule&) {
+void JsonReader::read(const Json& json, const Trail& place, bool& out, const Rule&) {
     if (!json.is_boolean()) return expected(place, "true or false", json);
     out = json.get<bool>();
 }
 
-void JsonReader::read(const Json& json, const Place& place, double& out, const Rule& rule) {
+void JsonReader::read(const Json& json, const Trail& place, double& out, const Rule& rule) {
     if (!json.is_number()) return expected(place, rule.noun, json);
     const double value = json.get<double>();
     if (!rule.allows(value)) return expected(place, rule.noun, json);
     out = value;
 }
 
-void JsonReader::read(const Json& json, const Place& place, int& out, const Rule& rule) {
+void JsonReader::read(const Json& json, const Trail& place, int& out, const Rule& rule) {
     Rule whole = rule;
     whole.whole = true;
     whole.low = std::max(whole.low, -1e9);
@@ -49,13 +53,13 @@ void JsonReader::read(const Json& json, const Place& place, int& out, const Rule
     out = static_cast<int>(value);
 }
 
-void JsonReader::read(const Json& json, const Place& place, Angle& out, const Rule& rule) {
+void JsonReader::read(const Json& json, const Trail& place, Angle& out, const Rule& rule) {
     double degrees = 0.0;
     read(json, place, degrees, rule);
     out = Angle::degrees(degrees);
 }
 
-void JsonReader::read(const Json& json, const Place& place, Count& out, const Rule& rule) {
+void JsonReader::read(const Json& json, const Trail& place, Count& out, const Rule& rule) {
     if (!json.is_array()) {
         double value = 0.0;
         read(json, place, value, rule);
@@ -70,7 +74,7 @@ void JsonReader::read(const Json& json, const Place& place, Count& out, const Ru
         faults.push_back({place, "expected a pair with the smaller number first, got " + json.dump(), ""});
 }
 
-void JsonReader::read(const Json& json, const Place& place, PartRef& out, const Rule&) {
+void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const Rule&) {
     if (json.is_number_unsigned()) {
         out.which = json.get<std::size_t>();
         return;
@@ -80,7 +84,7 @@ void JsonReader::read(const Json& json, const Place& place, PartRef& out, const 
     out.which = *kind;
 }
 
-void JsonReader::read(const Json& json, const Place& place, AnyLandmark& out, const Rule&) {
+void JsonReader::read(const Json& json, const Trail& place, AnyLandmark& out, const Rule&) {
     if (json.is_string()) {
         const auto& name = json.get_ref<const std::string&>();
         if (const auto landmark = fromName<Landmark>(name)) {
@@ -95,7 +99,7 @@ void JsonReader::read(const Json& json, const Place& place, AnyLandmark& out, co
     expected(place, "a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip)", json);
 }
 
-void JsonReader::read(const Json& json, const Place& place, std::variant<WholeBody, std::size_t>& out, const Rule&) {
+void JsonReader::read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule&) {
     if (json.is_number_unsigned())
         out = json.get<std::size_t>();
     else if (json == "all")
@@ -104,14 +108,17 @@ void JsonReader::read(const Json& json, const Place& place, std::variant<WholeBo
         expected(place, "all, or a body section from 0", json);
 }
 
-void JsonReader::read(const Json& json, const Place& place, LengthSpec& out, const Rule&) {
+void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, const Rule&) {
     constexpr const char* kForms = R"(a length ({"mm": …}, {"ratio": …, "of": …}, {"to": …} or {"bars": …}))";
     if (!json.is_object()) return expected(place, kForms, json);
-    std::set<std::string> known;
+    std::vector<const char*> known;
     int forms = 0;
     for (const char* key : {"mm", "ratio", "to", "bars"}) forms += json.contains(key) ? 1 : 0;
     if (forms != 1) {
-        faults.push_back({place, std::string("expected ") + kForms + (forms == 0 ? ", got none of these" : ", got several at once"), ""});
+        std::string what = "expected ";
+        what += kForms;
+        what += forms == 0 ? ", got none of these" : ", got several at once";
+        faults.push_back({place, std::move(what), ""});
         return;
     }
     if (json.contains("mm")) {
@@ -172,9 +179,9 @@ void JsonReader::read(const Json& json, const Place& place, LengthSpec& out, con
     unknownKeys(json, place, known, out.carried);
 }
 
-void JsonReader::unknownKeys(const Json& object, const Place& place, const std::set<std::string>& known, Carried& carried) {
+void JsonReader::unknownKeys(const Json& object, const Trail& place, std::span<const char* const> known, Carried& carried) {
     for (const auto& [key, value] : object.items()) {
-        if (known.contains(key)) continue;
+        if (std::ranges::find(known, std::string_view(key), [](const char* k) { return std::string_view(k); }) != known.end()) continue;
         carried[key] = value.dump();
         warnings.push_back({place.key(key), "this version does not know this key; it is kept as it is", ""});
     }

@@ -3,54 +3,72 @@
 
 #include <algorithm>
 #include <array>
-#include <nlohmann/json.hpp>
-#include <set>
+#include <span>
 #include <string>
+#include <vector>
 
 #include "book/describe.h"
+#include "store/json_parse.h"
 
 namespace machair::store {
 
-using Json = nlohmann::json;
-
 // "got …" for a fault: short, whatever it is.
 [[nodiscard]] std::string shown(const Json& json);
+
+// Where a value stands, as links up the reading's own stack: it becomes a text where a fault needs one, and only
+// there. A trail lives no longer than the one it hangs on.
+class Trail {
+  public:
+    Trail() = default;  // the document itself
+    explicit Trail(std::string_view top) : key_(top) {}
+    [[nodiscard]] Trail key(std::string_view name) const { return {this, name, kNoIndex}; }
+    [[nodiscard]] Trail at(std::size_t index) const { return {this, {}, index}; }
+    [[nodiscard]] bool isId() const { return key_ == "id"; }
+    [[nodiscard]] operator Place() const;  // NOLINT: a place is what it says
+
+  private:
+    static constexpr std::size_t kNoIndex = static_cast<std::size_t>(-1);
+    Trail(const Trail* up, std::string_view key, std::size_t index) : up_(up), key_(key), index_(index) {}
+    const Trail* up_ = nullptr;
+    std::string_view key_;
+    std::size_t index_ = kNoIndex;
+};
 
 class JsonReader {
   public:
     Faults faults;
     Faults warnings;
 
-    void expected(const Place& place, const std::string& what, const Json& got) {
+    void expected(const Trail& place, const std::string& what, const Json& got) {
         faults.push_back({place, "expected " + what + ", got " + shown(got), ""});
     }
 
-    void read(const Json& json, const Place& place, std::string& out, const Rule& rule);
-    void read(const Json& json, const Place& place, bool& out, const Rule& rule);
-    void read(const Json& json, const Place& place, int& out, const Rule& rule);
-    void read(const Json& json, const Place& place, double& out, const Rule& rule);
-    void read(const Json& json, const Place& place, Angle& out, const Rule& rule);
-    void read(const Json& json, const Place& place, Count& out, const Rule& rule);
-    void read(const Json& json, const Place& place, PartRef& out, const Rule& rule);
-    void read(const Json& json, const Place& place, AnyLandmark& out, const Rule& rule);
-    void read(const Json& json, const Place& place, LengthSpec& out, const Rule& rule);
-    void read(const Json& json, const Place& place, std::variant<WholeBody, std::size_t>& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, std::string& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, bool& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, int& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, double& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, Angle& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, Count& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, PartRef& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, AnyLandmark& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, LengthSpec& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule& rule);
 
     template <int L, int M, int T>
-    void read(const Json& json, const Place& place, Quantity<L, M, T>& out, const Rule& rule) {
+    void read(const Json& json, const Trail& place, Quantity<L, M, T>& out, const Rule& rule) {
         double value = 0.0;
         read(json, place, value, rule);
         out = Quantity<L, M, T>::fromBase(value * rule.scale);
     }
     template <class T>
-    void read(const Json& json, const Place& place, std::array<T, 2>& out, const Rule& rule) {
+    void read(const Json& json, const Trail& place, std::array<T, 2>& out, const Rule& rule) {
         if (!json.is_array() || json.size() != 2) return expected(place, "a pair of numbers", json);
         read(json[0], place.at(0), out[0], rule);
         read(json[1], place.at(1), out[1], rule);
     }
     template <class Enum>
         requires std::is_enum_v<Enum>
-    void read(const Json& json, const Place& place, Enum& out, const Rule&) {
+    void read(const Json& json, const Trail& place, Enum& out, const Rule&) {
         const auto value = json.is_string() ? fromName<Enum>(json.get_ref<const std::string&>()) : std::nullopt;
         if (value)
             out = *value;
@@ -59,19 +77,19 @@ class JsonReader {
     }
     template <class Record>
         requires std::is_class_v<Record>
-    void read(const Json& json, const Place& place, Record& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, Record& out, const Rule& rule);
 
-    void unknownKeys(const Json& object, const Place& place, const std::set<std::string>& known, Carried& carried);
+    void unknownKeys(const Json& object, const Trail& place, std::span<const char* const> known, Carried& carried);
 };
 
 // One object on its way into a record.
 class ObjectReader {
   public:
-    ObjectReader(JsonReader& reader, const Json& object, const Place& place) : reader_(reader), object_(object), place_(place) {}
+    ObjectReader(JsonReader& reader, const Json& object, const Trail& place) : reader_(reader), object_(object), place_(place) {}
 
     template <class T>
     void operator()(const char* key, T& member, const Rule& rule = {}) {
-        known_.insert(key);
+        known_.push_back(key);
         const auto found = object_.find(key);
         if (found == object_.end()) {
             reader_.faults.push_back({place_.key(key), "expected " + std::string(rule.noun) + ", got nothing", "this key must be there"});
@@ -86,7 +104,7 @@ class ObjectReader {
     }
     template <class T>
     void operator()(const char* key, std::optional<T>& member, const Rule& rule = {}) {
-        known_.insert(key);
+        known_.push_back(key);
         const auto found = object_.find(key);
         if (found == object_.end()) return;
         T value{};
@@ -95,7 +113,7 @@ class ObjectReader {
     }
     template <class T>
     void operator()(const char* key, std::vector<T>& member, const Rule& rule = {}) {
-        known_.insert(key);
+        known_.push_back(key);
         const auto found = object_.find(key);
         if (found == object_.end()) return;
         if (!found->is_array()) return reader_.expected(place_.key(key), "a list", *found);
@@ -115,13 +133,13 @@ class ObjectReader {
   private:
     JsonReader& reader_;
     const Json& object_;
-    const Place& place_;
-    std::set<std::string> known_;
+    const Trail& place_;
+    std::vector<const char*> known_;
 };
 
 template <class Record>
     requires std::is_class_v<Record>
-void JsonReader::read(const Json& json, const Place& place, Record& out, const Rule&) {
+void JsonReader::read(const Json& json, const Trail& place, Record& out, const Rule&) {
     if (!json.is_object()) return expected(place, "an object in { }", json);
     ObjectReader object(*this, json, place);
     describe(object, out);

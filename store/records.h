@@ -1,9 +1,12 @@
 // Single records as JSON text, for the bench book. Inside store only.
 #pragma once
 
+#include <span>
 #include <string>
+#include <vector>
 
 #include "book/book.h"
+#include "store/bench_file.h"
 
 namespace machair::store {
 
@@ -12,6 +15,16 @@ template <class Record>
 [[nodiscard]] std::string writeRecord(const Record& record);
 // What a book carries beside its lists.
 [[nodiscard]] std::string writeCarried(const Carried& carried);
+
+template <class Record>
+struct ReadRecords {
+    std::vector<Record> records;
+    Faults warnings;  // keys that this version does not know
+};
+// The records of one list, each from its own text, in the same order; `list` names it in faults. Long lists are read on
+// every core. records.cpp has the instances.
+template <class Record>
+[[nodiscard]] Result<ReadRecords<Record>> readRecords(std::string_view list, std::span<const std::string> texts);
 
 // How far a book is checked when it is read.
 enum class Checking { records, plansToo };

@@ -1,0 +1,115 @@
+#include "store/json_parse.h"
+
+#include <algorithm>
+#include <set>
+#include <vector>
+
+namespace machair::store {
+
+namespace {
+
+// "line 3, column 14" of a byte that JSON's parser stopped at (counted from 1).
+std::string lineAndColumn(std::string_view text, std::size_t byte) {
+    const std::string_view before = text.substr(0, byte == 0 ? 0 : std::min(byte - 1, text.size()));
+    const auto line = 1 + std::ranges::count(before, '\n');
+    const auto start = before.rfind('\n');
+    const std::size_t column = start == std::string_view::npos ? before.size() + 1 : before.size() - start;
+    return "line " + std::to_string(line) + ", column " + std::to_string(column);
+}
+
+// Stands between the parser and the document it makes, for what a finished one no longer shows: keys given twice, and
+// nesting too deep, where it stops. (The parser's own callback does the same in time quadratic in a list's length.)
+class ParseWatch final : public nlohmann::json_sax<Json> {
+  public:
+    explicit ParseWatch(Json& document) : document_(document, true) {}
+    bool null() override { return value() && document_.null(); }
+    bool boolean(bool v) override { return value() && document_.boolean(v); }
+    bool number_integer(number_integer_t v) override { return value() && document_.number_integer(v); }
+    bool number_unsigned(number_unsigned_t v) override { return value() && document_.number_unsigned(v); }
+    bool number_float(number_float_t v, const string_t& text) override { return value() && document_.number_float(v, text); }
+    bool string(string_t& v) override { return value() && document_.string(v); }
+    bool binary(binary_t& v) override { return value() && document_.binary(v); }
+    bool start_object(std::size_t size) override {
+        if (!value()) return false;
+        ++depth_;
+        openObjects_.push_back(keys_.size());
+        return document_.start_object(size);
+    }
+    bool key(string_t& key) override {
+        keys_.push_back(key);
+        return value() && document_.key(key);
+    }
+    bool end_object() override {
+        --depth_;
+        const auto own = std::ranges::subrange(keys_.begin() + static_cast<std::ptrdiff_t>(openObjects_.back()), keys_.end());
+        std::ranges::sort(own);
+        for (auto same = std::ranges::adjacent_find(own); same != own.end(); same = std::adjacent_find(same + 1, own.end())) twice_.insert(*same);
+        keys_.resize(openObjects_.back());
+        openObjects_.pop_back();
+        return document_.end_object();
+    }
+    bool start_array(std::size_t size) override {
+        if (!value()) return false;
+        ++depth_;
+        return document_.start_array(size);
+    }
+    bool end_array() override {
+        --depth_;
+        return document_.end_array();
+    }
+    bool parse_error(std::size_t at, const std::string& token, const nlohmann::detail::exception& error) override {
+        const auto* parse = dynamic_cast<const Json::parse_error*>(&error);
+        if (parse) return document_.parse_error(at, token, *parse);  // throws it
+        const auto* range = dynamic_cast<const Json::out_of_range*>(&error);
+        if (range) return document_.parse_error(at, token, *range);
+        return false;
+    }
+    void report(Faults& faults) const {
+        if (tooDeep_)
+            faults.push_back({Place(), "expected nesting at most " + std::to_string(kDeepestNesting) + " deep, got more", ""});
+        for (const std::string& key : twice_)
+            faults.push_back({Place(), "expected each key once in its object, got \"" + key + "\" twice",
+                              "delete one of the two"});
+    }
+
+  private:
+    bool value() {
+        tooDeep_ = tooDeep_ || depth_ > kDeepestNesting;
+        return !tooDeep_;
+    }
+    nlohmann::detail::json_sax_dom_parser<Json> document_;
+    std::vector<std::string> keys_;  // of all the objects that are open, and where each one's begin
+    std::vector<std::size_t> openObjects_;
+    std::set<std::string> twice_;
+    int depth_ = 0;
+    bool tooDeep_ = false;
+};
+
+// The parser's own words after its own place and code, which ours replaces.
+std::string parserReason(const std::string& what) {
+    const auto colon = what.rfind("; last read");
+    const auto start = what.find(": ", what.find("parse error") == std::string::npos ? 0 : what.find("parse error"));
+    std::string reason = start == std::string::npos ? what : what.substr(start + 2);
+    if (colon != std::string::npos && start != std::string::npos && colon > start) reason = what.substr(start + 2, colon - start - 2);
+    return reason;
+}
+
+}  // namespace
+
+Result<Json> parseJson(std::string_view text) {
+    Json document;
+    ParseWatch watch(document);
+    try {
+        Json::sax_parse(text, &watch);
+    } catch (const Json::parse_error& error) {
+        return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.what()));
+    } catch (const Json::out_of_range& error) {
+        return fail(Place("line 1, column 1"), std::string("expected numbers that a computer can hold: ") + error.what());
+    }
+    Faults faults;
+    watch.report(faults);
+    if (!faults.empty()) return tl::unexpected(faults);
+    return document;
+}
+
+}  // namespace machair::store

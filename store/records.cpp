@@ -1,0 +1,105 @@
+#include "store/records.h"
+
+#include <algorithm>
+#include <thread>
+
+#include "sizing/plan.h"
+#include "store/json_parse.h"
+#include "store/json_reader.h"
+
+namespace machair::store {
+
+Result<OpenedBench> readBench(std::string_view text, Checking checking) {
+    Result<Json> parsed = parseJson(text);
+    if (!parsed) return tl::unexpected(parsed.error());
+    Json& document = *parsed;
+    JsonReader reader;
+    if (!document.is_object()) {
+        reader.expected(Trail("line 1, column 1"), "an object in { }", document);
+        return tl::unexpected(reader.faults);
+    }
+    if (!document.contains("format") || document["format"] != "machair-bench")
+        return fail(Place("format"), "expected \"machair-bench\", got " +
+                                         (document.contains("format") ? shown(document["format"]) : std::string("nothing")),
+                    "this is not a bench file");
+    const Json version = document.contains("version") ? document["version"] : Json();
+    if (!version.is_number_integer() || version < 1) {
+        reader.expected(Trail("version"), "a version from 1 up", version);
+        return tl::unexpected(reader.faults);
+    }
+    if (version > kBenchVersion)
+        return fail(Place("version"), "expected version " + std::to_string(kBenchVersion) + " or older, got " + version.dump(),
+                    "a newer Machair wrote this file; nothing was changed");
+    document.erase("format");
+    document.erase("version");
+
+    OpenedBench opened;
+    reader.read(document, Trail(), opened.book, {});
+    if (!reader.faults.empty()) return tl::unexpected(reader.faults);
+    Faults faults = checking == Checking::plansToo ? checkWithPlans(opened.book) : check(opened.book);
+    if (!faults.empty()) return tl::unexpected(faults);
+    opened.warnings = std::move(reader.warnings);
+    return opened;
+}
+
+namespace {
+
+constexpr std::size_t kWorthAThread = 2000;  // records; a thread costs about what ten of them do
+
+// The records from `first` up to `last`, into their places.
+template <class Record>
+void readSome(const Trail& list, std::span<const std::string> texts, std::size_t first, std::size_t last, std::vector<Record>& records, JsonReader& reader) {
+    for (std::size_t i = first; i < last; ++i) {
+        const Trail place = list.at(i);
+        const Result<Json> json = parseJson(texts[i]);
+        if (!json)
+            for (const Fault& fault : json.error()) reader.faults.push_back({place, fault.line(), fault.remedy});
+        else
+            reader.read(*json, place, records[i], {});
+    }
+}
+
+}  // namespace
+
+template <class Record>
+Result<ReadRecords<Record>> readRecords(std::string_view list, std::span<const std::string> texts) {
+    const Trail place(list);
+    ReadRecords<Record> read;
+    read.records.resize(texts.size());
+    const std::size_t threads = std::clamp<std::size_t>(texts.size() / kWorthAThread, 1, std::max(1U, std::thread::hardware_concurrency()));
+    std::vector<JsonReader> readers(threads);
+    {
+        std::vector<std::jthread> others;
+        const auto from = [&](std::size_t n) { return texts.size() * n / threads; };
+        for (std::size_t n = 1; n < threads; ++n)
+            others.emplace_back([&, n] { readSome(place, texts, from(n), from(n + 1), read.records, readers[n]); });
+        readSome(place, texts, 0, from(1), read.records, readers[0]);
+    }
+    Faults faults;
+    for (const JsonReader& reader : readers) {
+        append(faults, reader.faults);
+        append(read.warnings, reader.warnings);
+    }
+    if (!faults.empty()) return tl::unexpected(faults);
+    return read;
+}
+
+template Result<ReadRecords<HookSpec>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Material>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Pattern>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<TeamSpec>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<VaneFeather>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<CutList>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<TeamSchool>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<WaterSpec>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<RuleCard>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<BoxFly>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Cape>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Stock>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<SeasonRow>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Mishap>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Batch>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<CheckedFly>> readRecords(std::string_view, std::span<const std::string>);
+template Result<ReadRecords<Day>> readRecords(std::string_view, std::span<const std::string>);
+
+}  // namespace machair::store
