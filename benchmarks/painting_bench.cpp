@@ -81,9 +81,7 @@ static void registerAPhotograph(benchmark::State& state) {
     const Plan plan = planPattern(demoBook(), "kelp-lantern").value();
     drawing::PhotographSetting setting = drawing::someSetting(3);
     setting.size = {4000, 3000};
-    const QImage grey = drawing::photographOf(plan, setting).image.convertToFormat(QImage::Format_Grayscale8);
-    photo::Picture picture{grey.width(), grey.height(), {}};
-    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
+    const photo::Picture picture = drawing::greyOf(drawing::photographOf(plan, setting).image);
     bool found = true;
     for (auto _ : state) found &= photo::findHook(picture, plan.hook).has_value();
     state.counters["found"] = found ? 1 : 0;

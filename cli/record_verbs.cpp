@@ -1,6 +1,7 @@
 // hand, daybook, evening, box, buy and check: what was tied, what fits the evening, what caught.
 #include <algorithm>
 #include <fstream>
+#include <numeric>
 #include <iostream>
 
 #include "bench/batches.h"
@@ -121,9 +122,14 @@ int showEvening(const Options& options) {
             text += "written to " + options.out + "\n";
         }
         if (options.minutes > 0.0) {
-            const int whole = driedBefore(best.table, jobs, options.minutes);
+            const std::vector<int> dried = driedBefore(best.table, jobs, options.minutes);
+            const int whole = std::reduce(dried.begin(), dried.end());
+            const std::string left = leftUndone(book, jobs, dried);
             json["fit"] = whole;
-            text += std::to_string(whole) + " flies are whole and dry within " + formatNumber(options.minutes, 0) + " min\n";
+            json["left"] = Json::object();
+            for (std::size_t j = 0; j < jobs.size(); ++j)
+                if (dried[j] < jobs[j].count) json["left"][jobs[j].fly] = json["left"].value(jobs[j].fly, 0) + jobs[j].count - dried[j];
+            text += std::to_string(whole) + " flies are whole and dry within " + formatNumber(options.minutes, 0) + " min" + (left.empty() ? "" : "; not by then: " + left) + "\n";
         }
         return print(options, json, text);
     });

@@ -83,6 +83,14 @@ Photograph photographOf(const Plan& plan, const PhotographSetting& setting) {
     return photograph;
 }
 
+photo::Picture greyOf(const QImage& image) {
+    const QImage grey = image.convertToFormat(QImage::Format_Grayscale8);
+    photo::Picture picture{grey.width(), grey.height(), {}};
+    picture.grey.reserve(static_cast<std::size_t>(grey.width()) * static_cast<std::size_t>(grey.height()));
+    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
+    return picture;
+}
+
 PhotographSetting someSetting(std::uint64_t seed) {
     Random random(seed);
     PhotographSetting setting;

@@ -1,9 +1,10 @@
-// Rendered photographs of a fly in the vice: what the camera's stand-in takes. Their true measures are known.
+// Photographs: their brightness for the reader, and rendered ones of a fly in the vice: what the camera's stand-in takes. Their true measures are known.
 #pragma once
 
 #include <QImage>
 #include <cstdint>
 
+#include "photo/registration.h"
 #include "sizing/plan.h"
 
 namespace machair::drawing {
@@ -24,6 +25,9 @@ struct Photograph {
     double pxPerMm = 1.0;
 };
 [[nodiscard]] Photograph photographOf(const Plan& plan, const PhotographSetting& setting);
+
+// The picture's brightness, as the photograph's reader wants it.
+[[nodiscard]] photo::Picture greyOf(const QImage& image);
 
 // A setting such as a hand and a lamp give: seeded, within what findHook can be expected to read.
 [[nodiscard]] PhotographSetting someSetting(std::uint64_t seed);

@@ -20,6 +20,7 @@
 #include "check/eye_view.h"
 #include "check/hand_view.h"
 #include "check/photo_view.h"
+#include "drawing/photograph.h"
 #include "frame/panel.h"
 #include "hand/hand.h"
 #include "units/text.h"
@@ -30,14 +31,6 @@ namespace {
 
 constexpr int kPanelWidth = 400;
 constexpr int kMostPixels = 16'000'000;  // a larger picture is read smaller
-
-photo::Picture greyOf(const QImage& image) {
-    const QImage grey = image.convertToFormat(QImage::Format_Grayscale8);
-    photo::Picture picture{grey.width(), grey.height(), {}};
-    picture.grey.reserve(static_cast<std::size_t>(grey.width()) * static_cast<std::size_t>(grey.height()));
-    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
-    return picture;
-}
 
 // "11.2, 11.6 11.4" as lengths; nothing where something else stands there.
 std::optional<std::vector<Length>> lengthsIn(const QString& text) {
@@ -373,7 +366,7 @@ void CheckStation::refreshHand() {
     const QString chosen = handPart_->currentText();
     const QSignalBlocker quiet(handPart_);
     handPart_->clear();
-    for (const auto& [name, deviations] : all) handPart_->addItem(qt(name).replace(QStringLiteral("_mm"), QString()).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(name));
+    for (const auto& [name, deviations] : all) handPart_->addItem(qt(sayMeasured(name)), qt(name));
     if (const int at = handPart_->findText(chosen); at >= 0) handPart_->setCurrentIndex(at);
     if (handPart_->count() == 0) {
         handSaid_->setText(tr("No fly was checked yet: measure a few, and this tells what your hand always does."));
@@ -383,7 +376,7 @@ void CheckStation::refreshHand() {
     double tolerance = 0.08;
     Length planned = 10.0 * mm;
     for (const CheckItem& item : items_)
-        if (handPart_->currentText() == qt(std::string(nameOf(document_.plan()->parts[item.part].kind)) + " " + item.figure).replace(QStringLiteral("_mm"), QString()).replace(QLatin1Char('_'), QLatin1Char(' '))) {
+        if (handPart_->currentData().toString() == qt(std::string(nameOf(document_.plan()->parts[item.part].kind)) + " " + item.figure)) {
             tolerance = item.tolerance / item.planned;
             planned = item.planned;
         }
@@ -475,7 +468,7 @@ void CheckStation::loadPhoto(const QString& file) {
         std::optional<double> evenness;
     };
     background_.start(
-        [grey = greyOf(picture), hook = document_.plan()->hook](const std::stop_token& stop, const Background::Progress& progress) {
+        [grey = drawing::greyOf(picture), hook = document_.plan()->hook](const std::stop_token& stop, const Background::Progress& progress) {
             Found found;
             found.at = photo::findHook(grey, hook, stop, progress);
             if (found.at) {

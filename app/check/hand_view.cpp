@@ -1,15 +1,53 @@
 #include "check/hand_view.h"
 
-#include <QPainter>
+#include <QAreaSeries>
+#include <QCategoryAxis>
+#include <QChart>
+#include <QLineSeries>
+#include <QScatterSeries>
 #include <algorithm>
 #include <cmath>
 
 namespace machair::app {
 
-HandView::HandView(const Theme& theme, QWidget* parent) : QWidget(parent), theme_(theme) {
+namespace {
+
+// A level across the whole chart, and its name at the right.
+struct Level {
+    double at;
+    QString name;
+    QColor ink;
+    Qt::PenStyle style;
+};
+
+QString percent(double d) { return QStringLiteral("%1%2 %").arg(d > 0 ? QStringLiteral("+") : d < 0 ? QStringLiteral("−") : QString()).arg(std::abs(100.0 * d), 0, 'f', 1); }
+
+// What the hand is measured by, the most telling first: bias, limits, the aim.
+std::vector<Level> levelsOf(const HandPosterior& hand, std::size_t flies, const Colours& c) {
+    std::vector<Level> levels = {{hand.mean, HandView::tr("bias %1").arg(percent(hand.mean)), c.accent, Qt::SolidLine}, {0.0, HandView::tr("aimed"), c.inkSoft, Qt::SolidLine}};
+    if (static_cast<int>(flies) < kFliesForLimits) return levels;
+    const ControlLimits limits = controlLimits(hand);
+    for (const double limit : {limits.low, limits.high})
+        levels.push_back({limit, HandView::tr("limit %1").arg(percent(limit)), c.fault, Qt::DashLine});
+    return levels;
+}
+
+// Names that would lie over one that came before are left out.
+std::vector<AxisLabel> namesOf(const std::vector<Level>& levels, double height) {
+    constexpr double kApart = 0.045;  // of the height: a line of text
+    std::vector<AxisLabel> names;
+    for (const Level& level : levels)
+        if (std::ranges::none_of(names, [&](const AxisLabel& other) { return std::abs(other.value - level.at) < kApart * height; })) names.push_back({level.at, level.name});
+    std::ranges::sort(names, {}, &AxisLabel::value);
+    return names;
+}
+
+}  // namespace
+
+HandView::HandView(const Theme& theme, QWidget* parent) : Chart(theme, parent) {
     setObjectName(QStringLiteral("hand"));
     setAccessibleName(tr("What this hand does with the part"));
-    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+    redraw();
 }
 
 void HandView::show(const QString& part, std::vector<double> deviations, double tolerance) {
@@ -17,60 +55,70 @@ void HandView::show(const QString& part, std::vector<double> deviations, double 
     deviations_ = std::move(deviations);
     tolerance_ = tolerance;
     setAccessibleDescription(tr("%1: %2 flies checked").arg(part_).arg(deviations_.size()));
-    update();
+    redraw();
 }
 
-void HandView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    const Colours& c = theme_.colours();
-    painter.fillRect(rect(), c.paper);
-    painter.setFont(faceScaled(1.05, true));
-    painter.setPen(c.ink);
-    painter.drawText(QPointF(24.0, 34.0), deviations_.empty() ? tr("No fly was checked yet") : tr("%1: %2 flies, in the order they were checked").arg(part_).arg(deviations_.size()));
+void HandView::draw() {
+    chart()->setTitle(deviations_.empty() ? tr("No fly was checked yet") : tr("%1: %2 flies, in the order they were checked").arg(part_).arg(deviations_.size()));
     if (deviations_.empty()) return;
-    const HandPosterior hand = handOf(deviations_);
-    double most = std::max(0.15, 1.4 * tolerance_);
-    for (const double d : deviations_) most = std::max(most, std::abs(d) + 0.02);
-    const QRectF area = QRectF(rect()).adjusted(70.0, 60.0, -150.0, -50.0);
-    const auto y = [&](double d) { return area.center().y() - d / most * 0.5 * area.height(); };
-    const auto x = [&](std::size_t i) { return area.left() + area.width() * (static_cast<double>(i) + 0.5) / static_cast<double>(deviations_.size()); };
-    // The tolerance as a band, its edges named.
-    QColor band = c.grass;
-    band.setAlphaF(0.14F);
-    painter.fillRect(QRectF(area.left(), y(tolerance_), area.width(), y(-tolerance_) - y(tolerance_)), band);
-    painter.setFont(faceScaled(0.88));
-    const auto level = [&](double d, const QColor& ink, Qt::PenStyle style, const QString& name) {
-        painter.setPen(QPen(ink, 1.4, style));
-        painter.drawLine(QPointF(area.left(), y(d)), QPointF(area.right(), y(d)));
-        painter.setPen(ink);
-        painter.drawText(QPointF(area.right() + 8.0, y(d) + 4.0), name);
+    const Colours& c = colours();
+    const std::vector<Level> levels = levelsOf(handOf(deviations_), deviations_.size(), c);
+    constexpr double kMargin = 0.02;
+    double low = -1.4 * tolerance_, high = -low;
+    const auto include = [&](double d) {
+        low = std::min(low, d - kMargin);
+        high = std::max(high, d + kMargin);
     };
-    const auto percent = [](double d) { return QStringLiteral("%1%2 %").arg(d > 0 ? QStringLiteral("+") : d < 0 ? QStringLiteral("−") : QString()).arg(std::abs(100.0 * d), 0, 'f', 1); };
-    level(0.0, c.inkSoft, Qt::SolidLine, tr("aimed"));
-    if (std::abs(y(hand.mean) - y(0.0)) > 14.0)
-        level(hand.mean, c.accent, Qt::SolidLine, tr("bias %1").arg(percent(hand.mean)));
-    else
-        level(hand.mean, c.accent, Qt::SolidLine, QString());
-    if (static_cast<int>(deviations_.size()) >= kFliesForLimits) {
-        const ControlLimits limits = controlLimits(hand);
-        for (const double limit : {limits.low, limits.high})
-            if (std::abs(limit) < most) level(limit, c.fault, Qt::DashLine, tr("limit %1").arg(percent(limit)));
+    for (const double d : deviations_) include(d);
+    for (const Level& level : levels) include(level.at);
+    const double first = 0.5, last = static_cast<double>(deviations_.size()) + 0.5;
+
+    auto* flies = namedAxis(first, last, {{1.0, tr("first")}, {last - 0.5, tr("last")}});
+    auto* off = namedAxis(low, high, {{-tolerance_, percent(-tolerance_)}, {tolerance_, percent(tolerance_)}});
+    auto* names = namedAxis(low, high, namesOf(levels, high - low));
+    addAxis(flies, Qt::AlignBottom, c.inkSoft);
+    addAxis(off, Qt::AlignLeft, c.inkSoft);
+    addAxis(names, Qt::AlignRight, c.ink);
+
+    // The tolerance as a band.
+    auto* band = new QAreaSeries;
+    auto* upper = new QLineSeries(band);
+    auto* lower = new QLineSeries(band);
+    for (const double x : {first, last}) {
+        upper->append(x, tolerance_);
+        lower->append(x, -tolerance_);
     }
-    painter.setPen(c.inkSoft);
-    for (const double d : {-tolerance_, tolerance_}) painter.drawText(QRectF(0.0, y(d) - 9.0, 62.0, 18.0), Qt::AlignRight | Qt::AlignVCenter, percent(d));
-    painter.drawText(QRectF(area.left(), area.bottom() + 10.0, area.width(), 20.0), Qt::AlignCenter, tr("first checked … last checked"));
-    painter.setPen(QPen(c.slate, 1.2));
-    for (std::size_t i = 0; i + 1 < deviations_.size(); ++i) painter.drawLine(QPointF(x(i), y(deviations_[i])), QPointF(x(i + 1), y(deviations_[i + 1])));
+    band->setUpperSeries(upper);
+    band->setLowerSeries(lower);
+    QColor within = c.grass;
+    within.setAlphaF(0.14F);
+    band->setBrush(within);
+    band->setPen(Qt::NoPen);
+    addSeries(band, {flies, off});
+
+    for (const Level& level : levels) {
+        auto* line = new QLineSeries;
+        line->setPen(QPen(level.ink, 1.4, level.style));
+        line->append(first, level.at);
+        line->append(last, level.at);
+        addSeries(line, {flies, off});
+    }
+    auto* order = new QLineSeries;
+    order->setPen(QPen(c.slate, 1.2));
+    auto* asPlanned = new QScatterSeries;
+    auto* beyond = new QScatterSeries;  // another shape as well, not colour alone
+    beyond->setMarkerShape(QScatterSeries::MarkerShapeRectangle);
+    for (auto [series, fill, edge] : {std::tuple{asPlanned, c.slate, c.slate}, std::tuple{beyond, c.raised, c.fault}}) {
+        series->setMarkerSize(8.0);
+        series->setBrush(fill);
+        series->setPen(QPen(edge, 1.6));
+    }
     for (std::size_t i = 0; i < deviations_.size(); ++i) {
-        const bool within = std::abs(deviations_[i]) <= tolerance_;
-        painter.setPen(QPen(within ? c.slate : c.fault, 1.6));
-        painter.setBrush(within ? c.slate : c.raised);
-        if (within)
-            painter.drawEllipse(QPointF(x(i), y(deviations_[i])), 4.0, 4.0);
-        else  // another shape as well, not colour alone
-            painter.drawRect(QRectF(x(i) - 4.0, y(deviations_[i]) - 4.0, 8.0, 8.0));
+        const QPointF at(static_cast<double>(i) + 1.0, deviations_[i]);
+        order->append(at);
+        (std::abs(deviations_[i]) <= tolerance_ ? asPlanned : beyond)->append(at);
     }
+    for (QAbstractSeries* series : std::initializer_list<QAbstractSeries*>{order, asPlanned, beyond}) addSeries(series, {flies, off});
 }
 
 }  // namespace machair::app

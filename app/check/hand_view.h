@@ -1,15 +1,14 @@
 // What this hand always does with one part: each checked fly in order, where it was aimed, and the limits it keeps to.
 #pragma once
 
-#include <QWidget>
 #include <vector>
 
 #include "hand/hand.h"
-#include "theme/theme.h"
+#include "theme/chart.h"
 
 namespace machair::app {
 
-class HandView : public QWidget {
+class HandView : public Chart {
     Q_OBJECT
   public:
     explicit HandView(const Theme& theme, QWidget* parent = nullptr);
@@ -18,10 +17,9 @@ class HandView : public QWidget {
     [[nodiscard]] std::size_t flies() const { return deviations_.size(); }
 
   protected:
-    void paintEvent(QPaintEvent* event) override;
+    void draw() override;
 
   private:
-    const Theme& theme_;
     QString part_;
     std::vector<double> deviations_;
     double tolerance_ = 0.08;

@@ -1,6 +1,10 @@
 #include "daybook/rate_view.h"
 
-#include <QPainter>
+#include <QCategoryAxis>
+#include <QChart>
+#include <QLineSeries>
+#include <QScatterSeries>
+#include <QValueAxis>
 #include <algorithm>
 
 #include "editing/document.h"
@@ -10,67 +14,71 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kName = 210.0, kBeside = 250.0;
+constexpr std::size_t kMostRows = 22;  // that can be read one under the other
 
 }  // namespace
 
-RateView::RateView(const Theme& theme, QWidget* parent) : QWidget(parent), theme_(theme) {
+RateView::RateView(const Theme& theme, QWidget* parent) : Chart(theme, parent) {
     setObjectName(QStringLiteral("rates"));
     setAccessibleName(tr("Fish a rod-hour"));
     setMinimumSize(560, 260);
-    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+    redraw();
 }
 
 void RateView::show(std::vector<Rate> rates) {
     rates_ = std::move(rates);
-    update();
+    redraw();
 }
 
-void RateView::paintEvent(QPaintEvent*) {
-    QPainter painter(this);
-    painter.setRenderHint(QPainter::Antialiasing);
-    const Colours& c = theme_.colours();
-    painter.fillRect(rect(), c.paper);
+QString RateView::beside(const Rate& rate) const {
+    QString said = rate.fished ? tr("%1 fish in %2 h").arg(qt(formatShort(rate.fish, 0)), qt(formatShort(rate.hours, 1))) : tr("not fished");
+    if (&rate != &rates_.front() && !enoughToTell(rates_.front(), rate)) said += tr(" · not enough to tell");
+    return said;
+}
+
+void RateView::draw() {
     if (rates_.empty()) {
-        painter.setPen(c.inkSoft);
-        painter.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap, tr("The daybook tells which fly earns its place once days are in it. Start one on the right: its team, its hours, its fish."));
+        chart()->setTitle(tr("The daybook tells which fly earns its place once days are in it.<br>Start one on the right: its team, its hours, its fish."));
         return;
     }
+    const std::size_t rows = std::min(rates_.size(), kMostRows);
+    chart()->setTitle(rows < rates_.size() ? tr("the best %1 of %2").arg(rows).arg(rates_.size()) : QString());
     double most = 0.1;
-    for (const Rate& rate : rates_) most = std::max(most, rate.high);
-    const double room = width() - kName - kBeside;
-    const auto x = [&](double fish) { return kName + room * fish / (1.05 * most); };
-    const double row = std::clamp((height() - 60.0) / static_cast<double>(rates_.size()), 20.0, 40.0);
-    painter.setFont(faceScaled(0.88));
-    const double step = most > 2.0 ? 0.5 : most > 0.8 ? 0.2 : 0.1;
-    for (double fish = 0.0; fish <= most; fish += step) {
-        painter.setPen(QPen(c.line, 0.8));
-        painter.drawLine(QPointF(x(fish), 34.0), QPointF(x(fish), height() - 8.0));
-        painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(x(fish) - 30.0, 12.0, 60.0, 18.0), Qt::AlignCenter, qt(formatNumber(fish, 1)));
+    for (std::size_t i = 0; i < rows; ++i) most = std::max(most, rates_[i].high);
+
+    const auto heightOf = [&](std::size_t i) { return static_cast<double>(rows - i) - 0.5; };  // the best uppermost
+    std::vector<AxisLabel> names, said;
+    for (std::size_t i = rows; i-- > 0;) {
+        names.push_back({heightOf(i), qt(rates_[i].name).replace(QLatin1Char('_'), QLatin1Char(' '))});
+        said.push_back({heightOf(i), beside(rates_[i])});
     }
-    painter.drawText(QPointF(14.0, 25.0), tr("fish a rod-hour"));
-    double y = 40.0;
-    for (const Rate& rate : rates_) {
-        if (y + row > height()) break;
-        const double middle = y + 0.5 * row;
-        painter.setFont(faceScaled(0.98));
-        painter.setPen(rate.fished ? c.ink : c.inkSoft);
-        painter.drawText(QRectF(14.0, y, kName - 24.0, row), Qt::AlignVCenter | Qt::AlignLeft, QFontMetricsF(painter.font()).elidedText(qt(rate.name).replace(QLatin1Char('_'), QLatin1Char(' ')), Qt::ElideRight, kName - 24.0));
-        QColor band = c.slate;
-        band.setAlpha(rate.fished ? 80 : 30);
-        painter.fillRect(QRectF(x(rate.low), middle - 6.0, x(rate.high) - x(rate.low), 12.0), band);
-        painter.setPen(Qt::NoPen);
-        painter.setBrush(c.accent);
-        painter.drawEllipse(QPointF(x(rate.mean()), middle), 4.5, 4.5);
-        const bool best = &rate == &rates_.front();
-        QString said = rate.fished ? tr("%1 fish in %2 h").arg(qt(formatShort(rate.fish, 0)), qt(formatShort(rate.hours, 1))) : tr("not fished");
-        if (!best && !enoughToTell(rates_.front(), rate)) said += tr(" · not enough to tell");
-        painter.setFont(faceScaled(0.9));
-        painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(width() - kBeside + 12.0, y, kBeside - 20.0, row), Qt::AlignVCenter | Qt::AlignLeft, said);
-        y += row;
+    auto* fish = new QValueAxis;
+    fish->setRange(0.0, 1.05 * most);
+    fish->setTickType(QValueAxis::TicksDynamic);
+    fish->setTickInterval(most > 4.0 ? 1.0 : most > 2.0 ? 0.5 : most > 0.8 ? 0.2 : 0.1);
+    fish->setLabelFormat(QStringLiteral("%.1f"));
+    fish->setTitleText(tr("fish a rod-hour"));
+    auto* left = namedAxis(0.0, static_cast<double>(rows), names);
+    auto* right = namedAxis(0.0, static_cast<double>(rows), said);
+    addAxis(fish, Qt::AlignTop, colours().inkSoft);
+    addAxis(left, Qt::AlignLeft, colours().ink);
+    addAxis(right, Qt::AlignRight, colours().inkSoft);
+
+    auto* means = new QScatterSeries;
+    means->setMarkerSize(9.0);
+    means->setColor(colours().accent);
+    means->setBorderColor(Qt::transparent);
+    for (std::size_t i = 0; i < rows; ++i) {
+        auto* between = new QLineSeries;
+        QColor band = colours().slate;
+        band.setAlpha(rates_[i].fished ? 80 : 30);
+        between->setPen(QPen(band, 12.0, Qt::SolidLine, Qt::FlatCap));
+        between->append(rates_[i].low, heightOf(i));
+        between->append(rates_[i].high, heightOf(i));
+        addSeries(between, {fish, left});
+        means->append(rates_[i].mean(), heightOf(i));
     }
+    addSeries(means, {fish, left});
 }
 
 }  // namespace machair::app

@@ -1,15 +1,14 @@
 // Rates with what they may be: a dot, the middle four fifths as a bar, hours and fish beside it.
 #pragma once
 
-#include <QWidget>
 #include <vector>
 
 #include "daybook/rates.h"
-#include "theme/theme.h"
+#include "theme/chart.h"
 
 namespace machair::app {
 
-class RateView : public QWidget {
+class RateView : public Chart {
     Q_OBJECT
   public:
     explicit RateView(const Theme& theme, QWidget* parent = nullptr);
@@ -17,10 +16,10 @@ class RateView : public QWidget {
     [[nodiscard]] const std::vector<Rate>& rates() const { return rates_; }
 
   protected:
-    void paintEvent(QPaintEvent* event) override;
+    void draw() override;
 
   private:
-    const Theme& theme_;
+    [[nodiscard]] QString beside(const Rate& rate) const;
     std::vector<Rate> rates_;
 };
 

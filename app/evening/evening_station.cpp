@@ -1,5 +1,6 @@
 #include "evening/evening_station.h"
 
+#include <QApplication>
 #include <QComboBox>
 #include <QDateTime>
 #include <QFileDialog>
@@ -11,9 +12,9 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <numeric>
 #include <tuple>
 
-#include "bench/batches.h"
 #include "book/fields.h"
 #include "book/record_edits.h"
 #include "cutting/stock.h"
@@ -30,13 +31,16 @@ namespace machair::app {
 namespace {
 
 constexpr int kPanelWidth = 340;
+constexpr int kTick = 1000;  // ms between two looks at the clock
 
 }  // namespace
 
 EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
-      way_(new QComboBox), said_(new QLabel), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget) {
+      way_(new QComboBox), said_(new QLabel), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget), due_(new QLabel) {
     setObjectName(QStringLiteral("evening"));
+    clock_.setInterval(kTick);
+    connect(&clock_, &QTimer::timeout, this, &EveningStation::tick);
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
     left->setSpacing(0);
@@ -100,6 +104,14 @@ QWidget* EveningStation::makePanel() {
     said_->setObjectName(QStringLiteral("evening-said"));
     said_->setWordWrap(true);
     column->addWidget(said_);
+    run_ = toolButton("run-evening", tr("Begin the evening"), tr("The clock runs along the timetable and rings when a coat is due"));
+    run_->setCheckable(true);
+    connect(run_, &QToolButton::toggled, this, &EveningStation::runEvening);
+    column->addWidget(run_);
+    due_->setObjectName(QStringLiteral("coat-due"));
+    due_->setWordWrap(true);
+    due_->hide();
+    column->addWidget(due_);
     auto* out = new QHBoxLayout;
     auto* calendar = toolButton("calendar", tr("Calendar…"), tr("The evening as iCalendar, from eight o'clock tonight, with an alarm for each coat"));
     auto* buying = toolButton("buying", tr("Buying list…"), tr("What is wanted, what there is and what to buy, as CSV or text"));
@@ -324,14 +336,60 @@ void EveningStation::showTable() {
     const auto number = [](double minutes) { return qt(formatNumber(minutes, 0)); };
     int all = 0;
     for (const TyingJob& job : jobs_) all += job.count;
-    const int fit = driedBefore(shown, jobs_, minutes_->value());
-    said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 are whole and dry.\n%10")
+    const std::vector<int> dried = driedBefore(shown, jobs_, minutes_->value());
+    const int fit = std::reduce(dried.begin(), dried.end());
+    const std::string left = leftUndone(document_.book(), jobs_, dried);
+    said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 are whole and dry%10.\n%11")
                        .arg(number(shown.handsFree), number(shown.allDry), number(one.allDry), number(two.allDry), number(best_->table.allDry),
                             best_->proven ? tr(" (proven)") : tr(" (not before %1)").arg(number(best_->bound)))
                        .arg(minutes_->value())
                        .arg(fit)
                        .arg(all)
-                       .arg(sayTimes()));
+                       .arg(left.empty() ? QString() : tr("; not by then: %1").arg(qt(left)), sayTimes()));
+}
+
+void EveningStation::quicken(double times) {
+    pace_ = times;
+    clock_.setInterval(std::max(10, static_cast<int>(kTick / times)));
+}
+
+std::optional<double> EveningStation::minutesGone() const {
+    constexpr double kMinute = 60'000.0;
+    return begun_.isValid() ? std::optional(pace_ * static_cast<double>(begun_.elapsed()) / kMinute) : std::nullopt;
+}
+
+void EveningStation::runEvening(bool on) {
+    due_->setVisible(on);
+    if (!on || !best_ || jobs_.empty()) {
+        clock_.stop();
+        begun_.invalidate();
+        timeline_->showNow(std::nullopt);
+        if (on) {
+            run_->setChecked(false);
+            document_.say(tr("Nothing waits to be tied"));
+        }
+        return run_->setText(tr("Begin the evening"));
+    }
+    coats_ = eventsOf(document_.book(), table(), jobs_);
+    std::erase_if(coats_, [](const EveningEvent& event) { return !event.rings; });
+    run_->setText(tr("End the evening"));
+    begun_.start();
+    clock_.start();
+    tick();
+}
+
+// Rings for what became due, and says what comes next.
+void EveningStation::tick() {
+    const double now = minutesGone().value_or(0.0);
+    timeline_->showNow(now);
+    while (!coats_.empty() && coats_.front().start <= now) {
+        QApplication::beep();
+        QApplication::alert(window());
+        document_.say(tr("Now: %1").arg(qt(coats_.front().what)));
+        coats_.erase(coats_.begin());
+    }
+    due_->setText(coats_.empty() ? tr("%1 min gone; every coat was rung.").arg(qt(formatNumber(now, 0)))
+                                 : tr("%1 min gone; in %2: %3.").arg(qt(formatNumber(now, 0)), qt(formatNumber(coats_.front().start - now, 0)), qt(coats_.front().what)));
 }
 
 // ", 12 barbless": of a batch that isn't on the dressing's own hook.

@@ -2,9 +2,10 @@
 #pragma once
 
 #include <QElapsedTimer>
+#include <QTimer>
 #include <QWidget>
 
-#include "bench/schedule.h"
+#include "bench/batches.h"
 #include "editing/background.h"
 #include "editing/document.h"
 #include "theme/theme.h"
@@ -13,6 +14,7 @@ class QComboBox;
 class QLabel;
 class QListWidget;
 class QSpinBox;
+class QToolButton;
 
 namespace machair::app {
 
@@ -24,11 +26,18 @@ class EveningStation : public QWidget {
   public:
     EveningStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
 
+    // Lets the evening's clock run so many times faster than the wall's, to rehearse an evening in a minute.
+    void quicken(double times);
+
   protected:
     void showEvent(QShowEvent* event) override;
 
   private:
     QWidget* makePanel();
+    void runEvening(bool on);
+    // Minutes since the evening began; nothing where it doesn't run.
+    [[nodiscard]] std::optional<double> minutesGone() const;
+    void tick();
     void refresh();
     void refreshBox();
     void showTable();
@@ -59,6 +68,12 @@ class EveningStation : public QWidget {
     QElapsedTimer sinceLast_;         // one was tied
     std::vector<TyingJob> jobs_;
     std::optional<BestTimetable> best_;
+    QToolButton* run_ = nullptr;
+    QLabel* due_;
+    QTimer clock_;
+    QElapsedTimer begun_;
+    double pace_ = 1.0;
+    std::vector<EveningEvent> coats_;  // still to ring, in the order in which they are due; as they were when it began
 };
 
 }  // namespace machair::app

@@ -31,6 +31,11 @@ void TimelineView::show(const std::vector<TyingJob>& jobs, const Timetable& tabl
     update();
 }
 
+void TimelineView::showNow(std::optional<double> minute) {
+    now_ = minute;
+    update();
+}
+
 double TimelineView::x(double minute) const {
     const double span = std::max({table_.allDry, minutes_, 1.0}) * 1.02;
     return kLeft + (width() - kLeft - kRight) * minute / span;
@@ -149,6 +154,10 @@ void TimelineView::paintEvent(QPaintEvent*) {
     if (minutes_ > 0.0) {
         painter.setPen(QPen(c.accent, 2.0, Qt::DashLine));
         painter.drawLine(QPointF(x(minutes_), 24.0), QPointF(x(minutes_), height() - 6.0));
+    }
+    if (now_) {
+        painter.setPen(QPen(c.ink, 2.0));
+        painter.drawLine(QPointF(x(*now_), 24.0), QPointF(x(*now_), height() - 6.0));
     }
 }
 

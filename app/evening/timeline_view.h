@@ -15,6 +15,9 @@ class TimelineView : public QWidget {
   public:
     explicit TimelineView(const Theme& theme, QWidget* parent = nullptr);
     void show(const std::vector<TyingJob>& jobs, const Timetable& table, double minutes);
+    // A line where the evening has come to; none where it doesn't run.
+    void showNow(std::optional<double> minute);
+    [[nodiscard]] std::optional<double> now() const { return now_; }
     // Where a job's first block of the hands is drawn; tests drag from there.
     [[nodiscard]] QRectF blockOf(std::size_t job) const;
 
@@ -40,6 +43,7 @@ class TimelineView : public QWidget {
     double minutes_ = 0.0;
     std::optional<std::size_t> dragged_;
     double pointer_ = 0.0;
+    std::optional<double> now_;
 };
 
 }  // namespace machair::app

@@ -22,13 +22,19 @@ std::optional<OwnMinutes> ownMinutes(const Book& book, std::string_view pattern)
     return OwnMinutes{at(0.5), at(0.25), at(0.75), static_cast<int>(all.size())};
 }
 
+namespace {
+
+std::string titleOfJob(const Book& book, const TyingJob& job) {
+    const Pattern* pattern = book.findPattern(job.fly);
+    return pattern ? pattern->title() : job.fly;
+}
+
+}  // namespace
+
 std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, const std::vector<TyingJob>& jobs) {
     std::vector<EveningEvent> events;
     if (table.stages.empty()) return events;
-    const auto titleOf = [&](std::size_t job) {
-        const Pattern* pattern = book.findPattern(jobs[job].fly);
-        return pattern ? pattern->title() : jobs[job].fly;
-    };
+    const auto titleOf = [&](std::size_t job) { return titleOfJob(book, jobs[job]); };
     std::string list;
     for (std::size_t j = 0; j < jobs.size(); ++j) list += std::to_string(jobs[j].count) + " of " + titleOf(j) + "\n";
     events.push_back({"At the vice", list, 0.0, table.handsFree, false});
@@ -36,6 +42,13 @@ std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, con
         if (stage.stage > 0)
             events.push_back({jobs[stage.job].stages[stage.stage].name + ": " + titleOf(stage.job) + ", fly " + std::to_string(stage.fly + 1), {}, stage.start, stage.end, true});
     return events;
+}
+
+std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<int>& dried) {
+    std::string said;
+    for (std::size_t j = 0; j < jobs.size(); ++j)
+        if (const int left = jobs[j].count - dried[j]; left > 0) said += (said.empty() ? "" : ", ") + std::to_string(left) + " of " + titleOfJob(book, jobs[j]);
+    return said;
 }
 
 int changesBetween(const Book& book, std::string_view from, std::string_view to) {

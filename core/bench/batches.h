@@ -32,6 +32,9 @@ struct EveningEvent {
 };
 [[nodiscard]] std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, const std::vector<TyingJob>& jobs);
 
+// What a stretch of time leaves undone: "2 of Sea Lantern, 1 of Kelp Piper"; empty where all is whole and dry by then.
+[[nodiscard]] std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<int>& dried);
+
 // The order of the jobs in which thread and materials change least from one to the next: exact up to 12 jobs (a table over
 // sets), else the nearest each time. What a change costs: 3 for another thread, 2 for another hook, 1 for each material
 // that the next has and this hasn't.

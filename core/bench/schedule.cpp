@@ -209,10 +209,10 @@ BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, st
     return best;
 }
 
-int driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes) {
-    int count = 0;
+std::vector<int> driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes) {
+    std::vector<int> count(jobs.size(), 0);
     for (const TimedStage& stage : table.stages)
-        if (stage.stage + 1 == jobs[stage.job].stages.size() && stage.end + jobs[stage.job].stages[stage.stage].dry <= minutes + 1e-9) ++count;
+        if (stage.stage + 1 == jobs[stage.job].stages.size() && stage.end + jobs[stage.job].stages[stage.stage].dry <= minutes + 1e-9) ++count[stage.job];
     return count;
 }
 

@@ -50,7 +50,7 @@ inline constexpr int kExactFlies = 12;
 // Earliest all dry: exact up to 12 flies, else the better of the two ways and a bound.
 [[nodiscard]] BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp = kSetUp, std::stop_token stop = {});
 
-// How many stages of the table are done before this many minutes, and which flies are whole and dry by then.
-[[nodiscard]] int driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes);
+// How many flies of each job are whole and dry before this many minutes.
+[[nodiscard]] std::vector<int> driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes);
 
 }  // namespace machair

@@ -39,6 +39,13 @@ void finish(Pairing& pairing, const std::vector<Length>& a, const std::vector<Le
 
 }  // namespace
 
+std::string sayMeasured(const std::string& kindAndFigure) {
+    const auto space = kindAndFigure.find(' ');
+    if (space == std::string::npos) return kindAndFigure;
+    const std::string kind = kindAndFigure.substr(0, space), label = labelOf(kindAndFigure.substr(space + 1));
+    return label.starts_with(kind) ? label : kind + " " + label;
+}
+
 std::vector<CheckItem> checkItems(const Plan& plan, const Book& book) { return checkItems(plan, deviationsOf(book)); }
 
 std::vector<CheckItem> checkItems(const Plan& plan, const Deviations& deviations) {
@@ -49,9 +56,7 @@ std::vector<CheckItem> checkItems(const Plan& plan, const Deviations& deviations
             const auto* planned = std::get_if<double>(&figure.value);
             if (!planned || figure.tolerance <= 0.0 || std::ranges::find(kMeasurable, figure.key) == kMeasurable.end()) continue;
             const std::string kind(nameOf(plan.parts[i].kind));
-            std::string label = labelOf(figure.key);
-            if (!label.starts_with(kind)) label = kind + " " + label;
-            CheckItem item{i, figure.key, std::move(label), *planned * mm, figure.tolerance * mm, *planned * mm, 0};
+            CheckItem item{i, figure.key, sayMeasured(kind + " " + figure.key), *planned * mm, figure.tolerance * mm, *planned * mm, 0};
             if (const auto known = deviations.find(kind + " " + figure.key); known != deviations.end()) {
                 item.aim = aimFor(item.planned, handOf(known->second));
                 item.flies = static_cast<int>(known->second.size());

@@ -25,6 +25,8 @@ struct CheckItem {
 };
 // In measuring order, from back to front. The aim is the plan's where none of this part were checked yet.
 [[nodiscard]] std::vector<CheckItem> checkItems(const Plan& plan, const Book& book);
+// What a measured thing is called, by its key among the deviations: "tail length" of "tail length_mm".
+[[nodiscard]] std::string sayMeasured(const std::string& kindAndFigure);
 // The same from deviations that are at hand (hand/hand.h): going over years of checks is not for every frame.
 using Deviations = std::map<std::string, std::vector<double>>;
 [[nodiscard]] std::vector<CheckItem> checkItems(const Plan& plan, const Deviations& deviations);

@@ -43,8 +43,8 @@ TEST_CASE("hands do one thing at a time, nothing is worked on wet, and the best 
             }
             CHECK(table.stages.size() == static_cast<std::size_t>(3 * (jobs[0].count + jobs[1].count)));
         }
-        CHECK(driedBefore(best.table, jobs, best.table.allDry) == jobs[0].count + jobs[1].count);
-        CHECK(driedBefore(best.table, jobs, 1.0) == 0);
+        CHECK(driedBefore(best.table, jobs, best.table.allDry) == std::vector{jobs[0].count, jobs[1].count});
+        CHECK(driedBefore(best.table, jobs, 1.0) == std::vector{0, 0});
     }
 }
 

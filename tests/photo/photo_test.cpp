@@ -16,13 +16,6 @@ using namespace machair::tests;
 
 namespace {
 
-photo::Picture greyOf(const QImage& image) {
-    const QImage grey = image.convertToFormat(QImage::Format_Grayscale8);
-    photo::Picture picture{grey.width(), grey.height(), {}};
-    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
-    return picture;
-}
-
 photo::Picture plain(int width, int height, std::uint8_t value) { return {width, height, std::vector<std::uint8_t>(static_cast<std::size_t>(width * height), value)}; }
 
 // A hand's and a lamp's setting, of a size that keeps the tests quick.
@@ -47,7 +40,7 @@ TEST_CASE("over sixty photographs the hook is found and lengths are true to 2 % 
             const auto setting = settingOf(seed * 7919 + seedOf(id));
             const auto photograph = drawing::photographOf(plan, setting);
             ++shown;
-            const auto at = photo::findHook(greyOf(photograph.image), plan.hook);
+            const auto at = photo::findHook(drawing::greyOf(photograph.image), plan.hook);
             if (!at) continue;
             ++found;
             // A place pointed at on the picture: the shank, the gape and every tip that the plan has.
@@ -73,7 +66,7 @@ TEST_CASE("the tail's tip is read off the silhouette; pale fine fibres at most t
         const Plan plan = planPattern(book, id).value();
         for (std::uint64_t seed = 1; seed <= 4; ++seed) {
             const auto photograph = drawing::photographOf(plan, settingOf(seed));
-            const auto picture = greyOf(photograph.image);
+            const auto picture = drawing::greyOf(photograph.image);
             const auto at = photo::findHook(picture, plan.hook);
             REQUIRE(at);
             const auto edges = photo::silhouetteOf(picture, *at, plan.hook);
