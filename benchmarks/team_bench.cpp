@@ -1,6 +1,7 @@
 // What cutting, balancing, choosing, drifting and an evening cost. Targets stand beside each.
 #include <benchmark/benchmark.h>
 
+#include <chrono>
 #include <numeric>
 #include <random>
 
@@ -111,6 +112,40 @@ static void everyTripleOfAThousand(benchmark::State& state) {
     }
 }
 BENCHMARK(everyTripleOfAThousand)->Unit(benchmark::kMillisecond)->Iterations(1);
+
+// What all 10^9 ordered triples of a thousand flies would cost by their checks one by one (a sample of them, scaled up),
+// as a multiple of what the choice takes in this very run. Wanted: over 1,000.
+static void everyTriplesChecksBesideTheChoice(benchmark::State& state) {
+    constexpr std::size_t kFlies = 1000, kSample = 200'000;
+    const auto flies = box(kFlies);
+    const SchoolRules rules = rulesOf(School::stepped);
+    const TeamSetting setting = windy();
+    const auto seconds = [](auto work) {
+        const auto start = std::chrono::steady_clock::now();
+        work();
+        return std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count();
+    };
+    double ratio = 0.0;
+    for (auto _ : state) {
+        const double choice = seconds([&] { benchmark::DoNotOptimize(chooseTeams(flies, rules, setting)); });
+        std::mt19937 random(5);
+        double most = 0.0;
+        const double checks = seconds([&] {
+            for (std::size_t n = 0; n < kSample; ++n) {
+                const FlyFigures *bob = &flies[random() % kFlies].figures, *middle = &flies[random() % kFlies].figures, *point = &flies[random() % kFlies].figures;
+                double sum = judgePair(*bob, *middle, {true, true, false}, rules).shortfall() + judgePair(*middle, *point, {true, false, true}, rules).shortfall() +
+                             judgePair(*bob, *point, {false, true, true}, rules).shortfall();
+                sum += rules.fullness.shortfall(bob->fullness - setting.fullness->bob) + rules.fullness.shortfall(middle->fullness - setting.fullness->middle) +
+                       rules.fullness.shortfall(point->fullness - setting.fullness->point);
+                most = std::max(most, sum);
+            }
+        });
+        benchmark::DoNotOptimize(most);
+        ratio = checks / kSample * 1e9 / choice;
+    }
+    state.counters["times as long"] = ratio;
+}
+BENCHMARK(everyTriplesChecksBesideTheChoice)->Unit(benchmark::kMillisecond)->Iterations(3);
 
 static void balanceAnUnsteadyTeam(benchmark::State& state) {  // < 300 ms
     Book book = demoBook();

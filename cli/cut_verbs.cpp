@@ -5,6 +5,7 @@
 #include "cli/verbs.h"
 #include "cutting/cutting.h"
 #include "drawing/card.h"
+#include "team/rule_card.h"
 #include "units/text.h"
 
 namespace machair::cli {
@@ -19,9 +20,12 @@ Json cutsReport(const CuttingPlan& plan) {
         feathers.push_back({{"id", feather.feather}, {"cuts", std::move(cuts)}});
     }
     Json uncut = Json::array();
-    for (const Uncut& slip : plan.uncut) uncut.push_back({{"slip", slip.slip}, {"why", slip.why}});
+    for (const Uncut& slip : plan.uncut) {
+        uncut.push_back({{"slip", slip.slip}, {"why", slip.why}});
+        if (slip.halves) uncut.back()["halves_mm"] = *slip.halves / mm;
+    }
     return {{"feathers", std::move(feathers)}, {"feathers_used", plan.feathersUsed()}, {"waste_mm", plan.waste / mm},
-            {"optimal", plan.optimal},         {"bound", plan.bound},                 {"uncut", std::move(uncut)}};
+            {"optimal", plan.optimal},         {"bound", plan.bound}, {"least_waste_mm", plan.leastWaste / mm}, {"uncut", std::move(uncut)}};
 }
 
 std::string cutsText(const CuttingPlan& plan) {
@@ -32,7 +36,10 @@ std::string cutsText(const CuttingPlan& plan) {
             text += "  " + formatNumber(cut.from / mm, 1) + " to " + formatNumber(cut.to / mm, 1) + " mm from the base: " + cut.slip + "\n";
     }
     text += std::to_string(plan.feathersUsed()) + " feathers, " + formatNumber(plan.waste / mm, 1) + " mm of vane left on them; " +
-            (plan.optimal ? "proven best" : "not proven best: at least " + std::to_string(plan.bound) + " are needed") + "\n";
+            (plan.optimal ? "proven best"
+                          : "not proven best: at least " + std::to_string(plan.bound) + " are needed" +
+                                (plan.bound == plan.feathersUsed() ? ", and with those at least " + formatNumber(plan.leastWaste / mm, 1) + " mm are left" : "")) +
+            "\n";
     for (const Uncut& slip : plan.uncut) text += "not cut: " + slip.slip + ": " + slip.why + "\n";
     return text;
 }
@@ -51,7 +58,8 @@ int showCuts(const Options& options) {
             if (!plan) return refuse(plan.error());
             slips = slipsFor(*plan, options.flies);
         }
-        const CuttingPlan plan = planCuts(book.feathers, slips);
+        CuttingPlan plan = planCuts(book.feathers, slips);
+        if (options.halves) plan = planCuts(book.feathers, inHalves(slips, plan));
         return print(options, cutsReport(plan), cutsText(plan));
     });
 }
@@ -62,8 +70,10 @@ int showCard(const Options& options) {
         return kWrongUsage;
     }
     return withBook(options, [&](const Book& book) {
-        const auto plan = planPattern(book, options.pattern);
-        if (!plan) return refuse(plan.error());
+        const RuleCard* card = options.rules.empty() ? nullptr : book.findRuleCard(options.rules);
+        if (!options.rules.empty() && !card) return refuse(noSuch(Place("rule_cards"), "rule card", options.rules).value());
+        const auto plan = card ? Result<Plan>(tl::unexpected(Faults{})) : planPattern(book, options.pattern);
+        if (!card && !plan) return refuse(plan.error());
         qputenv("QT_QPA_PLATFORM", "offscreen");  // a card needs fonts and a painter, no screen
         qputenv("QT_LOGGING_RULES", "default.warning=false");  // and nothing that Qt has to say of a missing session
         int argc = 1;
@@ -72,8 +82,10 @@ int showCard(const Options& options) {
         QGuiApplication application(argc, argv);
         for (const char* file : {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf"}) QFontDatabase::addApplicationFont(QString::fromLatin1(file));
         QGuiApplication::setFont(QFont(QStringLiteral("Lato")));
-        if (const QString wrong = drawing::writeCard(QString::fromStdString(options.out), *plan); !wrong.isEmpty())
+        const QString to = QString::fromStdString(options.out);
+        if (const QString wrong = card ? drawing::writeContestGauge(to, *card, QString::fromUtf8(kRulesCaution.data(), static_cast<qsizetype>(kRulesCaution.size()))) : drawing::writeCard(to, *plan); !wrong.isEmpty())
             return refuse({{Place(options.out), wrong.toStdString(), "choose another folder or name"}});
+        if (card) return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"longest_fly_mm", *card->longestFly / mm}}, "wrote " + options.out + "\n");
         Json gauges = Json::array();
         for (const Gauge& gauge : gaugesOf(*plan)) gauges.push_back({{"label", gauge.label}, {"mm", gauge.length / mm}, {"tolerance_mm", gauge.tolerance / mm}});
         return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"gauges", std::move(gauges)}}, "wrote " + options.out + "\n");

@@ -78,11 +78,16 @@ int run(int argc, char** argv) {
     CLI::Option* cutPattern = cuts->add_option("--pattern", options.pattern, "a dressing's id");
     cuts->add_option("--count", options.flies, "how many flies")->check(CLI::Range(1, kMostFlies))->needs(cutPattern);
     CLI::Option* cutList = cuts->add_option("--list", options.list, "a cut list's id")->excludes(cutPattern);
+    cuts->add_flag("--halves", options.halves, "cut what can't come out whole as two, to be married");
     cuts->parse_complete_callback([cutPattern, cutList] {
         if (cutPattern->empty() && cutList->empty()) throw CLI::RequiredError("--pattern or --list");
     });
     CLI::App* card = verb("card", "a card at true scale, to lay feathers on", showCard);
-    card->add_option("--pattern", options.pattern, "its id")->required();
+    CLI::Option* cardPattern = card->add_option("--pattern", options.pattern, "its id");
+    CLI::Option* cardRules = card->add_option("--rules", options.rules, "a rule card's id: a gauge of the longest fly that it allows")->excludes(cardPattern);
+    card->parse_complete_callback([cardPattern, cardRules] {
+        if (cardPattern->empty() && cardRules->empty()) throw CLI::RequiredError("--pattern or --rules");
+    });
     card->add_option("--out", options.out, "*.pdf or *.svg")->required();
     verb("hand", "bias and spread of a hand, and where to aim", showHand);
     const auto asCsv = [&](CLI::App* sub, const char* help) { sub->add_flag("--csv", options.csv, help); };

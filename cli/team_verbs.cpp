@@ -41,12 +41,12 @@ Json driftReport(const DriftReport& report) {
     for (const DriftSample& sample : report.samples) {
         Json row = {{"t_s", sample.time / second}, {"tip_m", sample.tip / metre}};
         for (const Position position : kPositions)
-            if (const auto& depth = sample.depth[static_cast<std::size_t>(position)]) row[std::string(nameOf(position)) + "_m"] = *depth / metre;
+            if (const auto& depth = sample.depth[position]) row[std::string(nameOf(position)) + "_m"] = *depth / metre;
         series.push_back(std::move(row));
     }
     Json bands = Json::object();
     for (const Position position : kPositions)
-        if (report.flyNode[static_cast<std::size_t>(position)]) bands[std::string(nameOf(position))] = bandsOf(report.bands[static_cast<std::size_t>(position)]);
+        if (report.flyNode[position]) bands[std::string(nameOf(position))] = bandsOf(report.bands[position]);
     Json json = {{"series", std::move(series)}, {"bands", std::move(bands)}};
     if (report.bobBreaks) json["bob_breaks_s"] = *report.bobBreaks / second;
     if (report.bobHolds) json["bob_holds_s"] = *report.bobHolds / second;
@@ -56,15 +56,17 @@ Json driftReport(const DriftReport& report) {
 }
 
 std::string driftText(const DriftReport& report) {
-    std::string text = "     s   tip    bob  middle point  (m below the surface)\n";
-    const auto cell = [](const std::optional<Length>& depth) {
-        const std::string number = depth ? formatNumber(*depth / metre, 2) : std::string("-");
-        return std::string(number.size() < 7 ? 7 - number.size() : 0, ' ') + number;
-    };
+    const auto cell = [](const std::string& text) { return std::string(text.size() < 7 ? 7 - text.size() : 0, ' ') + text; };
+    std::string text = cell("s") + cell("tip");
+    for (const Position position : kPositions)
+        if (report.flyNode[position]) text += cell(std::string(nameOf(position)));
+    text += "  (m below the surface)\n";
     for (std::size_t i = 0; i < report.samples.size(); i += 20) {
         const DriftSample& s = report.samples[i];
-        const std::string seconds = formatNumber(s.time / second, 0);
-        text += std::string(seconds.size() < 6 ? 6 - seconds.size() : 0, ' ') + seconds + cell(s.tip) + cell(s.depth[0]) + cell(s.depth[1]) + cell(s.depth[2]) + "\n";
+        text += cell(formatNumber(s.time / second, 0)) + cell(formatNumber(s.tip / metre, 2));
+        for (const Position position : kPositions)
+            if (report.flyNode[position]) text += cell(s.depth[position] ? formatNumber(*s.depth[position] / metre, 2) : "-");
+        text += "\n";
     }
     if (report.bobBreaks) text += "The bob breaks the surface " + formatNumber(*report.bobBreaks / second, 1) + " s after the lift starts.\n";
     if (report.bobHolds) text += "It holds there " + formatNumber(*report.bobHolds / second, 1) + " s, and is clear of it " + formatNumber(*report.bobClear / second, 1) + " s.\n";
@@ -121,9 +123,9 @@ Json choiceReport(const ChoiceReport& report, const std::vector<BoxCandidate>& b
     Json teams = Json::array();
     for (const Choice& choice : report.teams) {
         Json team = Json::object();
-        for (const Position position : kPositions) {
-            const BoxCandidate& fly = box[choice.flies[static_cast<std::size_t>(position)]];
-            team[std::string(nameOf(position))] = {{"id", fly.id}, {"pattern", fly.pattern}, {"tied", fly.tied}};
+        for (std::size_t p = 0; p < kTrio.size(); ++p) {
+            const BoxCandidate& fly = box[choice.flies[p]];
+            team[std::string(nameOf(kTrio[p]))] = {{"id", fly.id}, {"pattern", fly.pattern}, {"tied", fly.tied}};
         }
         team["score"] = choice.score;
         team["best_possible"] = choice.best;

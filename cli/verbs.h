@@ -21,6 +21,7 @@ struct Options {
     std::string water;
     std::string school;
     std::string rules;
+    bool halves = false;
     std::vector<std::string> include;
     std::vector<std::string> avoid;
     int flies = 1;

@@ -182,7 +182,7 @@ void paintTeamSheet(QPainter& painter, const TeamSheet& sheet) {
     painter.setRenderHint(QPainter::Antialiasing);
     write(painter, {kMargin, kMargin + 5.0}, sheet.title, 6.0, kInk, true, 0.0, 150.0);
     write(painter, {kSheetWidth - kMargin, kMargin + 5.0}, sheet.verdict, 3.6, kAccent, true, 1.0);
-    const double row = (kSheetHeight - 30.0 - kMargin) / 3.0;
+    const double row = (kSheetHeight - 30.0 - kMargin) / std::max(3.0, static_cast<double>(sheet.flies.size()));
     double y = kMargin + 10.0;
     for (const SheetFly& fly : sheet.flies) {
         flyIn(painter, *fly.plan, QRectF(kMargin + 22.0, y, 78.0, row - 3.0));
@@ -202,8 +202,44 @@ void paintTeamSheet(QPainter& painter, const TeamSheet& sheet) {
     proving(painter, {kMargin, kSheetHeight - 3.5});
 }
 
+void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution) {
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Length longest = card.longestFly.value();
+    write(painter, {kMargin, kMargin + 4.0}, text(card.title()), 5.0, kInk, true, 0.0, kCardWidth - 2.0 * kMargin);
+    write(painter, {kMargin, kMargin + 9.5}, QObject::tr("Longest fly %1 mm%2%3").arg(millimetres(longest), card.source ? QObject::tr(", from %1").arg(text(*card.source)) : QString(), card.date ? QObject::tr(", read %1").arg(text(*card.date)) : QString()), 2.8, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
+    // The slot, with the edge that the eye stands against and the line that nothing may pass.
+    const QPointF zero(kMargin + 22.0, 48.0);
+    const double length = longest / mm, half = 11.0;
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(kBand);
+    painter.drawRect(QRectF(zero.x(), zero.y() - half, length, 2.0 * half));
+    painter.setBrush(kInk);
+    painter.drawRect(QRectF(zero.x() - 1.2, zero.y() - half - 3.0, 1.2, 2.0 * half + 6.0));
+    painter.setBrush(kAccent);
+    painter.drawRect(QRectF(zero.x(), zero.y() - 0.35, length, 0.7));
+    constexpr double kEnd = 0.3;  // mm: its inner edge is the limit
+    hairline(painter, zero + QPointF(length + 0.5 * kEnd, -half - 3.0), zero + QPointF(length + 0.5 * kEnd, half + 3.0), kEnd);
+    for (int tick = 1; tick < length; ++tick) hairline(painter, zero + QPointF(tick, half), zero + QPointF(tick, half - (tick % 5 == 0 ? 3.0 : 1.5)));
+    write(painter, zero + QPointF(-2.5, 1.0), QObject::tr("eye here"), 2.6, kInk, false, 1.0, 20.0);
+    write(painter, zero + QPointF(length + 1.5, -half - 1.0), QObject::tr("nothing beyond"), 2.6, kInk, false, 0.0, 30.0);
+    double y = zero.y() + half + 12.0;
+    for (const QString& line : {QObject::tr("Lay the fly in the slot, the front of its eye against the black edge; hold it by the bend, mind the point."),
+                                QObject::tr("Wet it and stroke it back first: tail, wing and hackle are all measured to their last tip."), caution}) {
+        write(painter, {kMargin, y}, line, 2.6, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
+        y += 4.2;
+    }
+    proving(painter, {kMargin, kCardHeight - kMargin});
+}
+
 QString writeCard(const QString& path, const Plan& plan) {
     return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(plan.pattern.title()), [&](QPainter& painter) { paintCard(painter, plan); });
+}
+
+QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution) {
+    constexpr double kRoom = kCardWidth - 60.0;
+    if (!card.longestFly) return QObject::tr("this rule card says no longest fly");
+    if (*card.longestFly / mm > kRoom) return QObject::tr("a longest fly of %1 mm is longer than the card has room for").arg(millimetres(*card.longestFly));
+    return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(card.title()), [&](QPainter& painter) { paintContestGauge(painter, card, caution); });
 }
 
 QString writeTeamSheet(const QString& path, const TeamSheet& sheet) {

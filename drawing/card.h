@@ -5,6 +5,7 @@
 #include <QSizeF>
 #include <QString>
 
+#include "book/waters.h"
 #include "cutting/gauges.h"
 #include "drawing/paint.h"
 #include "scene/scene.h"
@@ -35,8 +36,13 @@ inline constexpr double kSheetWidth = 210.0;  // A5 on its side
 inline constexpr double kSheetHeight = 148.0;
 void paintTeamSheet(QPainter& painter, const TeamSheet& sheet);
 
+// A gauge for contests: a slot as long as the longest fly that the rule card allows, an edge for the eye, and how to hold
+// a fly to it, with the caution that goes with the rules. The card says a longest fly.
+void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution);
+
 // Writes to a .pdf or .svg. What went wrong as text; empty where it was written.
 [[nodiscard]] QString writeCard(const QString& path, const Plan& plan);
+[[nodiscard]] QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution);
 [[nodiscard]] QString writeTeamSheet(const QString& path, const TeamSheet& sheet);
 
 }  // namespace machair::drawing

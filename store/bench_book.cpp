@@ -68,6 +68,11 @@ CREATE TABLE mishaps (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT N
     // Spools, packets and off-cuts.
     R"sql(
 CREATE TABLE stock (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
+)sql",
+    // A fourth and a fifth fly on the leader.
+    R"sql(
+ALTER TABLE teams ADD COLUMN upper TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED;
+ALTER TABLE teams ADD COLUMN lower TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED;
 )sql"};
 
 int pragma(SQLite::Database& database, const char* name) { return database.execAndGet(std::string("PRAGMA ") + name).getInt(); }
@@ -335,13 +340,14 @@ class BenchBookHome : public Home {
     }
     void put(const TeamSpec& record, std::size_t place, const std::string& text) {
         SQLite::Statement put(database_,
-                              "INSERT INTO teams (id, place, record, bob, middle, point) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
-                              "place = excluded.place, record = excluded.record, bob = excluded.bob, middle = excluded.middle, point = excluded.point");
+                              "INSERT INTO teams (id, place, record, bob, upper, middle, lower, point) VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
+                              "place = excluded.place, record = excluded.record, bob = excluded.bob, upper = excluded.upper, middle = excluded.middle, "
+                              "lower = excluded.lower, point = excluded.point");
         put.bind(1, record.id);
         put.bind(2, static_cast<std::int64_t>(place));
         put.bind(3, text);
         int column = 4;
-        for (const auto& fly : {record.bob, record.middle, record.point}) {
+        for (const auto& fly : record.flies.each) {
             if (fly)
                 put.bind(column, *fly);
             else

@@ -12,7 +12,7 @@
 
 namespace machair::store {
 
-inline constexpr int kBookVersion = 4;
+inline constexpr int kBookVersion = 5;
 inline constexpr int kBackupsKept = 3;
 
 // Opens a book: brings an older schema up to date (never a newer one), checks its integrity, and before the first edit

@@ -254,7 +254,7 @@ class DayRow {
 
 std::string daysToCsv(const Book& book) {
     CsvRow header(kDayColumns.begin(), kDayColumns.end());
-    header.insert(header.end(), {"depth_m", "note"});
+    header.insert(header.end(), {"depth_m", "note", "upper", "lower"});
     std::vector<CsvRow> rows{header};
     const auto number = [](const auto& value, auto unit) { return value ? formatShort(*value / unit, 9) : std::string(); };
     for (const Day& day : book.days) {
@@ -266,10 +266,11 @@ std::string daysToCsv(const Book& book) {
             rows.push_back(std::move(whole));
         };
         for (const Outing& outing : day.outings)
-            row("outing", {formatShort(outing.hours, 9), outing.bob.value_or(""), outing.middle.value_or(""), outing.point.value_or(""), "", "", "", "", day.note.value_or("")});
+            row("outing", {formatShort(outing.hours, 9), outing.at(Position::bob).value_or(""), outing.at(Position::middle).value_or(""), outing.at(Position::point).value_or(""), "", "", "", "",
+                           day.note.value_or(""), outing.at(Position::upper).value_or(""), outing.at(Position::lower).value_or("")});
         for (const Fish& fish : day.fish)
-            row("fish", {"", "", "", "", fish.pattern, std::string(nameOf(fish.position)), fish.lost.value_or(false) ? "lost" : fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), ""});
-        if (day.outings.empty() && day.fish.empty()) row("day", {"", "", "", "", "", "", "", "", day.note.value_or("")});
+            row("fish", {"", "", "", "", fish.pattern, std::string(nameOf(fish.position)), fish.lost.value_or(false) ? "lost" : fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), "", "", ""});
+        if (day.outings.empty() && day.fish.empty()) row("day", {"", "", "", "", "", "", "", "", day.note.value_or(""), "", ""});
     }
     return writeCsv(rows);
 }
@@ -284,7 +285,8 @@ Result<ColumnMapping> guessColumns(std::string_view text) {
         for (const std::string_view ours : kDayColumns)
             if (lettersOf(column) == lettersOf(ours)) mapping[column] = std::string(ours);
         if (lettersOf(column) == "depthm") mapping[column] = "depth_m";
-        if (lettersOf(column) == "note") mapping[column] = "note";
+        for (const char* more : {"note", "upper", "lower"})
+            if (lettersOf(column) == more) mapping[column] = more;
     }
     return mapping;
 }
@@ -324,7 +326,11 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         if (row.has("note")) day->note = row.text("note");
         const std::string kind = row.text("row");
         if (row.has("hours") && kind != "fish") {
-            if (const auto hours = row.number("hours", 0.01, 24)) day->outings.push_back({*hours, row.fly("bob"), row.fly("middle"), row.fly("point"), {}});
+            if (const auto hours = row.number("hours", 0.01, 24)) {
+                Outing outing{*hours, {}};
+                for (const auto& position : Names<Position>::entries) outing.flies[position.value] = row.fly(position.name.data());
+                day->outings.push_back(std::move(outing));
+            }
             double all = 0.0;
             for (const Outing& outing : day->outings) all += outing.hours;
             if (all > 24.0) row.wrong("hours", "at most 24 hours in a day");
@@ -332,7 +338,7 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         if (row.has("fly") && kind != "outing") {
             const auto fly = row.fly("fly");
             const auto position = row.named<Position>("position");
-            if (!row.has("position")) row.wrong("position", "bob, middle or point for a fish");
+            if (!row.has("position")) row.wrong("position", "a position for a fish: " + listOfNames<Position>());
             const auto depth = row.number("depth_m", 0.0, 1000.0);
             const bool lost = lettersOf(row.text("kept")) == "lost";
             if (fly && position)

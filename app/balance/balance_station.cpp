@@ -48,7 +48,8 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* 
       progress_(new QProgressBar), found_(new QLabel), proposals_(new QListWidget), box_(new BoxList) {
     setObjectName(QStringLiteral("balance"));
     auto* layout = sideBySide(this);
-    layout->addWidget(new TeamView(document, theme), 1);
+    flies_ = new TeamView(document, theme);
+    layout->addWidget(flies_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] { refreshSchools(); refreshBox(); });
@@ -164,10 +165,20 @@ QWidget* BalanceStation::makePanel() {
     proposals_->viewport()->installEventFilter(this);
     proposals_->hide();
     column->addWidget(proposals_, 2);
-    column->addWidget(heading(tr("Box")));
+    auto* places = new QHBoxLayout;
+    places->addWidget(heading(tr("Box")));
+    places->addStretch(1);
+    auto* five = toolButton("five-places", tr("Room for five"), tr("Shows the places between bob, middle and point, for waters that allow four or five flies"));
+    five->setCheckable(true);
+    auto* off = toolButton("take-off", tr("Take off"), tr("Takes the fly on the bench off the leader; the dressing stays in the book (Delete)"));
+    places->addWidget(five);
+    places->addWidget(off);
+    column->addLayout(places);
+    connect(five, &QToolButton::toggled, flies_, &TeamView::showFive);
+    connect(off, &QToolButton::clicked, flies_, &TeamView::takeOff);
     box_->setObjectName(QStringLiteral("team-box"));
     box_->setAccessibleName(tr("Dressings to drag to a position"));
-    box_->setToolTip(tr("Drag a dressing to the bob, the middle or the point"));
+    box_->setToolTip(tr("Drag a dressing to its place on the leader"));
     box_->setDragEnabled(true);
     box_->setFrameShape(QFrame::NoFrame);
     box_->setMaximumHeight(110);

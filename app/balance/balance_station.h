@@ -41,6 +41,7 @@ class BalanceStation : public QWidget {
     void take(int row);
 
     Document& document_;
+    TeamView* flies_ = nullptr;
     const Theme& theme_;
     Background background_;
     QComboBox* schools_;

@@ -1,6 +1,7 @@
 #include "balance/team_view.h"
 
 #include <QDragEnterEvent>
+#include <QKeyEvent>
 #include <QMimeData>
 #include <QMouseEvent>
 #include <QPainter>
@@ -37,17 +38,33 @@ std::optional<std::pair<Length, Length>> longestHackle(const Plan& plan) {  // s
 
 TeamView::TeamView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("team-view"));
-    setAccessibleName(tr("The three flies side by side"));
+    setAccessibleName(tr("The flies side by side"));
     setAcceptDrops(true);
+    setFocusPolicy(Qt::ClickFocus);
     setMouseTracking(true);
-    setToolTip(tr("Drag a fly to another position, or one in from the box"));
+    setToolTip(tr("Drag a fly to another position, or one in from the box; Delete takes the chosen one off"));
     connect(&document_, &Document::teamChanged, this, &TeamView::rebuild);
     connect(&theme_, &Theme::changed, this, &TeamView::rebuild);
 }
 
+std::vector<Position> TeamView::rows() const {
+    const TeamSpec* team = document_.team();
+    if (five_) return {kPositions.begin(), kPositions.end()};
+    return positionsShown(team ? team->flies : FliesByPosition());
+}
+
 QRectF TeamView::rowOf(Position position) const {
-    const double row = height() / 3.0;
-    return {0.0, row * static_cast<double>(position), static_cast<double>(width()), row};
+    const std::vector<Position> shown = rows();
+    const auto place = std::ranges::find(shown, position);
+    if (place == shown.end()) return {};
+    const double row = height() / static_cast<double>(shown.size());
+    return {0.0, row * static_cast<double>(place - shown.begin()), static_cast<double>(width()), row};
+}
+
+void TeamView::showFive(bool five) {
+    five_ = five;
+    place();
+    update();
 }
 
 void TeamView::rebuild() {
@@ -75,7 +92,7 @@ void TeamView::place() {
         above = std::max(above, fly.scene.top);
         below = std::max(below, -fly.scene.bottom);
     }
-    const double row = height() / 3.0;
+    const double row = height() / static_cast<double>(rows().size());
     scale_ = std::min({kMostScale, (row - 44.0) / (above + below), (width() - kEyeX - kTextRoom) / longest});
     scale_ = std::max(scale_, 3.0);
     for (Shown& fly : flies_) {
@@ -234,7 +251,7 @@ void TeamView::paintEvent(QPaintEvent*) {
         painter.setOpacity(1.0);
         if (i + 1 < flies_.size()) paintBetween(painter, report->flies[i], report->flies[i + 1]);
     }
-    for (const Position position : kPositions)
+    for (const Position position : rows())
         if (std::ranges::none_of(flies_, [&](const Shown& fly) { return fly.position == position; })) {
             painter.setPen(c.inkSoft);
             painter.drawText(rowOf(position), Qt::AlignCenter, tr("no %1: drag a dressing here").arg(titleOf(position)));
@@ -248,7 +265,7 @@ void TeamView::paintEvent(QPaintEvent*) {
 }
 
 std::optional<Position> TeamView::positionAt(QPointF at) const {
-    for (const Position position : kPositions)
+    for (const Position position : rows())
         if (rowOf(position).contains(at)) return position;
     return std::nullopt;
 }
@@ -279,6 +296,18 @@ void TeamView::mouseReleaseEvent(QMouseEvent*) {
     const auto to = std::exchange(over_, std::nullopt);
     if (from && to && *from != *to && document_.team()) (void)document_.apply(swapTeamFlies(document_.book(), document_.team()->id, *from, *to));
     update();
+}
+
+void TeamView::keyPressEvent(QKeyEvent* event) {
+    if (event->key() != Qt::Key_Delete) return QWidget::keyPressEvent(event);
+    takeOff();
+}
+
+void TeamView::takeOff() {
+    const auto position = document_.position();
+    if (!position) return document_.say(tr("The fly on the bench is not on this leader"));
+    const Faults faults = document_.apply(changeTeamFly(document_.book(), document_.team()->id, *position, std::nullopt));
+    if (!faults.empty()) document_.say(qt(faults.front().line()));
 }
 
 void TeamView::dragEnterEvent(QDragEnterEvent* event) {

@@ -17,7 +17,12 @@ class TeamView : public QWidget {
     Q_OBJECT
   public:
     TeamView(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    // Where a position is shown; nothing for one that isn't.
     [[nodiscard]] QRectF rowOf(Position position) const;
+    // Rows for all five positions, so that a fly can be dragged to any; else those in use.
+    void showFive(bool five);
+    // Takes the fly on the bench off the leader.
+    void takeOff();
     static constexpr const char* kDressing = "application/x-machair-dressing";
 
   protected:
@@ -30,6 +35,7 @@ class TeamView : public QWidget {
     void dragLeaveEvent(QDragLeaveEvent* event) override;
     void dropEvent(QDropEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
 
   private:
     struct Shown {
@@ -40,6 +46,7 @@ class TeamView : public QWidget {
     };
     void rebuild();
     void place();
+    [[nodiscard]] std::vector<Position> rows() const;
     [[nodiscard]] std::optional<Position> positionAt(QPointF at) const;
     void paintLeader(QPainter& painter) const;
     void paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) const;
@@ -49,6 +56,7 @@ class TeamView : public QWidget {
     Document& document_;
     const Theme& theme_;
     std::vector<Shown> flies_;
+    bool five_ = false;
     double scale_ = 10.0;  // px a mm
     double hackleRatio_ = 0.0;  // to the gape, the team's mean
     std::optional<Position> dragged_;

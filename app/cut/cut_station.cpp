@@ -32,6 +32,13 @@ namespace {
 
 constexpr int kPanelWidth = 410;
 
+// How good the plan is, as far as it is known.
+QString sayProof(const CuttingPlan& plan) {
+    if (plan.optimal) return CutStation::tr("proven best");
+    if (plan.bound < plan.feathersUsed()) return CutStation::tr("at least %1 are needed, not proven best").arg(plan.bound);
+    return CutStation::tr("no fewer would do; at best %1 mm less is left on them").arg(qt(formatNumber((plan.waste - plan.leastWaste) / mm, 1)));
+}
+
 }  // namespace
 
 CutStation::CutStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
@@ -95,6 +102,11 @@ QWidget* CutStation::makePanel() {
     said_->setObjectName(QStringLiteral("cut-said"));
     said_->setWordWrap(true);
     column->addWidget(said_);
+    halves_ = toolButton("halves", tr("Cut as halves, to be married"), tr("What can't come out whole is cut as two narrower slips that are married: one cut and one joint more for each"));
+    halves_->setCheckable(true);
+    halves_->hide();
+    connect(halves_, &QToolButton::toggled, this, [this] { plan(); });
+    column->addWidget(halves_);
     cuts_->setObjectName(QStringLiteral("cuts"));
     cuts_->setAccessibleName(tr("What to lay out, in order"));
     cuts_->setWordWrap(true);
@@ -143,7 +155,7 @@ std::vector<TiedFlies> CutStation::wanted() const {
     if (scope_->currentIndex() == 0) return document_.pattern() ? std::vector<TiedFlies>{{document_.pattern()->id, flies_->value()}} : std::vector<TiedFlies>();
     std::vector<TiedFlies> all;
     for (const Batch& batch : document_.book().batches)
-        if (const int left = batch.wanted - batch.tied.value_or(0); left > 0) all.push_back({batch.pattern, std::min(left, kMostFlies), batch.id});
+        if (const int left = batch.left(); left > 0) all.push_back({batch.pattern, std::min(left, kMostFlies), batch.id});
     return all;
 }
 
@@ -163,7 +175,7 @@ void CutStation::plan() {
         if (!sized) return document_.say(qt(sized.error().front().line()));
         plans.push_back(std::move(*sized));
     }
-    const auto work = [plans, flies, feathers = document_.book().feathers, capes = document_.book().capes](const std::stop_token& stop, const Background::Progress&) {
+    const auto work = [plans, flies, halves = halves_->isChecked(), feathers = document_.book().feathers, capes = document_.book().capes](const std::stop_token& stop, const Background::Progress&) {
         Found found;
         std::vector<SlipWanted> slips;
         for (std::size_t i = 0; i < plans.size(); ++i) {
@@ -171,6 +183,7 @@ void CutStation::plan() {
             std::ranges::move(hacklesFor(plans[i], flies[i].flies), std::back_inserter(found.wanted));
         }
         found.cutting = planCuts(feathers, slips, {kCuttingSteps, stop});
+        if (halves) found.cutting = planCuts(feathers, inHalves(slips, found.cutting), {kCuttingSteps, stop});
         found.hackles = chooseHackles(capes, found.wanted);
         return found;
     };
@@ -239,10 +252,11 @@ void CutStation::show() {
                            : tr("Slips from %1 %2, %3 mm of vane left on them: %4.")
                                  .arg(used)
                                  .arg(used == 1 ? tr("feather") : tr("feathers"), qt(formatNumber(cutting_->waste / mm, 0)),
-                                      cutting_->optimal ? tr("proven best") : tr("at least %1 are needed, not proven best").arg(cutting_->bound)));
+                                      sayProof(*cutting_)));
         for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i) said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
         if (cutting_->uncut.size() > 2) said << tr("and %1 more slips.").arg(cutting_->uncut.size() - 2);
     }
+    halves_->setVisible(halves_->isChecked() || std::ranges::any_of(cutting_->uncut, [](const Uncut& uncut) { return uncut.halves.has_value(); }));
     said_->setText(said.join(QLatin1Char('\n')));
     cuts_->clear();
     for (std::size_t i = 0; i < plans_.size(); ++i) {

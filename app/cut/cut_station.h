@@ -60,6 +60,7 @@ class CutStation : public QWidget {
     QLabel* said_;
     QListWidget* cuts_;
     QToolButton* tied_;
+    QToolButton* halves_ = nullptr;
     QDoubleSpinBox* left_;
     QProgressBar* progress_;
     std::optional<CuttingPlan> cutting_;

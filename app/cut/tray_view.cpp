@@ -49,7 +49,14 @@ void paintCoil(QPainter& painter, const QRectF& area, double length, double widt
     painter.drawPath(end);
 }
 
-void paintFibres(QPainter& painter, const QRectF& area, double count, double length, double width, const QColor& ink, double scale) {
+// What a barred fibre shows: a black tip, and another bar so far back.
+struct Bars {
+    double spacing = 0.0;  // mm; none at 0
+    QColor ink;
+};
+constexpr double kBarShare = 0.12;  // of the spacing, as the fly is drawn
+
+void paintFibres(QPainter& painter, const QRectF& area, double count, double length, double width, const QColor& ink, double scale, const Bars& bars = {}) {
     const int shown = std::clamp(static_cast<int>(std::lround(count)), 1, 40);
     const double step = std::min(9.0, (area.height() - 12.0) / shown);
     Random random(static_cast<std::uint64_t>(shown));
@@ -61,6 +68,10 @@ void paintFibres(QPainter& painter, const QRectF& area, double count, double len
         painter.setPen(QPen(i % 3 == 0 ? ink.darker(115) : ink, std::max(1.0, width * scale), Qt::SolidLine, Qt::RoundCap));
         painter.setBrush(Qt::NoBrush);
         painter.drawPath(path);
+        if (bars.spacing <= 0.0) continue;
+        painter.setPen(QPen(bars.ink, std::max(1.2, 1.2 * width * scale), Qt::SolidLine, Qt::FlatCap));
+        for (double from = 0.0; from < length; from += bars.spacing)  // mm back from the tip
+            painter.drawLine(path.pointAtPercent(std::max(0.0, 1.0 - (from + kBarShare * bars.spacing) / length)), path.pointAtPercent(1.0 - from / length));
     }
 }
 
@@ -168,7 +179,10 @@ void TrayView::paintPiece(QPainter& painter, const QRectF& area, const LaidOut& 
     if (const auto* tail = std::get_if<TailPlan>(&detail)) {
         const double scale = scaled(tail->fibreNeeded / mm + 4.0, 16.0);
         if (tail->slip) return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail->slip / mm) * scale), *tail->slip / mm, tail->fibreNeeded / mm, 2.6, ink, scale);
-        return paintFibres(painter, area, tail->fibres, tail->fibreNeeded / mm, tail->fibre / mm, ink, scale);
+        Bars bars;
+        const auto* tippet = made ? std::get_if<TippetTraits>(&made->traits) : nullptr;
+        if (tail->barSpacing) bars = {(tippet ? tippet->barSpacing.value_or(*tail->barSpacing) : *tail->barSpacing) / mm, made && made->colours.size() > 1 ? QColor(qt(made->colours[1])) : QColor(Qt::black)};
+        return paintFibres(painter, area, tail->fibres, tail->fibreNeeded / mm, tail->fibre / mm, ink, scale, bars);
     }
     if (const auto* wing = std::get_if<WingPlan>(&detail)) {
         const double scale = scaled(wing->length / mm + 10.0, std::max(8.0, 2.6 * (wing->slip / mm)));

@@ -178,7 +178,7 @@ QWidget* DaybookStation::makePanel() {
     connect(fished, &QToolButton::clicked, this, [this, say] {
         const TeamSpec* team = document_.team();
         if (day().empty() || !team) return document_.say(tr("Choose a day first, and hang a team on the cast"));
-        say(document_.apply(addOuting(document_.book(), day(), hours_->value(), {team->bob, team->middle, team->point})));
+        say(document_.apply(addOuting(document_.book(), day(), hours_->value(), team->flies)));
         setFocus();
     });
     connect(days_, &QListWidget::currentRowChanged, this, [this] {
@@ -350,7 +350,9 @@ void DaybookStation::refreshRates() {
 void DaybookStation::sayEntry() {
     if (day().empty()) return entry_->setText(tr("Start a day; then a fish is three keys: B, M or P, then K, R or L, then Enter."));
     QString said = tr("%1: ").arg(QString::fromStdString(day()));
-    if (!position_) return entry_->setText(said + tr("B, M or P for where it took"));
+    const TeamSpec* onLeader = document_.team();
+    const bool more = onLeader && (onLeader->at(Position::upper) || onLeader->at(Position::lower));
+    if (!position_) return entry_->setText(said + (more ? tr("B, U, M, W (lower) or P for where it took") : tr("B, M or P for where it took")));
     const TeamSpec* team = document_.team();
     const auto& fly = team ? team->at(*position_) : std::optional<std::string>();
     said += fly ? tr("%1 on the %2").arg(qt(document_.book().findPattern(*fly)->title()), titleOf(*position_)) : tr("no fly on the %1").arg(titleOf(*position_));
@@ -360,7 +362,9 @@ void DaybookStation::sayEntry() {
 void DaybookStation::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
         case Qt::Key_B: position_ = Position::bob; break;
+        case Qt::Key_U: position_ = Position::upper; break;
         case Qt::Key_M: position_ = Position::middle; break;
+        case Qt::Key_W: position_ = Position::lower; break;
         case Qt::Key_P: position_ = Position::point; break;
         case Qt::Key_K:
         case Qt::Key_R:

@@ -16,6 +16,7 @@
 
 #include "drift/water_section.h"
 #include "frame/panel.h"
+#include "theme/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -27,28 +28,6 @@ constexpr int kFrame = 16;     // ms
 constexpr int kSettles = 250;  // ms after the last change
 
 enum class Style { steady, pulls, figureOfEight };
-
-// The other two of three phases, and how far apart the flies are at the end of the draw.
-void sayWaves(const Rig& rig, const Handling& h, DriftOptions how, DriftReport& run) {
-    how.keepNodes = false;
-    const auto at = static_cast<std::size_t>(std::min<double>(static_cast<double>(run.samples.size()) - 1.0, (h.count + h.retrieveFor) / kSampleEvery));
-    std::array<std::vector<double>, 3> depths;
-    const auto take = [&](const DriftReport& one) {
-        for (std::size_t p = 0; p < 3; ++p)
-            if (at < one.samples.size() && one.samples[at].depth[p]) depths[p].push_back(*one.samples[at].depth[p] / metre);
-    };
-    take(run);
-    for (const double phase : {2.0, 4.0}) {
-        how.surface.phase = phase * std::numbers::pi / 3.0;
-        take(runDrift(rig, h, how));
-    }
-    for (const Position position : kPositions) {
-        const auto& d = depths[static_cast<std::size_t>(position)];
-        if (d.empty()) continue;
-        const auto [low, high] = std::ranges::minmax(d);
-        run.warnings.push_back("in the wave the " + std::string(nameOf(position)) + " is at " + formatNumber(0.5 * (low + high), 2) + " ± " + formatNumber(0.5 * (high - low), 2) + " m at the end of the draw");
-    }
-}
 
 }  // namespace
 
@@ -249,13 +228,13 @@ void DriftStation::run(const DriftOptions& options) {
         DriftOptions how = options;
         how.stop = stop;
         how.surface = wave;
-        DriftReport run = runDrift(rig, h, how);
-        if (wave.amplitude > 0.0 && !run.stopped) sayWaves(rig, h, how, run);
-        return run;
+        std::pair<DriftReport, WaveSpread> both{runDrift(rig, h, how), {}};
+        if (wave.amplitude > 0.0 && !both.first.stopped) both.second = otherPhases(rig, h, how, both.first);
+        return both;
     };
-    background_.start(work, [this](DriftReport run) {
-        if (run.stopped) return;
-        section_->show(std::move(run));
+    background_.start(work, [this](std::pair<DriftReport, WaveSpread> both) {
+        if (both.first.stopped || both.second.stopped) return;
+        section_->show(std::move(both.first), std::move(both.second));
         const QSignalBlocker quiet(scrub_);
         scrub_->setRange(0, static_cast<int>(std::lround(section_->length() * 20.0)));
         scrub_->setValue(static_cast<int>(std::lround(section_->time() * 20.0)));
@@ -271,6 +250,9 @@ void DriftStation::report() {
         words << tr("The bob breaks the surface %1 s into the lift, holds there %2 s and is clear of it %3 s.").arg(seconds(*run.bobBreaks), seconds(*run.bobHolds), seconds(*run.bobClear));
     else if (run.bobHolds)
         words << tr("The bob does not break the surface.");
+    for (const Position position : kPositions)
+        if (const auto& depth = section_->waves().depth[position])
+            words << tr("In the wave the %1 is at %2 ± %3 m at the end of the draw.").arg(titleOf(position), qt(formatNumber(depth->mean / metre, 2)), qt(formatNumber(depth->spread / metre, 2)));
     for (const std::string& warning : run.warnings) words << qt(warning) + QLatin1Char('.');
     words_->setText(words.join(QLatin1Char('\n')));
 }

@@ -33,6 +33,18 @@ double niceStep(double range) {
     return 10.0;
 }
 
+// Lines differ in more than colour.
+Qt::PenStyle penStyleOf(Position position) {
+    switch (position) {
+        case Position::bob: return Qt::SolidLine;
+        case Position::upper: return Qt::DotLine;
+        case Position::middle: return Qt::DashLine;
+        case Position::lower: return Qt::DashDotDotLine;
+        case Position::point: return Qt::DashDotLine;
+    }
+    return Qt::SolidLine;
+}
+
 }  // namespace
 
 WaterSection::WaterSection(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
@@ -63,8 +75,9 @@ void WaterSection::rebuildFlies() {
     }
 }
 
-void WaterSection::show(DriftReport run) {
+void WaterSection::show(DriftReport run, WaveSpread waves) {
     const bool first = !run_;
+    waves_ = std::move(waves);
     before_ = std::move(run_);
     run_ = std::move(run);
     deepest_ = 0.3;
@@ -112,7 +125,14 @@ QPointF WaterSection::toScreen(const QRectF& frame, const Point2& at) const {
 
 QColor WaterSection::flyInk(Position position) const {
     const Colours& c = theme_.colours();
-    return position == Position::bob ? c.accent : position == Position::middle ? c.grass : c.slate;
+    switch (position) {
+        case Position::bob: return c.accent;
+        case Position::upper: return c.warn;
+        case Position::middle: return c.grass;
+        case Position::lower: return c.ink;
+        case Position::point: return c.slate;
+    }
+    return c.ink;
 }
 
 void WaterSection::paintWater(QPainter& painter, const QRectF& frame) const {
@@ -160,9 +180,9 @@ void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const Drif
     const auto& report = document_.teamReport();
     double labelled = -1e9;
     for (const Small& fly : flies_) {
-        const auto slot = static_cast<std::size_t>(fly.position);
-        if (!run_->flyNode[slot]) continue;
-        const Point2 node = sample.nodes[*run_->flyNode[slot]];
+        if (!run_->flyNode[fly.position]) continue;
+        const Point2 node = sample.nodes[*run_->flyNode[fly.position]];
+        const auto slot = &fly - flies_.data();
         const QPointF at = toScreen(frame, node);
         painter.drawImage(at - fly.eye, fly.picture);
         painter.setPen(flyInk(fly.position));
@@ -227,7 +247,7 @@ void WaterSection::paintChart(QPainter& painter) const {
             QPainterPath path;
             bool drawing = false;
             for (const DriftSample& sample : run.samples) {
-                const auto& depth = sample.depth[static_cast<std::size_t>(position)];
+                const auto& depth = sample.depth[position];
                 if (!depth) {
                     drawing = false;
                     continue;
@@ -241,15 +261,15 @@ void WaterSection::paintChart(QPainter& painter) const {
             }
             QColor ink = flyInk(position);
             if (faint) ink.setAlpha(70);
-            const Qt::PenStyle style = position == Position::bob ? Qt::SolidLine : position == Position::middle ? Qt::DashLine : Qt::DashDotLine;
-            painter.setPen(QPen(ink, faint ? 1.2 : 2.0, style));
+            painter.setPen(QPen(ink, faint ? 1.2 : 2.0, penStyleOf(position)));
             painter.setBrush(Qt::NoBrush);
             painter.drawPath(path);
         }
     };
     painter.save();
     painter.setClipRect(box.adjusted(-1, -6, 1, 2));
-    if (before_) lines(*before_, true);
+    if (before_ && waves_.others.empty()) lines(*before_, true);
+    for (const DriftReport& other : waves_.others) lines(other, true);
     lines(*run_, false);
     painter.setPen(QPen(c.ink, 1.2));
     painter.drawLine(at(time_, 0.0), at(time_, deepest_));
@@ -266,18 +286,21 @@ void WaterSection::paintBands(QPainter& painter, const QRectF& frame) const {
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(frame.left(), frame.top() - 22.0, frame.width(), 18.0), Qt::AlignLeft | Qt::AlignVCenter, tr("time at depth"));
     Time most = 0.1 * second;
-    for (const auto& bands : run_->bands)
+    for (const auto& bands : run_->bands.each)
         for (const Time time : bands) most = std::max(most, time);
+    const auto rigged = static_cast<double>(std::ranges::count_if(run_->flyNode.each, [](const auto& node) { return node.has_value(); }));
+    double place = 0.0;
     for (const Position position : kPositions) {
-        const auto& bands = run_->bands[static_cast<std::size_t>(position)];
+        if (!run_->flyNode[position]) continue;
+        const auto& bands = run_->bands[position];
+        const double share = place++ / rigged;
         for (std::size_t i = 0; i < bands.size(); ++i) {
             const double top = frame.top() + frame.height() * (0.1 * static_cast<double>(i)) / deepest_;
             const double thick = frame.height() * 0.1 / deepest_;
             if (top > frame.bottom()) break;
             painter.setPen(Qt::NoPen);
             painter.setBrush(flyInk(position));
-            const double share = static_cast<double>(position) / 3.0;
-            painter.drawRect(QRectF(frame.left(), top + share * thick, frame.width() * (bands[i] / most), std::max(1.0, thick / 3.0 - 1.0)));
+            painter.drawRect(QRectF(frame.left(), top + share * thick, frame.width() * (bands[i] / most), std::max(1.0, thick / rigged - 1.0)));
         }
     }
 }

@@ -17,7 +17,9 @@ class WaterSection : public QWidget {
     Q_OBJECT
   public:
     WaterSection(Document& document, const Theme& theme, QWidget* parent = nullptr);
-    void show(DriftReport run);
+    // A run, and where there is a wave the same in its other phases.
+    void show(DriftReport run, WaveSpread waves = {});
+    [[nodiscard]] const WaveSpread& waves() const { return waves_; }
     void setTime(double seconds);
     [[nodiscard]] double time() const { return time_; }
     [[nodiscard]] double length() const;
@@ -47,6 +49,7 @@ class WaterSection : public QWidget {
     const Theme& theme_;
     std::optional<DriftReport> run_;
     std::optional<DriftReport> before_;
+    WaveSpread waves_;
     double time_ = 0.0;
     double deepest_ = 0.5;  // m, of what is shown
     double left_ = 0.0;     // m

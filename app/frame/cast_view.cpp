@@ -40,7 +40,7 @@ QString verdictWords(Verdict verdict) {
 CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), teams_(new QComboBox(this)), verdict_(new QLabel(this)), reason_(new QLabel(this)) {
     setObjectName(QStringLiteral("cast"));
-    setAccessibleName(tr("The cast: bob, middle and point"));
+    setAccessibleName(tr("The cast: the team on its leader"));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
@@ -135,16 +135,20 @@ void CastView::place() {
     double fastest = 1e-9;
     for (const TeamFly& fly : report->flies) fastest = std::max(fastest, 100.0 * (fly.sink.sinkRate / metrePerSecond));
     const double slope = std::min(kPxPerCmPerSecond, kDeepestDrop / fastest);
-    const double step = static_cast<double>(right) / 3.0;
+    const TeamSpec* team = document_.team();
+    const std::vector<Position> places = team ? positionsShown(team->flies) : std::vector<Position>(kTrio.begin(), kTrio.end());
+    const double step = static_cast<double>(right) / static_cast<double>(places.size());
+    const double scale = kPxPerMm * std::min(1.0, 3.0 / static_cast<double>(places.size()));
     for (std::size_t i = 0; i < flies_.size(); ++i) {
         Hanging& fly = flies_[i];
         const double rate = 100.0 * (report->flies[i].sink.sinkRate / metrePerSecond);
-        const double x = step * (static_cast<double>(fly.position) + 0.24);
+        const auto place = std::ranges::find(places, fly.position) - places.begin();
+        const double x = step * (static_cast<double>(place) + 0.24);
         const double y = 40.0 + slope * rate;
-        fly.view = {kPxPerMm, QPointF(x, y), theme_.bench(), 0.0};
+        fly.view = {scale, QPointF(x, y), theme_.bench(), 0.0};
         fly.knot = QPointF(x - 46.0, 14.0 + 0.25 * slope * rate);
         const Scene& s = fly.scene;
-        fly.rect = QRectF(QPointF(x + kPxPerMm * s.left, y - kPxPerMm * s.top), QPointF(x + kPxPerMm * s.right, y - kPxPerMm * s.bottom)).adjusted(-6, -6, 6, 6);
+        fly.rect = QRectF(QPointF(x + scale * s.left, y - scale * s.top), QPointF(x + scale * s.right, y - scale * s.bottom)).adjusted(-6, -6, 6, 6);
         fly.picture = QImage();
     }
 }
@@ -175,7 +179,7 @@ void CastView::paintLeader(QPainter& painter) const {
     QPointF last(0.0, 8.0);
     for (std::size_t i = 0; i < flies_.size(); ++i) {
         const Hanging& fly = flies_[i];
-        const QPointF eye = fly.view.origin + QPointF(-kPxPerMm * 2.6 * fly.scene.hook.wire, kPxPerMm * 0.7 * fly.scene.hook.wire);
+        const QPointF eye = fly.view.origin + fly.view.pxPerMm * QPointF(-2.6 * fly.scene.hook.wire, 0.7 * fly.scene.hook.wire);
         if (i + 1 == flies_.size()) {  // the leader itself runs to the last fly
             const double run = eye.x() - last.x();
             main.cubicTo(last + QPointF(0.45 * run, 4.0), eye - QPointF(0.30 * run, 0.55 * (eye.y() - last.y())), eye);

@@ -128,9 +128,11 @@ void MainWindow::buildShortcuts() {
         auto* shortcut = new QShortcut(keys, this);
         connect(shortcut, &QShortcut::activated, this, work);
     };
-    on(QKeySequence(Qt::ALT | Qt::Key_1), [this] { document_.choosePosition(Position::bob); });
-    on(QKeySequence(Qt::ALT | Qt::Key_2), [this] { document_.choosePosition(Position::middle); });
-    on(QKeySequence(Qt::ALT | Qt::Key_3), [this] { document_.choosePosition(Position::point); });
+    for (std::size_t place = 0; place < kPositions.size(); ++place)  // Alt+1 is the bob, Alt+2 the next down
+        on(QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + static_cast<int>(place))), [this, place] {
+            const TeamSpec* team = document_.team();
+            if (const auto shown = team ? positionsShown(team->flies) : std::vector<Position>(); place < shown.size()) document_.choosePosition(shown[place]);
+        });
     on(QKeySequence(Qt::CTRL | Qt::Key_Z), [this] { document_.undoStack().undo(); });
     on(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), [this] { document_.undoStack().redo(); });
     on(QKeySequence(Qt::CTRL | Qt::Key_Y), [this] { document_.undoStack().redo(); });

@@ -18,7 +18,9 @@ namespace machair::app {
 [[nodiscard]] inline QString titleOf(Position position) {
     switch (position) {
         case Position::bob: return QObject::tr("bob");
+        case Position::upper: return QObject::tr("upper");
         case Position::middle: return QObject::tr("middle");
+        case Position::lower: return QObject::tr("lower");
         case Position::point: return QObject::tr("point");
     }
     return {};

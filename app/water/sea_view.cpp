@@ -218,8 +218,8 @@ void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
     constexpr double kMost = 45.0;
     const double left = frame.left() + 70.0, room = frame.width() - 70.0 - 150.0;
     double y = frame.top() + 26.0;
-    for (const Position position : kPositions) {
-        const double wanted = report->rules.fullnessScale * (position == Position::bob ? sea_->fullness.bob : position == Position::middle ? sea_->fullness.middle : sea_->fullness.point);
+    for (const Position position : positionsShown(document_.team()->flies)) {
+        const double wanted = report->rules.fullnessScale * sea_->fullness.at(position);
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(frame.left(), y, 64.0, 26.0), Qt::AlignVCenter | Qt::AlignLeft, titleOf(position));
         const auto x = [&](double fibres) { return left + room * std::min(fibres, kMost) / kMost; };

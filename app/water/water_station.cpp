@@ -13,6 +13,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "drawing/card.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "store/geojson.h"
@@ -161,6 +162,21 @@ QWidget* WaterStation::makeRules() {
                                return water && water->rules ? document_.apply(changeRuleField(document_.book(), *water->rules, key, text)) : Faults{};
                            });
     column->addWidget(card_);
+    gaugeButton_ = toolButton("contest-gauge", tr("Length gauge…"), tr("The longest fly that this card allows, on paper at true size (PDF or SVG)"));
+    connect(gaugeButton_, &QToolButton::clicked, this, [this] {
+        auto* dialog = new QFileDialog(this, tr("Keep the gauge as"), QStringLiteral("gauge.pdf"), tr("PDF (*.pdf);;SVG (*.svg)"));
+        dialog->setAttribute(Qt::WA_DeleteOnClose);
+        dialog->setAcceptMode(QFileDialog::AcceptSave);
+        connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
+            const WaterSpec* water = document_.water();
+            const RuleCard* card = water && water->rules ? document_.book().findRuleCard(*water->rules) : nullptr;
+            if (!card) return;
+            const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)));
+            document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path) : tr("%1: %2. Nothing was written").arg(path, wrong));
+        });
+        dialog->open();
+    });
+    column->addWidget(gaugeButton_);
     ruled_->setObjectName(QStringLiteral("ruled"));
     ruled_->setWordWrap(true);
     column->addWidget(ruled_);
@@ -298,6 +314,7 @@ void WaterStation::refreshRules() {
     boxRuled_->setVisible(card != nullptr);
     addCard_->setVisible(water && !card);
     kept_->setVisible(card && card->barb == BarbRule::barbedUntilKept);
+    gaugeButton_->setVisible(card && card->longestFly);
     if (!card) {
         ruled_->setText(tr("No card: nothing is ruled here. %1").arg(qt(std::string(kRulesCaution))));
         return;
@@ -396,7 +413,7 @@ void WaterStation::takeChoice(int row) {
     const Choice& choice = choices_[static_cast<std::size_t>(row)];
     const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].pattern); };
     const std::string name = document_.water() ? "Chosen for " + document_.water()->title() : std::string("Chosen");
-    if (document_.apply(addTeam(document_.book(), name, {fly(0), fly(1), fly(2)})).empty()) document_.chooseTeam(document_.book().teams.back().id);
+    if (document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2)))).empty()) document_.chooseTeam(document_.book().teams.back().id);
 }
 
 }  // namespace machair::app

@@ -64,6 +64,7 @@ class WaterStation : public QWidget {
     FieldsForm* row_ = nullptr;
     std::string seasonRow_;  // the one that is open
     QToolButton* addCard_;
+    QToolButton* gaugeButton_ = nullptr;
     QSpinBox* kept_;
     QLabel* ruled_;
     QListWidget* boxRuled_;

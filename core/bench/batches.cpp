@@ -133,7 +133,7 @@ Result<std::vector<TyingJob>> waitingJobs(const Book& book) {
     std::vector<TyingJob> jobs;
     Faults faults;
     for (const Batch& batch : book.batches) {
-        const int left = batch.wanted - batch.tied.value_or(0);
+        const int left = batch.left();
         if (left <= 0) continue;
         const auto plan = planBatch(book, batch);
         if (plan)

@@ -131,14 +131,26 @@ void checkFeather(const VaneFeather& feather, const Place& place, Faults& faults
     }
 }
 
+// A fly between two others hangs between them.
+void checkLeader(const TeamSpec& team, const Place& place, Faults& faults) {
+    if (!team.leader) return;
+    const LeaderMeasures m = measuresOf(team.leader);
+    const auto between = [&](const std::optional<Length>& part, Length whole, const char* key, const char* ends) {
+        if (part && *part >= whole)
+            faults.push_back({place.key(key), "expected less than the " + formatNumber(whole / metre, 2) + " m from " + ends + ", got " + formatNumber(*part / metre, 2), ""});
+    };
+    between(m.bobToUpper, m.bobToMiddle, "bob_to_upper_m", "bob to middle");
+    between(m.middleToLower, m.middleToPoint, "middle_to_lower_m", "middle to point");
+}
+
 void checkTeams(const Book& book, const Ids& patterns, Faults& faults) {
     const Ids schools = checkIds(book.teamSchools, "team_schools", faults);
     checkIds(book.teams, "teams", faults);
     for (std::size_t i = 0; i < book.teams.size(); ++i) {
         const TeamSpec& team = book.teams[i];
         const Place place = Place("teams").at(i);
-        if (!team.bob && !team.middle && !team.point)
-            faults.push_back({place, "expected at least one of bob, middle and point, got an empty team", ""});
+        if (team.empty()) faults.push_back({place, "expected at least one fly, as bob, middle or point, got an empty team", ""});
+        checkLeader(team, place.key("leader"), faults);
         for (const Position position : kPositions)
             if (const auto& fly = team.at(position)) checkKnown(patterns, *fly, "dressing", place.key(nameOf(position)), faults);
         if (team.ownSchool) checkKnown(schools, *team.ownSchool, "school", place.key("own_school"), faults);
@@ -224,17 +236,36 @@ bool isDate(std::string_view text) {
     return std::chrono::year_month_day(std::chrono::year(year), std::chrono::month(static_cast<unsigned>(month)), std::chrono::day(static_cast<unsigned>(day))).ok();
 }
 
-const std::optional<std::string>& TeamSpec::at(Position position) const {
-    return const_cast<TeamSpec*>(this)->at(position);
+std::vector<Position> positionsShown(const FliesByPosition& flies) {
+    std::vector<Position> shown;
+    for (const Position position : kPositions)
+        if (flies[position] || std::ranges::find(kTrio, position) != kTrio.end()) shown.push_back(position);
+    return shown;
 }
 
-std::optional<std::string>& TeamSpec::at(Position position) {
+Length LeaderMeasures::fromTip(Position position) const {
     switch (position) {
-        case Position::bob: return bob;
-        case Position::middle: return middle;
-        case Position::point: return point;
+        case Position::bob: return tipToBob;
+        case Position::upper: return tipToBob + bobToUpper.value_or(0.5 * bobToMiddle);
+        case Position::middle: return tipToBob + bobToMiddle;
+        case Position::lower: return tipToBob + bobToMiddle + middleToLower.value_or(0.5 * middleToPoint);
+        case Position::point: return overall();
     }
     throw BrokenContract("unknown position");
+}
+
+LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec) {
+    LeaderMeasures m;
+    if (!spec) return m;
+    m.strand = spec->material.value_or(m.strand);
+    m.diameter = spec->diameter.value_or(m.diameter);
+    m.tipToBob = spec->tipToBob.value_or(m.tipToBob);
+    m.bobToMiddle = spec->bobToMiddle.value_or(m.bobToMiddle);
+    m.middleToPoint = spec->middleToPoint.value_or(m.middleToPoint);
+    m.dropper = spec->dropper.value_or(m.dropper);
+    m.bobToUpper = spec->bobToUpper;
+    m.middleToLower = spec->middleToLower;
+    return m;
 }
 
 const HookSpec* Book::findHook(std::string_view id) const { return findById(hooks, id); }

@@ -23,6 +23,7 @@ struct Batch {
     std::optional<std::string> note;
     Carried carried;
     bool operator==(const Batch&) const = default;
+    [[nodiscard]] int left() const { return std::max(0, wanted - tied.value_or(0)); }  // still to tie
 };
 
 // How often a part went wrong at the vice, by its kind.
@@ -56,14 +57,10 @@ struct CheckedFly {
 // A team in the water for so long.
 struct Outing {
     double hours = 1.0;
-    std::optional<std::string> bob;
-    std::optional<std::string> middle;
-    std::optional<std::string> point;
-    Carried carried;
+    FliesByPosition flies;
+    Carried carried = {};
     bool operator==(const Outing&) const = default;
-    [[nodiscard]] const std::optional<std::string>& at(Position position) const {
-        return position == Position::bob ? bob : position == Position::middle ? middle : point;
-    }
+    [[nodiscard]] const std::optional<std::string>& at(Position position) const { return flies[position]; }
 };
 struct Fish {
     std::string pattern;

@@ -383,6 +383,8 @@ void describe(V& v, T& l) {
     v("bob_to_middle_m", l.bobToMiddle, kLeaderLength);
     v("middle_to_point_m", l.middleToPoint, kLeaderLength);
     v("dropper_m", l.dropper, kLeaderLength);
+    v("bob_to_upper_m", l.bobToUpper, kLeaderLength);
+    v("middle_to_lower_m", l.middleToLower, kLeaderLength);
     v.rest(l.carried);
 }
 
@@ -390,9 +392,7 @@ template <class V, Is<TeamSpec> T>
 void describe(V& v, T& t) {
     v("id", t.id);
     v("name", t.name);
-    v("bob", t.bob);
-    v("middle", t.middle);
-    v("point", t.point);
+    for (const auto& position : Names<Position>::entries) v(position.name.data(), t.flies[position.value]);
     v("school", t.school);
     v("own_school", t.ownSchool);
     v("leader", t.leader);
@@ -524,9 +524,7 @@ void describe(V& v, T& c) {
 template <class V, Is<Outing> T>
 void describe(V& v, T& o) {
     v("hours", o.hours, kHours);
-    v("bob", o.bob);
-    v("middle", o.middle);
-    v("point", o.point);
+    for (const auto& position : Names<Position>::entries) v(position.name.data(), o.flies[position.value]);
     v.rest(o.carried);
 }
 template <class V, Is<Fish> T>

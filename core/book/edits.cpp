@@ -396,9 +396,8 @@ Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position pos
         return noSuch(place.key(nameOf(position)), "dressing", *pattern);
     Edit edit{{}, book};
     edit.after.teams[index].at(position) = pattern;
-    const TeamSpec& after = edit.after.teams[index];
-    if (!after.bob && !after.middle && !after.point)
-        return fail(place, "expected at least one of bob, middle and point, got an empty team", "keep one fly on the leader");
+    if (edit.after.teams[index].empty())
+        return fail(place, "expected at least one fly, as bob, middle or point, got an empty team", "keep one fly on the leader");
     edit.words = std::string(nameOf(position)) + (pattern ? ": " + book.findPattern(*pattern)->title() : " taken off");
     return edit;
 }

@@ -329,7 +329,7 @@ Result<Edit> removePattern(const Book& book, std::string_view pattern) {
         TeamSpec& team = after.teams[i];
         for (const Position position : kPositions)
             if (team.at(position) == std::string(pattern)) team.at(position).reset();
-        if (!team.bob && !team.middle && !team.point)
+        if (team.empty())
             faults.push_back({Place("teams").at(i), "expected another fly in " + team.title() + " before " + found->title() + " goes", "put another dressing there first"});
     }
     if (!faults.empty()) return tl::unexpected(faults);

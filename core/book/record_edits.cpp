@@ -41,7 +41,7 @@ Result<Edit> addDay(const Book& book, std::string_view date, const std::optional
     return edit;
 }
 
-Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const std::array<std::optional<std::string>, 3>& team) {
+Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const FliesByPosition& team) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     double all = hours;
@@ -49,7 +49,7 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
     constexpr double kDayHours = 24.0;
     if (!(hours > 0.0) || all > kDayHours) return fail(Place("days").at(*index).key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(all, 1));
     Edit edit{formatShort(hours, 1) + " h in the water on " + std::string(day), book};
-    edit.after.days[*index].outings.push_back({hours, team[0], team[1], team[2], {}});
+    edit.after.days[*index].outings.push_back({hours, team});
     return edit;
 }
 

@@ -12,7 +12,7 @@ namespace machair {
 // Faults: no such date, a day that is in the book already.
 [[nodiscard]] Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water);
 // A team in the water for so many hours of a day; over 24 in all is a fault.
-[[nodiscard]] Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const std::array<std::optional<std::string>, 3>& team);
+[[nodiscard]] Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const FliesByPosition& team);
 enum class Fate { kept, returned, lost };
 [[nodiscard]] Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate, std::optional<Length> depth = std::nullopt);
 // A photograph's file; the picture itself stays where it is. A fault where the day has it already.

@@ -204,7 +204,9 @@ double fullnessOf(FullnessSchool school) {
 }
 
 Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
-    Edit edit{fieldLabel(key) + (text.empty() ? ": the usual again" : " " + std::string(text)), book};
+    Edit edit{fieldLabel(key), book};
+    edit.words += text.empty() ? ": the usual again" : " ";
+    edit.words += text;
     Pattern* own = pattern ? edit.after.findPattern(*pattern) : nullptr;
     if (pattern && !own) return noSuch(Place("patterns"), "dressing", *pattern);
     const Place place = own ? Place("patterns").at(book.indexOfPattern(*pattern)).key("schools") : Place("schools");

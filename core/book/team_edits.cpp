@@ -60,11 +60,11 @@ Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, 
     return edit;
 }
 
-Result<Edit> addTeam(const Book& book, std::string_view name, const std::array<std::optional<std::string>, 3>& flies) {
+Result<Edit> addTeam(const Book& book, std::string_view name, const FliesByPosition& flies) {
     TeamSpec team;
     team.id = freeIdIn(book.teams, "team");
     team.name = std::string(name);
-    for (const Position position : kPositions) team.at(position) = flies[static_cast<std::size_t>(position)];
+    team.flies = flies;
     if (!book.teams.empty()) {
         team.school = book.teams.front().school;
         team.leader = book.teams.front().leader;

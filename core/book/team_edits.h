@@ -13,7 +13,7 @@ namespace machair {
 
 // The two positions' flies change places; one of them may be empty.
 [[nodiscard]] Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, Position b);
-[[nodiscard]] Result<Edit> addTeam(const Book& book, std::string_view name, const std::array<std::optional<std::string>, 3>& flies);
+[[nodiscard]] Result<Edit> addTeam(const Book& book, std::string_view name, const FliesByPosition& flies);
 // One of the four schools by name, or one of the tier's own by id.
 [[nodiscard]] Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::string_view school);
 // A copy of the team's school to edit, which the team then follows.

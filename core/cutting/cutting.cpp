@@ -43,28 +43,43 @@ class MaterialCuts {
     // Slips that no feather could give even alone.
     void leaveOutImpossible(CuttingPlan& plan) {
         std::vector<SlipWanted> possible;
-        std::map<std::tuple<double, double, int, bool>, std::string> known;
+        std::map<std::tuple<double, double, int, bool>, Uncut> known;
         for (const SlipWanted& slip : slips_) {
             const auto key = std::tuple(slip.width / mm, slip.barb / mm, static_cast<int>(slip.side.value_or(SlipSide::any)), slip.pair.value_or(false));
             auto found = known.find(key);
             if (found == known.end()) {
-                Budget own{10'000, {}};
-                const bool fits = pack(feathers_, all(), {slip}, own).fits == Fits::yes;
-                found = known.emplace(key, fits ? std::string() : whyNot(slip)).first;
+                found = known.emplace(key, fitsAlone(slip) ? Uncut{} : whyNot(slip)).first;
             }
-            if (found->second.empty())
+            if (found->second.why.empty())
                 possible.push_back(slip);
             else
-                plan.uncut.push_back({slip.id, found->second});
+                plan.uncut.push_back({slip.id, found->second.why, found->second.halves});
         }
         slips_ = std::move(possible);
+    }
+
+    [[nodiscard]] bool fitsAlone(const SlipWanted& slip) const {
+        Budget own{10'000, {}};
+        return pack(feathers_, all(), {slip}, own).fits == Fits::yes;
     }
 
     [[nodiscard]] bool anyOfSide(VaneSide side) const {
         return std::ranges::any_of(feathers_, [side](const VaneFeather& f) { return f.side == side; });
     }
 
-    [[nodiscard]] std::string whyNot(const SlipWanted& slip) const {
+    [[nodiscard]] Uncut whyNot(const SlipWanted& slip) const {
+        Uncut uncut{slip.id, reasonOf(slip)};
+        SlipWanted half = slip;
+        half.width = 0.5 * slip.width;
+        SlipWanted other = half;
+        Budget own{10'000, {}};
+        if (pack(feathers_, all(), {half, other}, own).fits == Fits::yes) {
+            uncut.halves = half.width;
+            uncut.why += "; as two slips of " + formatNumber(half.width / mm, 1) + " mm, married, it could be had: one cut more, and a joint that may open";
+        }
+        return uncut;
+    }
+    [[nodiscard]] std::string reasonOf(const SlipWanted& slip) const {
         const bool pair = slip.pair.value_or(false);
         const SlipSide side = slip.side.value_or(SlipSide::any);
         if (feathers_.empty()) return "there is no feather of " + slip.material + " in the drawers";
@@ -79,8 +94,7 @@ class MaterialCuts {
             return "it wants barbs of " + formatNumber(slip.barb / mm, 1) + " mm and the longest are " + formatNumber(longest / mm, 1) + " mm";
         if (widest < slip.width)
             return "the widest free stretch with barbs of " + formatNumber(slip.barb / mm, 1) + " mm is " + formatNumber(widest / mm, 1) + " mm, it wants " +
-                   formatNumber(slip.width / mm, 1) + " mm" +
-                   (2.0 * widest >= slip.width ? "; as two slips of " + formatNumber(0.5 * slip.width / mm, 1) + " mm, married, it could be had" : "");
+                   formatNumber(slip.width / mm, 1) + " mm";
         return "no left and right feather have it free at the same station";
     }
 
@@ -112,30 +126,54 @@ class MaterialCuts {
         std::vector<SlipWanted> slips;  // that it cuts
         bool proven = true;
         int bound = 0;
+        Length room;  // least free vane of a set of feathers that may hold them, as far as proven
     };
 
     // A search gets a share of what is left, so that one hard set doesn't use up all of it.
-    Packing packWithin(const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips) {
-        Budget share{std::max(budget_.steps / 8, std::min<std::uint64_t>(budget_.steps, 2000)), budget_.stop};
+    Packing packWithin(const Set& set, const std::vector<SlipWanted>& slips, std::uint64_t round) {
+        Budget share{std::max(budget_.steps / 12, std::min<std::uint64_t>(budget_.steps, 2000)), budget_.stop};
         const std::uint64_t given = share.steps;
-        Packing packing = pack(feathers_, chosen, slips, share);
+        Packing packing = pack(feathers_, members(set.members), slips, share, round);
         budget_.steps -= std::min(budget_.steps, given - share.steps + 1);
         return packing;
     }
 
-    // How all of `slips` are best cut; Fits::no where they can't be.
+    // How all of `slips` are best cut; Fits::no where they can't be. The first set that holds them is best but for those
+    // before it that were left open; these are asked again as long as the budget lasts.
     Best best(const std::vector<SlipWanted>& slips, const std::vector<Set>& order) {
         Best result;
         result.slips = slips;
-        const std::vector<std::size_t> whole = all();
-        if (!couldHold(feathers_, whole, slips)) return result;
+        if (!couldHold(feathers_, all(), slips)) return result;
+        std::vector<Set> open;
+        const Set* held = nullptr;
         for (const Set& set : order) {
-            result.packing = packWithin(members(set.members), slips);
-            if (result.proven && result.packing.fits != Fits::no) result.bound = std::popcount(set.members);
-            if (result.packing.fits == Fits::yes) return result;
-            if (result.packing.fits == Fits::unknown) result.proven = false;
+            result.packing = packWithin(set, slips, 0);
+            if (result.packing.fits == Fits::unknown) open.push_back(set);
+            if (result.packing.fits == Fits::yes) {
+                held = &set;
+                break;
+            }
         }
-        result.packing.fits = Fits::no;
+        if (!held) result.packing = {Fits::no, {}};
+        Set last = held ? *held : Set{};
+        for (std::uint64_t round = 1; held && !open.empty() && budget_.steps > 0 && !budget_.stop.stop_requested(); ++round)
+            for (std::size_t i = 0; i < open.size() && budget_.steps > 0;) {
+                Packing again = packWithin(open[i], slips, round);
+                if (again.fits == Fits::unknown) {
+                    ++i;
+                    continue;
+                }
+                if (again.fits == Fits::yes) {
+                    result.packing = std::move(again);
+                    last = open[i];
+                    open.resize(i);  // what comes after it is no better
+                } else
+                    open.erase(open.begin() + static_cast<std::ptrdiff_t>(i));
+            }
+        result.proven = open.empty();
+        const Set& least = open.empty() ? last : open.front();
+        result.bound = std::popcount(least.members);
+        result.room = least.room;
         return result;
     }
 
@@ -184,6 +222,9 @@ class MaterialCuts {
     void accept(CuttingPlan& plan, const Best& found) {
         for (const PlacedSlip& p : found.packing.places) cut(found.slips[p.slip], p.feather, p.from);
         plan.bound += found.bound;
+        Length wanted;
+        for (const PlacedSlip& p : found.packing.places) wanted += found.slips[p.slip].width;
+        plan.leastWaste += found.bound == static_cast<int>(cuts_.size()) ? found.room - wanted : Length{};
     }
     void cut(const SlipWanted& slip, std::size_t feather, Length from) {
         cuts_[feather].push_back({slip.id, from, from + slip.width});
@@ -268,6 +309,23 @@ CuttingPlan planCuts(const std::vector<VaneFeather>& feathers, const std::vector
     std::ranges::stable_sort(plan.feathers, {}, place);
     plan.steps = given - budget.steps;
     return plan;
+}
+
+std::vector<SlipWanted> inHalves(const std::vector<SlipWanted>& slips, const CuttingPlan& plan) {
+    std::vector<SlipWanted> list;
+    for (const SlipWanted& slip : slips) {
+        const auto uncut = std::ranges::find(plan.uncut, slip.id, &Uncut::slip);
+        if (uncut == plan.uncut.end() || !uncut->halves) {
+            list.push_back(slip);
+            continue;
+        }
+        for (const char* which : {"/1", "/2"}) {
+            list.push_back(slip);
+            list.back().id += which;
+            list.back().width = *uncut->halves;
+        }
+    }
+    return list;
 }
 
 std::vector<SlipWanted> slipsFor(const Plan& plan, int flies) {

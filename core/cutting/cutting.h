@@ -27,11 +27,13 @@ struct FeatherCuts {
 struct Uncut {
     std::string slip;
     std::string why;
+    std::optional<Length> halves = {};  // of this width two could be had and married in its place
 };
 
 struct CuttingPlan {
     std::vector<FeatherCuts> feathers;  // those that are cut, in the book's order
     Length waste;                       // free vane left on those
+    Length leastWaste;                  // no plan with so few feathers leaves less, as far as proven
     bool optimal = true;                // proven best
     int bound = 0;                      // fewest feathers that the cut slips could do with, as far as proven
     std::vector<Uncut> uncut;
@@ -39,13 +41,17 @@ struct CuttingPlan {
     [[nodiscard]] int feathersUsed() const { return static_cast<int>(feathers.size()); }
 };
 
-inline constexpr std::uint64_t kCuttingSteps = 500'000;  // about a second
+inline constexpr std::uint64_t kCuttingSteps = 200'000;  // about a second
 inline constexpr std::size_t kExactSlips = 40;
 inline constexpr std::size_t kExactFeathers = 12;
 
 // Feathers and slips as formats.md has them; they have passed `check`.
 [[nodiscard]] CuttingPlan planCuts(const std::vector<VaneFeather>& feathers, const std::vector<SlipWanted>& slips,
                                    Budget budget = {kCuttingSteps, {}});
+
+// The slips with each that the plan leaves uncut, but could cut as two, in two halves to be married: "ID/1" and "ID/2".
+// That costs a cut and a joint more for each, and a joint may open.
+[[nodiscard]] std::vector<SlipWanted> inHalves(const std::vector<SlipWanted>& slips, const CuttingPlan& plan);
 
 // Every slip that so many of this fly need: wings, slip and cloak tails, and bunches of fibres from a vane. A slip is
 // named "PATTERN.PART#FLY", PART being its place in `parts`.

@@ -1,16 +1,23 @@
 #include "cutting/packing.h"
 
 #include <algorithm>
+#include <array>
+#include <bit>
 #include <cmath>
 #include <cstdint>
 #include <map>
 #include <numeric>
+#include <utility>
+
+#include "units/random.h"
 
 namespace machair {
 
 namespace {
 
 constexpr double kFit = 1e-7;  // mm: two cuts that touch don't overlap
+constexpr std::uint64_t kShortSearch = 400;   // steps
+constexpr std::uint64_t kShortSearches = 60;
 
 SlipSide side(const SlipWanted& slip) { return slip.side.value_or(SlipSide::any); }
 
@@ -112,7 +119,8 @@ class Ordering {
 
 class Packer {
   public:
-    Packer(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips, Budget& budget)
+    // `seed` 0 takes the slips hardest first; any other shuffles kinds of slips among those nearly as hard.
+    Packer(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips, std::uint64_t seed, Budget& budget)
         : feathers_(feathers), chosen_(chosen), slips_(slips), budget_(budget) {
         for (const std::size_t f : chosen_) {
             vanes_.push_back(feathers_[f].vane / mm);
@@ -124,17 +132,11 @@ class Packer {
         }
         inStretch_.resize(room_.size());
         line_.resize(room_.size());
-        order_.resize(slips.size());
-        std::iota(order_.begin(), order_.end(), std::size_t{0});
-        std::ranges::stable_sort(order_, [&](std::size_t a, std::size_t b) {
-            const auto key = [&](const SlipWanted& s) { return std::tuple(s.pair.value_or(false) ? 0 : 1, -(s.barb / mm), -(s.width / mm), side(s)); };
-            return key(slips_[a]) < key(slips_[b]);
-        });
+        orderSlips(seed);
         prepareDemand();
     }
 
     Packing solve() {
-        if (!couldHold(feathers_, chosen_, slips_)) return {Fits::no, {}};
         Packing packing;
         packing.fits = place(0);
         if (packing.fits == Fits::yes)
@@ -144,6 +146,24 @@ class Packer {
     }
 
   private:
+    void orderSlips(std::uint64_t seed) {
+        constexpr std::array kUnsettled = {0.5, 2.0, 4.0, 8.0};  // mm of barb by which a kind is taken sooner or later
+        constexpr std::array kForWidth = {0.0, 1.0, 2.0};        // mm of barb that a mm of width counts as
+        const double unsettled = seed == 0 ? 0.0 : kUnsettled[seed % kUnsettled.size()];
+        const double forWidth = seed == 0 ? 0.0 : kForWidth[seed % kForWidth.size()];
+        std::vector<double> hardness;
+        for (const SlipWanted& s : slips_) {
+            const double barb = s.barb / mm, width = s.width / mm;
+            Random own(seedOf(seedOf(seed, std::bit_cast<std::uint64_t>(barb)), std::bit_cast<std::uint64_t>(width)) + static_cast<std::uint64_t>(side(s)));  // alike stay together
+            hardness.push_back(barb + forWidth * width + unsettled * own.uniform(-1.0, 1.0));
+        }
+        order_.resize(slips_.size());
+        std::iota(order_.begin(), order_.end(), std::size_t{0});
+        std::ranges::stable_sort(order_, {}, [&](std::size_t i) {
+            const SlipWanted& s = slips_[i];
+            return std::tuple(s.pair.value_or(false) ? 0 : 1, -hardness[i], -(s.width / mm), side(s));
+        });
+    }
     bool takes(std::size_t k, SlipSide wanted) const {
         return wanted == SlipSide::any || (wanted == SlipSide::left) == (feathers_[chosen_[k]].side == VaneSide::left);
     }
@@ -325,6 +345,7 @@ class Packer {
     }
     // Least places in the order of `line_`; false where one is pushed past its limit.
     bool settle() {
+        if (!budget_.spend()) return false;  // what follows says that it is not known
         found_.resize(pieces_.size());
         for (std::size_t i = 0; i < pieces_.size(); ++i) found_[i] = pieces_[i].low;
         for (std::size_t round = 0; round <= pieces_.size(); ++round) {
@@ -433,8 +454,21 @@ bool couldHold(const std::vector<VaneFeather>& feathers, const std::vector<std::
 }
 
 Packing pack(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips,
-             Budget& budget) {
-    return Packer(feathers, chosen, slips, budget).solve();
+             Budget& budget, std::uint64_t round) {
+    if (!couldHold(feathers, chosen, slips)) return {Fits::no, {}};
+    for (std::uint64_t i = 0; i < kShortSearches; ++i) {
+        const std::uint64_t seed = round * kShortSearches + i, length = kShortSearch << std::min<std::uint64_t>(round, 6);
+        std::vector<std::size_t> order = chosen;
+        Random random(seed);
+        for (std::size_t k = order.size(); seed > 0 && k > 1; --k) std::swap(order[k - 1], order[random.next() % k]);
+        Budget own{std::min(length, budget.steps), budget.stop};
+        const std::uint64_t given = own.steps;
+        const Packing packing = Packer(feathers, order, slips, seed, own).solve();
+        budget.steps -= given - own.steps;
+        if (packing.fits != Fits::unknown) return packing;
+        if (budget.steps == 0 || budget.stop.stop_requested()) return packing;
+    }
+    return round == 0 ? Packer(feathers, chosen, slips, 0, budget).solve() : Packing{Fits::unknown, {}};
 }
 
 }  // namespace machair

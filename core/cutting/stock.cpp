@@ -78,7 +78,7 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
     std::vector<StockWanted> list;
     std::vector<double> wanted;
     for (const Batch& batch : book.batches) {
-        const int left = std::min(kMostFlies, batch.wanted - batch.tied.value_or(0));
+        const int left = std::min(kMostFlies, batch.left());
         if (left <= 0) continue;
         const auto plan = planBatch(book, batch);
         if (!plan) return tl::unexpected(plan.error());

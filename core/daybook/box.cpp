@@ -68,7 +68,7 @@ std::vector<TieNext> tieNext(const Book& book, int month) {
     }
     std::map<std::string, int> sound, waiting;
     for (const BoxRow& row : boxRows(book)) sound[row.pattern] += row.sound();
-    for (const Batch& batch : book.batches) waiting[batch.pattern] += std::max(0, batch.wanted - batch.tied.value_or(0));
+    for (const Batch& batch : book.batches) waiting[batch.pattern] += batch.left();
     std::string suits;
     for (const SeasonRow& row : book.season)
         if (row.includes(month)) suits += row.suits.value_or("") + "\n";

@@ -239,9 +239,8 @@ std::optional<Swap> swapThatTellsMost(const Book& book, std::string_view teamId)
         const std::string where = " on the " + std::string(nameOf(position));
         const Rate now = rateFor(out->title() + where);
         for (const Pattern& in : book.patterns) {
-            const TeamRole wanted = position == Position::bob ? TeamRole::bob : position == Position::middle ? TeamRole::middle : TeamRole::point;
             const TeamRole role = in.role.value_or(TeamRole::any);
-            if (in.id == out->id || team->bob == in.id || team->middle == in.id || team->point == in.id || (role != TeamRole::any && role != wanted)) continue;
+            if (std::ranges::find(team->flies.each, in.id) != team->flies.each.end() || (role != TeamRole::any && role != roleAt(position))) continue;
             const double gain = gainOfTrying(rateFor(in.title() + where), now);
             if (gain >= kLeastGain && (!best || gain > best->gain)) best = Swap{in.title(), out->title(), position, gain};
         }

@@ -85,17 +85,17 @@ Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSu
     const double turn = start == LeaderStart::heap ? std::min(1.0, kHeapStretch / (m.overall() / metre)) : 1.0;
     std::size_t end = add(-1, 0.0, {});
     flyNode_.assign(rig_.flies.size(), 0);
-    struct Section {
-        Position position;
-        Length length;
-    };
     std::vector<std::pair<std::size_t, std::size_t>> droppers;  // knot, fly
-    for (const Section& section : {Section{Position::bob, m.tipToBob}, {Position::middle, m.bobToMiddle}, {Position::point, m.middleToPoint}}) {
-        addStrand(end, section.length / metre, longest, 1, turn);
-        const auto fly = std::ranges::find(rig_.flies, section.position, &RiggedFly::position);
+    Length reached;
+    for (const Position position : kPositions) {
+        const auto fly = std::ranges::find(rig_.flies, position, &RiggedFly::position);
+        const bool joined = std::ranges::find(kTrio, position) != kTrio.end();  // the strand is knotted there, fly or not
+        if (fly == rig_.flies.end() && !joined) continue;
+        addStrand(end, (m.fromTip(position) - reached) / metre, longest, 1, turn);
+        reached = m.fromTip(position);
         if (fly == rig_.flies.end()) continue;
         const auto index = static_cast<std::size_t>(fly - rig_.flies.begin());
-        if (section.position == Position::point)
+        if (position == Position::point)
             flyNode_[index] = end;
         else
             droppers.emplace_back(end, index);

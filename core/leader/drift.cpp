@@ -12,8 +12,6 @@ namespace {
 
 constexpr double kRamp = 0.2;  // s, half the phase if that is shorter
 
-std::size_t placeOf(Position position) { return static_cast<std::size_t>(position); }
-
 }  // namespace
 
 Faults check(const Handling& h) {
@@ -103,7 +101,7 @@ class Reading {
         // In the lift and the hang the bob works the surface; without a lift nothing rises on purpose.
         if (path.liftStart()) working_ = *path.liftStart() / second;
         (void)handling;
-        for (std::size_t f = 0; f < rig_.flies.size(); ++f) report.flyNode[placeOf(rig_.flies[f].position)] = chain_.nodeOf(f);
+        for (std::size_t f = 0; f < rig_.flies.size(); ++f) report.flyNode[rig_.flies[f].position] = chain_.nodeOf(f);
         for (const Chain::Node& node : chain_.nodes()) report.parents.push_back(node.parent);
         if (working_ && bob()) report.bobHolds = report.bobClear = Time{};
     }
@@ -115,7 +113,7 @@ class Reading {
         for (std::size_t f = 0; f < rig_.flies.size(); ++f) {
             const double z = height(f, now);
             const bool inTheAir = working_ && now > *working_ && z > 0.0;
-            if (!inTheAir) sample.depth[placeOf(rig_.flies[f].position)] = -z * metre;
+            if (!inTheAir) sample.depth[rig_.flies[f].position] = -z * metre;
         }
         if (options_.keepNodes)
             for (const Chain::Node& node : chain_.nodes()) sample.nodes.push_back({node.place.x * metre, node.place.z * metre});
@@ -125,7 +123,7 @@ class Reading {
     void spend(double dt, double now) {
         for (std::size_t f = 0; f < rig_.flies.size(); ++f) {
             const double depth = std::max(0.0, -height(f, now));
-            auto& bands = report.bands[placeOf(rig_.flies[f].position)];
+            auto& bands = report.bands[rig_.flies[f].position];
             const auto band = static_cast<std::size_t>(depth / (kDepthBand / metre));
             if (bands.size() <= band) bands.resize(band + 1);
             bands[band] += dt * second;
@@ -198,6 +196,34 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
     if (report.count.failed > 0)
         report.warnings.push_back(std::to_string(report.count.failed) + " of " + std::to_string(report.count.steps) + " steps did not converge");
     return std::move(report);
+}
+
+WaveSpread otherPhases(const Rig& rig, const Handling& handling, DriftOptions options, const DriftReport& run) {
+    WaveSpread spread;
+    options.keepNodes = false;
+    for (const double third : {1.0, 2.0}) {
+        DriftOptions own = options;
+        own.surface.phase += third * 2.0 * std::numbers::pi / 3.0;
+        spread.others.push_back(runDrift(rig, handling, own));
+        spread.stopped = spread.stopped || spread.others.back().stopped;
+    }
+    const auto atEnd = static_cast<std::size_t>(std::llround((handling.count + handling.retrieveFor) / kSampleEvery));
+    for (const Position position : kPositions) {
+        std::vector<double> depths;
+        const auto take = [&](const DriftReport& one) {
+            if (one.samples.empty()) return;
+            const auto& depth = one.samples[std::min(atEnd, one.samples.size() - 1)].depth[position];
+            if (depth) depths.push_back(*depth / metre);
+        };
+        take(run);
+        for (const DriftReport& other : spread.others) take(other);
+        if (depths.empty()) continue;
+        const auto [low, high] = std::ranges::minmax(depths);
+        double sum = 0.0;
+        for (const double depth : depths) sum += depth;
+        spread.depth[position] = {sum / static_cast<double>(depths.size()) * metre, 0.5 * (high - low) * metre};
+    }
+    return spread;
 }
 
 namespace {
@@ -288,9 +314,11 @@ Tow settledTow(const Rig& rig, Speed speed) {
         }
         at = strand.up(at, length / metre, &trace);
     };
-    section(Position::point, m.middleToPoint, false);
-    section(Position::middle, m.bobToMiddle, true);
-    section(Position::bob, m.tipToBob, true);
+    std::vector<Position> knots;
+    for (const Position position : kPositions)
+        if (std::ranges::find(kTrio, position) != kTrio.end() || flyAt(position)) knots.push_back(position);
+    for (std::size_t k = knots.size(); k-- > 0;)
+        section(knots[k], m.fromTip(knots[k]) - (k > 0 ? m.fromTip(knots[k - 1]) : Length{}), knots[k] != Position::point);
     Tow tow;
     for (auto it = hung.rbegin(); it != hung.rend(); ++it) tow.flies.push_back({it->position, (at.z - it->z) * metre, (at.x - it->x) * metre});
     for (auto it = trace.rbegin(); it != trace.rend(); ++it) tow.strand.push_back({at.x * metre - it->x, it->y - at.z * metre});

@@ -56,15 +56,15 @@ class TipPath {
 struct DriftSample {
     Time time;
     Length tip;                                  // depths: down is positive
-    std::array<std::optional<Length>, 3> depth;  // by position; nothing for no fly, or for one in the air after the lift
+    ByPosition<std::optional<Length>> depth;  // nothing for no fly, or for one in the air after the lift
     std::vector<Point2> nodes;                   // the whole leader, y up from the surface
 };
 
 struct DriftReport {
     std::vector<DriftSample> samples;                  // every 0.05 s
-    std::array<std::vector<Time>, 3> bands;            // time in each 10 cm from the surface, by position
+    ByPosition<std::vector<Time>> bands;               // time in each 10 cm from the surface
     std::vector<int> parents;                          // of each sample's nodes
-    std::array<std::optional<std::size_t>, 3> flyNode; // by position
+    ByPosition<std::optional<std::size_t>> flyNode;
     std::optional<Time> bobBreaks;                     // after the lift starts
     std::optional<Time> bobHolds;
     std::optional<Time> bobClear;
@@ -90,6 +90,19 @@ struct DriftOptions {
     std::function<void(double)> progress = {};  // the share done, 0 to 1
 };
 [[nodiscard]] DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOptions& options = {});
+
+// A wave meets the leader in any phase: the same drift in the other two of three (models.md section 10), and what they
+// do to the depths at the end of the retrieve.
+struct WaveSpread {
+    struct Depth {
+        Length mean;
+        Length spread;  // half of the range
+    };
+    ByPosition<std::optional<Depth>> depth;  // nothing where no phase has one
+    std::vector<DriftReport> others;         // depths only, no nodes
+    bool stopped = false;
+};
+[[nodiscard]] WaveSpread otherPhases(const Rig& rig, const Handling& handling, DriftOptions options, const DriftReport& run);
 
 // The settled tow at one speed: where everything hangs when it has been drawn long enough. Depth of each fly, and the
 // strand from the tip.

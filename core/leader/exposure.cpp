@@ -5,10 +5,9 @@
 namespace machair {
 
 std::vector<double> DepthExposure::operator()(const Outing& outing, Position position) {
-    const auto name = [](const std::optional<std::string>& fly) { return fly.value_or("-"); };
-    const std::string key = name(outing.bob) + "/" + name(outing.middle) + "/" + name(outing.point);
-    const auto place = static_cast<std::size_t>(std::ranges::find(kPositions, position) - kPositions.begin());
-    if (const auto found = known_.find(key); found != known_.end()) return found->second[place];
+    std::string key;
+    for (const Position at : kPositions) key += outing.at(at).value_or("-") + "/";
+    if (const auto found = known_.find(key); found != known_.end()) return found->second[position];
     auto& shares = known_[key];
     std::vector<TeamFly> flies;
     for (const Position at : kPositions) {
@@ -24,12 +23,12 @@ std::vector<double> DepthExposure::operator()(const Outing& outing, Position pos
     options.keepNodes = false;
     options.stop = stop_;
     const DriftReport run = runDrift(rigOf(flies, measuresOf(std::nullopt)), Handling{}, options);
-    for (std::size_t k = 0; k < 3; ++k) {
+    for (const Position k : kPositions) {
         double all = 0.0;
         for (const Time t : run.bands[k]) all += t / second;
         for (const Time t : run.bands[k]) shares[k].push_back(all > 0.0 ? t / second / all : 0.0);
     }
-    return shares[place];
+    return shares[position];
 }
 
 }  // namespace machair

@@ -2,7 +2,6 @@
 #pragma once
 
 #include <map>
-#include <mutex>
 #include <string>
 
 #include "daybook/rates.h"
@@ -21,7 +20,7 @@ class DepthExposure {
   private:
     const Book& book_;
     std::stop_token stop_;
-    std::map<std::string, std::array<std::vector<double>, 3>> known_;
+    std::map<std::string, ByPosition<std::vector<double>>> known_;
 };
 
 }  // namespace machair

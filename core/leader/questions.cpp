@@ -20,7 +20,7 @@ DriftOptions roughly(std::stop_token stop) {
     return options;
 }
 
-std::optional<Length> depthOf(const DriftSample& sample, Position fly) { return sample.depth[static_cast<std::size_t>(fly)]; }
+std::optional<Length> depthOf(const DriftSample& sample, Position fly) { return sample.depth[fly]; }
 std::string name(Position fly) { return std::string(nameOf(fly)); }
 std::string metres(Length depth) { return formatNumber(depth / metre, 2) + " m"; }
 

@@ -46,18 +46,6 @@ DragCurve::Value DragCurve::at(double speed) const {
     return {a + t * (ma + t * (c2 + t * c3)), (ma + t * (2.0 * c2 + 3.0 * t * c3)) / (kLogStep * speed)};
 }
 
-LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec) {
-    LeaderMeasures m;
-    if (!spec) return m;
-    m.strand = spec->material.value_or(m.strand);
-    m.diameter = spec->diameter.value_or(m.diameter);
-    m.tipToBob = spec->tipToBob.value_or(m.tipToBob);
-    m.bobToMiddle = spec->bobToMiddle.value_or(m.bobToMiddle);
-    m.middleToPoint = spec->middleToPoint.value_or(m.middleToPoint);
-    m.dropper = spec->dropper.value_or(m.dropper);
-    return m;
-}
-
 Density strandDensity(Strand strand) {
     switch (strand) {
         case Strand::nylon: return 1.140 * mgPerMm3;

@@ -12,8 +12,8 @@
 namespace machair {
 
 // A fly's drag as a table over speed: section 8's sums are smooth in log speed but for the kinks where a coefficient
-// changes its law, so a cubic through 160 of them is within 1e-3 there, far closer elsewhere, and costs a few
-// nanoseconds. Below 1 mm/s drag is continued linearly.
+// changes its law, so a cubic through 160 of them is within 2.5e-3 there, far closer elsewhere (tests/core/numbers_test.cpp),
+// and costs a few nanoseconds. Below 1 mm/s drag is continued linearly.
 class DragCurve {
   public:
     DragCurve(const WetFly& fly, bool drawn);
@@ -37,16 +37,6 @@ struct RiggedFly {
     DragCurve along;
 };
 
-struct LeaderMeasures {
-    Strand strand = Strand::nylon;
-    Length diameter = 0.20 * mm;
-    Length tipToBob = 1.5 * metre;
-    Length bobToMiddle = 1.2 * metre;
-    Length middleToPoint = 1.2 * metre;
-    Length dropper = 0.12 * metre;
-    [[nodiscard]] Length overall() const { return tipToBob + bobToMiddle + middleToPoint; }
-};
-[[nodiscard]] LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec);
 [[nodiscard]] Density strandDensity(Strand strand);
 
 struct Rig {

@@ -19,6 +19,7 @@ namespace {
 constexpr int kSizeStep = 2;         // hooks are sold in even numbers
 constexpr int kSwapCost = 3;         // an inversion
 constexpr std::array kCostLimits = {5, 9, 13, 20};  // variants are sized as far as they may be wanted
+constexpr int kCostLimitOfMany = 13;                // of each of four and five flies: ten pairs of them to compare
 constexpr int kDearestFly = 20;
 constexpr double kMostShortfall = 50.0;
 
@@ -153,10 +154,19 @@ struct Order {
     std::vector<std::size_t> fly;  // by place
     int cost = 0;
 };
+// Every order of up to three flies; of four and five the tier's own and each exchange of two neighbours.
 std::vector<Order> ordersOf(std::size_t flies) {
     std::vector<Order> orders;
     std::vector<std::size_t> order(flies);
     std::iota(order.begin(), order.end(), std::size_t{0});
+    if (flies > kTrio.size()) {
+        orders.push_back({order, 0});
+        for (std::size_t a = 0; a + 1 < flies; ++a) {
+            orders.push_back({order, kSwapCost});
+            std::swap(orders.back().fly[a], orders.back().fly[a + 1]);
+        }
+        return orders;
+    }
     do {
         int inversions = 0;
         for (std::size_t a = 0; a < flies; ++a)
@@ -180,11 +190,7 @@ class Bits {
         }
         return end;
     }
-    static Bits all(std::size_t size) {
-        Bits bits(size);
-        for (std::uint64_t& word : bits.words_) word = ~std::uint64_t{0};
-        return bits;
-    }
+    [[nodiscard]] bool has(std::size_t i) const { return (words_[i / 64] >> (i % 64) & 1) != 0; }
 
   private:
     std::vector<std::uint64_t> words_;
@@ -205,11 +211,13 @@ class Balancer {
     BalanceReport run() {
         BalanceReport report;
         int done = -1;
+        const int dearest = positions_.size() > kTrio.size() ? kCostLimitOfMany : kCostLimits.back();
         for (const int limit : kCostLimits) {
+            if (limit > dearest) break;
             sizeUpTo(limit);
             if (options_.stop.stop_requested()) break;
-            const bool last = limit == kCostLimits.back();
-            const int most = last ? 3 * kDearestFly + orders_.back().cost : limit;
+            const bool last = limit == dearest;
+            const int most = last ? static_cast<int>(positions_.size()) * kDearestFly + orders_.back().cost : limit;
             prepare();
             for (int cost = done + 1; cost <= most && found_.size() < options_.wanted && (found_.empty() || found_.front().cost > 0) && !options_.stop.stop_requested(); ++cost) collect(cost);
             done = most;
@@ -230,7 +238,7 @@ class Balancer {
   private:
     struct Answer {
         std::size_t order = 0;
-        std::array<std::size_t, 3> variant{};  // by place
+        std::array<std::size_t, kPositions.size()> variant{};  // by place
         int cost = 0;
     };
 
@@ -246,10 +254,9 @@ class Balancer {
     // A fly by itself in a position: the wave's fullness and the rule card; a bead goes on only where the school has one.
     [[nodiscard]] double singleShortfall(const Variant& v, Position position) const {
         double sum = 0.0;
-        if (v.change.bead > 0 && !rules_.beads[static_cast<std::size_t>(position)]) return kMostShortfall;
+        if (v.change.bead > 0 && !rules_.beads[position]) return kMostShortfall;
         if (setting_.fullness) {
-            const double wave = position == Position::bob ? setting_.fullness->bob : position == Position::middle ? setting_.fullness->middle : setting_.fullness->point;
-            const double wanted = rules_.fullnessScale * wave;
+            const double wanted = rules_.fullnessScale * setting_.fullness->at(position);
             const Wanted range{std::max(0.0, wanted + rules_.fullness.low), wanted + rules_.fullness.high, rules_.fullness.nearWidth};
             sum += range.shortfall(v.figures.fullness);
         }
@@ -276,71 +283,77 @@ class Balancer {
         return std::min(p.variety + shortfallOfNumbers((*p.upper)[i].figures, (*p.lower)[j].figures, p.place, rules_), kMostShortfall);
     }
 
-    // Bit tables of what passes, for every order; a position without a fly passes with everything.
+    // For one order: which variants pass by themselves, and in bits which pass with which at each later place.
     struct Tables {
-        std::vector<std::vector<char>> first;  // place 0 with 1
-        std::vector<Bits> second;              // place 1 with 2
-        std::vector<Bits> across;              // place 0 with 2
-        std::array<std::vector<char>, 3> single;
+        std::vector<std::vector<char>> alive;                   // by place: passes, and with something at every other place
+        std::vector<std::vector<std::vector<Bits>>> rows;       // by place, later place and variant
     };
     void prepare() {
         tables_.clear();
         const std::size_t places = positions_.size();
         for (const Order& order : orders_) {
             Tables t;
+            t.alive.resize(places);
+            t.rows.assign(places, std::vector<std::vector<Bits>>(places));
             for (std::size_t p = 0; p < places; ++p)
-                for (std::size_t i = 0; i < count(order, p); ++i) t.single[p].push_back(singleShortfall(variant(order, p, i), positions_[p]) <= 0.0);
-            std::vector<char> upper(places > 1 ? count(order, 0) : 0, 0), middle(places > 1 ? count(order, 1) : 0, 0);
-            if (places > 1) {
-                const Pairing pair = pairing(order, 0, 1);
-                t.first.assign(upper.size(), std::vector<char>(middle.size(), 0));
-                for (std::size_t i = 0; i < upper.size(); ++i)
-                    for (std::size_t j = 0; t.single[0][i] && j < middle.size(); ++j)
-                        if (t.single[1][j] && passes(pair, i, j)) t.first[i][j] = upper[i] = middle[j] = 1;
-            }
-            // Only members of a pair that passes are asked about the third.
-            const auto rows = [&](std::size_t a, std::size_t b, const std::vector<char>& asked) {
-                const Pairing pair = pairing(order, a, b);
-                std::vector<Bits> list(asked.size(), Bits(count(order, b)));
-                for (std::size_t i = 0; i < list.size(); ++i)
-                    for (std::size_t j = 0; asked[i] && j < count(order, b); ++j)
-                        if (t.single[b][j] && passes(pair, i, j)) list[i].set(j);
-                return list;
-            };
-            if (places > 2) {
-                t.second = rows(1, 2, middle);
-                t.across = rows(0, 2, upper);
-            }
+                for (std::size_t i = 0; i < count(order, p); ++i) t.alive[p].push_back(singleShortfall(variant(order, p, i), positions_[p]) <= 0.0);
+            // A pair at a time: only what passes with something at the places before is asked about the next.
+            for (std::size_t b = 1; b < places; ++b)
+                for (std::size_t a = 0; a < b; ++a) compare(t, order, a, b);
             tables_.push_back(std::move(t));
         }
+    }
+    void compare(Tables& t, const Order& order, std::size_t a, std::size_t b) const {
+        const Pairing pair = pairing(order, a, b);
+        auto& rows = t.rows[a][b];
+        rows.assign(t.alive[a].size(), Bits(t.alive[b].size()));
+        std::vector<char> upper(t.alive[a].size(), 0), lower(t.alive[b].size(), 0);
+        for (std::size_t i = 0; i < upper.size(); ++i)
+            for (std::size_t j = 0; t.alive[a][i] && j < lower.size(); ++j)
+                if (t.alive[b][j] && passes(pair, i, j)) {
+                    rows[i].set(j);
+                    upper[i] = lower[j] = 1;
+                }
+        t.alive[a] = std::move(upper);
+        t.alive[b] = std::move(lower);
     }
 
     // Every team that passes and costs exactly this much, unless part of its changes would do.
     void collect(int cost) {
-        for (std::size_t o = 0; o < orders_.size(); ++o) {
-            const Order& order = orders_[o];
-            const Tables& t = tables_[o];
-            const int own = cost - order.cost;
-            if (own < 0) continue;
-            if (positions_.size() == 1) {
-                for (std::size_t i = 0; i < count(order, 0); ++i)
-                    if (t.single[0][i] && variant(order, 0, i).cost == own) keep({o, {i, 0, 0}, cost});
-                continue;
-            }
-            for (std::size_t i = 0; i < count(order, 0); ++i)
-                for (std::size_t j = 0; j < count(order, 1) && variant(order, 0, i).cost + variant(order, 1, j).cost <= own; ++j) {
-                    if (!t.first[i][j]) continue;
-                    const int left = own - variant(order, 0, i).cost - variant(order, 1, j).cost;
-                    if (positions_.size() == 2) {
-                        if (left == 0) keep({o, {i, j, 0}, cost});
-                        continue;
-                    }
-                    const auto [from, to] = withCost(order, 2, left);
-                    for (std::size_t k = Bits::nextInBoth(t.second[j], t.across[i], from, to); k < to; k = Bits::nextInBoth(t.second[j], t.across[i], k + 1, to)) {
-                        keep({o, {i, j, k}, cost});
-                        if (found_.size() >= options_.wanted) return;
-                    }
-                }
+        for (std::size_t o = 0; o < orders_.size() && found_.size() < options_.wanted; ++o) {
+            Answer answer{o, {}, cost};
+            if (const int own = cost - orders_[o].cost; own >= 0) choose(answer, 0, own);
+        }
+    }
+    // Chooses this place's variant and those of all later ones, for exactly `left`.
+    void choose(Answer& answer, std::size_t place, int left) {
+        const Order& order = orders_[answer.order];
+        const Tables& t = tables_[answer.order];
+        const bool last = place + 1 == positions_.size();
+        auto [from, to] = withCost(order, place, left);
+        if (!last) from = 0;
+        std::array<const Bits*, kPositions.size()> with{};
+        for (std::size_t p = 0; p < place; ++p) with[p] = &t.rows[p][place][answer.variant[p]];
+        for (std::size_t k = nextOf(with, place, from, to); k < to; k = nextOf(with, place, k + 1, to)) {
+            if (!t.alive[place][k]) continue;
+            answer.variant[place] = k;
+            if (last)
+                keep(answer);
+            else
+                choose(answer, place + 1, left - variant(order, place, k).cost);
+            if (found_.size() >= options_.wanted || options_.stop.stop_requested()) return;
+        }
+    }
+    // The next that passes with what is chosen at all places before.
+    static std::size_t nextOf(const std::array<const Bits*, kPositions.size()>& with, std::size_t places, std::size_t from, std::size_t end) {
+        if (places == 0) return from;
+        for (;;) {
+            const std::size_t next = Bits::nextInBoth(*with[0], *with[std::min<std::size_t>(1, places - 1)], from, end);
+            if (next >= end) return end;
+            bool all = true;
+            for (std::size_t p = 2; p < places; ++p) all = all && with[p]->has(next);
+            if (all) return next;
+            from = next + 1;
         }
     }
     [[nodiscard]] std::pair<std::size_t, std::size_t> withCost(const Order& order, std::size_t place, int cost) const {
@@ -371,79 +384,158 @@ class Balancer {
         return variant(order, place, answer.variant[place]).change;
     }
 
-    // Nothing passes: the least sum of shortfalls, then the least cost.
-    void findNearest() {
+    // Shortfalls as scores for the best triples: what is least is best, then what is cheapest. What a fly or a pair of
+    // them may not fail on `without` is never chosen where it does.
+    struct Demand {
+        TeamTerm term;
+        std::size_t a = 0, b = 0;  // places; the same where one fly is judged
+    };
+    static std::int32_t units(double shortfall, int cost) {
         constexpr double kShortfallUnits = 1000.0;
         constexpr std::int32_t kCostRoom = 128;
-        const auto units = [](double shortfall, int cost) { return -static_cast<std::int32_t>(std::lround(kShortfallUnits * shortfall)) * kCostRoom - cost; };
-        std::vector<std::pair<std::int64_t, Answer>> best;
-        for (std::size_t o = 0; o < orders_.size(); ++o) {
-            const Order& order = orders_[o];
-            TripleScores scores;
-            std::array<std::size_t, 3> counts{1, 1, 1};
-            for (std::size_t p = 0; p < positions_.size(); ++p) {
-                counts[p] = count(order, p);
-                for (std::size_t i = 0; i < counts[p]; ++i) scores.single[p].push_back(units(singleShortfall(variant(order, p, i), positions_[p]), variant(order, p, i).cost));
-            }
-            for (std::size_t p = positions_.size(); p < 3; ++p) scores.single[p].push_back(0);
-            const auto table = [&](std::size_t a, std::size_t b) {
-                ScoreTable result(counts[a], counts[b]);
-                if (b >= positions_.size()) return result;
-                const Pairing pair = pairing(order, a, b);
-                for (std::size_t i = 0; i < counts[a]; ++i)
-                    for (std::size_t j = 0; j < counts[b]; ++j) result.at(i, j) = units(shortfall(pair, i, j), 0);
-                return result;
-            };
-            scores.first = table(0, 1);
-            scores.second = table(1, 2);
-            scores.across = table(0, 2);
-            for (const Triple& triple : bestTriples(scores, 1, options_.stop).best) {
-                int cost = order.cost;
-                for (std::size_t p = 0; p < positions_.size(); ++p) cost += variant(order, p, triple.at[p]).cost;
-                best.emplace_back(triple.score - order.cost, Answer{o, triple.at, cost});
-            }
+        return -static_cast<std::int32_t>(std::lround(kShortfallUnits * shortfall)) * kCostRoom - cost;
+    }
+    [[nodiscard]] std::vector<std::int32_t> singleScores(const Order& order, std::size_t p, const std::optional<Demand>& demand) const {
+        std::vector<std::int32_t> scores;
+        for (std::size_t i = 0; i < count(order, p); ++i) {
+            const double shortfall = singleShortfall(variant(order, p, i), positions_[p]);
+            const bool refused = demand && demand->a == p && demand->b == p && shortfall > 0.0;
+            scores.push_back(refused ? kNever : units(shortfall, variant(order, p, i).cost));
         }
+        return scores;
+    }
+    [[nodiscard]] ScoreTable pairScores(const Order& order, std::size_t a, std::size_t b, const std::optional<Demand>& demand) const {
+        ScoreTable table(count(order, a), count(order, b));
+        const Pairing pair = pairing(order, a, b);
+        const bool asked = demand && demand->a == a && demand->b == b && demand->a != demand->b;
+        for (std::size_t i = 0; i < table.rows; ++i)
+            for (std::size_t j = 0; j < table.columns; ++j)
+                table.at(i, j) = asked && fails(demand->term, pair, i, j) ? kNever : units(shortfall(pair, i, j), 0);
+        return table;
+    }
+    [[nodiscard]] bool fails(TeamTerm term, const Pairing& pair, std::size_t i, std::size_t j) const {
+        if (term == TeamTerm::variety) return pair.variety > 0.0;
+        const JudgedPair judged = judgeNumbers((*pair.upper)[i].figures, (*pair.lower)[j].figures, pair.place, rules_);
+        return std::ranges::any_of(judged, [&](const JudgedTerm& own) { return own.term == term && own.shortfall > 0.0; });
+    }
+
+    // The nearest team of an order: exactly for up to three flies. Of four and five, one fly after the other is changed
+    // to what is best beside the others until nothing gains: near, and not proven.
+    [[nodiscard]] std::optional<std::pair<std::int64_t, Answer>> nearestOf(std::size_t o, const std::optional<Demand>& demand = {}) const {
+        const Order& order = orders_[o];
+        if (positions_.size() > kTrio.size()) return descendFromOwn(o, demand);
+        TripleScores scores;
+        for (std::size_t p = 0; p < kTrio.size(); ++p) scores.single[p] = p < positions_.size() ? singleScores(order, p, demand) : std::vector<std::int32_t>{0};
+        const auto table = [&](std::size_t a, std::size_t b) { return b < positions_.size() ? pairScores(order, a, b, demand) : ScoreTable(scores.single[a].size(), 1); };
+        scores.first = table(0, 1);
+        scores.second = table(1, 2);
+        scores.across = table(0, 2);
+        for (const Triple& triple : bestTriples(scores, 1, options_.stop).best) {
+            if (isNever(triple.score)) continue;
+            Answer answer{o, {}, order.cost};
+            for (std::size_t p = 0; p < positions_.size(); ++p) {
+                answer.variant[p] = triple.at[p];
+                answer.cost += variant(order, p, triple.at[p]).cost;
+            }
+            return std::pair(triple.score - order.cost, answer);
+        }
+        return std::nullopt;
+    }
+    [[nodiscard]] std::optional<std::pair<std::int64_t, Answer>> descendFromOwn(std::size_t o, const std::optional<Demand>& demand) const {
+        const Order& order = orders_[o];
+        const std::size_t places = positions_.size();
+        std::vector<std::vector<std::int32_t>> single;
+        std::vector<std::vector<ScoreTable>> pairs(places);
+        for (std::size_t p = 0; p < places; ++p) {
+            if (count(order, p) == 0) return std::nullopt;
+            single.push_back(singleScores(order, p, demand));
+            pairs[p].resize(places);
+        }
+        for (std::size_t a = 0; a < places; ++a)
+            for (std::size_t b = a + 1; b < places; ++b) pairs[a][b] = pairScores(order, a, b, demand);
+        Answer answer{o, {}, 0};
+        const auto of = [&](std::size_t p, std::size_t i) {  // all that place p has a share in, were it variant i
+            std::int64_t sum = single[p][i];
+            for (std::size_t q = 0; q < places; ++q)
+                if (q != p) sum += q < p ? pairs[q][p].at(answer.variant[q], i) : pairs[p][q].at(i, answer.variant[q]);
+            return sum;
+        };
+        for (bool gained = true; gained && !options_.stop.stop_requested();) {
+            gained = false;
+            for (std::size_t p = 0; p < places; ++p)
+                for (std::size_t i = 0; i < single[p].size(); ++i)
+                    if (of(p, i) > of(p, answer.variant[p])) {
+                        answer.variant[p] = i;
+                        gained = true;
+                    }
+        }
+        std::int64_t score = -order.cost;
+        answer.cost = order.cost;
+        for (std::size_t p = 0; p < places; ++p) {
+            score += single[p][answer.variant[p]];
+            answer.cost += variant(order, p, answer.variant[p]).cost;
+            for (std::size_t q = p + 1; q < places; ++q) score += pairs[p][q].at(answer.variant[p], answer.variant[q]);
+        }
+        return isNever(score) ? std::nullopt : std::optional(std::pair(score, answer));
+    }
+
+    // Nothing passes: the least sum of shortfalls, then the least cost.
+    void findNearest() {
+        std::vector<std::pair<std::int64_t, Answer>> best;
+        for (std::size_t o = 0; o < orders_.size(); ++o)
+            if (auto nearest = nearestOf(o)) best.push_back(*nearest);
         std::ranges::stable_sort(best, std::greater{}, [](const auto& b) { return b.first; });
         for (const auto& [score, answer] : best)
             if (found_.size() < options_.wanted) found_.push_back(answer);
     }
 
-    // What the nearest team still fails, and what fails instead wherever that is mended.
+    // What a team fails on, worst first.
+    struct Failing {
+        Demand demand;
+        double shortfall = 0.0;
+    };
+    [[nodiscard]] std::vector<Failing> failingOf(const Answer& answer) const {
+        const Order& order = orders_[answer.order];
+        std::vector<Failing> failing;
+        for (std::size_t a = 0; a < positions_.size(); ++a) {
+            const Variant& own = variant(order, a, answer.variant[a]);
+            if (const double shortfall = singleShortfall(own, positions_[a]); shortfall > 0.0)
+                failing.push_back({{setting_.card && !breachesOf(own.figures, *setting_.card, setting_.contest).empty() ? TeamTerm::rules : TeamTerm::fullness, a, a}, shortfall});
+            for (std::size_t b = a + 1; b < positions_.size(); ++b) {
+                const Pairing pair = pairing(order, a, b);
+                if (pair.variety > 0.0) failing.push_back({{TeamTerm::variety, a, b}, pair.variety});
+                for (const JudgedTerm& term : judgeNumbers(own.figures, variant(order, b, answer.variant[b]).figures, pair.place, rules_))
+                    if (term.shortfall > 0.0) failing.push_back({{term.term, a, b}, term.shortfall});
+            }
+        }
+        std::ranges::stable_sort(failing, std::greater{}, &Failing::shortfall);
+        return failing;
+    }
+
+    // Why not: what the nearest team still fails, and what fails instead, anywhere on the leader, in the nearest team
+    // that has it.
     void findConflicts(BalanceReport& report) const {
         if (found_.empty()) return;
-        const Order& order = orders_[found_.front().order];
-        for (std::size_t a = 0; a < positions_.size(); ++a)
-            for (std::size_t b = a + 1; b < positions_.size(); ++b) {
-                const PairPlace place = machair::placeOf(positions_[a], positions_[b], positions_);
-                const auto judged = [&](std::size_t i, std::size_t j) { return judgeNumbers(variant(order, a, i).figures, variant(order, b, j).figures, place, rules_); };
-                for (const JudgedTerm& failing : judged(found_.front().variant[a], found_.front().variant[b]))
-                    if (failing.shortfall > 0.0) report.conflicts.push_back(conflictOf(failing.term, a, b, order, judged));
+        for (const Failing& failing : failingOf(found_.front())) {
+            if (options_.stop.stop_requested()) return;
+            const std::string what = said(failing.demand);
+            const auto instead = nearestOf(found_.front().order, failing.demand);
+            if (!instead) {
+                report.conflicts.push_back(what + (failing.demand.term == TeamTerm::variety ? ": no size, turns, length or bead mends it, only another dressing"
+                                                                                             : ": no hook, turns, length or bead within reach mends it"));
+                continue;
             }
+            const auto others = failingOf(instead->second);
+            report.conflicts.push_back(others.empty() ? what + ": it can be had, at a cost beyond what is proposed"
+                                                      : what + " stands against " + said(others.front().demand) + ": where one is mended the other fails");
+        }
     }
-    template <class Judge>
-    std::string conflictOf(TeamTerm term, std::size_t a, std::size_t b, const Order& order, Judge judged) const {
-        const std::string pair = std::string(nameOf(positions_[a])) + " and " + std::string(nameOf(positions_[b]));
-        std::optional<std::pair<double, TeamTerm>> least;
-        bool alone = false;
-        for (std::size_t i = 0; i < count(order, a); ++i)
-            for (std::size_t j = 0; j < count(order, b); ++j) {
-                const JudgedPair terms = judged(i, j);
-                const auto own = std::ranges::find(terms.begin(), terms.end(), term, &JudgedTerm::term);
-                if (own == terms.end() || own->shortfall > 0.0) continue;
-                const double sum = terms.shortfall();
-                if (sum <= 0.0) alone = true;
-                const auto worst = std::ranges::max_element(terms.begin(), terms.end(), {}, &JudgedTerm::shortfall);
-                if (!least || sum < least->first) least = {sum, worst->term};
-            }
-        const auto said = [](TeamTerm t) {
-            std::string text(nameOf(t));
-            std::ranges::replace(text, '_', ' ');
-            return text;
-        };
-        const std::string what = said(term) + " of " + pair;
-        if (!least) return what + ": no hook, turns, length or bead within reach mends it";
-        if (alone) return what + ": it can be had by itself, but not together with what the third fly wants";
-        return what + " stands against " + said(least->second) + " of the same two: where one is mended the other fails";
+    [[nodiscard]] std::string said(const Demand& demand) const {
+        std::string text(nameOf(demand.term));
+        std::ranges::replace(text, '_', ' ');
+        text += demand.a == demand.b ? " of the " : " of ";
+        text += nameOf(positions_[demand.a]);
+        return demand.a == demand.b ? text : text + " and " + std::string(nameOf(positions_[demand.b]));
     }
 
     Proposal propose(const Answer& answer) const {
@@ -453,10 +545,9 @@ class Balancer {
         std::vector<TeamFly> flies;
         for (std::size_t p = 0; p < positions_.size(); ++p) {
             const std::string& id = flies_[order.fly[p]].pattern();
-            const auto slot = static_cast<std::size_t>(positions_[p]);
-            proposal.patterns[slot] = id;
+            proposal.patterns[positions_[p]] = id;
             const FlyChange change = variant(order, p, answer.variant[p]).change;
-            proposal.made[slot] = change;
+            proposal.made[positions_[p]] = change;
             const Pattern& before = *book_.findPattern(id);
             if (order.fly[p] != p) proposal.changes.push_back({positions_[p], before.title() + " goes on the " + std::string(nameOf(positions_[p]))});
             if (const auto edit = changeFly(book_, id, change)) {
@@ -533,15 +624,14 @@ Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposa
     Edit edit{{}, book};
     std::string words;
     for (const Position position : kPositions) {
-        const auto slot = static_cast<std::size_t>(position);
-        if (!proposal.patterns[slot] || proposal.made[slot] == FlyChange{}) continue;
-        auto changed = changeFly(edit.after, *proposal.patterns[slot], proposal.made[slot]);
+        if (!proposal.patterns[position] || proposal.made[position] == FlyChange{}) continue;
+        auto changed = changeFly(edit.after, *proposal.patterns[position], proposal.made[position]);
         if (!changed) return changed;
         edit.after = std::move(changed->after);
     }
     const auto spec = std::ranges::find(edit.after.teams, team, &TeamSpec::id);
     if (spec == edit.after.teams.end()) return noSuch(Place("teams"), "team", team);
-    for (const Position position : kPositions) spec->at(position) = proposal.patterns[static_cast<std::size_t>(position)];
+    spec->flies = proposal.patterns;
     for (const ProposedChange& change : proposal.changes) words += (words.empty() ? "" : "; ") + change.words;
     edit.words = words.empty() ? "nothing to change" : words;
     return edit;

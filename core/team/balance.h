@@ -1,5 +1,6 @@
 // The smallest change that makes a team pass: models.md section 11, Balance. An exact search over hook size and wire,
 // hackle turns and overshoot, a bead, and the order of the flies; costs are whole numbers, from the tier's own dressing.
+// Of four and five flies only neighbours are exchanged, changes of a fly go up to a cost of 13, and where nothing passes the nearest is not proven to be it.
 #pragma once
 
 #include <compare>
@@ -34,8 +35,8 @@ struct ProposedChange {
 struct Proposal {
     int cost = 0;
     std::vector<ProposedChange> changes;
-    std::array<std::optional<std::string>, 3> patterns;  // by position, after it
-    std::array<FlyChange, 3> made{};                     // by position
+    FliesByPosition patterns;  // after it
+    ByPosition<FlyChange> made;
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;
 };

@@ -22,12 +22,10 @@ double earned(double weight, double shortfall) { return weight * std::max(0.0, 1
 double singleScore(const BoxCandidate& fly, Position position, const SchoolRules& rules, const TeamSetting& setting) {
     double score = 0.0;
     if (setting.fullness) {
-        const double wave = position == Position::bob ? setting.fullness->bob : position == Position::middle ? setting.fullness->middle : setting.fullness->point;
-        score += earned(rules.fullness.weight, rules.fullness.shortfall(fly.figures.fullness - rules.fullnessScale * wave));
+        score += earned(rules.fullness.weight, rules.fullness.shortfall(fly.figures.fullness - rules.fullnessScale * setting.fullness->at(position)));
     }
     const TeamRole role = fly.role.value_or(TeamRole::any);
-    const TeamRole wanted = position == Position::bob ? TeamRole::bob : position == Position::middle ? TeamRole::middle : TeamRole::point;
-    if (role == TeamRole::any || role == wanted) score += rules.roleWeight;
+    if (role == TeamRole::any || role == roleAt(position)) score += rules.roleWeight;
     return score;
 }
 
@@ -108,15 +106,15 @@ Choice describe(const Triple& triple, const std::array<std::size_t, 3>& flies, c
     Choice choice;
     choice.flies = flies;
     choice.best = best;
-    const std::vector<Position> all(kPositions.begin(), kPositions.end());
+    const std::vector<Position> all(kTrio.begin(), kTrio.end());
     for (std::size_t a = 0; a < 3; ++a) {
         const BoxCandidate& fly = box[flies[a]];
         if (fly.tied == 0) {
             ++choice.toTie;
-            choice.reasons.push_back("tie " + fly.title + " for the " + std::string(nameOf(kPositions[a])));
+            choice.reasons.push_back("tie " + fly.title + " for the " + std::string(nameOf(kTrio[a])));
         }
         for (std::size_t b = a + 1; b < 3; ++b)
-            for (TeamCheck& check : checkPair(fly.figures, kPositions[a], box[flies[b]].figures, kPositions[b], placeOf(kPositions[a], kPositions[b], all), rules))
+            for (TeamCheck& check : checkPair(fly.figures, kTrio[a], box[flies[b]].figures, kTrio[b], placeOf(kTrio[a], kTrio[b], all), rules))
                 choice.checks.push_back(std::move(check));
     }
     choice.score = std::ceil(static_cast<double>(triple.score) / kTieShare) / kUnit;
@@ -125,9 +123,9 @@ Choice describe(const Triple& triple, const std::array<std::size_t, 3>& flies, c
         if (check.verdict != Verdict::pass || check.term == TeamTerm::sinkStep) choice.reasons.push_back(check.words);
     if (setting.fullness)
         for (std::size_t a = 0; a < 3; ++a) {
-            const double wave = a == 0 ? setting.fullness->bob : a == 1 ? setting.fullness->middle : setting.fullness->point;
+            const double wave = setting.fullness->at(kTrio[a]);
             const double own = box[flies[a]].figures.fullness;
-            choice.reasons.push_back("the " + std::string(nameOf(kPositions[a])) + " carries " + formatNumber(own, 0) + " fibres per mm of gape, the wave wants " +
+            choice.reasons.push_back("the " + std::string(nameOf(kTrio[a])) + " carries " + formatNumber(own, 0) + " fibres per mm of gape, the wave wants " +
                                      formatNumber(rules.fullnessScale * wave, 0));
         }
     return choice;
@@ -179,7 +177,7 @@ TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& r
     TripleScores scores;
     for (std::size_t p = 0; p < 3; ++p)
         for (const std::size_t fly : lists[p])
-            scores.single[p].push_back(units(singleScore(box[fly], kPositions[p], rules, setting)) - (box[fly].tied == 0 ? 1 : 0));
+            scores.single[p].push_back(units(singleScore(box[fly], kTrio[p], rules, setting)) - (box[fly].tied == 0 ? 1 : 0));
     const Contrasts contrasts(box);
     if (lists[0] == lists[1] && lists[1] == lists[2]) {
         fillTables(scores, box, contrasts, lists[0], rules);

@@ -37,7 +37,7 @@ struct SchoolRules {
     Wanted fullness{-3.0, 3.0, 5.0, 2.0};              // fibres per mm of gape off what the wave wants
     double fullnessScale = 1.0;                        // times what the wave wants
     double roleWeight = 1.0;                           // a fly in the position it was dressed for
-    std::array<bool, 3> beads{false, false, true};     // where one may be put on, by position
+    ByPosition<bool> beads{std::array{false, false, false, false, true}};  // where one may be put on
 };
 [[nodiscard]] SchoolRules rulesOf(School school);
 [[nodiscard]] SchoolRules rulesOf(const TeamSchool& own);

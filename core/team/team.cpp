@@ -69,7 +69,7 @@ TeamCheck inWords(const JudgedTerm& judged, Position upper, Position lower, Said
     return check;
 }
 
-void checkLeader(TeamReport& report, const LeaderSpec& leader) {
+void checkLeader(TeamReport& report, const LeaderMeasures& leader) {
     const auto judge = [&](TeamTerm term, const Wanted& wanted, Length length, Position upper, Position lower, std::string words, std::string mend) {
         const double value = length / metre;
         report.checks.push_back(inWords({term, value, &wanted, wanted.shortfall(value)}, upper, lower, {std::move(words), std::move(mend)}));
@@ -77,17 +77,14 @@ void checkLeader(TeamReport& report, const LeaderSpec& leader) {
     const auto metres = [](double v) { return formatNumber(v, 2) + " m"; };
     for (std::size_t i = 0; i + 1 < report.flies.size(); ++i) {
         const Position upper = report.flies[i].position, lower = report.flies[i + 1].position;
-        Length apart;
-        if (upper == Position::bob) apart += leader.bobToMiddle.value_or(1.2 * metre);
-        if (lower == Position::point) apart += leader.middleToPoint.value_or(1.2 * metre);
+        const Length apart = leader.fromTip(lower) - leader.fromTip(upper);
         judge(TeamTerm::spacing, report.rules.spacing, apart, upper, lower,
               "the " + name(upper) + " and the " + name(lower) + " are " + metres(apart / metre) + " apart",
               "space them from " + metres(report.rules.spacing.low) + " to " + metres(report.rules.spacing.high));
     }
     if (!report.flies.empty() && report.flies.front().position != Position::point) {
-        const Length dropper = leader.dropper.value_or(0.12 * metre);
-        judge(TeamTerm::dropper, report.rules.dropper, dropper, report.flies.front().position, report.flies.front().position,
-              "droppers of " + formatNumber(dropper / mm / 10.0, 0) + " cm",
+        judge(TeamTerm::dropper, report.rules.dropper, leader.dropper, report.flies.front().position, report.flies.front().position,
+              "droppers of " + formatNumber(leader.dropper / mm / 10.0, 0) + " cm",
               "from " + formatNumber(100.0 * report.rules.dropper.low, 0) + " to " + formatNumber(100.0 * report.rules.dropper.high, 0) +
                   " cm stands off the leader and doesn't wrap it");
     }
@@ -95,8 +92,7 @@ void checkLeader(TeamReport& report, const LeaderSpec& leader) {
 
 void checkFullness(TeamReport& report, const FullnessWanted& wave) {
     for (const TeamFly& fly : report.flies) {
-        const double wanted = report.rules.fullnessScale *
-                              (fly.position == Position::bob ? wave.bob : fly.position == Position::middle ? wave.middle : wave.point);
+        const double wanted = report.rules.fullnessScale * wave.at(fly.position);
         const Wanted& tolerance = report.rules.fullness;
         const Wanted range{std::max(0.0, wanted + tolerance.low), wanted + tolerance.high, tolerance.nearWidth};
         const double value = fly.figures.fullness;
@@ -114,8 +110,7 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
         for (const Breach& b : breachesOf(fly.figures, *setting.card, setting.contest)) breach(fly.position, "the " + name(fly.position) + ": ", b);
     LeaderFigures figures;
     figures.flies = static_cast<int>(report.flies.size());
-    const LeaderSpec spec = leader.value_or(LeaderSpec{});
-    figures.overall = spec.tipToBob.value_or(1.5 * metre) + spec.bobToMiddle.value_or(1.2 * metre) + spec.middleToPoint.value_or(1.2 * metre);
+    figures.overall = measuresOf(leader).overall();
     for (const TeamCheck& check : report.checks)
         if (check.term == TeamTerm::spacing && check.value) figures.spacings.push_back(*check.value * metre);
     for (const Breach& b : breachesOf(figures, *setting.card)) breach(Position::bob, "", b);
@@ -171,7 +166,7 @@ TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, cons
                 report.checks.push_back(std::move(check));
         }
     std::ranges::stable_sort(report.checks, {}, &TeamCheck::term);
-    if (report.flies.size() > 1) checkLeader(report, leader.value_or(LeaderSpec{}));
+    if (report.flies.size() > 1) checkLeader(report, measuresOf(leader));
     if (setting.fullness) checkFullness(report, *setting.fullness);
     if (setting.card) checkCard(report, setting, leader);
     for (const TeamCheck& check : report.checks) report.verdict = std::max(report.verdict, check.verdict);

@@ -1,4 +1,4 @@
-// Three flies as one instrument: models.md section 11. Every check is of one fly, of a pair or of the leader between
+// One to five flies as one instrument: models.md section 11. Every check is of one fly, of a pair or of the leader between
 // two, which is what makes the searches over teams exact.
 #pragma once
 

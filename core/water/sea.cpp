@@ -22,6 +22,17 @@ constexpr std::array<std::string_view, 13> kWindWords = {"calm", "light air", "a
 
 }  // namespace
 
+double FullnessWanted::at(Position position) const {
+    switch (position) {
+        case Position::bob: return bob;
+        case Position::upper: return 0.5 * (bob + middle);
+        case Position::middle: return middle;
+        case Position::lower: return 0.5 * (middle + point);
+        case Position::point: return point;
+    }
+    throw BrokenContract("unknown position");
+}
+
 WaveClass seaClass(Length waveHeight) {
     const double metres = waveHeight / metre;
     if (metres < 0.02) return WaveClass::calm;

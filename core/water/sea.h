@@ -6,6 +6,7 @@
 #include <string_view>
 #include <vector>
 
+#include "book/teams.h"
 #include "units/names.h"
 #include "units/quantity.h"
 
@@ -29,6 +30,8 @@ struct FullnessWanted {
     double bob = 0.0;
     double middle = 0.0;
     double point = 0.0;
+    // A fly between two others is wanted half as full as both together.
+    [[nodiscard]] double at(Position position) const;
 };
 
 struct Sea {

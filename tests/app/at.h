@@ -1,6 +1,8 @@
 // A bench at one of its stations, driven as a person would.
 #pragma once
 
+#include <QFile>
+#include <QFileDialog>
 #include <QLineEdit>
 #include <QToolButton>
 
@@ -20,6 +22,21 @@ class At : public Bench {
         QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
     }
     void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }
+    // Answers the file dialog that a button opened.
+    void answer(const QString& path) {
+        auto* dialog = window().findChild<QFileDialog*>();
+        REQUIRE(dialog != nullptr);
+        emit dialog->fileSelected(path);
+        emit dialog->filesSelected({path});
+        delete dialog;
+    }
+    // The same, and what was written there.
+    QByteArray writtenTo(const QString& path) {
+        answer(path);
+        QFile file(path);
+        REQUIRE(file.open(QIODevice::ReadOnly));
+        return file.readAll();
+    }
     void setText(const char* field, const QString& text) {
         auto* line = find<QLineEdit>(field);
         line->setFocus();

@@ -1,4 +1,4 @@
-// Check, Evening and Daybook's newer benches, and the ticket's mends, driven as a person would.
+// The Check station, the tray and the ticket's mends, driven as a person would.
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QFile>
@@ -12,9 +12,7 @@
 #include "check/hand_view.h"
 #include "check/photo_view.h"
 #include "cut/tray_view.h"
-#include "daybook/daybook_station.h"
 #include "drawing/photograph.h"
-#include "evening/timeline_view.h"
 #include "sizing/mending.h"
 #include "tests/app/at.h"
 
@@ -154,79 +152,6 @@ TEST_CASE("the hand's chart, the eye trainer and pairs out of a heap") {
     CHECK(bench.text("paired").contains(QStringLiteral("Worst pair 0.10 mm")));
     bench.find<QLineEdit>("lefts")->setText(QStringLiteral("eleven"));
     CHECK(bench.text("paired").startsWith(QStringLiteral("✗")));
-}
-
-TEST_CASE("the evening's blocks are dragged into the tier's own order, and the timetable follows") {
-    At bench(Station::evening);
-    auto* timeline = bench.find<TimelineView>("timeline");
-    auto* way = bench.find<QComboBox>("way");
-    REQUIRE(waitFor([&] { return !timeline->blockOf(0).isNull() && !timeline->blockOf(1).isNull(); }));
-    way->setCurrentIndex(1);
-    REQUIRE(timeline->blockOf(0).left() < timeline->blockOf(1).left());
-    bench.drag(timeline, timeline->blockOf(0).center(), QPointF(timeline->width() - 4.0, timeline->blockOf(0).center().y()));
-    CHECK(way->currentIndex() == 4);
-    CHECK(timeline->blockOf(0).left() > timeline->blockOf(1).left());
-    CHECK(bench.text("evening-said").contains(QStringLiteral("Your own times")));
-    way->setCurrentIndex(3);
-    CHECK(bench.text("evening-said").contains(QStringLiteral("Hands free")));
-}
-
-TEST_CASE("a fly of the box is chewed and lost, what to tie next becomes a batch, and what runs out is told") {
-    At bench(Station::evening);
-    auto* box = bench.find<QListWidget>("fly-box");
-    REQUIRE(box->count() > 3);
-    box->setCurrentRow(1);
-    const std::string id = box->item(1)->data(Qt::UserRole).toString().toStdString();
-    bench.click("box-chewed");
-    CHECK(box->item(1)->text().contains(QStringLiteral("1 chewed")));
-    bench.click("box-lost");
-    CHECK(box->item(1)->text().contains(QStringLiteral("1 lost")));
-    const Book kept = bench.kept();
-    CHECK(std::ranges::find(kept.box, id, &BoxFly::id)->lost == 1);
-    const std::size_t batches = bench.document().book().batches.size();
-    bench.find<QListWidget>("tie-next")->setCurrentRow(0);
-    bench.click("next-batch");
-    CHECK(bench.document().book().batches.size() == batches + 1);
-    CHECK(bench.find<QListWidget>("runs-out")->item(0)->text().contains(QStringLiteral("buy")));
-    auto* stock = bench.find<QListWidget>("runs-out");
-    stock->setCurrentRow(stock->count() - 1);
-    const std::string material = stock->currentItem()->data(Qt::UserRole).toString().toStdString();
-    CHECK(bench.document().book().findStock(material) == nullptr);
-    bench.setText("stock-count", QStringLiteral("3"));
-    REQUIRE(bench.document().book().findStock(material));
-    CHECK(*bench.document().book().findStock(material)->count == 3.0);
-    bench.setText("stock-count", QStringLiteral("none at all"));
-    CHECK(bench.text("stock-fault").contains(QStringLiteral("how much there is")));
-    bench.find<QListWidget>("batches")->setCurrentRow(0);
-    auto* day = bench.find<QLineEdit>("batch-day");
-    day->setFocus();
-    day->selectAll();
-    QTest::keyClicks(day, QStringLiteral("someday"));
-    QTest::keyClick(day, Qt::Key_Return);
-    CHECK(bench.text("batch-fault").contains(QStringLiteral("expected a date")));
-}
-
-TEST_CASE("a table of days is imported once its columns are named, and undo gives the book back") {
-    At bench(Station::daybook);
-    const Book before = bench.document().book();
-    QFile file(bench.path("days.csv"));
-    REQUIRE(file.open(QIODevice::WriteOnly));
-    file.write("When,hours,bob,fly,position\n2024-05-02,3,kelp-lantern,kelp-lantern,bob\n");
-    file.close();
-    auto* station = bench.window().findChild<DaybookStation*>();
-    station->importFrom(bench.path("days.csv"));
-    bench.click("take-in");
-    CHECK(bench.text("mapping-said").contains(QStringLiteral("date")));
-    CHECK(bench.document().book() == before);
-    auto* when = bench.find<QComboBox>("column-When");
-    when->setCurrentIndex(when->findData(QStringLiteral("date")));
-    bench.click("take-in");
-    CHECK(bench.document().book().days.size() == before.days.size() + 1);
-    CHECK(bench.document().book().days.front().fish.size() == 1);
-    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
-    CHECK(bench.document().book() == before);
-    bench.find<QComboBox>("factor")->setCurrentText(QStringLiteral("depth"));
-    CHECK(bench.text("compared").contains(QStringLiteral("fish a rod-hour")));
 }
 
 TEST_CASE("a warning's mend is done by its button and the warning is gone") {

@@ -30,10 +30,10 @@ TEST_CASE("flies are dragged from one position to another, and back by undo") {
     auto* view = bench.find<TeamView>("team-view");
     const TeamSpec before = *bench.document().team();
     bench.drag(view, view->rowOf(Position::bob).center(), view->rowOf(Position::point).center());
-    CHECK(bench.document().team()->bob == before.point);
-    CHECK(bench.document().team()->point == before.bob);
+    CHECK(bench.document().team()->at(Position::bob) == before.at(Position::point));
+    CHECK(bench.document().team()->at(Position::point) == before.at(Position::bob));
     CHECK(bench.text("verdict").contains(QStringLiteral("not a team")));
-    CHECK(bench.kept().findTeam(before.id)->bob == before.point);
+    CHECK(bench.kept().findTeam(before.id)->at(Position::bob) == before.at(Position::point));
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
     CHECK(*bench.document().team() == before);
 }
@@ -271,41 +271,3 @@ TEST_CASE("the season's table shows the month and is edited in place") {
     CHECK(season->item(0)->text().contains(QStringLiteral("anything black")));
 }
 
-TEST_CASE("a batch is added, tied one by one, and the evening tells what fits") {
-    At bench(Station::evening);
-    auto* list = bench.find<QListWidget>("batches");
-    const int before = list->count();
-    bench.find<QSpinBox>("wanted")->setValue(3);
-    bench.click("add-batch");
-    REQUIRE(list->count() == before + 1);
-    REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
-    list->setCurrentRow(before);
-    for (int i = 0; i < 3; ++i) bench.click("tie-one");
-    CHECK(bench.kept().batches.back().tied == 3);
-    bench.click("tie-one");
-    CHECK(bench.text("quiet").contains(QStringLiteral("expected a fly left to tie")));
-    bench.find<QSpinBox>("minutes")->setValue(0);
-    CHECK(bench.text("evening-said").contains(QStringLiteral("Within 0 min 0 of")));
-}
-
-TEST_CASE("a fish is three keys, and the rates know it") {
-    At bench(Station::daybook);
-    bench.setText("date", QStringLiteral("2026-08-31"));
-    bench.click("add-day");
-    REQUIRE(bench.find<QListWidget>("days")->currentItem()->text().startsWith(QStringLiteral("2026-08-31")));
-    bench.click("add-outing");
-    auto* station = bench.find<QWidget>("daybook");
-    QTest::keyClick(station, Qt::Key_P);
-    CHECK(bench.text("entry").contains(QStringLiteral("Rush Piper on the point")));
-    QTest::keyClick(station, Qt::Key_K);
-    QTest::keyClick(station, Qt::Key_Return);
-    const Day& day = *std::ranges::find(bench.document().book().days, "2026-08-31", &Day::id);
-    REQUIRE(day.fish.size() == 1);
-    CHECK(day.fish[0].pattern == "rush-piper");
-    CHECK(day.fish[0].kept == true);
-    CHECK(bench.document().kept() == 1);
-    bench.setText("date", QStringLiteral("2026-02-30"));
-    bench.click("add-day");
-    CHECK(bench.text("quiet").contains(QStringLiteral("expected a date")));
-    REQUIRE(waitFor([&] { return !bench.text("swap").isEmpty(); }));
-}

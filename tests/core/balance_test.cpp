@@ -45,10 +45,10 @@ TEST_CASE("each proposal passes when taken, costs what it says, and none of its 
         CHECK(weighTeam(taken.after, "west-shore")->verdict == Verdict::pass);
         CHECK(check(taken.after).empty());
         int cost = 0;
-        for (std::size_t p = 0; p < 3; ++p) cost += proposal.made[p].cost();
+        for (const Position p : kPositions) cost += proposal.made[p].cost();
         CHECK((proposal.cost - cost) % 3 == 0);
         // Undone one by one.
-        for (std::size_t p = 0; p < 3; ++p)
+        for (const Position p : kPositions)
             for (const auto member : {&FlyChange::size, &FlyChange::wire, &FlyChange::turns, &FlyChange::overshoot, &FlyChange::bead}) {
                 if (proposal.made[p].*member == 0) continue;
                 Proposal less = proposal;
@@ -64,7 +64,7 @@ TEST_CASE("no single cheaper change that passes is missed") {
     const Book book = unsteady();
     const BalanceReport report = balanceTeam(book, "west-shore").value();
     const TeamSpec& team = *book.findTeam("west-shore");
-    for (const Position position : kPositions)
+    for (const Position position : kTrio)
         for (const FlyChange& change : {FlyChange{1, 0, 0, 0, 0}, {-1, 0, 0, 0, 0}, {0, 1, 0, 0, 0}, {0, -1, 0, 0, 0}, {0, 0, 1, 0, 0}, {0, 0, -1, 0, 0}, {0, 0, -2, 0, 0}, {0, 0, 0, 1, 0}, {0, 0, 0, -2, 0}}) {
             const auto changed = changeFly(book, *team.at(position), change);
             if (!changed || weighTeam(changed->after, "west-shore")->verdict != Verdict::pass) continue;
@@ -86,11 +86,59 @@ TEST_CASE("out of reach the nearest is shown, and what stands against what") {
 
 TEST_CASE("teams of two and of one are balanced on the pairs that exist") {
     Book book = unsteady();
-    book.teams[0].middle.reset();
+    book.teams[0].at(Position::middle).reset();
     CHECK(balanceTeam(book, "west-shore").value().proposals.size() >= 1);
-    book.teams[0].bob.reset();
+    book.teams[0].at(Position::bob).reset();
     CHECK(balanceTeam(book, "west-shore").value().proposals[0].cost == 0);
     CHECK_FALSE(balanceTeam(book, "nobody"));
+}
+
+TEST_CASE("a check that can't be had with the others is named with what it stands against, and not otherwise") {
+    const BalanceReport report = balanceTeam(demoBook(), "first-evening").value();
+    for (const std::string& conflict : report.conflicts) {
+        INFO(conflict);
+        const bool against = conflict.find(" stands against ") != std::string::npos;
+        const bool never = conflict.find(" mends it") != std::string::npos;
+        CHECK(against != never);
+    }
+    // The two halves of a conflict are two different checks.
+    for (const std::string& conflict : report.conflicts)
+        if (const auto at = conflict.find(" stands against "); at != std::string::npos) {
+            const std::string rest = conflict.substr(at + 16);
+            CHECK(conflict.substr(0, at) != rest.substr(0, rest.find(':')));
+        }
+    // A fly too full for the wave by itself is in the list as well.
+    TeamSetting flat;
+    flat.fullness = FullnessWanted{0.2, 0.1, 0.1};
+    const BalanceReport full = balanceTeam(demoBook(), "west-shore", flat).value();
+    CHECK_FALSE(full.withinReach);
+    CHECK(std::ranges::any_of(full.conflicts, [](const std::string& c) { return c.starts_with("fullness of the "); }));
+}
+
+TEST_CASE("four and five flies are balanced by the same changes, and the order by exchanging neighbours") {
+    Book book = demoBook();
+    TeamSpec& team = book.teams[0];
+    team.leader = LeaderSpec{};
+    team.leader->bobToMiddle = 2.4 * metre;  // room between them
+    for (const int flies : {4, 5}) {
+        team.leader->middleToPoint = flies == 5 ? 2.4 * metre : 1.2 * metre;
+        team.at(Position::upper) = "shingle-wren";
+        if (flies == 5) team.at(Position::lower) = "dune-bell";
+        const auto before = weighTeam(book, "west-shore").value();
+        REQUIRE(before.flies.size() == static_cast<std::size_t>(flies));
+        const BalanceReport report = balanceTeam(book, "west-shore").value();
+        REQUIRE_FALSE(report.proposals.empty());
+        for (const Proposal& proposal : report.proposals) {
+            const auto after = weighTeam(takeProposal(book, "west-shore", proposal)->after, "west-shore").value();
+            CHECK(after.flies.size() == static_cast<std::size_t>(flies));
+            CHECK(after.verdict == proposal.verdict);
+            double was = 0.0, is = 0.0;
+            for (const TeamCheck& c : before.checks) was += c.shortfall;
+            for (const TeamCheck& c : after.checks) is += c.shortfall;
+            CHECK(is <= was);
+        }
+        CHECK(report.withinReach == (report.proposals.front().verdict == Verdict::pass));
+    }
 }
 
 TEST_CASE("a change of a fly is said in words and keeps the rest of the book") {

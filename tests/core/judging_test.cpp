@@ -160,14 +160,14 @@ TEST_CASE("how long to count and how fast to draw put the point where it was ask
     Handling h;
     h.count = count.value * second;
     h.retrieveFor = Time{};
-    CHECK_THAT(*runDrift(rig, h).samples.back().depth[2] / metre, WithinAbs(0.5, 0.03));
+    CHECK_THAT(*runDrift(rig, h).samples.back().depth[Position::point] / metre, WithinAbs(0.5, 0.03));
     CHECK_FALSE(countFor(rig, Position::point, 9.0 * metre).found);
     h.count = 5.0 * second;
     h.retrieveFor = 6.0 * second;
     const Answer draw = retrieveFor(rig, h, Position::point, 0.4 * metre);
     REQUIRE(draw.found);
     h.retrieve = draw.value * metrePerSecond;
-    CHECK_THAT(*runDrift(rig, h).samples.back().depth[2] / metre, WithinAbs(0.4, 0.03));
+    CHECK_THAT(*runDrift(rig, h).samples.back().depth[Position::point] / metre, WithinAbs(0.4, 0.03));
     CHECK_FALSE(retrieveFor(rig, h, Position::point, 5.0 * metre).found);
     CHECK_FALSE(spacingFor(rig, h).found);  // without a lift
     CHECK(spacingFor(rig, h).words.find("a lift is needed") != std::string::npos);

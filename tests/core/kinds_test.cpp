@@ -50,10 +50,10 @@ TEST_CASE("a dressing taken out leaves its teams, but never one without a fly") 
     Book book = demoBook();
     const auto gone = removePattern(book, "kelp-lantern");
     REQUIRE(gone);
-    CHECK_FALSE(gone->after.teams[0].bob);
+    CHECK_FALSE(gone->after.teams[0].at(Position::bob));
     CHECK(check(gone->after).empty());
-    book.teams[0].middle.reset();
-    book.teams[0].point.reset();
+    book.teams[0].at(Position::middle).reset();
+    book.teams[0].at(Position::point).reset();
     CHECK_FALSE(removePattern(book, "kelp-lantern"));
 }
 

@@ -40,7 +40,7 @@ Handling drawn(double count, double speed, double seconds) {
     h.retrieveFor = seconds * second;
     return h;
 }
-double depthOf(const DriftSample& sample, Position p) { return *sample.depth[static_cast<std::size_t>(p)] / metre; }
+double depthOf(const DriftSample& sample, Position p) { return *sample.depth[p] / metre; }
 
 }  // namespace
 
@@ -89,6 +89,27 @@ TEST_CASE("towed for four minutes the leader hangs as the settled tow says, with
     }
 }
 
+TEST_CASE("four and five flies come to hang where the settled tow has them, each below the one before") {
+    Book book = demoBook();
+    TeamSpec& team = book.teams[0];
+    team.at(Position::upper) = "shingle-wren";
+    for (const int flies : {4, 5}) {
+        if (flies == 5) team.at(Position::lower) = "dune-bell";
+        const Rig rig = rigOf(weighTeam(book, "west-shore")->flies, measuresOf(team.leader));
+        const Tow tow = settledTow(rig, 0.3 * metrePerSecond);
+        REQUIRE(tow.flies.size() == static_cast<std::size_t>(flies));
+        DriftOptions quick;
+        quick.link = kDraggingLink;
+        quick.step = kDraggingStep;
+        const DriftReport run = runDrift(rig, drawn(0.0, 0.3, 240.0), quick);
+        for (std::size_t i = 0; i < tow.flies.size(); ++i) {
+            CAPTURE(flies, nameOf(tow.flies[i].position));
+            CHECK_THAT(depthOf(run.samples.back(), tow.flies[i].position), WithinRel(tow.flies[i].depth / metre, 0.01));
+            if (i > 0) CHECK(tow.flies[i].behind > tow.flies[i - 1].behind);
+        }
+    }
+}
+
 TEST_CASE("half the time step moves no fly by 1 % in count and retrieve") {
     const Rig rig = demoRig();
     for (const double speed : {0.15, 0.3, 0.6}) {
@@ -97,7 +118,7 @@ TEST_CASE("half the time step moves no fly by 1 % in count and retrieve") {
         const DriftReport fine = runDrift(rig, drawn(5.0, speed, 10.0)), rough = runDrift(rig, drawn(5.0, speed, 10.0), coarse);
         REQUIRE(fine.samples.size() == rough.samples.size());
         for (std::size_t i = 0; i < fine.samples.size(); ++i)
-            for (const Position p : kPositions) {
+            for (const Position p : kTrio) {
                 const double depth = depthOf(fine.samples[i], p);
                 REQUIRE(std::abs(depthOf(rough.samples[i], p) - depth) <= 0.01 * std::max(depth, 0.05));
             }
@@ -170,9 +191,9 @@ TEST_CASE("in the lift the bob breaks the surface, holds and clears it; slower t
     REQUIRE(run.bobBreaks);
     CHECK(*run.bobBreaks > 0.0 * second);
     CHECK(*run.bobClear + *run.bobHolds > 1.0 * second);
-    for (const Position p : kPositions) {
+    for (const Position p : kTrio) {
         Time whole;
-        for (const Time band : run.bands[static_cast<std::size_t>(p)]) whole += band;
+        for (const Time band : run.bands[p]) whole += band;
         CHECK_THAT(whole / second, WithinAbs(run.samples.back().time / second, 0.05));
     }
     CHECK_FALSE(runDrift(demoRig(), drawn(1.0, 0.3, 1.0)).bobBreaks);
@@ -211,8 +232,8 @@ TEST_CASE("a rig without some of its flies is a leader all the same") {
     const DriftReport bare = runDrift(rigOf({}, m), drawn(2.0, 0.3, 2.0));
     CHECK(bare.count.failed == 0);
     const DriftReport two = runDrift(rigOf({teamFly(Position::bob, planPattern(book, "kelp-lantern").value(), {}), teamFly(Position::point, planPattern(book, "rush-piper").value(), {})}, m), drawn(2.0, 0.3, 2.0));
-    CHECK_FALSE(two.samples.back().depth[1]);
-    CHECK(two.samples.back().depth[2]);
+    CHECK_FALSE(two.samples.back().depth[Position::middle]);
+    CHECK(two.samples.back().depth[Position::point]);
 }
 
 TEST_CASE("a wave moves the flies and the mean stays near the still water's") {
@@ -221,6 +242,37 @@ TEST_CASE("a wave moves the flies and the mean stays near the still water's") {
     wave.surface = {0.07, 3.2, 5.6, 0.0};
     const DriftReport run = runDrift(rig, drawn(5.0, 0.3, 5.0), wave);
     for (const DriftSample& s : run.samples)
-        for (const Position p : kPositions) REQUIRE(std::isfinite(depthOf(s, p)));
+        for (const Position p : kTrio) REQUIRE(std::isfinite(depthOf(s, p)));
     CHECK(run.count.failed == 0);
+}
+
+TEST_CASE("three phases of no wave are one, and in a wave they spread about their mean, more the higher it is") {
+    const Rig rig = demoRig();
+    const Handling h = drawn(2.0, 0.3, 3.0);
+    DriftOptions quick;
+    quick.link = kDraggingLink;
+    quick.step = kDraggingStep;
+    double before = 0.0;
+    for (const double amplitude : {0.0, 0.03, 0.10}) {
+        quick.surface = {amplitude, 3.2, 5.6, 0.0};
+        const DriftReport run = runDrift(rig, h, quick);
+        const WaveSpread spread = otherPhases(rig, h, quick, run);
+        REQUIRE(spread.others.size() == 2);
+        double most = 0.0;
+        for (const Position p : kTrio) {
+            REQUIRE(spread.depth[p]);
+            most = std::max(most, spread.depth[p]->spread / metre);
+        }
+        CHECK_FALSE(spread.depth[Position::upper]);
+        if (amplitude == 0.0)
+            CHECK(most == 0.0);
+        else
+            CHECK(most > before);
+        CHECK(most <= 2.0 * amplitude + 1e-12);  // no fly is thrown further than the water moves
+        before = most;
+    }
+    std::stop_source source;
+    source.request_stop();
+    quick.stop = source.get_token();
+    CHECK(otherPhases(rig, h, quick, runDrift(rig, h, quick)).stopped);
 }

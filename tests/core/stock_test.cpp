@@ -182,8 +182,8 @@ TEST_CASE("a tier's own times are the median of what was logged, from three flie
 TEST_CASE("two flies are compared within the days both were on, once there are five") {
     Book book = demoBook();
     book.days.clear();
-    const Outing both{3.0, "kelp-lantern", "heather-tinker", {}, {}};
-    const Outing alone{3.0, {}, "heather-tinker", {}, {}};
+    const Outing both{3.0, trioOf("kelp-lantern", "heather-tinker", {})};
+    const Outing alone{3.0, trioOf({}, "heather-tinker", {})};
     for (int d = 1; d <= 4; ++d) book.days.push_back(dayOf(("2026-05-0" + std::to_string(d)).c_str(), {both}, {fishOf("kelp-lantern", Position::bob), fishOf("kelp-lantern", Position::bob)}));
     // A splendid day on which only one of the two was fished.
     book.days.push_back(dayOf("2026-06-01", {alone}, std::vector<Fish>(20, fishOf("heather-tinker", Position::middle))));
@@ -200,9 +200,9 @@ TEST_CASE("two flies are compared within the days both were on, once there are f
 
 TEST_CASE("hours are weighed by the time that a fly spends in each band of depth") {
     Book book = demoBook();
-    book.days = {dayOf("2026-05-01", {{4.0, "kelp-lantern", {}, "rush-piper", {}}}, {fishOf("rush-piper", Position::point, 0.25 * metre), fishOf("kelp-lantern", Position::bob, 0.04 * metre)}),
+    book.days = {dayOf("2026-05-01", {{4.0, trioOf("kelp-lantern", {}, "rush-piper")}}, {fishOf("rush-piper", Position::point, 0.25 * metre), fishOf("kelp-lantern", Position::bob, 0.04 * metre)}),
                  // Its fish have no depth: it says nothing of depth.
-                 dayOf("2026-05-02", {{4.0, "kelp-lantern", {}, "rush-piper", {}}}, {fishOf("rush-piper", Position::point)})};
+                 dayOf("2026-05-02", {{4.0, trioOf("kelp-lantern", {}, "rush-piper")}}, {fishOf("rush-piper", Position::point)})};
     const auto shares = [](const Outing&, Position position) { return position == Position::bob ? std::vector<double>{1.0} : std::vector<double>{0.0, 0.25, 0.75}; };
     const auto rates = ratesByDepth(book, shares);
     REQUIRE(rates.size() == 3);

@@ -15,24 +15,24 @@ using namespace machair::tests;
 TEST_CASE("two flies change places, and an empty position takes one") {
     Book book = demoBook();
     const Edit edit = swapTeamFlies(book, "west-shore", Position::bob, Position::point).value();
-    CHECK(edit.after.teams[0].bob == "rush-piper");
-    CHECK(edit.after.teams[0].point == "kelp-lantern");
+    CHECK(edit.after.teams[0].at(Position::bob) == "rush-piper");
+    CHECK(edit.after.teams[0].at(Position::point) == "kelp-lantern");
     CHECK(edit.words == "Rush Piper on the bob, Kelp Lantern on the point");
     CHECK(swapTeamFlies(edit.after, "west-shore", Position::bob, Position::point)->after == book);
-    book.teams[0].middle.reset();
-    CHECK(swapTeamFlies(book, "west-shore", Position::bob, Position::middle)->after.teams[0].middle == "kelp-lantern");
+    book.teams[0].at(Position::middle).reset();
+    CHECK(swapTeamFlies(book, "west-shore", Position::bob, Position::middle)->after.teams[0].at(Position::middle) == "kelp-lantern");
     CHECK_FALSE(swapTeamFlies(book, "nobody", Position::bob, Position::middle));
 }
 
 TEST_CASE("a new team has an id of its own and the first team's leader; a fly that is not there is refused") {
     const Book book = demoBook();
-    const Edit one = addTeam(book, "Evening", {"kelp-lantern", std::nullopt, "rush-piper"}).value();
-    const Edit two = addTeam(one.after, "Evening", {"soot-ember", std::nullopt, std::nullopt}).value();
+    const Edit one = addTeam(book, "Evening", trioOf("kelp-lantern", std::nullopt, "rush-piper")).value();
+    const Edit two = addTeam(one.after, "Evening", trioOf("soot-ember", std::nullopt, std::nullopt)).value();
     CHECK(one.after.teams.back().id != two.after.teams.back().id);
     CHECK(one.after.teams.back().leader == book.teams.front().leader);
     CHECK(check(two.after).empty());
-    CHECK_FALSE(addTeam(book, "None", {std::nullopt, std::nullopt, std::nullopt}));
-    CHECK_FALSE(addTeam(book, "Wrong", {"nobody", std::nullopt, std::nullopt}));
+    CHECK_FALSE(addTeam(book, "None", trioOf(std::nullopt, std::nullopt, std::nullopt)));
+    CHECK_FALSE(addTeam(book, "Wrong", trioOf("nobody", std::nullopt, std::nullopt)));
 }
 
 TEST_CASE("a school is chosen, copied, and its numbers change what the team is judged by") {
@@ -139,7 +139,7 @@ TEST_CASE("a day is of the calendar and its own, its hours fit into it, its fish
     CHECK(book.days[1].wind == 6.0 * metrePerSecond);
     CHECK_FALSE(addDay(book, "2026-06-10", std::nullopt));
     CHECK_FALSE(addDay(book, "yesterday", std::nullopt));
-    book = addOuting(book, "2026-06-10", 20.0, {"kelp-lantern", std::nullopt, std::nullopt})->after;
+    book = addOuting(book, "2026-06-10", 20.0, trioOf("kelp-lantern", std::nullopt, std::nullopt))->after;
     CHECK_FALSE(addOuting(book, "2026-06-10", 5.0, {}));
     CHECK_FALSE(addOuting(book, "2026-06-10", 0.0, {}));
     CHECK_FALSE(addOuting(book, "2026-07-07", 1.0, {}));

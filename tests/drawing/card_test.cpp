@@ -87,3 +87,20 @@ TEST_CASE("a team's sheet is written whole") {
     const QImage page = printed(pdf, folder.path(), 10.0);
     CHECK(std::abs(page.width() / 10.0 - drawing::kSheetWidth) < kPagePoint);
 }
+
+TEST_CASE("a contest's gauge is as long as its longest fly to a tenth, and says no where the card has none") {
+    QTemporaryDir folder;
+    RuleCard card;
+    card.id = "cup";
+    card.longestFly = 23.8 * mm;
+    const QString pdf = folder.filePath(QStringLiteral("gauge.pdf"));
+    REQUIRE(drawing::writeContestGauge(pdf, card, QStringLiteral("caution")).isEmpty());
+    const QImage page = printed(pdf, folder.path());
+    REQUIRE_FALSE(page.isNull());
+    CHECK(std::abs(longestRun(page, static_cast<int>(48.0 * kPerMm), qRgb(0x9a, 0x3d, 0x1c)) - 23.8) < 0.1);
+    CHECK(std::abs(longestRun(page, static_cast<int>((drawing::kCardHeight - 6.0 + 0.3) * kPerMm), qRgb(0x2b, 0x27, 0x22)) - 50.0) < 0.1);
+    card.longestFly = 200.0 * mm;
+    CHECK(drawing::writeContestGauge(pdf, card, {}).contains(QStringLiteral("longer than the card")));
+    card.longestFly.reset();
+    CHECK(drawing::writeContestGauge(pdf, card, {}).contains(QStringLiteral("no longest fly")));
+}

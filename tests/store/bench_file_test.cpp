@@ -88,7 +88,7 @@ TEST_CASE("missing materials, hooks and flies, ids twice and empty teams are fau
     CHECK(has(lines, "patterns[0].parts[1].material: "));
     CHECK(has(lines, "patterns[1].hook: "));
     CHECK(has(lines, "hooks[2].id: "));
-    CHECK(has(lines, "teams[1]: expected at least one of bob, middle and point"));
+    CHECK(has(lines, "teams[1]: expected at least one fly, as bob, middle or point"));
     CHECK(has(lines, "teams[0].bob: "));
 }
 

@@ -1,0 +1,129 @@
+// The Evening station: batches, the timetable, the clock, the box, what runs out, what is written out.
+#include <QComboBox>
+#include <QFile>
+#include <QListWidget>
+#include <QSpinBox>
+
+#include "evening/evening_station.h"
+#include "evening/timeline_view.h"
+#include "tests/app/at.h"
+
+using namespace machair;
+using namespace machair::app;
+using namespace machair::app::tests;
+
+TEST_CASE("the evening's blocks are dragged into the tier's own order, and the timetable follows") {
+    At bench(Station::evening);
+    auto* timeline = bench.find<TimelineView>("timeline");
+    auto* way = bench.find<QComboBox>("way");
+    REQUIRE(waitFor([&] { return !timeline->blockOf(0).isNull() && !timeline->blockOf(1).isNull(); }));
+    way->setCurrentIndex(1);
+    REQUIRE(timeline->blockOf(0).left() < timeline->blockOf(1).left());
+    bench.drag(timeline, timeline->blockOf(0).center(), QPointF(timeline->width() - 4.0, timeline->blockOf(0).center().y()));
+    CHECK(way->currentIndex() == 4);
+    CHECK(timeline->blockOf(0).left() > timeline->blockOf(1).left());
+    CHECK(bench.text("evening-said").contains(QStringLiteral("Your own times")));
+    way->setCurrentIndex(3);
+    CHECK(bench.text("evening-said").contains(QStringLiteral("Hands free")));
+}
+
+TEST_CASE("a fly of the box is chewed and lost, what to tie next becomes a batch, and what runs out is told") {
+    At bench(Station::evening);
+    auto* box = bench.find<QListWidget>("fly-box");
+    REQUIRE(box->count() > 3);
+    box->setCurrentRow(1);
+    const std::string id = box->item(1)->data(Qt::UserRole).toString().toStdString();
+    bench.click("box-chewed");
+    CHECK(box->item(1)->text().contains(QStringLiteral("1 chewed")));
+    bench.click("box-lost");
+    CHECK(box->item(1)->text().contains(QStringLiteral("1 lost")));
+    const Book kept = bench.kept();
+    CHECK(std::ranges::find(kept.box, id, &BoxFly::id)->lost == 1);
+    const std::size_t batches = bench.document().book().batches.size();
+    bench.find<QListWidget>("tie-next")->setCurrentRow(0);
+    bench.click("next-batch");
+    CHECK(bench.document().book().batches.size() == batches + 1);
+    CHECK(bench.find<QListWidget>("runs-out")->item(0)->text().contains(QStringLiteral("buy")));
+    auto* stock = bench.find<QListWidget>("runs-out");
+    stock->setCurrentRow(stock->count() - 1);
+    const std::string material = stock->currentItem()->data(Qt::UserRole).toString().toStdString();
+    CHECK(bench.document().book().findStock(material) == nullptr);
+    bench.setText("stock-count", QStringLiteral("3"));
+    REQUIRE(bench.document().book().findStock(material));
+    CHECK(*bench.document().book().findStock(material)->count == 3.0);
+    bench.setText("stock-count", QStringLiteral("none at all"));
+    CHECK(bench.text("stock-fault").contains(QStringLiteral("how much there is")));
+    bench.find<QListWidget>("batches")->setCurrentRow(0);
+    auto* day = bench.find<QLineEdit>("batch-day");
+    day->setFocus();
+    day->selectAll();
+    QTest::keyClicks(day, QStringLiteral("someday"));
+    QTest::keyClick(day, Qt::Key_Return);
+    CHECK(bench.text("batch-fault").contains(QStringLiteral("expected a date")));
+}
+
+TEST_CASE("a batch is added, tied one by one, and the evening tells what fits") {
+    At bench(Station::evening);
+    auto* list = bench.find<QListWidget>("batches");
+    const int before = list->count();
+    bench.find<QSpinBox>("wanted")->setValue(3);
+    bench.click("add-batch");
+    REQUIRE(list->count() == before + 1);
+    REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
+    list->setCurrentRow(before);
+    for (int i = 0; i < 3; ++i) bench.click("tie-one");
+    CHECK(bench.kept().batches.back().tied == 3);
+    bench.click("tie-one");
+    CHECK(bench.text("quiet").contains(QStringLiteral("expected a fly left to tie")));
+    bench.find<QSpinBox>("minutes")->setValue(0);
+    CHECK(bench.text("evening-said").contains(QStringLiteral("Within 0 min 0 of")));
+}
+
+
+TEST_CASE("what the evening leaves undone is named") {
+    At bench(Station::evening);
+    REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
+    auto* minutes = bench.find<QSpinBox>("minutes");
+    minutes->setValue(20);
+    const QString tight = bench.text("evening-said");
+    for (const Batch& batch : bench.document().book().batches)
+        if (batch.left() > 0) CHECK(tight.contains(QStringLiteral("not by then")));
+    minutes->setValue(minutes->maximum());
+    CHECK_FALSE(bench.text("evening-said").contains(QStringLiteral("not by then")));
+}
+
+TEST_CASE("an evening that runs rings for each coat as it is due, and ends when it is told") {
+    At bench(Station::evening);
+    REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
+    auto* station = bench.window().findChild<EveningStation*>();
+    auto* timeline = bench.find<TimelineView>("timeline");
+    station->quicken(20'000.0);  // three milliseconds a minute
+    CHECK_FALSE(timeline->now());
+    bench.click("run-evening");
+    REQUIRE(waitFor([&] { return bench.text("quiet").startsWith(QStringLiteral("Now: coat")); }));
+    CHECK(timeline->now().value_or(0.0) > 0.0);
+    REQUIRE(waitFor([&] { return bench.text("coat-due").contains(QStringLiteral("every coat was rung")); }));
+    bench.click("run-evening");
+    CHECK_FALSE(timeline->now());
+    CHECK_FALSE(bench.find<QLabel>("coat-due")->isVisible());
+}
+
+TEST_CASE("the evening goes into a calendar and the shopping into a list, from the window") {
+    At bench(Station::evening);
+    REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
+    bench.click("calendar");
+    const QByteArray calendar = bench.writtenTo(bench.path("evening.ics"));
+    CHECK(calendar.startsWith("BEGIN:VCALENDAR"));
+    CHECK(calendar.contains("SUMMARY:At the vice"));
+    CHECK(calendar.contains("BEGIN:VALARM"));
+    bench.click("buying");
+    const QByteArray table = bench.writtenTo(bench.path("buying.csv"));
+    CHECK(table.startsWith("material,has,wants,buy"));
+    bench.click("buying");
+    const QByteArray text = bench.writtenTo(bench.path("buying.txt"));
+    for (const QByteArray& line : text.split('\n'))
+        if (!line.isEmpty()) CHECK(line.contains(": "));
+    bench.click("calendar");
+    bench.answer(QStringLiteral("/nowhere/at/all/evening.ics"));
+    CHECK(bench.text("quiet").contains(QStringLiteral("/nowhere/at/all")));
+}
