@@ -1,6 +1,7 @@
 #include "store/records.h"
 
 #include <algorithm>
+#include <atomic>
 #include <thread>
 
 #include "sizing/plan.h"
@@ -44,7 +45,7 @@ Result<OpenedBench> readBench(std::string_view text, Checking checking) {
 
 namespace {
 
-constexpr std::size_t kWorthAThread = 2000;  // records; a thread costs about what ten of them do
+constexpr std::size_t kChunk = 1000;  // records that a thread takes at a time; starting one costs about what ten of them do
 
 // The records from `first` up to `last`, into their places.
 template <class Record>
@@ -66,14 +67,16 @@ Result<ReadRecords<Record>> readRecords(std::string_view list, std::span<const s
     const Trail place(list);
     ReadRecords<Record> read;
     read.records.resize(texts.size());
-    const std::size_t threads = std::clamp<std::size_t>(texts.size() / kWorthAThread, 1, std::max(1U, std::thread::hardware_concurrency()));
-    std::vector<JsonReader> readers(threads);
+    // Chunk by chunk, whoever is free: a core that has something else to do doesn't hold up the others.
+    std::vector<JsonReader> readers((texts.size() + kChunk - 1) / kChunk);
+    std::atomic<std::size_t> next = 0;
+    const auto work = [&] {
+        for (std::size_t n = next++; n < readers.size(); n = next++) readSome(place, texts, n * kChunk, std::min(texts.size(), (n + 1) * kChunk), read.records, readers[n]);
+    };
     {
         std::vector<std::jthread> others;
-        const auto from = [&](std::size_t n) { return texts.size() * n / threads; };
-        for (std::size_t n = 1; n < threads; ++n)
-            others.emplace_back([&, n] { readSome(place, texts, from(n), from(n + 1), read.records, readers[n]); });
-        readSome(place, texts, 0, from(1), read.records, readers[0]);
+        for (std::size_t n = 1; n < std::min<std::size_t>(readers.size(), std::max(1U, std::thread::hardware_concurrency())); ++n) others.emplace_back(work);
+        work();
     }
     Faults faults;
     for (const JsonReader& reader : readers) {

@@ -172,11 +172,12 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
     painter.drawImage(QPointF(kEyeX - 60.0, row.top()), fly.picture);
     paintMeasures(painter, fly, weighed);
     const Colours& c = theme_.colours();
-    QRectF text(width() - kTextRoom + 10.0, row.top() + 14.0, kTextRoom - 20.0, row.height() - 40.0);
+    QRectF text(width() - kTextRoom + 10.0, row.top() + 14.0, kTextRoom - 20.0, row.height() - 30.0);
     const auto say = [&](const QString& words, const QFont& font, const QColor& ink) {
         painter.setFont(font);
         painter.setPen(ink);
         const QFontMetricsF metrics(font);
+        if (text.height() < metrics.height()) return;  // no half lines
         painter.drawText(text, Qt::AlignTop | Qt::AlignLeft, metrics.elidedText(words, Qt::ElideRight, text.width()));
         text.adjust(0.0, metrics.height() + 2.0, 0.0, 0.0);
     };

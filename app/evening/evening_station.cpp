@@ -366,7 +366,7 @@ void EveningStation::runEvening(bool on) {
         timeline_->showNow(std::nullopt);
         if (on) {
             run_->setChecked(false);
-            document_.say(tr("Nothing waits to be tied"));
+            document_.say(best_ && jobs_.empty() ? tr("Nothing waits to be tied") : tr("The evening is still being laid out: a moment"));
         }
         return run_->setText(tr("Begin the evening"));
     }

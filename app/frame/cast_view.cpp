@@ -143,7 +143,7 @@ void CastView::place() {
         Hanging& fly = flies_[i];
         const double rate = 100.0 * (report->flies[i].sink.sinkRate / metrePerSecond);
         const auto place = std::ranges::find(places, fly.position) - places.begin();
-        const double x = step * (static_cast<double>(place) + 0.24);
+        const double x = step * (static_cast<double>(place) + 0.24 * scale / kPxPerMm);
         const double y = 40.0 + slope * rate;
         fly.view = {scale, QPointF(x, y), theme_.bench(), 0.0};
         fly.knot = QPointF(x - 46.0, 14.0 + 0.25 * slope * rate);

@@ -396,7 +396,7 @@ void WaterStation::show(const ChoiceReport& report) {
     chosen_->setText(said);
     int rank = 1;
     for (const Choice& choice : report.teams) {
-        QString text = tr("%1.  %2 · %3 · %4   (%5 of %6)")
+        QString text = tr("%1.  %2 · %3 · %4\n      %5 of %6 by this school")
                            .arg(rank++)
                            .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title), qt(formatNumber(choice.score, 1)),
                                 qt(formatNumber(choice.best, 0)));

@@ -16,17 +16,18 @@ auto findById(Records& records, std::string_view id) -> decltype(records.data())
     return found == records.end() ? nullptr : &*found;
 }
 
+using Ids = std::unordered_set<std::string_view>;  // views into the book that is checked
+
 template <class Records>
-std::unordered_set<std::string> checkIds(const Records& records, const char* list, Faults& faults) {
-    std::unordered_set<std::string> ids;
+Ids checkIds(const Records& records, const char* list, Faults& faults) {
+    Ids ids;
+    ids.reserve(records.size());
     for (std::size_t i = 0; i < records.size(); ++i)
         if (!ids.insert(records[i].id).second)
             faults.push_back({Place(list).at(i).key("id"), "expected an id of its own, got \"" + records[i].id + "\" again",
                               "give one of the two another id"});
     return ids;
 }
-
-using Ids = std::unordered_set<std::string>;
 
 void checkKnown(const Ids& ids, const std::string& id, const char* what, const Place& place, Faults& faults) {
     if (!ids.contains(id)) faults.push_back({place, std::string("expected the id of a ") + what + ", got \"" + id + "\"", ""});
@@ -201,9 +202,10 @@ void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, F
     }
     checkIds(book.checks, "checks", faults);
     for (std::size_t i = 0; i < book.checks.size(); ++i)
-        if (book.checks[i].date) checkDate(*book.checks[i].date, Place("checks").at(i).key("date"), faults);
+        if (const auto& date = book.checks[i].date; date && !isDate(*date)) checkDate(*date, Place("checks").at(i).key("date"), faults);
     checkIds(book.days, "days", faults);
-    for (std::size_t i = 0; i < book.days.size(); ++i) checkDate(book.days[i].date, Place("days").at(i).key("date"), faults);
+    for (std::size_t i = 0; i < book.days.size(); ++i)
+        if (!isDate(book.days[i].date)) checkDate(book.days[i].date, Place("days").at(i).key("date"), faults);
 }
 
 void checkWaters(const Book& book, const Ids& patterns, const Ids& hooks, Faults& faults) {

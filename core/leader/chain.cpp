@@ -4,6 +4,7 @@
 #include <bit>
 #include <cmath>
 #include <cstdint>
+#include <experimental/simd>
 #include <numbers>
 
 namespace machair {
@@ -19,17 +20,26 @@ constexpr double kSlow = 1e-3;         // m/s; drag across is linear below
 constexpr double kAttitudeLag = 0.1;   // s
 constexpr double kLeastWeight = 10e-6; // N, in the attitude
 constexpr int kMostIterations = 16;
+constexpr double kBendOfStrand = 9.0;      // C(Re) v² bends most at kSlow, where C is 36: 1 + 2/9 · 36 of it
 constexpr double kLengthTolerance = 1e-8;  // m
 constexpr double kForceTolerance = 1e-9;   // N
 constexpr double kHeapStretch = 0.3;       // m, over which a heap lies
 constexpr std::size_t kLeastDropperLinks = 3;
 
+// The two ends of a link side by side: the processor works on both at once, which is most of what a drift costs.
+namespace stdx = std::experimental;
+using Two = stdx::fixed_size_simd<double, 2>;
+Two both(double child, double parent) {
+    return Two([&](auto end) { return end == 0 ? child : parent; });
+}
+
 // y^(-1/3) for y over 0, within 1e-13: a guess from the bits, then two of Householder's steps (third and second order).
-// This is most of what a drift costs, and several times as quick as the library's cube root.
-inline double inverseCubeRoot(double y) {
+// Several times as quick as the library's cube root.
+inline Two inverseCubeRoot(Two y) {
     constexpr std::uint64_t kMagic = 0x553ef0ff289dd796;  // Moroz et al. 2021: the exponent's third, and the least error
-    double r = std::bit_cast<double>(kMagic - std::bit_cast<std::uint64_t>(y) / 3);
-    double e = 1.0 - y * r * (r * r);
+    const auto guess = [](double v) { return std::bit_cast<double>(kMagic - std::bit_cast<std::uint64_t>(v) / 3); };
+    Two r = both(guess(y[0]), guess(y[1]));
+    Two e = 1.0 - y * r * (r * r);
     r *= 1.0 + e * (1.0 / 3.0 + e * (2.0 / 9.0 + e * (14.0 / 81.0)));
     e = 1.0 - y * r * (r * r);
     return r * (1.0 + e * (1.0 / 3.0 + e * (2.0 / 9.0)));
@@ -144,8 +154,10 @@ void Chain::beginStep(double now) {
         start_[i] = nodes_[i].place;
         startVelocity_[i] = nodes_[i].velocity;
         startTension_[i] = links_[i].tension;
-        surfaceAt_[i] = surface_.height(start_[i].x, now);
-        current_[i] = surface_.velocity(start_[i], now);
+        if (surface_.amplitude != 0.0) {
+            surfaceAt_[i] = surface_.height(start_[i].x, now);
+            current_[i] = surface_.velocity(start_[i], now);
+        }
         wet_[i] = std::clamp(0.5 - (start_[i].z - surfaceAt_[i]) / (2.0 * kFilm), 0.0, 1.0);
     }
     for (std::size_t i = 1; i < nodes_.size(); ++i) {
@@ -154,39 +166,49 @@ void Chain::beginStep(double now) {
         const Vec2 span = start_[i] - start_[p];
         const double length = span.length();
         if (length > 1e-12) link.direction = (1.0 / length) * span;
-        // π μ (0.45 + 0.55 sqrt(Re_n)) per metre, on half the link each
-        int side = 0;
-        for (const std::size_t end : {i, p}) {
-            const Vec2 v = startVelocity_[end] - current_[end];
-            const Vec2 across = v - v.dot(link.direction) * link.direction;
-            const double re = kRho * across.length() * diameter_ / mu_;
-            link.tangential[side++] = rig_.strandDrag * wet_[end] * 0.5 * link.length * kPi * mu_ * (0.45 + 0.55 * std::sqrt(re));
-        }
+        // π μ (0.45 + 0.55 sqrt(Re_n)) per metre, on half of the link each
+        const Vec2 a = startVelocity_[i] - current_[i], b = startVelocity_[p] - current_[p];
+        const Two vx = both(a.x, b.x), vz = both(a.z, b.z), vt = vx * link.direction.x + vz * link.direction.z;
+        const Two acrossX = vx - vt * link.direction.x, acrossZ = vz - vt * link.direction.z;
+        const Two re = stdx::sqrt(acrossX * acrossX + acrossZ * acrossZ) * (kRho * diameter_ / mu_);
+        const Two skin = both(wet_[i], wet_[p]) * (rig_.strandDrag * 0.5 * link.length * kPi * mu_) * (0.45 + 0.55 * stdx::sqrt(re));
+        link.tangential[0] = skin[0];
+        link.tangential[1] = skin[1];
     }
 }
 
-// ½ρ d C(Re_n) |v_n| v_n per metre and the tangential part, on `half` of a link, with their tangents.
-inline void Chain::addDrag(std::size_t node, const Link& link, double tangential, double half) {
-    const double wet = wet_[node];
-    if (wet == 0.0) return;
-    Row& row = rows_[node];
-    const Vec2 v = nodes_[node].velocity - current_[node];
-    const Vec2 t = link.direction;
-    const double vt = v.dot(t);
-    const Vec2 across = v - vt * t;
-    const double square = across.dot(across);
-    const double heldSquare = std::max(square, kSlow * kSlow);
-    const double root = inverseCubeRoot(heldSquare);
-    const double thin = thinScale_ * root;  // 10 Re^(-2/3)
-    const double held = std::sqrt(heldSquare);
-    const double scale = wet * dragScale_ * half * held;
-    const double c = scale * (1.0 + thin);
-    const double slope = square > kSlow * kSlow ? scale * (1.0 + thin / 3.0) * (root * root * root) : 0.0;
-    row.rx += c * across.x + tangential * vt * t.x;
-    row.rz += c * across.z + tangential * vt * t.z;
-    row.axx += c * (1.0 - t.x * t.x) + tangential * t.x * t.x + slope * across.x * across.x;
-    row.axz += (tangential - c) * t.x * t.z + slope * across.x * across.z;
-    row.azz += c * (1.0 - t.z * t.z) + tangential * t.z * t.z + slope * across.z * across.z;
+// ½ρ d C(Re_n) |v_n| v_n per metre and the tangential part, on half of a link at each of its ends, with their tangents.
+void Chain::addDrag(std::size_t child, std::size_t parent, const Link& link) {
+    const double half = 0.5 * link.length;
+    const Two wet = both(wet_[child], parent == 0 ? 0.0 : wet_[parent]);  // the tip is led: no force moves it
+    if (wet[0] == 0.0 && wet[1] == 0.0) return;
+    const Vec2 a = nodes_[child].velocity - current_[child], b = nodes_[parent].velocity - current_[parent];
+    const double tx = link.direction.x, tz = link.direction.z;
+    const Two vx = both(a.x, b.x), vz = both(a.z, b.z);
+    const Two vt = vx * tx + vz * tz;
+    const Two acrossX = vx - vt * tx, acrossZ = vz - vt * tz;
+    const Two square = acrossX * acrossX + acrossZ * acrossZ;
+    const Two heldSquare = stdx::max(square, Two(kSlow * kSlow));
+    const Two root = inverseCubeRoot(heldSquare);
+    const Two thin = thinScale_ * root;  // 10 Re^(-2/3)
+    const Two scale = wet * (dragScale_ * half) * stdx::sqrt(heldSquare);
+    const Two c = scale * (1.0 + thin);
+    Two slope = scale * (1.0 + thin * (1.0 / 3.0)) * (root * root * root);
+    stdx::where(square <= kSlow * kSlow, slope) = 0.0;
+    const Two tangential = both(link.tangential[0], link.tangential[1]);
+    const Two fx = c * acrossX + tangential * vt * tx, fz = c * acrossZ + tangential * vt * tz;
+    const Two xx = c * (1.0 - tx * tx) + tangential * (tx * tx) + slope * acrossX * acrossX;
+    const Two xz = (tangential - c) * (tx * tz) + slope * acrossX * acrossZ;
+    const Two zz = c * (1.0 - tz * tz) + tangential * (tz * tz) + slope * acrossZ * acrossZ;
+    for (const std::size_t end : {std::size_t{0}, std::size_t{1}}) {
+        if (wet[end] == 0.0) continue;
+        Row& row = rows_[end == 0 ? child : parent];
+        row.rx += fx[end];
+        row.rz += fz[end];
+        row.axx += xx[end];
+        row.axz += xz[end];
+        row.azz += zz[end];
+    }
 }
 
 void Chain::addFlyDrag(std::size_t fly) {
@@ -206,6 +228,7 @@ void Chain::addFlyDrag(std::size_t fly) {
     row.axx += c + slope * v.x * v.x;
     row.axz += slope * v.x * v.z;
     row.azz += c + slope * v.z * v.z;
+    row.bend += c / std::max(speed, kSlow);
 }
 
 void Chain::assemble(double dt, double rho) {
@@ -221,14 +244,15 @@ void Chain::assemble(double dt, double rho) {
         row.axx = node.mass / dt;
         row.axz = 0.0;
         row.azz = node.mass / dt + (share > 0.0 && share < 1.0 ? dt * node.buoyancy / (2.0 * kFilm) : 0.0);
+        row.toFilmEdge = 2.0 * kFilm * std::min(std::abs(share), std::abs(1.0 - share));
+        row.bend = 0.0;
     }
     for (std::size_t i = 1; i < count; ++i) {
         const auto p = static_cast<std::size_t>(nodes_[i].parent);
         const Link& link = links_[i];
         Row& row = rows_[i];
         Row& up = rows_[p];
-        addDrag(i, link, link.tangential[0], 0.5 * link.length);
-        if (p != 0) addDrag(p, link, link.tangential[1], 0.5 * link.length);
+        addDrag(i, p, link);
         const Vec2 child = start_[i] + dt * nodes_[i].velocity;
         const Vec2 parent = p == 0 ? tip_ : start_[p] + dt * nodes_[p].velocity;
         const Vec2 span = child - parent;
@@ -237,6 +261,7 @@ void Chain::assemble(double dt, double rho) {
         const double stretch = length - link.length - link.compliance * link.tension;
         row.taut = link.tension + rho * stretch > 0.0;
         row.rc = row.taut ? stretch : link.tension;
+        row.looseness = -stretch;
         row.rx += link.tension * row.n.x;
         row.rz += link.tension * row.n.z;
         up.rx -= link.tension * row.n.x;
@@ -260,14 +285,14 @@ double Chain::worstForce() const {
 }
 
 // A node's block is [A n; dt nᵀ −α] (taut) or [A n; 0 1] (slack): solved through A's inverse and one Schur complement.
-void Chain::solve(double dt) {
+bool Chain::solve(double dt) {
     const std::size_t count = nodes_.size();
     for (std::size_t i = count - 1; i >= 1; --i) {
         Row& r = rows_[i];
-        const double det = r.axx * r.azz - r.axz * r.axz;
-        r.bxx = r.azz / det;
-        r.bxz = -r.axz / det;
-        r.bzz = r.axx / det;
+        const double perDeterminant = 1.0 / (r.axx * r.azz - r.axz * r.axz);
+        r.bxx = r.azz * perDeterminant;
+        r.bxz = -r.axz * perDeterminant;
+        r.bzz = r.axx * perDeterminant;
         const Vec2 bn{r.bxx * r.n.x + r.bxz * r.n.z, r.bxz * r.n.x + r.bzz * r.n.z};
         r.s = r.taut ? 1.0 / (dt * r.n.dot(bn) + links_[i].compliance) : 1.0;
         const auto p = static_cast<std::size_t>(nodes_[i].parent);
@@ -296,6 +321,8 @@ void Chain::solve(double dt) {
     }
     // From the tip back out; the tip itself moves as it is led.
     rows_[0].rx = rows_[0].rz = 0.0;  // now: the parent's change of velocity
+    double leftLength = 0.0, leftTwist = 0.0, leftPull = 0.0, leftDrag = 0.0;
+    bool known = true;
     for (std::size_t i = 1; i < count; ++i) {
         Row& r = rows_[i];
         const Row& up = rows_[static_cast<std::size_t>(nodes_[i].parent)];
@@ -310,7 +337,20 @@ void Chain::solve(double dt) {
         nodes_[i].velocity.x += r.rx;
         nodes_[i].velocity.z += r.rz;
         links_[i].tension += tension;
+        // What the correction leaves: the link's turn (squared, to save the roots), pull by turn, the drag's bend; and no
+        // change of kind.
+        const double length = links_[i].length;
+        const double dx = dt * (r.rx - up.rx), dz = dt * (r.rz - up.rz), moved = dx * dx + dz * dz;
+        const double turn = moved / (length * length), speed = r.rx * r.rx + r.rz * r.rz, rise = dt * std::abs(r.rz);
+        leftLength = std::max(leftLength, length * turn);
+        leftTwist = std::max(leftTwist, tension * tension * turn);
+        leftPull = std::max(leftPull, links_[i].tension * turn);
+        leftDrag = std::max(leftDrag, (r.bend + kBendOfStrand * dragScale_ * length) * speed);
+        known = known && (r.taut ? links_[i].tension > 0.0 : r.looseness > 0.0 && moved < r.looseness * r.looseness) &&
+                (rise < r.toFilmEdge || nodes_[i].buoyancy * rise < 2.0 * kFilm * kForceTolerance);
     }
+    // A node has the forces of its link up, and of at most two links down.
+    return known && leftLength <= kLengthTolerance && 3.0 * (std::sqrt(leftTwist) + leftPull + leftDrag) <= kForceTolerance;
 }
 
 Chain::Step Chain::advance(double dt, Vec2 tip, double now) {
@@ -335,7 +375,11 @@ Chain::Step Chain::advance(double dt, Vec2 tip, double now) {
             step.converged = true;
             break;
         }
-        solve(dt);
+        if (solve(dt)) {
+            ++step.iterations;
+            step.converged = true;
+            break;
+        }
     }
     if (!step.converged) {
         for (std::size_t i = 0; i < nodes_.size(); ++i) {

@@ -85,14 +85,19 @@ class Chain {
         bool taut;
         double bxx, bxz, bzz;  // inverse of the momentum block, once its children are in it
         double s;              // Schur complement of the tension
+        double looseness;      // of a slack link: how far its ends may still part, m
+        double toFilmEdge;     // how far up or down the node's share under water bends, m
+        double bend;           // half of the drag's second derivative by speed, at most, N per (m/s)^2
     };
     std::size_t add(int parent, double length, Vec2 place);
     void addStrand(std::size_t& end, double length, double longest, std::size_t least, double turn);
     void beginStep(double now);
     void assemble(double dt, double rho);
-    void addDrag(std::size_t node, const Link& link, double tangential, double half);
+    void addDrag(std::size_t child, std::size_t parent, const Link& link);
     void addFlyDrag(std::size_t fly);
-    void solve(double dt);
+    // One of Newton's corrections; whether what it leaves (its second order, bounded term by term) is within the
+    // tolerances, so that nothing need be worked out again to see that it converged.
+    [[nodiscard]] bool solve(double dt);
     [[nodiscard]] double worstForce() const;
 
     const Rig rig_;

@@ -81,7 +81,7 @@ class Search {
         for (std::size_t k = 0; k < n; ++k) {
             const std::int64_t score = base + onward[k] + across[k];
             if (isNever(score) || (found_.best.size() == wanted_ && score < found_.best.back().score)) continue;
-            if (pair.i == pair.j && pair.i == k && pair.i < s_.notThrice.size() && s_.notThrice[pair.i]) continue;
+            if (s_.thriceTheSame(pair.i, pair.j, k)) continue;
             keep({{pair.i, pair.j, k}, score});
         }
     }

@@ -32,8 +32,11 @@ struct TripleScores {
     ScoreTable first;   // 0 with 1
     ScoreTable second;  // 1 with 2
     ScoreTable across;  // 0 with 2
-    // Members that may not stand in all three places, where the lists are the same; empty where they may.
-    std::vector<char> notThrice;
+    // By place and member: who it is, where the same one may not stand in all three places, else -1. Empty where all may.
+    std::array<std::vector<std::int32_t>, 3> notThrice;
+    [[nodiscard]] bool thriceTheSame(std::size_t i, std::size_t j, std::size_t k) const {
+        return !notThrice[0].empty() && notThrice[0][i] >= 0 && notThrice[0][i] == notThrice[1][j] && notThrice[0][i] == notThrice[2][k];
+    }
 };
 
 struct Triple {

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <future>
 #include <map>
+#include <numeric>
 
 #include "units/text.h"
 
@@ -93,6 +94,13 @@ ScoreTable pairTable(const std::vector<BoxCandidate>& box, const Contrasts& cont
     return table;
 }
 
+std::array<std::vector<std::int32_t>, 3> singleScores(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists) {
+    std::array<std::vector<std::int32_t>, 3> scores;
+    for (std::size_t p = 0; p < 3; ++p)
+        for (const std::size_t fly : lists[p]) scores[p].push_back(units(singleScore(box[fly], kTrio[p], rules, setting)) - (box[fly].tied == 0 ? 1 : 0));
+    return scores;
+}
+
 std::vector<LeftOut> againstRules(const std::vector<BoxCandidate>& box, const TeamSetting& setting) {
     std::vector<LeftOut> out;
     for (std::size_t i = 0; setting.card && i < box.size(); ++i)
@@ -173,21 +181,44 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
     return box;
 }
 
-TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const std::array<std::vector<std::size_t>, 3>& lists) {
+TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists) {
     TripleScores scores;
+    scores.single = singleScores(box, rules, setting, lists);
     for (std::size_t p = 0; p < 3; ++p)
-        for (const std::size_t fly : lists[p])
-            scores.single[p].push_back(units(singleScore(box[fly], kTrio[p], rules, setting)) - (box[fly].tied == 0 ? 1 : 0));
+        for (const std::size_t fly : lists[p]) scores.notThrice[p].push_back(box[fly].tied < 3 ? static_cast<std::int32_t>(fly) : -1);
     const Contrasts contrasts(box);
     if (lists[0] == lists[1] && lists[1] == lists[2]) {
         fillTables(scores, box, contrasts, lists[0], rules);
-        for (const std::size_t fly : lists[0]) scores.notThrice.push_back(box[fly].tied < 3);
         return scores;
     }
     scores.first = pairTable(box, contrasts, lists[0], lists[1], {true, true, false}, rules);
     scores.second = pairTable(box, contrasts, lists[1], lists[2], {true, false, true}, rules);
     scores.across = pairTable(box, contrasts, lists[0], lists[2], {false, true, true}, rules);
     return scores;
+}
+
+FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted, const std::stop_token& stop) {
+    constexpr std::size_t kFirstLook = 96;
+    if (std::ranges::max(lists, {}, &std::vector<std::size_t>::size).size() <= 2 * kFirstLook) return lists;
+    const auto single = singleScores(box, rules, setting, lists);
+    FlyLists likeliest;
+    std::array<std::int64_t, 3> most{};
+    for (std::size_t p = 0; p < 3; ++p) {
+        if (lists[p].empty()) return lists;
+        std::vector<std::size_t> order(lists[p].size());
+        std::iota(order.begin(), order.end(), std::size_t{0});
+        std::ranges::stable_sort(order, std::greater{}, [&](std::size_t i) { return single[p][i]; });
+        most[p] = single[p][order.front()];
+        order.resize(std::min(order.size(), kFirstLook));
+        for (const std::size_t i : order) likeliest[p].push_back(lists[p][i]);
+    }
+    const BestTriples known = bestTriples(scoresOf(box, rules, setting, likeliest), wanted, stop);
+    if (known.best.size() < wanted) return lists;
+    FlyLists kept;
+    for (std::size_t p = 0; p < 3; ++p)
+        for (std::size_t i = 0; i < lists[p].size(); ++i)
+            if (single[p][i] + most[(p + 1) % 3] + most[(p + 2) % 3] >= known.best.back().score) kept[p].push_back(lists[p][i]);
+    return kept;
 }
 
 ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish) {
@@ -198,7 +229,7 @@ ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules
         if (std::ranges::find(report.leftOut, i, &LeftOut::fly) == report.leftOut.end() && std::ranges::find(wish.avoid, i) == wish.avoid.end()) allowed.push_back(i);
     const double best = rules.roleWeight * 3.0 + (setting.fullness ? 3.0 * rules.fullness.weight : 0.0);
     // A fly that has to be there is tried in each place; elsewhere all are.
-    std::vector<std::array<std::vector<std::size_t>, 3>> searches;
+    std::vector<FlyLists> searches;
     if (!wish.include)
         searches.push_back({allowed, allowed, allowed});
     else if (std::ranges::find(allowed, *wish.include) != allowed.end())
@@ -207,7 +238,8 @@ ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules
             searches.back()[p] = {*wish.include};
         }
     std::vector<std::pair<Triple, std::array<std::size_t, 3>>> found;
-    for (const auto& lists : searches) {
+    for (const FlyLists& all : searches) {
+        const FlyLists lists = narrowed(box, rules, setting, all, wish.wanted, wish.stop);
         const TripleScores scores = scoresOf(box, rules, setting, lists);
         const BestTriples some = bestTriples(scores, wish.wanted, wish.stop);
         report.examined += some.examined;
@@ -215,7 +247,6 @@ ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules
         report.stopped = report.stopped || some.stopped;
         for (const Triple& triple : some.best) {
             const std::array flies{lists[0][triple.at[0]], lists[1][triple.at[1]], lists[2][triple.at[2]]};
-            if (flies[0] == flies[1] && flies[1] == flies[2] && box[flies[0]].tied < 3) continue;
             found.emplace_back(triple, flies);
         }
     }

@@ -52,8 +52,16 @@ struct ChoiceWish {
 };
 [[nodiscard]] ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish = {});
 
+using FlyLists = std::array<std::vector<std::size_t>, 3>;  // candidates for bob, middle and point
+
+// Pairs only cost: no team scores more than its flies by themselves. So once `wanted` teams are known (from the flies
+// that score most by themselves), a fly that couldn't come up to the last of them beside the best of all others is left
+// out of its place. The best teams of what stays are the best of all.
+[[nodiscard]] FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted,
+                                const std::stop_token& stop = {});
+
 // The scores that the search runs over, in whole units of 1e-4 times 4: for the test and the benchmark.
 [[nodiscard]] TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
-                                    const std::array<std::vector<std::size_t>, 3>& lists);
+                                    const FlyLists& lists);
 
 }  // namespace machair

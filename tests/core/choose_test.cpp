@@ -38,7 +38,7 @@ std::vector<Triple> everyTriple(const TripleScores& s, std::size_t wanted) {
         for (std::size_t j = 0; j < s.single[1].size(); ++j)
             for (std::size_t k = 0; k < s.single[2].size(); ++k) {
                 const std::int64_t score = std::int64_t{s.single[0][i]} + s.single[1][j] + s.single[2][k] + s.first.at(i, j) + s.second.at(j, k) + s.across.at(i, k);
-                if (isNever(score) || (i == j && j == k && !s.notThrice.empty() && s.notThrice[i])) continue;
+                if (isNever(score) || s.thriceTheSame(i, j, k)) continue;
                 all.push_back({{i, j, k}, score});
             }
     std::ranges::sort(all, {}, [](const Triple& t) { return std::tuple(-t.score, t.at); });
@@ -68,6 +68,32 @@ TEST_CASE("the best ten teams are those of the plain triple loop, ties and all")
             CHECK(found.best[i].at == plain[i].at);
         }
         CHECK(found.examined < 30u * 30u * 30u);
+    }
+}
+
+TEST_CASE("of a large box the flies that can't be on the best teams are left out, and the best teams are the same") {
+    std::mt19937 random(23);
+    for (int round = 0; round < 3; ++round) {
+        std::vector<BoxCandidate> box;
+        for (int i = 0; i < 230; ++i)
+            box.push_back({"f" + std::to_string(i), "p", "fly", static_cast<int>(random() % 4), static_cast<TeamRole>(random() % 4), randomFly(random)});
+        std::vector<std::size_t> all(box.size());
+        std::iota(all.begin(), all.end(), std::size_t{0});
+        const SchoolRules rules = rulesOf(School::stepped);
+        const FlyLists kept = narrowed(box, rules, windy(), {all, all, all}, 10);
+        for (const auto& list : kept) {
+            CHECK(list.size() < all.size());
+            CHECK(std::ranges::is_sorted(list));
+        }
+        const auto plain = everyTriple(scoresOf(box, rules, windy(), {all, all, all}), 10);
+        const ChoiceReport report = chooseTeams(box, rules, windy());
+        REQUIRE(report.teams.size() == plain.size());
+        for (std::size_t i = 0; i < plain.size(); ++i) CHECK(report.teams[i].flies == plain[i].at);
+        // Where flies by themselves don't differ, nobody can be left out.
+        SchoolRules blind = rules;
+        blind.roleWeight = blind.fullness.weight = 0.0;
+        for (BoxCandidate& fly : box) fly.tied = 3;
+        CHECK(narrowed(box, blind, windy(), {all, all, all}, 10) == FlyLists{all, all, all});
     }
 }
 
