@@ -517,7 +517,8 @@ class Balancer {
     void findConflicts(BalanceReport& report) const {
         if (found_.empty()) return;
         for (const Failing& failing : failingOf(found_.front())) {
-            if (options_.stop.stop_requested()) return;
+            constexpr std::size_t kMostConflicts = 4;
+            if (options_.stop.stop_requested() || report.conflicts.size() == kMostConflicts) return;
             const std::string what = said(failing.demand);
             const auto instead = nearestOf(found_.front().order, failing.demand);
             if (!instead) {

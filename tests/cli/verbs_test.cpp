@@ -148,3 +148,81 @@ TEST_CASE("a measured length is as planned or off, and a part without one is ref
     CHECK(runCli(demo("check", "--pattern kelp-lantern --part 0 --figure moonlight --mm 5")).err.find("moonlight") != std::string::npos);
     CHECK(runCli(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm nan")).code == 2);
 }
+
+TEST_CASE("what can't come out whole is cut in halves where that is asked, and the plan says how far from best it is") {
+    const TempFolder folder;
+    const auto file = folder.file("wide.machair.json");
+    Json book = Json::parse(demoText());
+    book["feathers"] = {{{"id", "f", }, {"material", "flank-bronze"}, {"side", "left"}, {"vane_mm", 60}, {"barbs_mm", {20, 20, 20}}, {"taken_mm", {{20, 40}}}}};
+    book["cut_lists"] = {{{"id", "list"}, {"slips", {{{"id", "wide"}, {"material", "flank-bronze"}, {"width_mm", 24}, {"barb_mm", 10}, {"side", "any"}}}}}};
+    std::ofstream(file) << book.dump();
+    const Json whole = jsonOf("cuts '" + file.string() + "' --list list");
+    REQUIRE(whole["uncut"].size() == 1);
+    CHECK(whole["uncut"][0]["halves_mm"] == 12.0);
+    const Json halves = jsonOf("cuts '" + file.string() + "' --list list --halves");
+    CHECK(halves["uncut"].empty());
+    CHECK(halves["feathers"][0]["cuts"].size() == 2);
+    CHECK(halves["least_waste_mm"] == halves["waste_mm"]);
+    CHECK(runCli("cuts '" + file.string() + "' --list list").out.find("married") != std::string::npos);
+}
+
+TEST_CASE("a rule card's length gauge is written, and a card without a length says so") {
+    const TempFolder folder;
+    const auto pdf = folder.file("gauge.pdf");
+    const Json gauge = jsonOf(demo("card", "--rules skerrin-rules --out '" + pdf.string() + "'"));
+    CHECK(gauge["longest_fly_mm"] == 24.0);
+    CHECK(gauge["proving_bar_mm"] == 50.0);
+    CHECK(std::filesystem::file_size(pdf) > 1500);
+    const auto file = folder.file("bare.machair.json");
+    Json book = Json::parse(demoText());
+    book["rule_cards"][0].erase("longest_fly_mm");
+    std::ofstream(file) << book.dump();
+    CHECK(runCli("card '" + file.string() + "' --rules skerrin-rules --out '" + folder.file("none.pdf").string() + "'").err.find("no longest fly") != std::string::npos);
+    CHECK_FALSE(std::filesystem::exists(folder.file("none.pdf")));
+    CHECK(runCli(demo("card", "--out x.pdf")).code == 2);
+    CHECK(runCli(demo("card", "--rules nobody --out x.pdf")).code == 1);
+    CHECK(runCli(demo("card", "--rules skerrin-rules --pattern kelp-lantern --out x.pdf")).code == 2);
+}
+
+TEST_CASE("an evening names what it leaves undone") {
+    const Json evening = jsonOf(demo("evening", "--minutes 30"));
+    int left = 0;
+    for (const auto& [fly, count] : evening["left"].items()) left += count.get<int>();
+    CHECK(left > 0);
+    CHECK(jsonOf(demo("evening", "--minutes 6000"))["left"].empty());
+    CHECK(runCli(demo("evening", "--minutes 30")).out.find("not by then: ") != std::string::npos);
+}
+
+TEST_CASE("teams of one to five flies are weighed and drifted, each position by its name") {
+    const TempFolder folder;
+    const auto file = folder.file("five.machair.json");
+    Json book = Json::parse(demoText());
+    Json& team = book["teams"][0];
+    const auto team5 = [&] {
+        std::ofstream(file) << book.dump();
+        return jsonOf("team '" + file.string() + "' --team west-shore");
+    };
+    team["upper"] = "shingle-wren";
+    team["lower"] = "dune-bell";
+    const Json five = team5();
+    REQUIRE(five["flies"].size() == 5);
+    const char* order[] = {"bob", "upper", "middle", "lower", "point"};
+    for (std::size_t i = 0; i < 5; ++i) CHECK(five["flies"][i]["position"] == order[i]);
+    const Json drift = jsonOf("drift '" + file.string() + "' --team west-shore --count 3 --retrieve 0.3 --for 2");
+    for (const char* position : order) {
+        CHECK(drift["series"][10].contains(std::string(position) + "_m"));
+        CHECK(drift["bands"].contains(position));
+    }
+    CHECK(runCli("drift '" + file.string() + "' --team west-shore --count 3 --retrieve 0.3 --for 2").out.find("upper") != std::string::npos);
+    for (const char* gone : {"bob", "upper", "middle", "lower"}) team.erase(gone);
+    const Json one = team5();
+    CHECK(one["flies"].size() == 1);
+    CHECK(one["verdict"] == "pass");
+    team.erase("point");
+    std::ofstream(file) << book.dump();
+    CHECK(runCli("team '" + file.string() + "' --team west-shore").err.find("expected at least one fly") != std::string::npos);
+    team["leader"] = {{"bob_to_upper_m", 3.0}};
+    team["bob"] = "kelp-lantern";
+    std::ofstream(file) << book.dump();
+    CHECK(runCli("team '" + file.string() + "' --team west-shore").err.find("bob_to_upper_m") != std::string::npos);
+}

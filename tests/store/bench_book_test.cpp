@@ -311,3 +311,47 @@ TEST_CASE("a bench file that somebody else changed is not written over") {
     CHECK_THROWS_AS(home->keep(book, withTail(book, 0.9), "x"), store::ChangedElsewhere);
     CHECK(store::readBook(path)->book == withTail(book, 0.6));
 }
+
+TEST_CASE("what somebody else wrote otherwise but alike is no conflict; what says something else is") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    store::writeBenchBook(path, demoBook());
+    auto home = opened(path);
+    const Book book = home->read()->book;
+    const auto rewrite = [&](const std::string& sql) { SQLite::Database(path.string(), SQLite::OPEN_READWRITE).exec(sql); };
+    // The same dressing with other blanks in its text, as another program might write it.
+    rewrite("UPDATE patterns SET record = ' ' || record || ' ' WHERE id = 'kelp-lantern'");
+    const Book after = withTail(book, 0.81);
+    CHECK_NOTHROW(home->keep(book, after, "tail"));
+    CHECK(store::readBook(path)->book == after);
+    // Another number in it: refused, and nothing of the edit is written.
+    rewrite("UPDATE patterns SET record = replace(record, '0.81', '0.82') WHERE id = 'kelp-lantern'");
+    const Book another = withTail(after, 0.9);
+    CHECK_THROWS_AS(home->keep(after, another, "tail"), store::ChangedElsewhere);
+    CHECK(store::readBook(path)->book == withTail(book, 0.82));
+    // Taken out meanwhile, and damaged beyond reading: refused as well.
+    rewrite("UPDATE box SET record = '{' WHERE place = 0");
+    Book less = after;
+    less.box.erase(less.box.begin());
+    CHECK_THROWS_AS(home->keep(after, less, "box"), store::ChangedElsewhere);
+}
+
+TEST_CASE("a book of the last version gets room for five flies, and a fourth that is not there never gets in") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    store::writeBenchBook(path, demoBook());
+    {
+        SQLite::Database database(path.string(), SQLite::OPEN_READWRITE);  // as version 4 left it
+        database.exec("PRAGMA foreign_keys = OFF; ALTER TABLE teams DROP COLUMN upper; ALTER TABLE teams DROP COLUMN lower; PRAGMA user_version = 4");
+    }
+    auto home = opened(path);
+    const Book book = home->read()->book;
+    CHECK(book == demoBook());
+    const Edit four = changeTeamFly(book, "west-shore", Position::upper, "shingle-wren").value();
+    home->keep(book, four.after, four.words);
+    CHECK(store::readBook(path)->book.findTeam("west-shore")->at(Position::upper) == std::string("shingle-wren"));
+    Book wrong = four.after;
+    wrong.teams[0].at(Position::lower) = "nobody";
+    CHECK_THROWS_AS(home->keep(four.after, wrong, "x"), store::DiskError);
+    CHECK(store::readBook(path)->book == four.after);
+}
