@@ -88,24 +88,36 @@ void FeatherView::paintCapes(QPainter& painter) const {
     painter.drawText(QRectF(0.0, height() - 20.0, width() - 16.0, 18.0), Qt::AlignRight, tr("dashed: the fibre that this fly's hackles want, mm"));
 }
 
-double FeatherView::scale() const {
+// The number of columns in which the feathers are largest.
+FeatherView::Layout FeatherView::layOut() const {
     double vane = 40.0, barb = 10.0;
     for (const Row& row : rows_) {
         vane = std::max(vane, row.feather.vane / mm + kSlant * (row.feather.barbs.back() / mm));
         barb = std::max(barb, *std::ranges::max_element(row.feather.barbs) / mm);
     }
-    const double rows = std::max<double>(1.0, static_cast<double>(rows_.size()));
-    return std::min((width() - kLabel - 30.0) / vane, (height() / rows - 34.0) / (kRise * barb));
+    const std::size_t feathers = std::max<std::size_t>(1, rows_.size());
+    Layout best;
+    for (const std::size_t columns : {std::size_t{1}, std::size_t{2}, std::size_t{3}}) {
+        const std::size_t lines = (feathers + columns - 1) / columns;
+        const QSizeF cell(width() / static_cast<double>(columns), height() / static_cast<double>(lines));
+        const double scale = std::min((cell.width() - kLabel - 30.0) / vane, (cell.height() - 34.0) / (kRise * barb));
+        if (scale > best.scale) best = {lines, cell, scale};
+    }
+    return best;
 }
 
+double FeatherView::scale() const { return layOut().scale; }
+
+// Down one column, then down the next.
 QRectF FeatherView::rowRect(std::size_t row) const {
-    const double each = height() / std::max<double>(1.0, static_cast<double>(rows_.size()));
-    return {0.0, each * static_cast<double>(row), static_cast<double>(width()), each};
+    const Layout layout = layOut();
+    return QRectF(QPointF(layout.cell.width() * static_cast<double>(row / layout.lines), layout.cell.height() * static_cast<double>(row % layout.lines)), layout.cell);
 }
 
 QRectF FeatherView::stretchOf(std::size_t feather, Length from, Length to) const {
     const QRectF row = rowRect(feather);
-    return QRectF(QPointF(kLabel + scale() * (from / mm), row.bottom() - 30.0), QPointF(kLabel + scale() * (to / mm), row.bottom() - 22.0));
+    const double base = row.left() + kLabel;
+    return QRectF(QPointF(base + scale() * (from / mm), row.bottom() - 30.0), QPointF(base + scale() * (to / mm), row.bottom() - 22.0));
 }
 
 void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
@@ -115,7 +127,7 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     const QRectF frame = rowRect(index);
     const double k = scale();
     const double stem = frame.bottom() - 32.0;
-    const auto x = [&](Length place) { return kLabel + k * (place / mm); };
+    const auto x = [&](Length place) { return frame.left() + kLabel + k * (place / mm); };
     const Material* material = document_.book().findMaterial(f.material);
     const std::string hex = material && material->colour ? *material->colour : "#7a6a55";
     const Rgb rgb = parseColour(hex).value_or(Rgb{0.48, 0.42, 0.34});
@@ -166,11 +178,11 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     }
     painter.setPen(row.cuts.empty() ? c.inkSoft : c.ink);
     painter.setFont(faceScaled(0.95, !row.cuts.empty()));
-    painter.drawText(QRectF(12.0, stem - 42.0, kLabel - 30.0, 20.0), Qt::AlignLeft, qt(f.id));
+    painter.drawText(QRectF(frame.left() + 12.0, stem - 42.0, kLabel - 30.0, 20.0), Qt::AlignLeft, qt(f.id));
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), qt(formatNumber(f.vane / mm, 0))));
-    painter.drawText(QRectF(12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1 free").arg(qt(formatNumber(freeVane(f) / mm, 0))));
+    painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), qt(formatNumber(f.vane / mm, 0))));
+    painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1 free").arg(qt(formatNumber(freeVane(f) / mm, 0))));
 }
 
 void FeatherView::paintEvent(QPaintEvent*) {

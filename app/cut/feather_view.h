@@ -30,7 +30,13 @@ class FeatherView : public QWidget {
     };
     void paintFeather(QPainter& painter, std::size_t row) const;
     void paintCapes(QPainter& painter) const;
-    [[nodiscard]] double scale() const;  // px a mm
+    struct Layout {
+        std::size_t lines = 1;
+        QSizeF cell;
+        double scale = 0.0;  // px a mm
+    };
+    [[nodiscard]] Layout layOut() const;
+    [[nodiscard]] double scale() const;
     [[nodiscard]] QRectF rowRect(std::size_t row) const;
 
     Document& document_;

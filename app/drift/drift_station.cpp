@@ -250,9 +250,11 @@ void DriftStation::report() {
         words << tr("The bob breaks the surface %1 s into the lift, holds there %2 s and is clear of it %3 s.").arg(seconds(*run.bobBreaks), seconds(*run.bobHolds), seconds(*run.bobClear));
     else if (run.bobHolds)
         words << tr("The bob does not break the surface.");
+    QStringList depths;
     for (const Position position : kPositions)
         if (const auto& depth = section_->waves().depth[position])
-            words << tr("In the wave the %1 is at %2 ± %3 m at the end of the draw.").arg(titleOf(position), qt(formatNumber(depth->mean / metre, 2)), qt(formatNumber(depth->spread / metre, 2)));
+            depths << tr("%1 %2 ± %3 m").arg(titleOf(position), qt(formatNumber(depth->mean / metre, 2)), qt(formatNumber(depth->spread / metre, 2)));
+    if (!depths.isEmpty()) words << tr("In the wave, at the end of the draw: %1.").arg(depths.join(tr(", ")));
     for (const std::string& warning : run.warnings) words << qt(warning) + QLatin1Char('.');
     words_->setText(words.join(QLatin1Char('\n')));
 }

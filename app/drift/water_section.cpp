@@ -179,12 +179,13 @@ void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const Drif
     const Clarity clarity = clarityOf(document_.water() ? document_.water()->colour.value_or(WaterColour::tea) : WaterColour::tea);
     const auto& report = document_.teamReport();
     double labelled = -1e9;
+    for (const Small& fly : flies_)  // all of them under all labels
+        if (const auto& own = run_->flyNode[fly.position]) painter.drawImage(toScreen(frame, sample.nodes[*own]) - fly.eye, fly.picture);
     for (const Small& fly : flies_) {
         if (!run_->flyNode[fly.position]) continue;
         const Point2 node = sample.nodes[*run_->flyNode[fly.position]];
         const auto slot = &fly - flies_.data();
         const QPointF at = toScreen(frame, node);
-        painter.drawImage(at - fly.eye, fly.picture);
         painter.setPen(flyInk(fly.position));
         painter.setFont(faceScaled(0.9, true));
         const double depth = -node.y / metre;

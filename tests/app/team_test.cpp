@@ -105,7 +105,7 @@ TEST_CASE("in the day's wave the chart has all three phases, and says how far th
     REQUIRE(waitFor([&] { return water->waves().others.size() == 2; }));
     REQUIRE(water->waves().depth[Position::point]);
     CHECK(water->waves().depth[Position::point]->spread > 0.0 * mm);
-    CHECK(bench.text("drift-words").contains(QStringLiteral("In the wave the point is at")));
+    CHECK(bench.text("drift-words").contains(QStringLiteral("In the wave, at the end of the draw: bob ")));
 }
 
 TEST_CASE("a contest's length gauge is written from its rule card, and only where the card has a length") {
