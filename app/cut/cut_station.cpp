@@ -222,11 +222,11 @@ void CutStation::show() {
     const Book& book = document_.book();
     std::set<std::string> materials;
     std::vector<Cape> capes;
-    std::vector<double> fibres;
+    std::vector<HackleWanted> hackles;
     for (const Plan& plan : plans_) {
         for (const SlipWanted& slip : slipsFor(plan, 1)) materials.insert(slip.material);
         for (const HackleWanted& hackle : hacklesFor(plan, 1)) {
-            fibres.push_back(hackle.fibre / mm);
+            hackles.push_back(hackle);
             for (const Cape& cape : book.capes)
                 if (cape.material == hackle.material && std::ranges::find(capes, cape.id, &Cape::id) == capes.end()) capes.push_back(cape);
         }
@@ -234,7 +234,7 @@ void CutStation::show() {
     std::vector<VaneFeather> shown;
     std::ranges::copy_if(book.feathers, std::back_inserter(shown), [&](const VaneFeather& f) { return materials.contains(f.material); });
     feathers_->show(shown, *cutting_);
-    feathers_->showCapes(std::move(capes), std::move(fibres));
+    feathers_->showCapes(std::move(capes), std::move(hackles));
     // The tray has room for one dressing: the one on the bench where it is laid out, else the first.
     std::size_t onTray = 0;
     for (std::size_t i = 0; i < plans_.size(); ++i)

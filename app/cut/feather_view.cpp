@@ -18,6 +18,7 @@ constexpr std::size_t kMostRows = 8;
 constexpr double kLabel = 118.0;  // px at the left
 constexpr double kSlant = 0.62;   // how far a barb's tip leans towards the feather's, of its length
 constexpr double kRise = 0.78;
+constexpr double kUsualBarbs = 2.4;  // a mm, where the material is gone from the drawers
 
 QString number(Length length) { return qt(formatNumber(length / mm, 1)); }
 
@@ -42,7 +43,7 @@ void FeatherView::show(const std::vector<VaneFeather>& feathers, const CuttingPl
     update();
 }
 
-void FeatherView::showCapes(std::vector<Cape> capes, std::vector<double> wanted) {
+void FeatherView::showCapes(std::vector<Cape> capes, std::vector<HackleWanted> wanted) {
     capes_ = std::move(capes);
     wanted_ = std::move(wanted);
     update();
@@ -51,15 +52,16 @@ void FeatherView::showCapes(std::vector<Cape> capes, std::vector<double> wanted)
 // How many feathers are left in each band of fibre length, and where the fly's hackles want theirs.
 void FeatherView::paintCapes(QPainter& painter) const {
     const Colours& c = theme_.colours();
-    double longest = 10.0;
+    double shortest = 10.0, longest = 10.0;
     int most = 1;
     for (const Cape& cape : capes_)
         for (const CapeBand& band : cape.bands) {
+            shortest = std::min(shortest, band.from / mm - 1.0);
             longest = std::max(longest, band.to / mm + 1.0);
             most = std::max(most, band.count);
         }
     const double row = height() / static_cast<double>(capes_.size());
-    const auto x = [&](double fibre) { return kLabel + 40.0 + (width() - kLabel - 80.0) * fibre / longest; };
+    const auto x = [&](double fibre) { return kLabel + 40.0 + (width() - kLabel - 80.0) * (fibre - shortest) / (longest - shortest); };
     for (std::size_t i = 0; i < capes_.size(); ++i) {
         const Cape& cape = capes_[i];
         const double floor = row * static_cast<double>(i + 1) - 40.0, tall = row - 84.0;
@@ -81,10 +83,11 @@ void FeatherView::paintCapes(QPainter& painter) const {
         }
         painter.setPen(QPen(c.inkSoft, 1.0));
         painter.drawLine(QPointF(kLabel + 40.0, floor), QPointF(width() - 30.0, floor));
-        painter.setPen(QPen(c.accent, 2.0, Qt::DashLine));
-        for (const double fibre : wanted_) painter.drawLine(QPointF(x(fibre), floor), QPointF(x(fibre), floor - tall - 8.0));
+        painter.setPen(QPen(c.ink, 2.5, Qt::DashLine));
+        for (const HackleWanted& hackle : wanted_)
+            if (hackle.material == cape.material) painter.drawLine(QPointF(x(hackle.fibre / mm), floor), QPointF(x(hackle.fibre / mm), floor - tall - 8.0));
     }
-    painter.setPen(c.accent);
+    painter.setPen(c.ink);
     painter.drawText(QRectF(0.0, height() - 20.0, width() - 16.0, 18.0), Qt::AlignRight, tr("dashed: the fibre that this fly's hackles want, mm"));
 }
 
@@ -137,7 +140,8 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     Random random(static_cast<std::uint64_t>(index) + 7);
     const auto taken = [&](Length place) { return std::ranges::any_of(f.taken, [&](const Stretch& s) { return place >= s[0] && place <= s[1]; }); };
     const auto cutAt = [&](Length place) { return std::ranges::find_if(row.cuts, [&](const Cut& cut) { return place >= cut.from && place < cut.to; }); };
-    for (double s = 0.0; s <= f.vane / mm; s += 0.45) {
+    const double step = 1.0 / (material ? barbDensity(*material) / perMm : kUsualBarbs);  // as dense as its barbs are
+    for (double s = 0.0; s <= f.vane / mm; s += step) {
         const Length place = s * mm;
         if (taken(place)) continue;
         const double barb = barbAt(f, place) / mm * (0.97 + 0.05 * random.uniform());
@@ -147,7 +151,7 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         path.quadTo(QPointF(x(place) + 0.12 * k * barb, stem - 0.45 * k * barb), QPointF(x(place) + kSlant * k * barb, stem - kRise * k * barb));
         QColor ink = inSlip ? base : base.lighter(theme_.bench() == drawing::Bench::sand ? 118 : 92);
         ink.setAlpha(inSlip ? 240 : 150);
-        painter.setPen(QPen(ink.darker(94 + static_cast<int>(14.0 * random.uniform())), std::max(0.9, 0.40 * k * 0.8)));
+        painter.setPen(QPen(ink.darker(94 + static_cast<int>(14.0 * random.uniform())), std::max(0.9, 0.7 * k * step)));
         painter.setBrush(Qt::NoBrush);
         painter.drawPath(path);
         if (barred) {

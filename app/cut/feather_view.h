@@ -5,6 +5,7 @@
 #include <vector>
 
 #include "cutting/cutting.h"
+#include "cutting/hackles.h"
 #include "editing/document.h"
 #include "theme/theme.h"
 
@@ -15,8 +16,8 @@ class FeatherView : public QWidget {
   public:
     FeatherView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const std::vector<VaneFeather>& feathers, const CuttingPlan& plan);
-    // The capes that its hackles come from, shown where no slips are cut; `wanted` are the fibre lengths, mm.
-    void showCapes(std::vector<Cape> capes, std::vector<double> wanted);
+    // The capes that its hackles come from, shown where no slips are cut, and what is wanted of them.
+    void showCapes(std::vector<Cape> capes, std::vector<HackleWanted> wanted);
     // Where a place on a feather's vane is drawn; tests look there.
     [[nodiscard]] QRectF stretchOf(std::size_t feather, Length from, Length to) const;
 
@@ -44,7 +45,7 @@ class FeatherView : public QWidget {
     std::vector<Row> rows_;
     std::size_t hidden_ = 0;
     std::vector<Cape> capes_;
-    std::vector<double> wanted_;
+    std::vector<HackleWanted> wanted_;
 };
 
 }  // namespace machair::app
