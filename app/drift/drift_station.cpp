@@ -127,6 +127,7 @@ QWidget* DriftStation::makePanel() {
     question_->addItem(tr("How long to count so that the point is at"));
     question_->addItem(tr("How fast to draw so that the point ends at"));
     question_->addItem(tr("Which spacing keeps the bob up longest"));
+    question_->addItem(tr("How fast to draw to stay in touch"));
     question_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     column->addWidget(question_);
     auto* line = new QHBoxLayout;
@@ -269,7 +270,8 @@ void DriftStation::ask() {
     answer_->setText(tr("Trying it…"));
     const auto work = [rig = *rigged, h, which, depth](const std::stop_token& stop, const Background::Progress&) {
         if (which == 0) return countFor(rig, Position::point, depth, stop);
-        return which == 1 ? retrieveFor(rig, h, Position::point, depth, stop) : spacingFor(rig, h, stop);
+        if (which == 1) return retrieveFor(rig, h, Position::point, depth, stop);
+        return which == 2 ? spacingFor(rig, h, stop) : touchFor(rig, h, stop);
     };
     asking_.start(work, [this](const Answer& answer) { answer_->setText(answer.stopped ? tr("Stopped.") : qt(answer.words)); });
 }

@@ -83,6 +83,52 @@ Answer retrieveFor(const Rig& rig, const Handling& handling, Position fly, Lengt
     return answer;
 }
 
+Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) {
+    Answer answer;
+    if (rig.flies.empty()) {
+        answer.words = "there is no fly on this leader to be in touch with";
+        return answer;
+    }
+    if (handling.retrieveFor <= Time{}) {
+        answer.words = "a retrieve is needed before anything is in touch";
+        return answer;
+    }
+    const Position last = rig.flies.back().position;
+    const double length = (rig.leader.fromTip(last) + (last == Position::point ? Length{} : rig.leader.dropper)) / metre;
+    // How far from straight the leader is at the end of the retrieve, as a share of its length.
+    const auto sagAt = [&](double speed) {
+        Handling h = handling;
+        h.retrieve = speed * metrePerSecond;
+        h.lift = Speed{};
+        h.hang = Time{};
+        DriftOptions options = roughly(stop);
+        options.keepNodes = true;
+        const DriftReport run = runDrift(rig, h, options);
+        ++answer.runs;
+        answer.stopped = answer.stopped || run.stopped;
+        const auto& nodes = run.samples.back().nodes;
+        const Point2 tip = nodes.front(), end = nodes[*run.flyNode[last]];
+        return 1.0 - std::hypot((end.x - tip.x) / metre, (end.y - tip.y) / metre) / length;
+    };
+    const double drift = handling.drift / metrePerSecond;
+    double slow = drift, fast = drift + 1.5;
+    const double least = sagAt(fast);
+    if (answer.stopped) return answer;
+    if (least > kSagInTouch) {
+        answer.words = "in " + formatNumber(handling.retrieveFor / second, 0) + " s no speed draws this leader straight: it still sags by " + formatNumber(100.0 * least, 0) + " % of its length";
+        return answer;
+    }
+    while (fast - slow > 1e-3 && !answer.stopped) {
+        const double middle = 0.5 * (slow + fast);
+        (sagAt(middle) > kSagInTouch ? slow : fast) = middle;
+    }
+    answer.found = !answer.stopped;
+    answer.value = fast;
+    answer.words = "draw at " + formatNumber(fast, 2) + " m/s or faster: slower, the leader sags by more than " + formatNumber(100.0 * kSagInTouch, 0) + " % of its length when the draw ends" +
+                   (drift > 0.0 ? ", and below " + formatNumber(drift, 2) + " you only take in what the boat gives" : "") + " (a rule of thumb)";
+    return answer;
+}
+
 Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop) {
     Answer answer;
     if (handling.lift <= Speed{}) {

@@ -19,6 +19,10 @@ struct Answer {
 [[nodiscard]] Answer countFor(const Rig& rig, Position fly, Length depth, std::stop_token stop = {});
 // How fast to retrieve so that this fly is at `depth` after the retrieve, to 1 mm/s; depth falls as speed rises.
 [[nodiscard]] Answer retrieveFor(const Rig& rig, const Handling& handling, Position fly, Length depth, std::stop_token stop = {});
+// How fast to retrieve at least so that a take is felt: at the end of the retrieve the leader, from the tip to its last
+// fly, is drawn to within kSagInTouch of straight; to 1 mm/s. Never below the boat's drift. A rule of thumb.
+inline constexpr double kSagInTouch = 0.02;
+[[nodiscard]] Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop = {});
 // Which bob-to-middle spacing holds the bob longest at the surface in lift and hang, of 0.4 to 2.4 m by 0.1 m.
 [[nodiscard]] Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop = {});
 

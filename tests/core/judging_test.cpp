@@ -201,3 +201,33 @@ TEST_CASE("part-way through tying only what is done is on the hook") {
     so.parts.assign(plan.parts.size(), 0);
     CHECK(tiedSoFar(whole, plan, so).bodies.empty());
 }
+
+TEST_CASE("to stay in touch the draw is faster than the boat, faster the longer the leader has sunk, and just straight enough") {
+    const Book book = demoBook();
+    const Rig rig = rigOf(weighTeam(book, "west-shore")->flies, measuresOf(book.findTeam("west-shore")->leader));
+    Handling h;
+    h.count = 5.0 * second;
+    h.retrieveFor = 8.0 * second;
+    double before = 0.0;
+    for (const double drift : {0.0, 0.1, 0.25}) {
+        h.drift = drift * metrePerSecond;
+        const Answer answer = touchFor(rig, h);
+        CAPTURE(drift, answer.words);
+        REQUIRE(answer.found);
+        CHECK(answer.value > drift);
+        CHECK(answer.value >= before);
+        before = answer.value;
+        CHECK(answer.words.find("rule of thumb") != std::string::npos);
+    }
+    h.drift = Speed{};
+    h.retrieveFor = Time{};
+    CHECK_FALSE(touchFor(rig, h).found);
+    h.retrieveFor = 0.3 * second;  // too short for anything to be drawn straight
+    h.count = 20.0 * second;
+    CHECK(touchFor(rig, h).words.find("no speed") != std::string::npos);
+    CHECK_FALSE(touchFor(Rig{}, h).found);
+    std::stop_source source;
+    source.request_stop();
+    h.retrieveFor = 8.0 * second;
+    CHECK(touchFor(rig, h, source.get_token()).stopped);
+}
