@@ -127,3 +127,14 @@ TEST_CASE("the evening goes into a calendar and the shopping into a list, from t
     bench.answer(QStringLiteral("/nowhere/at/all/evening.ics"));
     CHECK(bench.text("quiet").contains(QStringLiteral("/nowhere/at/all")));
 }
+
+TEST_CASE("an evening can't begin before it is laid out or without anything to tie, and says which") {
+    At bench(Station::evening);
+    Edit none{"no batches", bench.document().book()};
+    none.after.batches.clear();
+    REQUIRE(bench.document().apply(none).empty());
+    REQUIRE(waitFor([&] { return bench.text("evening-said") == QStringLiteral("Nothing waits."); }));
+    bench.click("run-evening");
+    CHECK(bench.text("quiet").contains(QStringLiteral("Nothing waits to be tied")));
+    CHECK_FALSE(bench.find<QToolButton>("run-evening")->isChecked());
+}
