@@ -285,9 +285,8 @@ double Chain::worstForce() const {
 }
 
 // A node's block is [A n; dt nᵀ −α] (taut) or [A n; 0 1] (slack): solved through A's inverse and one Schur complement.
-bool Chain::solve(double dt) {
-    const std::size_t count = nodes_.size();
-    for (std::size_t i = count - 1; i >= 1; --i) {
+void Chain::eliminate(double dt) {
+    for (std::size_t i = nodes_.size() - 1; i >= 1; --i) {
         Row& r = rows_[i];
         const double perDeterminant = 1.0 / (r.axx * r.azz - r.axz * r.axz);
         r.bxx = r.azz * perDeterminant;
@@ -319,11 +318,13 @@ bool Chain::solve(double dt) {
         up.axz += czx;
         up.azz += czz;
     }
-    // From the tip back out; the tip itself moves as it is led.
+}
+
+bool Chain::correct(double dt) {
     rows_[0].rx = rows_[0].rz = 0.0;  // now: the parent's change of velocity
     double leftLength = 0.0, leftTwist = 0.0, leftPull = 0.0, leftDrag = 0.0;
     bool known = true;
-    for (std::size_t i = 1; i < count; ++i) {
+    for (std::size_t i = 1; i < nodes_.size(); ++i) {
         Row& r = rows_[i];
         const Row& up = rows_[static_cast<std::size_t>(nodes_[i].parent)];
         const double gxx = r.pull * (1.0 - r.n.x * r.n.x), gxz = -r.pull * r.n.x * r.n.z, gzz = r.pull * (1.0 - r.n.z * r.n.z);
@@ -375,7 +376,8 @@ Chain::Step Chain::advance(double dt, Vec2 tip, double now) {
             step.converged = true;
             break;
         }
-        if (solve(dt)) {
+        eliminate(dt);
+        if (correct(dt)) {
             ++step.iterations;
             step.converged = true;
             break;

@@ -95,9 +95,11 @@ class Chain {
     void assemble(double dt, double rho);
     void addDrag(std::size_t child, std::size_t parent, const Link& link);
     void addFlyDrag(std::size_t fly);
-    // One of Newton's corrections; whether what it leaves (its second order, bounded term by term) is within the
-    // tolerances, so that nothing need be worked out again to see that it converged.
-    [[nodiscard]] bool solve(double dt);
+    // One of Newton's corrections: from the leaves to the tip, then from the tip (which moves as it is led) back out.
+    // Whether what the correction leaves (its second order, bounded term by term) is within the tolerances, so that
+    // nothing need be worked out again to see that it converged.
+    void eliminate(double dt);
+    [[nodiscard]] bool correct(double dt);
     [[nodiscard]] double worstForce() const;
 
     const Rig rig_;
