@@ -64,32 +64,49 @@ int showCuts(const Options& options) {
     });
 }
 
+namespace {
+
+// Writes with fonts and a painter, and no screen. Faults: what `write` says went wrong.
+template <class Write>
+Faults paintTo(const std::string& out, Write write) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    qputenv("QT_LOGGING_RULES", "default.warning=false");  // nor anything that Qt has to say of a missing session
+    int argc = 1;
+    std::string name = "machair-cli";
+    char* argv[] = {name.data(), nullptr};
+    QGuiApplication application(argc, argv);
+    for (const char* file : {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf"}) QFontDatabase::addApplicationFont(QString::fromLatin1(file));
+    QGuiApplication::setFont(QFont(QStringLiteral("Lato")));
+    const QString wrong = write(QString::fromStdString(out));
+    if (wrong.isEmpty()) return {};
+    return {{Place(out), wrong.toStdString(), "choose another folder or name"}};
+}
+
+int writeGauge(const Options& options, const Book& book) {
+    const RuleCard* card = book.findRuleCard(options.rules);
+    if (!card) return refuse(noSuch(Place("rule_cards"), "rule card", options.rules).value());
+    const auto caution = QString::fromUtf8(kRulesCaution.data(), static_cast<qsizetype>(kRulesCaution.size()));
+    if (const Faults faults = paintTo(options.out, [&](const QString& to) { return drawing::writeContestGauge(to, *card, caution); }); !faults.empty()) return refuse(faults);
+    return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"longest_fly_mm", *card->longestFly / mm}}, "wrote " + options.out + "\n");
+}
+
+int writeFlyCard(const Options& options, const Book& book) {
+    const auto plan = planPattern(book, options.pattern);
+    if (!plan) return refuse(plan.error());
+    if (const Faults faults = paintTo(options.out, [&](const QString& to) { return drawing::writeCard(to, *plan); }); !faults.empty()) return refuse(faults);
+    Json gauges = Json::array();
+    for (const Gauge& gauge : gaugesOf(*plan)) gauges.push_back({{"label", gauge.label}, {"mm", gauge.length / mm}, {"tolerance_mm", gauge.tolerance / mm}});
+    return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"gauges", std::move(gauges)}}, "wrote " + options.out + "\n");
+}
+
+}  // namespace
+
 int showCard(const Options& options) {
     if (!options.out.ends_with(".pdf") && !options.out.ends_with(".svg")) {
         std::cerr << options.out << ": expected a name that ends in .pdf or .svg\n";
         return kWrongUsage;
     }
-    return withBook(options, [&](const Book& book) {
-        const RuleCard* card = options.rules.empty() ? nullptr : book.findRuleCard(options.rules);
-        if (!options.rules.empty() && !card) return refuse(noSuch(Place("rule_cards"), "rule card", options.rules).value());
-        const auto plan = card ? Result<Plan>(tl::unexpected(Faults{})) : planPattern(book, options.pattern);
-        if (!card && !plan) return refuse(plan.error());
-        qputenv("QT_QPA_PLATFORM", "offscreen");  // a card needs fonts and a painter, no screen
-        qputenv("QT_LOGGING_RULES", "default.warning=false");  // and nothing that Qt has to say of a missing session
-        int argc = 1;
-        std::string name = "machair-cli";
-        char* argv[] = {name.data(), nullptr};
-        QGuiApplication application(argc, argv);
-        for (const char* file : {":/fonts/Lato-Regular.ttf", ":/fonts/Lato-Bold.ttf"}) QFontDatabase::addApplicationFont(QString::fromLatin1(file));
-        QGuiApplication::setFont(QFont(QStringLiteral("Lato")));
-        const QString to = QString::fromStdString(options.out);
-        if (const QString wrong = card ? drawing::writeContestGauge(to, *card, QString::fromUtf8(kRulesCaution.data(), static_cast<qsizetype>(kRulesCaution.size()))) : drawing::writeCard(to, *plan); !wrong.isEmpty())
-            return refuse({{Place(options.out), wrong.toStdString(), "choose another folder or name"}});
-        if (card) return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"longest_fly_mm", *card->longestFly / mm}}, "wrote " + options.out + "\n");
-        Json gauges = Json::array();
-        for (const Gauge& gauge : gaugesOf(*plan)) gauges.push_back({{"label", gauge.label}, {"mm", gauge.length / mm}, {"tolerance_mm", gauge.tolerance / mm}});
-        return print(options, {{"out", options.out}, {"proving_bar_mm", kProvingBar / mm}, {"gauges", std::move(gauges)}}, "wrote " + options.out + "\n");
-    });
+    return withBook(options, [&](const Book& book) { return options.rules.empty() ? writeFlyCard(options, book) : writeGauge(options, book); });
 }
 
 }  // namespace machair::cli

@@ -54,7 +54,7 @@ void readSome(const Trail& list, std::span<const std::string> texts, std::size_t
         const Trail place = list.at(i);
         const Result<Json> json = parseJson(texts[i]);
         if (!json)
-            for (const Fault& fault : json.error()) reader.faults.push_back({place, fault.line(), fault.remedy});
+            for (const Fault& fault : json.error()) reader.faults.push_back({place, fault.line(), ""});  // its own place and remedy are in the line
         else
             reader.read(*json, place, records[i], {});
     }

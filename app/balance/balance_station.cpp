@@ -2,7 +2,6 @@
 
 #include <QComboBox>
 #include <QDrag>
-#include <QFileDialog>
 #include <QFrame>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -17,6 +16,7 @@
 
 #include "balance/team_view.h"
 #include "drawing/card.h"
+#include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "theme/said.h"
@@ -125,11 +125,7 @@ QWidget* BalanceStation::makePanel() {
     more->addStretch(1);
     column->addLayout(more);
     connect(sheet, &QToolButton::clicked, this, [this] {
-        auto* dialog = new QFileDialog(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"));
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->setAcceptMode(QFileDialog::AcceptSave);
-        connect(dialog, &QFileDialog::fileSelected, this, &BalanceStation::writeSheet);
-        dialog->open();
+        askWhereToWrite(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"), QString(), &BalanceStation::writeSheet);
     });
     column->addWidget(heading(tr("What it asks")));
     checks_->setObjectName(QStringLiteral("checks"));

@@ -3,7 +3,6 @@
 #include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
-#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QImageReader>
 #include <QLabel>
@@ -21,6 +20,7 @@
 #include "check/hand_view.h"
 #include "check/photo_view.h"
 #include "drawing/photograph.h"
+#include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "hand/hand.h"
 #include "units/text.h"
@@ -441,10 +441,7 @@ void CheckStation::keep() {
 }
 
 void CheckStation::askForPhoto() {
-    auto* dialog = new QFileDialog(this, tr("A photograph of the fly"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp *.bmp *.tif *.tiff);;All files (*)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QFileDialog::fileSelected, this, &CheckStation::loadPhoto);
-    dialog->open();
+    askWhatToRead(this, tr("A photograph of the fly"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp *.bmp *.tif *.tiff);;All files (*)"), &CheckStation::loadPhoto);
 }
 
 void CheckStation::loadPhoto(const QString& file) {

@@ -2,7 +2,6 @@
 
 #include <QComboBox>
 #include <QDoubleSpinBox>
-#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
@@ -23,6 +22,7 @@
 #include "cut/tray_view.h"
 #include "cutting/laying_out.h"
 #include "drawing/card.h"
+#include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "units/text.h"
 
@@ -302,11 +302,7 @@ void CutStation::learn() {
 }
 
 void CutStation::askForCard() {
-    auto* dialog = new QFileDialog(this, tr("Keep the card as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setAcceptMode(QFileDialog::AcceptSave);
-    connect(dialog, &QFileDialog::fileSelected, this, &CutStation::writeCard);
-    dialog->open();
+    askWhereToWrite(this, tr("Keep the card as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"), QString(), &CutStation::writeCard);
 }
 
 void CutStation::writeCard(const QString& path) {

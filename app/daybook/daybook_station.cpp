@@ -4,7 +4,6 @@
 #include <QDate>
 #include <QDoubleSpinBox>
 #include <QFile>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QFormLayout>
 #include <QHBoxLayout>
@@ -21,6 +20,7 @@
 #include "book/record_edits.h"
 #include "daybook/rate_view.h"
 #include "editing/write_text.h"
+#include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "leader/exposure.h"
 #include "store/csv.h"
@@ -256,21 +256,15 @@ void DaybookStation::showPhotos() {
 
 void DaybookStation::addPhotos() {
     if (day().empty()) return document_.say(tr("Choose a day first"));
-    auto* dialog = new QFileDialog(this, tr("A picture of the day"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp);;All files (*)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& file) {
+    askWhatToRead(this, tr("A picture of the day"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp);;All files (*)"), [this](const QString& file) {
         if (!QImageReader(file).canRead()) return document_.say(tr("%1 is no picture that can be read; nothing was changed").arg(file));
         const Faults faults = document_.apply(addPhoto(document_.book(), day(), file.toStdString()));
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     });
-    dialog->open();
 }
 
 void DaybookStation::askForImport() {
-    auto* dialog = new QFileDialog(this, tr("A table of days"), QString(), tr("CSV (*.csv);;All files (*)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &QFileDialog::fileSelected, this, &DaybookStation::importFrom);
-    dialog->open();
+    askWhatToRead(this, tr("A table of days"), QString(), tr("CSV (*.csv);;All files (*)"), &DaybookStation::importFrom);
 }
 
 void DaybookStation::importFrom(const QString& file) {
@@ -317,14 +311,9 @@ void DaybookStation::takeIn() {
 }
 
 void DaybookStation::keepDays() {
-    auto* dialog = new QFileDialog(this, tr("Keep the days as"), QStringLiteral("days.csv"), tr("CSV (*.csv)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setAcceptMode(QFileDialog::AcceptSave);
-    dialog->setDefaultSuffix(QStringLiteral("csv"));
-    connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
+    askWhereToWrite(this, tr("Keep the days as"), QStringLiteral("days.csv"), tr("CSV (*.csv)"), QStringLiteral("csv"), [this](const QString& path) {
         writeText(document_, path, store::daysToCsv(document_.book()));
     });
-    dialog->open();
 }
 
 void DaybookStation::refreshRates() {

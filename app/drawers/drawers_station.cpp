@@ -1,7 +1,6 @@
 #include "drawers/drawers_station.h"
 
 #include <QFile>
-#include <QFileDialog>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QHeaderView>
@@ -16,6 +15,7 @@
 
 #include "drawers/record_form.h"
 #include "drawers/thing_view.h"
+#include "frame/ask_file.h"
 #include "store/csv.h"
 
 namespace machair::app {
@@ -62,18 +62,10 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, QWidget* 
     tools->addWidget(button("drawer-new", tr("&New"), tr("Put a new thing into this drawer"), [this] { add(); }));
     tools->addWidget(button("drawer-out", tr("Take &out"), tr("Only what no dressing is tied from"), [this] { takeOut(); }));
     tools->addWidget(button("drawer-import", tr("&Import CSV…"), tr("Hooks or materials from a table; every fault is placed, all or nothing"), [this] {
-        auto* dialog = new QFileDialog(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"));
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        connect(dialog, &QFileDialog::fileSelected, this, &DrawersStation::importFrom);
-        dialog->open();
+        askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::importFrom);
     }));
     tools->addWidget(button("drawer-export", tr("E&xport CSV…"), tr("This drawer as a table"), [this] {
-        auto* dialog = new QFileDialog(this, tr("Export CSV"), QString(), tr("CSV (*.csv)"));
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->setAcceptMode(QFileDialog::AcceptSave);
-        dialog->setDefaultSuffix(QStringLiteral("csv"));
-        connect(dialog, &QFileDialog::fileSelected, this, &DrawersStation::exportTo);
-        dialog->open();
+        askWhereToWrite(this, tr("Export CSV"), QString(), tr("CSV (*.csv)"), QStringLiteral("csv"), &DrawersStation::exportTo);
     }));
     calliperButton_->setObjectName(QStringLiteral("calliper"));
     calliperButton_->setToolTip(tr("Readings go where the cursor is. The stand-in is machair-calliper"));

@@ -3,7 +3,6 @@
 #include <QApplication>
 #include <QComboBox>
 #include <QDateTime>
-#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
@@ -19,6 +18,7 @@
 #include "book/record_edits.h"
 #include "cutting/stock.h"
 #include "daybook/box.h"
+#include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "store/calendar.h"
@@ -266,11 +266,7 @@ void EveningStation::move(std::size_t job, std::size_t before) {
 
 void EveningStation::keepCalendar() {
     if (!best_ || jobs_.empty()) return document_.say(tr("Nothing waits to be tied"));
-    auto* dialog = new QFileDialog(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setAcceptMode(QFileDialog::AcceptSave);
-    dialog->setDefaultSuffix(QStringLiteral("ics"));
-    connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
+    askWhereToWrite(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"), QStringLiteral("ics"), [this](const QString& path) {
         const std::string start = QDate::currentDate().toString(Qt::ISODate).toStdString() + "T20:00";
         const std::string stamp = QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyyMMdd'T'HHmmss'Z'")).toStdString();
         std::vector<store::CalendarEvent> events;
@@ -278,17 +274,12 @@ void EveningStation::keepCalendar() {
             events.push_back({"machair-" + stamp + "-" + std::to_string(events.size()), event.what, event.how, event.start, event.end, event.rings});
         writeText(document_, path, store::toCalendar(events, start, stamp));
     });
-    dialog->open();
 }
 
 void EveningStation::keepBuyingList() {
     const auto wanted = stockWanted(document_.book());
     if (!wanted) return document_.say(qt(wanted.error().front().line()));
-    auto* dialog = new QFileDialog(this, tr("Keep the buying list as"), QStringLiteral("buying.csv"), tr("CSV (*.csv);;Text (*.txt)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setAcceptMode(QFileDialog::AcceptSave);
-    dialog->setDefaultSuffix(QStringLiteral("csv"));
-    connect(dialog, &QFileDialog::fileSelected, this, [this, wanted = *wanted](const QString& path) {
+    askWhereToWrite(this, tr("Keep the buying list as"), QStringLiteral("buying.csv"), tr("CSV (*.csv);;Text (*.txt)"), QStringLiteral("csv"), [this, wanted = *wanted](const QString& path) {
         std::vector<store::CsvRow> rows = {{"material", "has", "wants", "buy", "runs_out_in", "buy_by"}};
         std::string text;
         for (const StockWanted& row : wanted) {
@@ -297,7 +288,6 @@ void EveningStation::keepBuyingList() {
         }
         writeText(document_, path, path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows));
     });
-    dialog->open();
 }
 
 void EveningStation::refresh() {

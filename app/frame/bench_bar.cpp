@@ -2,7 +2,6 @@
 
 #include <QClipboard>
 #include <QComboBox>
-#include <QFileDialog>
 #include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -15,6 +14,7 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "frame/ask_file.h"
 #include "store/recipe.h"
 #include "units/text.h"
 #include "water/substitute.h"
@@ -221,11 +221,7 @@ void BenchBar::askDoubt() {
 
 void BenchBar::askForRecipeFile() {
     if (!document_.pattern()) return;
-    auto* dialog = new QFileDialog(this, tr("Keep the recipe as"), qt(document_.pattern()->title()), tr("Text (*.txt);;Markdown (*.md);;HTML (*.html)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setAcceptMode(QFileDialog::AcceptSave);
-    connect(dialog, &QFileDialog::fileSelected, this, &BenchBar::keepRecipe);
-    dialog->open();
+    askWhereToWrite(this, tr("Keep the recipe as"), qt(document_.pattern()->title()), tr("Text (*.txt);;Markdown (*.md);;HTML (*.html)"), QString(), &BenchBar::keepRecipe);
 }
 
 void BenchBar::keepRecipe(const QString& path) {

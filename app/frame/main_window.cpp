@@ -25,6 +25,7 @@
 #include "drawers/drawers_station.h"
 #include "drift/drift_station.h"
 #include "evening/evening_station.h"
+#include "frame/ask_file.h"
 #include "frame/bench_bar.h"
 #include "frame/cast_view.h"
 #include "frame/fault_sheet.h"
@@ -208,12 +209,7 @@ void MainWindow::askForFile() {
 }
 
 void MainWindow::askForCopy() {
-    auto* dialog = new QFileDialog(this, tr("Keep a copy as"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
-                                   tr("Bench book (*.machair);;Bench file to share (*.machair.json)"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setAcceptMode(QFileDialog::AcceptSave);
-    connect(dialog, &QFileDialog::fileSelected, this, &MainWindow::keepCopy);
-    dialog->open();
+    askWhereToWrite(this, tr("Keep a copy as"), QFileInfo(QString::fromStdString(document_.path().string())).path(), tr("Bench book (*.machair);;Bench file to share (*.machair.json)"), QString(), &MainWindow::keepCopy);
 }
 
 bool MainWindow::keepCopy(const QString& path) {

@@ -2,7 +2,6 @@
 
 #include <QComboBox>
 #include <QFile>
-#include <QFileDialog>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QListWidget>
@@ -14,6 +13,7 @@
 #include <algorithm>
 
 #include "drawing/card.h"
+#include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "store/geojson.h"
@@ -122,10 +122,7 @@ QWidget* WaterStation::makeDay() {
     connect(draw, &QToolButton::toggled, sea_, &SeaView::drawShore);
     connect(sea_, &SeaView::shoreDrawn, draw, [draw] { draw->setChecked(false); });
     connect(bring, &QToolButton::clicked, this, [this] {
-        auto* dialog = new QFileDialog(this, tr("The loch's shore"), QString(), tr("GeoJSON (*.geojson *.json);;All files (*)"));
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        connect(dialog, &QFileDialog::fileSelected, this, &WaterStation::bringShore);
-        dialog->open();
+        askWhatToRead(this, tr("The loch's shore"), QString(), tr("GeoJSON (*.geojson *.json);;All files (*)"), &WaterStation::bringShore);
     });
     connect(weatherButton_, &QToolButton::clicked, this, [this] {
         if (!reading_) {
@@ -164,17 +161,12 @@ QWidget* WaterStation::makeRules() {
     column->addWidget(card_);
     gaugeButton_ = toolButton("contest-gauge", tr("Length gauge…"), tr("The longest fly that this card allows, on paper at true size (PDF or SVG)"));
     connect(gaugeButton_, &QToolButton::clicked, this, [this] {
-        auto* dialog = new QFileDialog(this, tr("Keep the gauge as"), QStringLiteral("gauge.pdf"), tr("PDF (*.pdf);;SVG (*.svg)"));
-        dialog->setAttribute(Qt::WA_DeleteOnClose);
-        dialog->setAcceptMode(QFileDialog::AcceptSave);
-        connect(dialog, &QFileDialog::fileSelected, this, [this](const QString& path) {
-            const WaterSpec* water = document_.water();
-            const RuleCard* card = water && water->rules ? document_.book().findRuleCard(*water->rules) : nullptr;
+        askWhereToWrite(this, tr("Keep the gauge as"), QStringLiteral("gauge.pdf"), tr("PDF (*.pdf);;SVG (*.svg)"), QString(), [this](const QString& path) {
+            const RuleCard* card = ruleCard();
             if (!card) return;
             const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)));
             document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path) : tr("%1: %2. Nothing was written").arg(path, wrong));
         });
-        dialog->open();
     });
     column->addWidget(gaugeButton_);
     ruled_->setObjectName(QStringLiteral("ruled"));
@@ -307,9 +299,14 @@ void WaterStation::refreshSeason() {
     if (open) row_->show(fieldsOf(*open));
 }
 
+const RuleCard* WaterStation::ruleCard() const {
+    const WaterSpec* water = document_.water();
+    return water && water->rules ? document_.book().findRuleCard(*water->rules) : nullptr;
+}
+
 void WaterStation::refreshRules() {
     const WaterSpec* water = document_.water();
-    const RuleCard* card = water && water->rules ? document_.book().findRuleCard(*water->rules) : nullptr;
+    const RuleCard* card = ruleCard();
     card_->setVisible(card != nullptr);
     boxRuled_->setVisible(card != nullptr);
     addCard_->setVisible(water && !card);

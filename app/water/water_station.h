@@ -39,6 +39,8 @@ class WaterStation : public QWidget {
     QWidget* makeRules();
     void refresh();
     void refreshRules();
+    // The card of the day's water; nothing where it has none.
+    [[nodiscard]] const RuleCard* ruleCard() const;
     void refreshSeason();
     void choose();
     void show(const ChoiceReport& report);

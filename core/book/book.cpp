@@ -175,8 +175,10 @@ void checkFeathers(const Book& book, const Ids& materials, Faults& faults) {
     }
 }
 
-void checkDate(const std::string& date, const Place& place, Faults& faults) {
-    if (!isDate(date)) faults.push_back({place, "expected a date as 2026-05-02, got \"" + date + "\"", ""});
+// `where` makes the place, for a date that is none: there may be very many that are.
+template <class Where>
+void checkDate(const std::string& date, Where where, Faults& faults) {
+    if (!isDate(date)) faults.push_back({where(), "expected a date as 2026-05-02, got \"" + date + "\"", ""});
 }
 
 // A dressing that was taken out of the book may still stand in its records: they tell of the past.
@@ -198,14 +200,13 @@ void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, F
         const Place place = Place("batches").at(i);
         checkKnown(patterns, book.batches[i].pattern, "dressing", place.key("pattern"), faults);
         if (book.batches[i].hook && book.findHook(*book.batches[i].hook) == nullptr) faults.push_back({place.key("hook"), "expected the id of a hook, got \"" + *book.batches[i].hook + "\"", ""});
-        if (book.batches[i].day) checkDate(*book.batches[i].day, place.key("day"), faults);
+        if (book.batches[i].day) checkDate(*book.batches[i].day, [&] { return place.key("day"); }, faults);
     }
     checkIds(book.checks, "checks", faults);
     for (std::size_t i = 0; i < book.checks.size(); ++i)
-        if (const auto& date = book.checks[i].date; date && !isDate(*date)) checkDate(*date, Place("checks").at(i).key("date"), faults);
+        if (const auto& date = book.checks[i].date) checkDate(*date, [i] { return Place("checks").at(i).key("date"); }, faults);
     checkIds(book.days, "days", faults);
-    for (std::size_t i = 0; i < book.days.size(); ++i)
-        if (!isDate(book.days[i].date)) checkDate(book.days[i].date, Place("days").at(i).key("date"), faults);
+    for (std::size_t i = 0; i < book.days.size(); ++i) checkDate(book.days[i].date, [i] { return Place("days").at(i).key("date"); }, faults);
 }
 
 void checkWaters(const Book& book, const Ids& patterns, const Ids& hooks, Faults& faults) {

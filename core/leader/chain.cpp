@@ -97,12 +97,10 @@ Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSu
     flyNode_.assign(rig_.flies.size(), 0);
     std::vector<std::pair<std::size_t, std::size_t>> droppers;  // knot, fly
     Length reached;
-    for (const Position position : kPositions) {
-        const auto fly = std::ranges::find(rig_.flies, position, &RiggedFly::position);
-        const bool joined = std::ranges::find(kTrio, position) != kTrio.end();  // the strand is knotted there, fly or not
-        if (fly == rig_.flies.end() && !joined) continue;
+    for (const Position position : knotsOf(rig_)) {
         addStrand(end, (m.fromTip(position) - reached) / metre, longest, 1, turn);
         reached = m.fromTip(position);
+        const auto fly = std::ranges::find(rig_.flies, position, &RiggedFly::position);
         if (fly == rig_.flies.end()) continue;
         const auto index = static_cast<std::size_t>(fly - rig_.flies.begin());
         if (position == Position::point)

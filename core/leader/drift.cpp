@@ -314,9 +314,7 @@ Tow settledTow(const Rig& rig, Speed speed) {
         }
         at = strand.up(at, length / metre, &trace);
     };
-    std::vector<Position> knots;
-    for (const Position position : kPositions)
-        if (std::ranges::find(kTrio, position) != kTrio.end() || flyAt(position)) knots.push_back(position);
+    const std::vector<Position> knots = knotsOf(rig);
     for (std::size_t k = knots.size(); k-- > 0;)
         section(knots[k], m.fromTip(knots[k]) - (k > 0 ? m.fromTip(knots[k - 1]) : Length{}), knots[k] != Position::point);
     Tow tow;

@@ -55,6 +55,13 @@ Density strandDensity(Strand strand) {
     throw BrokenContract("unknown strand");
 }
 
+std::vector<Position> knotsOf(const Rig& rig) {
+    std::vector<Position> knots;
+    for (const Position position : kPositions)
+        if (std::ranges::find(kTrio, position) != kTrio.end() || std::ranges::find(rig.flies, position, &RiggedFly::position) != rig.flies.end()) knots.push_back(position);
+    return knots;
+}
+
 Rig rigOf(const std::vector<TeamFly>& flies, const LeaderMeasures& leader, double celsius) {
     Rig rig{leader, {}, celsius, 1.0};
     for (const TeamFly& fly : flies) {

@@ -39,6 +39,10 @@ struct RiggedFly {
 
 [[nodiscard]] Density strandDensity(Strand strand);
 
+struct Rig;
+// Where the strand is knotted, down the leader: at bob, middle and point, fly or not, and wherever else a fly hangs.
+[[nodiscard]] std::vector<Position> knotsOf(const Rig& rig);
+
 struct Rig {
     LeaderMeasures leader;
     std::vector<RiggedFly> flies;  // from bob to point; a position without one is left out

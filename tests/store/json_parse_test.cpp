@@ -74,6 +74,14 @@ TEST_CASE("a record's fault stands at its list and place, and all of them are to
     CHECK(std::ranges::any_of(places, [](const std::string& p) { return p.starts_with("checks[4999]"); }));
 }
 
+TEST_CASE("what is wrong with a record's text is said once, remedy and all") {
+    const std::vector<std::string> texts = {checkText("c", R"(, "id": "d")")};
+    const auto read = readRecords<CheckedFly>("checks", texts);
+    REQUIRE_FALSE(read);
+    REQUIRE(read.error().size() == 1);
+    CHECK(read.error().front().line() == "checks[0]: expected each key once in its object, got \"id\" twice; delete one of the two");
+}
+
 TEST_CASE("keys that this version doesn't know are kept with the record and told of") {
     const std::vector<std::string> texts = {checkText("c", R"(, "mood": {"of": ["the day"]})")};
     const auto read = readRecords<CheckedFly>("checks", texts);
