@@ -48,7 +48,7 @@ class MaterialCuts {
             const auto key = std::tuple(slip.width / mm, slip.barb / mm, static_cast<int>(slip.side.value_or(SlipSide::any)), slip.pair.value_or(false));
             auto found = known.find(key);
             if (found == known.end()) {
-                found = known.emplace(key, fitsAlone(slip) ? Uncut{} : whyNot(slip)).first;
+                found = known.emplace(key, fitAlone({slip}) ? Uncut{} : whyNot(slip)).first;
             }
             if (found->second.why.empty())
                 possible.push_back(slip);
@@ -58,9 +58,9 @@ class MaterialCuts {
         slips_ = std::move(possible);
     }
 
-    [[nodiscard]] bool fitsAlone(const SlipWanted& slip) const {
+    [[nodiscard]] bool fitAlone(const std::vector<SlipWanted>& slips) const {
         Budget own{10'000, {}};
-        return pack(feathers_, all(), {slip}, own).fits == Fits::yes;
+        return pack(feathers_, all(), slips, own).fits == Fits::yes;
     }
 
     [[nodiscard]] bool anyOfSide(VaneSide side) const {
@@ -71,9 +71,7 @@ class MaterialCuts {
         Uncut uncut{slip.id, reasonOf(slip)};
         SlipWanted half = slip;
         half.width = 0.5 * slip.width;
-        SlipWanted other = half;
-        Budget own{10'000, {}};
-        if (pack(feathers_, all(), {half, other}, own).fits == Fits::yes) {
+        if (fitAlone({half, half})) {
             uncut.halves = half.width;
             uncut.why += "; as two slips of " + formatNumber(half.width / mm, 1) + " mm, married, it could be had: one cut more, and a joint that may open";
         }
@@ -145,18 +143,21 @@ class MaterialCuts {
         result.slips = slips;
         if (!couldHold(feathers_, all(), slips)) return result;
         std::vector<Set> open;
-        const Set* held = nullptr;
+        std::optional<Set> held;
         for (const Set& set : order) {
             result.packing = packWithin(set, slips, 0);
             if (result.packing.fits == Fits::unknown) open.push_back(set);
             if (result.packing.fits == Fits::yes) {
-                held = &set;
+                held = set;
                 break;
             }
         }
-        if (!held) result.packing = {Fits::no, {}};
-        Set last = held ? *held : Set{};
-        for (std::uint64_t round = 1; held && !open.empty() && budget_.steps > 0 && !budget_.stop.stop_requested(); ++round)
+        if (!held) {
+            result.packing = {Fits::no, {}};
+            result.proven = open.empty();
+            return result;
+        }
+        for (std::uint64_t round = 1; !open.empty() && budget_.steps > 0 && !budget_.stop.stop_requested(); ++round)
             for (std::size_t i = 0; i < open.size() && budget_.steps > 0;) {
                 Packing again = packWithin(open[i], slips, round);
                 if (again.fits == Fits::unknown) {
@@ -165,13 +166,13 @@ class MaterialCuts {
                 }
                 if (again.fits == Fits::yes) {
                     result.packing = std::move(again);
-                    last = open[i];
+                    held = open[i];
                     open.resize(i);  // what comes after it is no better
                 } else
                     open.erase(open.begin() + static_cast<std::ptrdiff_t>(i));
             }
         result.proven = open.empty();
-        const Set& least = open.empty() ? last : open.front();
+        const Set& least = open.empty() ? *held : open.front();
         result.bound = std::popcount(least.members);
         result.room = least.room;
         return result;

@@ -384,8 +384,8 @@ class Balancer {
         return variant(order, place, answer.variant[place]).change;
     }
 
-    // Shortfalls as scores for the best triples: what is least is best, then what is cheapest. What a fly or a pair of
-    // them may not fail on `without` is never chosen where it does.
+    // Shortfalls as scores for the best triples: what is least is best, then what is cheapest. A fly or a pair
+    // that fails on what is demanded of it is never chosen.
     struct Demand {
         TeamTerm term;
         std::size_t a = 0, b = 0;  // places; the same where one fly is judged
