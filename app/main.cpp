@@ -11,6 +11,7 @@
 
 #include "check/check_station.h"
 #include "drawers/drawers_station.h"
+#include "frame/application.h"
 #include "frame/main_window.h"
 #include "theme/theme.h"
 
@@ -82,7 +83,7 @@ int main(int argc, char** argv) {
     // A picture needs no screen.
     const bool pictured = std::any_of(argv, argv + argc, [](const char* word) { return std::string_view(word).starts_with("--picture"); });
     if (pictured && qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) qputenv("QT_QPA_PLATFORM", "offscreen");
-    QApplication application(argc, argv);
+    machair::app::Application application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("machair"));
     QApplication::setApplicationVersion(QStringLiteral(MACHAIR_VERSION));
     QApplication::setWindowIcon(QIcon(QStringLiteral(":/icon/machair.svg")));

@@ -37,7 +37,7 @@ class Place {
         if (!store::writeBook(path_, book).empty()) std::abort();
     }
     ~Place() {
-        for (const char* end : {"", "-wal", "-shm", ".backup-1", ".backup-2", ".backup-3"}) std::filesystem::remove(path_.string() + end);
+        for (const char* end : {"", "-wal", "-shm", ".copies"}) std::filesystem::remove_all(path_.string() + end);
     }
     Place(const Place&) = delete;
     Place& operator=(const Place&) = delete;

@@ -74,6 +74,48 @@ static void aFrameOfADrag(benchmark::State& state) {
 }
 BENCHMARK(aFrameOfADrag)->Unit(benchmark::kMillisecond);
 
+// The bench turned dark and light again, every station having been seen. Target: < 100 ms.
+static void lightAndDark(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    for (const auto& entry : Names<app::Station>::entries) {
+        window->showStation(entry.value);
+        QApplication::processEvents();
+    }
+    bool dark = false;
+    for (auto _ : state) {
+        dark = !dark;
+        window->theme().light(dark ? drawing::Bench::slate : drawing::Bench::sand);
+        window->repaint();
+        QApplication::processEvents();
+    }
+}
+BENCHMARK(lightAndDark)->Unit(benchmark::kMillisecond);
+
+// Ten thousand edits on a book of some 2 MB, each kept on the disk. Target: memory stays flat (counters in MB).
+static void tenThousandEdits(benchmark::State& state) {
+    Book book = demoBook();
+    const std::vector<Pattern> patterns = book.patterns;
+    for (int i = 0; book.patterns.size() < 1500; ++i) {
+        book.patterns.push_back(patterns[static_cast<std::size_t>(i) % patterns.size()]);
+        book.patterns.back().id += "-" + std::to_string(i);
+    }
+    QTemporaryDir folder;
+    const std::string file = folder.filePath(QStringLiteral("b.machair")).toStdString();
+    if (!store::writeBook(file, book).empty()) std::abort();
+    for (auto _ : state) {
+        app::Document document;
+        if (!document.open(file).empty()) std::abort();
+        state.counters["at_first_MB"] = residentMegabytes();
+        for (int n = 1; n <= 10'000; ++n) {
+            if (!document.apply(changeField(document.book(), kFullestFly, 0, "length", std::to_string(5.0 + 1e-3 * (n % 900)))).empty()) std::abort();
+            if (n == 2'500) state.counters["after_2500_MB"] = residentMegabytes();
+        }
+        state.counters["after_10000_MB"] = residentMegabytes();
+    }
+}
+BENCHMARK(tenThousandEdits)->Unit(benchmark::kSecond)->Iterations(1);
+
 static void searchALargeDrawer(benchmark::State& state) {
     Book book = demoBook();
     const std::vector<Material> materials = book.materials;

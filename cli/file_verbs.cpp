@@ -2,6 +2,7 @@
 #include <algorithm>
 
 #include "cli/verbs.h"
+#include "store/bench_book.h"
 
 namespace machair::cli {
 
@@ -19,6 +20,32 @@ int validate(const Options& options) {
                                  std::to_string(book.teams.size()) + " teams\n";
         return print(options, counts, text);
     });
+}
+
+int rescue(const Options& options) {
+    if (store::stampOf(options.out).inode != 0) {
+        std::cerr << options.out << ": is there already; rescue writes to a new file only\n";
+        return kWrongUsage;
+    }
+    const auto rescued = store::rescueBook(options.file);
+    if (!rescued) return refuse(rescued.error());
+    if (const Faults faults = store::writeBook(options.out, rescued->book); !faults.empty()) return refuse(faults);
+    std::string text;
+    for (const std::string& line : rescued->said) text += line + "\n";
+    return print(options, {{"said", rescued->said}, {"out", options.out}}, text + "what could be read is in " + options.out + "\n");
+}
+
+int doctor(const Options& options) {
+    const store::BookReport report = store::examineBook(options.file);
+    Json faults = Json::array();
+    std::string text;
+    for (const Fault& fault : report.faults) {
+        faults.push_back({{"place", fault.place.text()}, {"words", fault.what}});
+        text += fault.line() + "\n";
+    }
+    for (const std::string& note : report.notes) text += note + "\n";
+    print(options, {{"sound", report.faults.empty()}, {"faults", faults}, {"notes", report.notes}}, options.file + (report.faults.empty() ? ": sound\n" : ": not sound\n") + text);
+    return report.faults.empty() ? kDone : kInputAtFault;
 }
 
 int convert(const Options& options) {

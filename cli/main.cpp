@@ -111,6 +111,8 @@ int run(int argc, char** argv) {
     water->callback([&options, &result] { result = showWater(options); });
     verb("validate", "every fault of a file, or that it is sound", validate);
     verb("convert", "the same book in another file", convert)->add_option("OUT", options.out, "*.machair or *.machair.json")->required();
+    verb("rescue", "what can be read of a damaged book, into a new one", rescue)->add_option("OUT", options.out, "*.machair or *.machair.json, which must not be there yet")->required();
+    verb("doctor", "a book's pages, records, references, sizes and copies", doctor);
     app.add_subcommand("schema", "the JSON Schema of the bench file")->callback([] { std::cout << store::benchSchema(); });
 
     try {
@@ -126,8 +128,12 @@ int run(int argc, char** argv) {
 int main(int argc, char** argv) {
     try {
         return run(argc, argv);
-    } catch (const std::exception& error) {
+    } catch (const machair::store::DiskError& error) {
         std::cerr << error.what() << "\n";
-        return kInputAtFault;
+    } catch (const std::bad_alloc&) {
+        std::cerr << "there is not enough memory for that\n";
+    } catch (const std::exception& error) {
+        std::cerr << "machair-cli could not do that (for its makers: " << error.what() << ")\n";
     }
+    return kInputAtFault;
 }

@@ -12,9 +12,11 @@ namespace machair::cli {
 
 namespace {
 
-TeamSetting settingFor(const Book& book, const Options& options) {
-    TeamSetting setting = settingOf(book, options.water.empty() ? nullptr : book.findWater(options.water));
-    if (options.water.empty()) setting.celsius = options.celsius;
+Result<TeamSetting> settingFor(const Book& book, const Options& options) {
+    const WaterSpec* water = options.water.empty() ? nullptr : book.findWater(options.water);
+    if (!options.water.empty() && !water) return noSuch(Place("waters"), "water", options.water);
+    TeamSetting setting = settingOf(book, water);
+    if (!water) setting.celsius = options.celsius;
     return setting;
 }
 
@@ -22,7 +24,7 @@ TeamSetting settingFor(const Book& book, const Options& options) {
 
 int showTeam(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        const auto report = weighTeam(book, options.team, settingFor(book, options));
+        const auto report = settingFor(book, options).and_then([&](const TeamSetting& setting) { return weighTeam(book, options.team, setting); });
         if (!report) return refuse(report.error());
         return print(options, teamReport(*report), teamText(*book.findTeam(options.team), *report));
     });
@@ -78,7 +80,7 @@ std::string driftText(const DriftReport& report) {
 
 int showDrift(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        const auto report = weighTeam(book, options.team, settingFor(book, options));
+        const auto report = settingFor(book, options).and_then([&](const TeamSetting& setting) { return weighTeam(book, options.team, setting); });
         if (!report) return refuse(report.error());
         Handling handling;
         handling.count = options.count * second;
@@ -156,7 +158,9 @@ std::string choiceText(const ChoiceReport& report, const std::vector<BoxCandidat
 
 int showBalance(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        const TeamSetting setting = settingFor(book, options);
+        const auto judged = settingFor(book, options);
+        if (!judged) return refuse(judged.error());
+        const TeamSetting& setting = *judged;
         const auto report = balanceTeam(book, options.team, setting);
         if (!report) return refuse(report.error());
         Json proposals = Json::array();
@@ -174,7 +178,9 @@ int showBalance(const Options& options) {
 
 int showChoose(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        TeamSetting setting = settingFor(book, options);
+        auto judged = settingFor(book, options);
+        if (!judged) return refuse(judged.error());
+        TeamSetting setting = std::move(*judged);
         setting.fullness = seaUnder({options.wind * metrePerSecond, options.fetch * metre, false}).fullness;
         if (!options.rules.empty()) {
             setting.card = book.findRuleCard(options.rules);

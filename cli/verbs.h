@@ -64,6 +64,7 @@ template <class Work>
 int withBook(const Options& options, Work work) {
     const auto opened = store::readBook(options.file);
     if (!opened) return refuse(opened.error());
+    for (const store::SetAside& aside : opened->setAside) std::cerr << "left out: " << aside.line() << "\n";
     for (const Fault& warning : opened->warnings) std::cerr << "warning: " << warning.line() << "\n";
     return work(opened->book);
 }
@@ -86,5 +87,7 @@ int showCard(const Options& options);
 int showCuts(const Options& options);
 int validate(const Options& options);
 int convert(const Options& options);
+int rescue(const Options& options);
+int doctor(const Options& options);
 
 }  // namespace machair::cli

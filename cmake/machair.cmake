@@ -9,6 +9,12 @@ if(MACHAIR_SANITIZE)
   target_compile_options(machair_strict INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer)
   target_link_options(machair_strict INTERFACE -fsanitize=address,undefined)
 endif()
+if(MACHAIR_FUZZ)
+  target_compile_options(machair_strict INTERFACE -fsanitize=fuzzer-no-link,address,undefined -fno-sanitize-recover=undefined -fno-omit-frame-pointer)
+  target_link_options(machair_strict INTERFACE -fsanitize=address,undefined)
+endif()
+# The standard library's own assertions stay on where we work and check: an index past the end stops there.
+target_compile_definitions(machair_strict INTERFACE $<$<NOT:$<CONFIG:Release>>:_GLIBCXX_ASSERTIONS>)
 
 # machair_module(NAME SOURCES … DEPENDS … PRECOMPILE …): a static library that other modules include as "folder/header.h".
 # What most of its sources include anyway is compiled once: the checks have 15 minutes on two cores.

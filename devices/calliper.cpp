@@ -11,6 +11,7 @@ constexpr qint64 kLongestLine = 64;  // a reading is ten characters; more is noi
 SocketCalliper::SocketCalliper(QString socket, QObject* parent) : Calliper(parent), socket_(std::move(socket), kLongestLine) {
     connect(&socket_, &LineSocket::line, this, &SocketCalliper::take);
     connect(&socket_, &LineSocket::stateChanged, this, &Calliper::stateChanged);
+    connect(&socket_, &LineSocket::flooded, this, &Calliper::flooded);
 }
 
 void SocketCalliper::connectNow() { socket_.connectNow(); }
@@ -20,10 +21,12 @@ CalliperState SocketCalliper::state() const { return socket_.ready() ? CalliperS
 void SocketCalliper::take(const QByteArray& line) {
     const auto length = parseLength(std::string_view(line.constData(), static_cast<std::size_t>(line.size())));
     constexpr Length kMost = 1000.0 * mm;
-    if (length && *length > 0.0 * mm && *length <= kMost)
+    if (length && *length > 0.0 * mm && *length <= kMost) {
+        socket_.sense();
         emit read(*length / mm);
-    else
+    } else if (socket_.nonsense()) {
         emit rubbish(QString::fromUtf8(line));
+    }
 }
 
 Readings summary(const std::vector<Length>& readings) {

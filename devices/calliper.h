@@ -22,7 +22,8 @@ class Calliper : public QObject {
   signals:
     void read(double millimetres);  // one reading, over 0 and at most 1000 mm
     void stateChanged();
-    void rubbish(const QString& line);  // something that is no reading; nothing else happens
+    void rubbish(const QString& line);  // something that is no reading, once until there is one; nothing else happens
+    void flooded();
 };
 
 // Reads lines such as "11.62" or "11.62 mm" from a local socket.

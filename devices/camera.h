@@ -20,6 +20,7 @@ class Camera : public QObject {
     void taken(const QString& file);  // an absolute path
     void stateChanged();
     void rubbish(const QString& line);
+    void flooded();
 
   private:
     LineSocket socket_;

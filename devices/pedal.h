@@ -16,6 +16,9 @@ class Pedal : public QObject {
   signals:
     void on();
     void back();
+    void stateChanged();
+    void rubbish(const QString& line);
+    void flooded();
 
   private:
     LineSocket socket_;

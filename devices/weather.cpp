@@ -37,11 +37,14 @@ std::optional<Weather> parseWeather(std::string_view line) {
 
 SocketWeatherStation::SocketWeatherStation(QString socket, QObject* parent) : WeatherStation(parent), socket_(std::move(socket), 160) {
     connect(&socket_, &LineSocket::stateChanged, this, &WeatherStation::stateChanged);
+    connect(&socket_, &LineSocket::flooded, this, &WeatherStation::flooded);
     connect(&socket_, &LineSocket::line, this, [this](const QByteArray& line) {
-        if (const auto weather = parseWeather(std::string_view(line.constData(), static_cast<std::size_t>(line.size()))))
+        if (const auto weather = parseWeather(std::string_view(line.constData(), static_cast<std::size_t>(line.size())))) {
+            socket_.sense();
             emit read(*weather);
-        else
+        } else if (socket_.nonsense()) {
             emit rubbish(QString::fromUtf8(line));
+        }
     });
 }
 

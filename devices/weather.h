@@ -34,6 +34,7 @@ class WeatherStation : public QObject {
     void read(const machair::devices::Weather& weather);
     void stateChanged();
     void rubbish(const QString& line);
+    void flooded();
 };
 
 class SocketWeatherStation : public WeatherStation {

@@ -1,238 +1,234 @@
 #include "store/bench_book.h"
 
 #include <SQLiteCpp/Backup.h>
-#include <SQLiteCpp/Database.h>
 #include <SQLiteCpp/Statement.h>
 #include <SQLiteCpp/Transaction.h>
-#include <fcntl.h>
 #include <sqlite3.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
 #include <algorithm>
-#include <array>
 #include <map>
-#include <span>
+#include <set>
 
+#include "book/lists.h"
+#include "store/book_rows.h"
+#include "store/book_schema.h"
+#include "store/checksum.h"
+#include "store/copies.h"
 #include "store/records.h"
 
 namespace machair::store {
 
 namespace {
 
-constexpr int kApplicationId = 0x4d616368;  // "Mach"
-constexpr int kBusyMilliseconds = 4000;     // another window's edit takes a few
+// What one edit does to a list's own line in `lists`.
+struct ListChange {
+    std::int64_t records = 0;
+    std::int64_t sums = 0;      // exclusive or of what went and what came
+    std::int64_t sequence = 0;
+    [[nodiscard]] bool any() const { return records != 0 || sums != 0 || sequence != 0; }
+    void came(const StoredRow& row) {
+        ++records;
+        toggle(row);
+    }
+    void went(const StoredRow& row) {
+        --records;
+        toggle(row);
+    }
 
-// What brings a database from version i to i + 1. Never edited once shipped: tests/store keeps a file of the first.
-constexpr std::array<const char*, kBookVersion> kMigrations = {
-    R"sql(
-CREATE TABLE book (key TEXT PRIMARY KEY, value TEXT NOT NULL) STRICT;
-CREATE TABLE hooks (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE materials (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE patterns (
-  id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL,
-  hook TEXT NOT NULL REFERENCES hooks (id) DEFERRABLE INITIALLY DEFERRED,
-  thread TEXT NOT NULL REFERENCES materials (id) DEFERRABLE INITIALLY DEFERRED) STRICT;
-CREATE TABLE pattern_materials (
-  pattern TEXT NOT NULL REFERENCES patterns (id) ON DELETE CASCADE DEFERRABLE INITIALLY DEFERRED,
-  part INTEGER NOT NULL,
-  material TEXT NOT NULL REFERENCES materials (id) DEFERRABLE INITIALLY DEFERRED,
-  PRIMARY KEY (pattern, part)) STRICT;
-CREATE TABLE teams (
-  id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL,
-  bob TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED,
-  middle TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED,
-  point TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED) STRICT;
-CREATE INDEX patterns_by_hook ON patterns (hook);
-CREATE INDEX parts_by_material ON pattern_materials (material);
-)sql",
-    // What was changed and when, for the tier to look back on.
-    R"sql(
-CREATE TABLE edits (number INTEGER PRIMARY KEY, at TEXT NOT NULL DEFAULT (datetime('now')), words TEXT NOT NULL) STRICT;
-)sql",
-    // Feathers and what is to be cut from them, waters and their rules, the box of tied flies, what was tied and caught.
-    R"sql(
-CREATE TABLE feathers (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE cut_lists (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE team_schools (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE waters (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE rule_cards (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE box (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE capes (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE batches (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE checks (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE days (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE season_table (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-CREATE TABLE mishaps (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-)sql",
-    // Spools, packets and off-cuts.
-    R"sql(
-CREATE TABLE stock (id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL) STRICT;
-)sql",
-    // A fourth and a fifth fly on the leader.
-    R"sql(
-ALTER TABLE teams ADD COLUMN upper TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED;
-ALTER TABLE teams ADD COLUMN lower TEXT REFERENCES patterns (id) DEFERRABLE INITIALLY DEFERRED;
-)sql"};
+  private:
+    void toggle(const StoredRow& row) {
+        sums ^= row.ownSum();
+        sequence ^= row.placeSum();
+    }
+};
 
-int pragma(SQLite::Database& database, const char* name) { return database.execAndGet(std::string("PRAGMA ") + name).getInt(); }
+// The log beside a book: acknowledged edits live there until they are written into the book itself.
+class Log {
+  public:
+    explicit Log(const std::filesystem::path& book) : path_(book.string() + "-wal") {}
+    // Called after something was written: the log is there now.
+    void remember() { inode_ = stampOf(path_).inode; }
+    // Whether the log that edits went to is no longer the one under its name.
+    [[nodiscard]] bool gone() const { return inode_ != 0 && stampOf(path_).inode != inode_; }
+    // Whether somebody else began a new one since.
+    [[nodiscard]] bool another() const { return gone() && stampOf(path_).inode != 0; }
+    void forget() { inode_ = 0; }
 
-void migrate(SQLite::Database& database) {
-    const int from = pragma(database, "user_version");
-    if (from >= kBookVersion) return;
-    SQLite::Transaction transaction(database, SQLite::TransactionBehavior::IMMEDIATE);
-    for (int version = from; version < kBookVersion; ++version) database.exec(kMigrations[static_cast<std::size_t>(version)]);
-    database.exec("PRAGMA user_version = " + std::to_string(kBookVersion));
-    database.exec("PRAGMA application_id = " + std::to_string(kApplicationId));
-    transaction.commit();
-}
-
-void prepare(SQLite::Database& database) {
-    database.setBusyTimeout(kBusyMilliseconds);
-    database.exec("PRAGMA foreign_keys = ON");
-    database.exec("PRAGMA synchronous = FULL");
-}
-
-
-// The lists of a book, each a table of its own: done(name, list of the book) for each.
-template <class Done>
-void eachList(Done done) {
-    done("hooks", &Book::hooks);
-    done("materials", &Book::materials);
-    done("patterns", &Book::patterns);
-    done("teams", &Book::teams);
-    done("feathers", &Book::feathers);
-    done("cut_lists", &Book::cutLists);
-    done("team_schools", &Book::teamSchools);
-    done("waters", &Book::waters);
-    done("rule_cards", &Book::ruleCards);
-    done("box", &Book::box);
-    done("capes", &Book::capes);
-    done("stock", &Book::stock);
-    done("season_table", &Book::season);
-    done("mishaps", &Book::mishaps);
-    done("batches", &Book::batches);
-    done("checks", &Book::checks);
-    done("days", &Book::days);
-}
-
-template <class Record>
-const char* tableOf() {
-    const char* found = nullptr;
-    eachList([&]<class Other>(const char* name, std::vector<Other> Book::*) {
-        if constexpr (std::is_same_v<Record, Other>) found = name;
-    });
-    return found;
-}
+  private:
+    std::filesystem::path path_;
+    ino_t inode_ = 0;
+};
 
 class BenchBookHome : public Home {
   public:
-    BenchBookHome(std::filesystem::path path, SQLite::Database database, bool readOnly)
-        : path_(std::move(path)), database_(std::move(database)), readOnly_(readOnly) {
-        struct stat status{};
-        if (::stat(path_.c_str(), &status) == 0) inode_ = status.st_ino;
-        seen_ = pragma(database_, "data_version");
+    BenchBookHome(std::filesystem::path path, GuardedDatabase database, bool readOnly, std::string behind)
+        : path_(std::move(path)), guarded_(std::move(database)), readOnly_(readOnly), behind_(std::move(behind)), log_(path_), inode_(stampOf(path_).inode) {
+        seen_ = pragma(*guarded_, "data_version");
     }
 
     Result<OpenedBench> read() override {
         try {
-            SQLite::Transaction transaction(database_);  // one state of the book, whoever writes meanwhile
-            seen_ = pragma(database_, "data_version");
-            Result<OpenedBench> opened = readBench(wholeBookText(), Checking::records);
+            guarded_.beginWork();
+            SQLite::Transaction transaction(*guarded_);  // one state of the book, whoever writes meanwhile
+            seen_ = pragma(*guarded_, "data_version");
+            Result<OpenedBench> opened = readAll(*guarded_);
             if (!opened) return opened;
-            Faults faults;
-            eachList([&](const char* name, auto list) {
-                if (database_.tableExists(name)) readList(name, opened->book.*list, opened->warnings, faults);  // an older book that may only be read keeps its own tables
-            });
-            if (faults.empty()) faults = check(opened->book);
-            if (!faults.empty()) return tl::unexpected(faults);
+            if (!behind_.empty()) opened->warnings.push_back({Place(path_.string()), behind_, "open it where it may be written to"});
+            carried_ = writeCarried(opened->book.carried);
+            setAside_ = opened->setAside;
             return opened;
         } catch (const SQLite::Exception& error) {
-            return fail(Place(path_.string()), std::string("can't be read: ") + error.what(), "its copy is in " + backupOf(path_, 1).filename().string());
+            return fail(Place(path_.string()), "can't be read: " + inWords(error), sayNewestCopy(path_));
         }
     }
 
     void keep(const Book& before, const Book& after, std::string_view words) override {
         if (readOnly_) throw DiskError(path_.string() + ": may only be read here; keep a copy elsewhere and work in that");
-        struct stat status{};
-        if (::stat(path_.c_str(), &status) != 0 || status.st_ino != inode_)
-            throw DiskError(path_.string() + ": was deleted or moved while open; keep a copy under a name of your choice");
+        mustStandWhereItDid();
         try {
+            guarded_.beginWork();
             if (!backedUp_) backUp();
-            SQLite::Transaction transaction(database_, SQLite::TransactionBehavior::IMMEDIATE);
-            eachList([&](const char*, auto list) { keepList(before.*list, after.*list); });
-            if (const std::string carried = writeCarried(after.carried); carried != carried_) {
-                SQLite::Statement put(database_, "INSERT INTO book VALUES ('carried', ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value");
-                put.bind(1, carried);
-                put.exec();
-                carried_ = carried;
-            }
-            if (before.schools != after.schools) {
-                SQLite::Statement drop(database_, "DELETE FROM book WHERE key = 'schools'");
-                drop.exec();
-                if (after.schools) {
-                    SQLite::Statement put(database_, "INSERT INTO book VALUES ('schools', ?)");
-                    put.bind(1, writeRecord(*after.schools));
-                    put.exec();
-                }
-            }
-            SQLite::Statement journal(database_, "INSERT INTO edits (words) VALUES (?)");
+            SQLite::Transaction transaction(*guarded_, SQLite::TransactionBehavior::IMMEDIATE);
+            // Each record is held against what it was; where anybody else wrote since, the whole is checked as well, since
+            // what each of two edits leaves sound may not be sound together.
+            const bool othersWrote = pragma(*guarded_, "data_version") != seen_;
+            eachList([&](const char* name, auto list) {
+                change_ = {};
+                keepList(before.*list, after.*list);
+                if (change_.any()) countIn(name);
+            });
+            keepValues(before, after);
+            if (std::exchange(unsummed_, false)) recount(*guarded_);
+            if (othersWrote) mustBeSound();
+            SQLite::Statement journal(*guarded_, "INSERT INTO edits (words) VALUES (?)");
             journal.bind(1, std::string(words));
             journal.exec();
             transaction.commit();
+            log_.remember();
+            unsettled_ = true;
         } catch (const SQLite::Exception& error) {
-            throw DiskError(path_.string() + ": " + error.what());
+            if (error.getErrorCode() == SQLITE_CONSTRAINT && pragma(*guarded_, "data_version") != seen_)
+                throw ChangedElsewhere(path_.string() + ": what this refers to was taken out by somebody else meanwhile");
+            throw DiskError(path_.string() + ": " + inWords(error));
         }
     }
 
     bool changedElsewhere() override {
         try {
-            return pragma(database_, "data_version") != seen_;
+            return pragma(*guarded_, "data_version") != seen_;
         } catch (const SQLite::Exception&) {
             return false;  // the next read or edit says what is wrong
         }
     }
     bool readOnly() const override { return readOnly_; }
 
-    // Copies under `NAME.backup-N`, made before the first edit of a session.
-    void backUp() {
-        const auto fresh = path_.string() + ".backup-new";
-        std::error_code ignored;
-        std::filesystem::remove(fresh, ignored);
-        {
-            SQLite::Database copy(fresh, SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
-            SQLite::Backup backup(copy, database_);
-            backup.executeStep(-1);
+    void settle() override {
+        if (!unsettled_ || readOnly_) return;
+        try {
+            SQLite::Statement checkpoint(*guarded_, "PRAGMA wal_checkpoint(PASSIVE)");  // (busy, pages in the log, of them written back)
+            if (checkpoint.executeStep()) unsettled_ = checkpoint.getColumn(1).getInt() != checkpoint.getColumn(2).getInt();
+        } catch (const SQLite::Exception& error) {
+            throw DiskError(path_.string() + ": " + inWords(error));
         }
-        for (int n = kBackupsKept; n > 1; --n) std::filesystem::rename(backupOf(path_, n - 1), backupOf(path_, n), ignored);
-        std::filesystem::rename(fresh, backupOf(path_, 1), ignored);
-        backedUp_ = true;
     }
-    void spareBackUp() { backedUp_ = true; }  // a book being made has nothing to lose
+
+    std::string mendFromCopies() override;
+    std::string takeOutSetAside() override;
+
+    void isNew() { backedUp_ = true; }  // a book being made has nothing to lose
 
   private:
-    // The book without its lists: what it carries and the tier's schools.
-    std::string wholeBookText() {
-        std::string text = R"({"format": "machair-bench", "version": )" + std::to_string(kBenchVersion);
-        SQLite::Statement schools(database_, "SELECT value FROM book WHERE key = 'schools'");
-        if (schools.executeStep()) text += ", \"schools\": " + schools.getColumn(0).getString();
-        SQLite::Statement carried(database_, "SELECT value FROM book WHERE key = 'carried'");
-        if (carried.executeStep()) {
-            carried_ = carried.getColumn(0).getString();
-            if (carried_.size() > 2) text += ", " + carried_.substr(1, carried_.size() - 2);  // without its braces
+    // The book must be where it was opened, and its log where edits went to: else what is acknowledged now would be lost.
+    // What is in our hands is written into the book itself first.
+    void mustStandWhereItDid() {
+        const bool moved = stampOf(path_).inode != inode_;
+        if (!moved && !log_.gone()) return;
+        if (!moved && unsettled_ && log_.another())  // writing ours back would go over what another window wrote
+            throw DiskError(path_.string() + ": its log was taken away while open, and another window writes to it; keep a copy under a name of your choice");
+        if (unsettled_) try {
+            (*guarded_).exec("PRAGMA wal_checkpoint(TRUNCATE)");
+            unsettled_ = false;
+        } catch (const SQLite::Exception& error) {
+            throw DiskError(path_.string() + ": was moved while open, and what was in its log could not be written back: " + inWords(error));
         }
-        return text + "}";
+        if (moved) throw DiskError(path_.string() + ": was deleted or moved while open; keep a copy under a name of your choice");
+        guarded_ = GuardedDatabase(path_, GuardedDatabase::Mode::readWrite);  // with a log of its own again
+        seen_ = -1;                                                          // others may have written meanwhile: check it all
+        log_.forget();
     }
 
-    template <class Record>
-    void readList(const char* table, std::vector<Record>& list, Faults& warnings, Faults& faults) {
-        std::vector<std::string> texts;
-        SQLite::Statement all(database_, std::string("SELECT record FROM ") + table + " ORDER BY place");
-        while (all.executeStep()) texts.push_back(all.getColumn(0).getString());
-        Result<ReadRecords<Record>> read = readRecords<Record>(table, texts);
-        if (!read) return append(faults, read.error());
-        list = std::move(read->records);
-        append(warnings, read->warnings);
+    void backUp() {
+        const std::time_t now = std::time(nullptr);
+        const std::filesystem::path copy = nameOfCopy(path_, now), fresh = nameBeside(copy);
+        try {
+            createLike(fresh, path_);
+            {
+                SQLite::Database into(fresh.string(), SQLite::OPEN_READWRITE);
+                SQLite::Backup backup(into, *guarded_);
+                backup.executeStep(-1);
+            }
+            putInPlace(fresh, copy);
+        } catch (...) {
+            std::error_code ignored;
+            std::filesystem::remove(fresh, ignored);
+            throw;
+        }
+        backedUp_ = true;
+        thinCopies(path_);
+        sweepBeside(copy);
+        sweepBeside(path_);
+    }
+
+    void mustBeSound() {
+        const Result<OpenedBench> now = readAll(*guarded_);
+        if (!now) throw ChangedElsewhere(now.error().front().line());
+        if (now->setAside.size() > setAside_.size())
+            throw ChangedElsewhere(path_.string() + ": does not go together with what somebody else did meanwhile: " + now->setAside.back().line());
+    }
+
+    void keepValues(const Book& before, const Book& after) {
+        const std::string carried = writeCarried(after.carried);
+        change_ = {};
+        if (carried != carried_) {
+            putValue("carried", carried);
+            carried_ = carried;
+        }
+        if (before.schools != after.schools) {
+            if (after.schools)
+                putValue("schools", writeRecord(*after.schools));
+            else
+                dropValue("schools");
+        }
+        if (change_.any()) countIn("book");
+    }
+    void dropValue(const std::string& key) {
+        SQLite::Statement was(*guarded_, "DELETE FROM book WHERE key = ? RETURNING value, sum");
+        was.bind(1, key);
+        while (was.executeStep()) change_.went(valueRow(key, was.getColumn(0).getString(), was.getColumn(1)));
+    }
+    void putValue(const std::string& key, const std::string& value) {
+        dropValue(key);
+        const std::int64_t own = checksumOf("book", key, value);
+        SQLite::Statement put(*guarded_, "INSERT INTO book (key, value, sum) VALUES (?, ?, ?)");
+        put.bind(1, key);
+        put.bind(2, value);
+        put.bind(3, own);
+        put.exec();
+        change_.came({"book", key, 0, value, own});
+    }
+
+    void countIn(const char* list) {
+        SQLite::Statement was(*guarded_, "SELECT records, sums, sequence FROM lists WHERE list = ?");
+        was.bind(1, std::string(list));
+        if (!was.executeStep()) return;  // its line is lost: the next reading says so
+        SQLite::Statement put(*guarded_, "UPDATE lists SET records = ?, sums = ?, sequence = ? WHERE list = ?");
+        put.bind(1, was.getColumn(0).getInt64() + change_.records);
+        put.bind(2, was.getColumn(1).getInt64() ^ change_.sums);
+        put.bind(3, was.getColumn(2).getInt64() ^ change_.sequence);
+        put.bind(4, std::string(list));
+        put.exec();
     }
 
     template <class Record>
@@ -259,201 +255,200 @@ class BenchBookHome : public Home {
         }
     }
 
-    [[noreturn]] void conflict(const std::string& id) const {
-        throw ChangedElsewhere(path_.string() + ": \"" + id + "\" was changed by somebody else meanwhile");
-    }
+    [[noreturn]] void conflict(const std::string& id) const { throw ChangedElsewhere(path_.string() + ": \"" + id + "\" was changed by somebody else meanwhile"); }
 
-    // Refuses where somebody else changed or removed the record since it was read or kept here as `was`. What it says
-    // is compared, and not only its text: an older Machair, or a person, may have written the same otherwise.
+    // The row of a record that should stand as it was read or kept here; refused where somebody else changed or removed it
+    // since. What it says is compared, and not only its text: an older Machair, or a person, may have written the same otherwise.
     template <class Record>
-    void mustStandAs(const Record& was) {
-        SQLite::Statement now(database_, std::string("SELECT record FROM ") + tableOf<Record>() + " WHERE id = ?");
-        now.bind(1, was.id);
-        if (!now.executeStep()) conflict(was.id);
-        const std::array texts{now.getColumn(0).getString()};
-        if (texts[0] == writeRecord(was)) return;
-        const auto read = readRecords<Record>(tableOf<Record>(), texts);
-        if (!read || !(read->records[0] == was)) conflict(was.id);
+    StoredRow standingAs(const Record& was) {
+        const auto now = rowOf(*guarded_, listOf<Record>(), was.id);
+        if (!now) conflict(was.id);
+        unsummed_ = unsummed_ || !now->sum;  // a hand, or another program, wrote it: what its list came to isn't known
+        if (now->text == writeRecord(was)) return *now;
+        const std::array texts{now->text};
+        const auto read = readRecords<Record>(listOf<Record>(), texts);
+        if (!read.spoilt.empty() || !(read.records[0] == was)) conflict(was.id);
+        return *now;
     }
 
     template <class Record>
     void remove(const Record& record) {
-        mustStandAs(record);
-        SQLite::Statement gone(database_, std::string("DELETE FROM ") + tableOf<Record>() + " WHERE id = ?");
+        change_.went(standingAs(record));
+        SQLite::Statement gone(*guarded_, std::string("DELETE FROM ") + listOf<Record>() + " WHERE id = ?");
         gone.bind(1, record.id);
         gone.exec();
     }
 
     template <class Record>
     void insert(const Record& record, std::size_t place) {
-        SQLite::Statement taken(database_, std::string("SELECT 1 FROM ") + tableOf<Record>() + " WHERE id = ?");
-        taken.bind(1, record.id);
-        if (taken.executeStep()) conflict(record.id);
-        put(record, place, writeRecord(record));
+        if (rowOf(*guarded_, listOf<Record>(), record.id)) conflict(record.id);
+        put(record, place);
     }
 
     template <class Record>
     void update(const Record& was, const Record& is, std::size_t place) {
-        mustStandAs(was);
-        put(is, place, writeRecord(is));
+        change_.went(standingAs(was));
+        put(is, place);
     }
 
     template <class Record>
     void move(const std::string& id, std::size_t place) {
-        SQLite::Statement moved(database_, std::string("UPDATE ") + tableOf<Record>() + " SET place = ? WHERE id = ?");
-        moved.bind(1, static_cast<std::int64_t>(place));
+        auto row = rowOf(*guarded_, listOf<Record>(), id);
+        if (!row) conflict(id);
+        change_.went(*row);
+        row->place = static_cast<std::int64_t>(place);
+        change_.came(*row);
+        SQLite::Statement moved(*guarded_, std::string("UPDATE ") + listOf<Record>() + " SET place = ? WHERE id = ?");
+        moved.bind(1, row->place);
         moved.bind(2, id);
         moved.exec();
     }
 
     template <class Record>
-    void put(const Record& record, std::size_t place, const std::string& text) {
-        SQLite::Statement put(database_, std::string("INSERT INTO ") + tableOf<Record>() +
-                                             " (id, place, record) VALUES (?, ?, ?) ON CONFLICT (id) DO UPDATE SET place = excluded.place, record = excluded.record");
-        put.bind(1, record.id);
-        put.bind(2, static_cast<std::int64_t>(place));
-        put.bind(3, text);
-        put.exec();
-    }
-    void put(const Pattern& record, std::size_t place, const std::string& text) {
-        SQLite::Statement put(database_,
-                              "INSERT INTO patterns (id, place, record, hook, thread) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
-                              "place = excluded.place, record = excluded.record, hook = excluded.hook, thread = excluded.thread");
-        put.bind(1, record.id);
-        put.bind(2, static_cast<std::int64_t>(place));
-        put.bind(3, text);
-        put.bind(4, record.hook);
-        put.bind(5, record.thread);
-        put.exec();
-        SQLite::Statement old(database_, "DELETE FROM pattern_materials WHERE pattern = ?");
-        old.bind(1, record.id);
-        old.exec();
-        SQLite::Statement add(database_, "INSERT INTO pattern_materials VALUES (?, ?, ?)");
-        for (std::size_t i = 0; i < record.parts.size(); ++i) {
-            if (!record.parts[i].material) continue;
-            add.reset();
-            add.bind(1, record.id);
-            add.bind(2, static_cast<std::int64_t>(i));
-            add.bind(3, *record.parts[i].material);
-            add.exec();
-        }
-    }
-    void put(const TeamSpec& record, std::size_t place, const std::string& text) {
-        SQLite::Statement put(database_,
-                              "INSERT INTO teams (id, place, record, bob, upper, middle, lower, point) VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
-                              "place = excluded.place, record = excluded.record, bob = excluded.bob, upper = excluded.upper, middle = excluded.middle, "
-                              "lower = excluded.lower, point = excluded.point");
-        put.bind(1, record.id);
-        put.bind(2, static_cast<std::int64_t>(place));
-        put.bind(3, text);
-        int column = 4;
-        for (const auto& fly : record.flies.each) {
-            if (fly)
-                put.bind(column, *fly);
-            else
-                put.bind(column);
-            ++column;
-        }
-        put.exec();
+    void put(const Record& record, std::size_t place) {
+        const std::string text = writeRecord(record);
+        const StoredRow row{listOf<Record>(), record.id, static_cast<std::int64_t>(place), text, checksumOf(listOf<Record>(), record.id, text)};
+        putRow(*guarded_, record, row);
+        change_.came(row);
     }
 
     std::filesystem::path path_;
-    SQLite::Database database_;
+    GuardedDatabase guarded_;
     bool readOnly_;
-    bool backedUp_ = false;
+    std::string behind_;  // why what is read here may be older than the book
+    Log log_;
     ino_t inode_ = 0;
+    bool backedUp_ = false;
+    bool unsettled_ = false;
+    bool unsummed_ = false;
     int seen_ = 0;
     std::string carried_ = "{}";
+    std::vector<SetAside> setAside_;
+    ListChange change_;  // of the list that is being kept
 };
 
-Faults integrityFaults(SQLite::Database& database, const std::filesystem::path& path) {
+// Damaged rows go out first, so that what takes their ids finds room.
+std::string BenchBookHome::mendFromCopies() {
+    if (readOnly_) throw DiskError(path_.string() + ": may only be read here");
+    try {
+        guarded_.beginWork();
+        std::size_t mended = 0;
+        std::string from;
+        SQLite::Transaction transaction(*guarded_, SQLite::TransactionBehavior::IMMEDIATE);
+        (*guarded_).exec("PRAGMA defer_foreign_keys = ON");
+        for (const Copy& copy : copiesOf(path_)) {
+            const std::vector<SetAside> left = readAll(*guarded_).map([](const OpenedBench& now) { return now.setAside; }).value_or(std::vector<SetAside>());
+            if (left.empty()) break;
+            const std::size_t now = mendFrom(*guarded_, copy.path, left);
+            if (now > 0 && from.empty()) from = sayTime(copy.made);
+            mended += now;
+        }
+        recount(*guarded_);
+        transaction.commit();
+        log_.remember();
+        unsettled_ = true;
+        return mended == 0 ? "No copy has what is damaged here" : std::to_string(mended) + (mended == 1 ? " record" : " records") + " taken from the copy of " + from;
+    } catch (const SQLite::Exception& error) {
+        throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
+    }
+}
+
+std::string BenchBookHome::takeOutSetAside() {
+    if (readOnly_) throw DiskError(path_.string() + ": may only be read here");
+    try {
+        guarded_.beginWork();
+        if (!backedUp_) backUp();
+        SQLite::Transaction transaction(*guarded_, SQLite::TransactionBehavior::IMMEDIATE);
+        (*guarded_).exec("PRAGMA defer_foreign_keys = ON");
+        std::size_t out = 0;
+        for (const SetAside& aside : setAside_) out += dropRow(*guarded_, aside.list, aside.id);
+        recount(*guarded_);
+        transaction.commit();
+        log_.remember();
+        unsettled_ = true;
+        return std::to_string(out) + (out == 1 ? " damaged record" : " damaged records") + " taken out";
+    } catch (const SQLite::Exception& error) {
+        throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
+    }
+}
+
+Faults pageFaults(SQLite::Database& database, const std::filesystem::path& path) {
     Faults faults;
-    const Place name(path.string());
-    const std::string copy = "its copy is in " + backupOf(path, 1).filename().string();
     SQLite::Statement check(database, "PRAGMA quick_check(20)");
     while (check.executeStep()) {
         const std::string said = check.getColumn(0).getString();
-        if (said != "ok") faults.push_back({name, "the book is damaged: " + said, copy});
-    }
-    SQLite::Statement keys(database, "PRAGMA foreign_key_check");
-    while (keys.executeStep()) {
-        const std::string table = keys.getColumn(0).getString();
-        SQLite::Statement id(database, "SELECT " + std::string(table == "pattern_materials" ? "pattern" : "id") + " FROM " + table + " WHERE rowid = ?");
-        id.bind(1, keys.getColumn(1).getInt64());
-        const std::string record = id.executeStep() ? id.getColumn(0).getString() : "?";
-        faults.push_back({Place(table).key(record), "refers to something in " + keys.getColumn(2).getString() + " that is not there", copy});
+        const std::string copy = sayNewestCopy(path);
+        if (said != "ok") faults.push_back({Place(path.string()), "the book is damaged: " + said, "machair-cli rescue takes what can be read into a new book" + (copy.empty() ? "" : "; " + copy)});
     }
     return faults;
 }
 
-SQLite::Database openDatabase(const std::filesystem::path& path, bool readOnly) {
-    if (!readOnly) return SQLite::Database(path.string(), SQLite::OPEN_READWRITE);
+// Read-only as far as its folder lets us; `behind` says where the log could not be read along.
+struct OpenedDatabase {
+    GuardedDatabase database;
+    std::string behind;
+};
+OpenedDatabase openDatabase(const std::filesystem::path& path, bool readOnly) {
+    using Mode = GuardedDatabase::Mode;
+    if (!readOnly) return {GuardedDatabase(path, Mode::readWrite), {}};
     try {
-        SQLite::Database database(path.string(), SQLite::OPEN_READONLY);
-        (void)pragma(database, "user_version");  // a write-ahead log wants its index beside it
-        return database;
+        GuardedDatabase database(path, Mode::readOnly);
+        (void)pragma(*database, "user_version");  // a write-ahead log wants its index beside it
+        return {std::move(database), {}};
     } catch (const SQLite::Exception&) {  // a folder that takes no file: read it as it lies there
-        return SQLite::Database("file:" + path.string() + "?immutable=1", SQLite::OPEN_READONLY | SQLite::OPEN_URI);
+        const off_t log = stampOf(path.string() + "-wal").size;
+        return {GuardedDatabase(path, Mode::asItLies), log > 0 ? "its log of " + std::to_string(log) + " bytes can't be read here: the last edits may be missing" : std::string()};
     }
 }
 
 }  // namespace
 
-std::filesystem::path backupOf(const std::filesystem::path& path, int n) { return path.string() + ".backup-" + std::to_string(n); }
-
-Result<std::unique_ptr<Home>> openBenchBook(const std::filesystem::path& path, Access access) {
+Result<std::unique_ptr<Home>> openBenchBook(const std::filesystem::path& link, Access access) {
+    const std::filesystem::path path = resolved(link);
     const Place name(path.string());
     if (Faults faults = ordinaryFile(path); !faults.empty()) return tl::unexpected(faults);
     const auto folder = path.has_parent_path() ? path.parent_path() : std::filesystem::path(".");
     const bool readOnly = access == Access::readOnly || ::access(path.c_str(), W_OK) != 0 || ::access(folder.c_str(), W_OK) != 0;
+    std::error_code error;
+    if (std::filesystem::file_size(path, error) > kLargestBook)
+        return fail(name, "expected a book of at most " + std::to_string(kLargestBook >> 20) + " MiB, got " + std::to_string(std::filesystem::file_size(path, error) >> 20) + " MiB");
     try {
-        SQLite::Database database = openDatabase(path, readOnly);
-        prepare(database);
-        if (const int id = pragma(database, "application_id"); id != kApplicationId)
-            return fail(name, "this is a database, but not a bench book");
-        if (const int version = pragma(database, "user_version"); version > kBookVersion)
-            return fail(name, "expected a book of version " + std::to_string(kBookVersion) + " or older, got " + std::to_string(version),
-                        "a newer Machair wrote it; nothing was changed");
-        if (Faults faults = integrityFaults(database, path); !faults.empty()) return tl::unexpected(faults);
+        OpenedDatabase opened = openDatabase(path, readOnly);
+        if (Faults faults = schemaFaults(*opened.database, path); !faults.empty()) return tl::unexpected(faults);
+        if (Faults faults = pageFaults(*opened.database, path); !faults.empty()) return tl::unexpected(faults);
         if (!readOnly) {
-            migrate(database);
-            database.exec("PRAGMA journal_mode = WAL");
+            migrate(*opened.database);
+            opened.database->exec("PRAGMA journal_mode = WAL");
         }
-        return std::make_unique<BenchBookHome>(path, std::move(database), readOnly);
-    } catch (const SQLite::Exception& error) {
-        return fail(name, std::string("can't be opened: ") + error.what(), "its copy is in " + backupOf(path, 1).filename().string());
+        return std::make_unique<BenchBookHome>(path, std::move(opened.database), readOnly, std::move(opened.behind));
+    } catch (const SQLite::Exception& failure) {
+        return fail(name, "can't be opened: " + inWords(failure), sayNewestCopy(path));
     }
 }
 
-void writeBenchBook(const std::filesystem::path& path, const Book& book) {
-    const std::filesystem::path beside = path.string() + ".new";
+void writeBenchBook(const std::filesystem::path& link, const Book& book) {
+    const std::filesystem::path path = resolved(link), beside = nameBeside(path);
     std::error_code ignored;
     try {
-        std::filesystem::remove(beside, ignored);
+        createLike(beside, path);
         {
-            SQLite::Database database(beside.string(), SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
-            prepare(database);
-            migrate(database);
-            BenchBookHome home(beside, std::move(database), false);
-            home.spareBackUp();
+            GuardedDatabase database(beside, GuardedDatabase::Mode::readWrite);
+            migrate(*database);
+            BenchBookHome home(beside, std::move(database), false, {});
+            home.isNew();
             home.keep(Book{}, book, "made");
         }
         // A log left beside a replaced book must not be played into the new one: it is taken into the old one first.
         if (std::filesystem::exists(path) && std::filesystem::exists(path.string() + "-wal"))
             SQLite::Database(path.string(), SQLite::OPEN_READWRITE).exec("PRAGMA wal_checkpoint(TRUNCATE)");
         for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(path.string() + left, ignored);
-        std::filesystem::rename(beside, path);
-        const auto folder = path.has_parent_path() ? path.parent_path() : std::filesystem::path(".");
-        if (const int handle = ::open(folder.c_str(), O_RDONLY | O_DIRECTORY | O_CLOEXEC); handle >= 0) {
-            ::fsync(handle);
-            ::close(handle);
-        }
+        putInPlace(beside, path);
     } catch (const SQLite::Exception& error) {
         std::filesystem::remove(beside, ignored);
-        throw DiskError(path.string() + ": " + error.what());
-    } catch (const std::filesystem::filesystem_error& error) {
+        throw DiskError(path.string() + ": " + inWords(error));
+    } catch (...) {
         std::filesystem::remove(beside, ignored);
-        throw DiskError(path.string() + ": " + error.what());
+        throw;
     }
 }
 

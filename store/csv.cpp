@@ -74,13 +74,13 @@ void take(std::vector<Record>& into, Record record, Imported& imported) {
 
 }  // namespace
 
-Result<std::vector<CsvRow>> parseCsv(std::string_view text) {
+Result<std::vector<CsvRow>> parseCsv(std::string_view bytes) {
+    const std::string text = decodeText(bytes).text;
     std::vector<CsvRow> rows;
     CsvRow row;
     std::string cell;
     bool quoted = false;
     std::size_t line = 1, opened = 1;
-    if (text.starts_with("\xef\xbb\xbf")) text.remove_prefix(3);  // spreadsheets put a mark there
     const auto endRow = [&] {
         row.push_back(std::move(cell));
         cell.clear();
@@ -145,7 +145,7 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
     const bool hooks = column("size") < header.size() && kind == header.size();
     if (id == header.size() || (!hooks && kind == header.size()))
         return fail(Place("line 1"), "expected a column id and either size (hooks) or kind (materials)");
-    Imported imported{book, 0, 0};
+    Imported imported{book, 0, 0, decodeText(text).encoding};
     Faults faults;
     std::set<std::string> seen;
     for (std::size_t r = 1; r < rows->size(); ++r) {
@@ -297,7 +297,7 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
     if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
     const CsvRow& header = rows->front();
     if (std::ranges::none_of(mapping, [](const auto& m) { return m.second == "date"; })) return fail(Place("line 1"), "expected one of the columns to be the date", "say which column is the date");
-    Imported imported{book, 0, 0};
+    Imported imported{book, 0, 0, decodeText(text).encoding};
     Faults faults;
     std::set<std::string> touched;
     for (std::size_t r = 1; r < rows->size(); ++r) {

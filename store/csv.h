@@ -8,12 +8,13 @@
 #include <vector>
 
 #include "book/book.h"
+#include "store/text_encoding.h"
 
 namespace machair::store {
 
 using CsvRow = std::vector<std::string>;
 
-// Rows of a text; quoted fields, doubled quotes, any line ending. A fault with its line where a quote is not closed.
+// Rows of a text in any encoding that text_encoding.h reads; quoted fields, doubled quotes, any line ending. A fault with its line where a quote is not closed.
 [[nodiscard]] Result<std::vector<CsvRow>> parseCsv(std::string_view text);
 [[nodiscard]] std::string writeCsv(const std::vector<CsvRow>& rows);
 
@@ -24,6 +25,7 @@ struct Imported {
     Book book;
     std::size_t added = 0;
     std::size_t changed = 0;  // records with the id of one that was there
+    Encoding encoding = Encoding::utf8;  // of the bytes: to be told where it is not ours
 };
 // The book with the rows of a CSV taken in: hooks where the header has `size`, materials where it has `kind`. All or
 // nothing; faults stand at `line N, COLUMN`.

@@ -2,14 +2,13 @@
 
 #include <algorithm>
 #include <cmath>
-#include <nlohmann/json.hpp>
 #include <numbers>
+
+#include "store/json_parse.h"
 
 namespace machair::store {
 
 namespace {
-
-using Json = nlohmann::json;
 
 constexpr double kMetresPerDegree = 111'195.0;  // of a great circle on a sphere of 6371 km
 constexpr int kDeepest = 8;                      // collections in collections
@@ -50,8 +49,9 @@ const Json* findRing(const Json& json, int depth, Place& place) {
 }  // namespace
 
 Result<std::vector<MapPoint>> readShore(std::string_view text) {
-    const Json json = Json::parse(text, nullptr, false);
-    if (json.is_discarded()) return fail(Place("line 1"), "expected GeoJSON, got something that is not JSON");
+    const Result<Json> parsed = parseJson(text);
+    if (!parsed) return tl::unexpected(parsed.error());
+    const Json& json = *parsed;
     Place place;
     const Json* ring = findRing(json, 0, place);
     if (!ring || !ring->is_array()) return fail(place, "expected a polygon of the shore, got none", "export the loch's outline as a polygon");
@@ -64,6 +64,7 @@ Result<std::vector<MapPoint>> readShore(std::string_view text) {
         degrees.push_back({longitude, latitude});
     }
     if (degrees.size() > 1 && degrees.front() == degrees.back()) degrees.pop_back();  // a ring is closed in the file
+    if (degrees.size() > kMostCorners) return fail(place, "expected a shore of at most " + std::to_string(kMostCorners) + " corners, got " + std::to_string(degrees.size()), "simplify the outline: a corner every few metres is enough");
     if (degrees.size() < 3) return fail(place, "expected at least three corners of the shore, got " + std::to_string(degrees.size()));
     double west = 180.0, south = 90.0, middle = 0.0;
     for (const auto& [longitude, latitude] : degrees) {

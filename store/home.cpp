@@ -5,8 +5,12 @@
 
 #include <array>
 #include <fstream>
+#include <map>
 
+#include "book/lists.h"
 #include "store/bench_book.h"
+#include "store/copies.h"
+#include "store/records.h"
 
 namespace machair::store {
 
@@ -23,24 +27,6 @@ bool isSqlite(const std::filesystem::path& path) {
     return static_cast<std::size_t>(file.gcount()) == head.size() && std::string_view(head.data(), head.size()) == kSqliteHeader;
 }
 
-// What tells one state of a file from another without reading it.
-struct Stamp {
-    dev_t device = 0;
-    ino_t inode = 0;
-    off_t size = 0;
-    timespec changed{};
-    bool operator==(const Stamp& other) const {
-        return device == other.device && inode == other.inode && size == other.size && changed.tv_sec == other.changed.tv_sec &&
-               changed.tv_nsec == other.changed.tv_nsec;
-    }
-};
-
-Stamp stampOf(const std::filesystem::path& path) {
-    struct stat status{};
-    if (::stat(path.c_str(), &status) != 0) return {};
-    return {status.st_dev, status.st_ino, status.st_size, status.st_mtim};
-}
-
 class BenchFileHome : public Home {
   public:
     BenchFileHome(std::filesystem::path path, Access access)
@@ -52,9 +38,10 @@ class BenchFileHome : public Home {
     }
     void keep(const Book&, const Book& after, std::string_view) override {
         if (readOnly_) throw DiskError(path_.string() + ": may only be read here; keep a copy elsewhere and work in that");
-        if (changedElsewhere()) throw ChangedElsewhere(path_.string() + ": was changed or deleted by somebody else");
-        saveBenchFile(path_, after);
-        stamp_ = stampOf(path_);
+        // Looked at again under the writers' lock: another window may be writing at this moment.
+        const auto written = replaceFile(path_, textToSave(path_, after), stamp_);
+        if (!written) throw ChangedElsewhere(path_.string() + ": was changed or deleted by somebody else");
+        stamp_ = *written;
     }
     bool changedElsewhere() override { return !(stampOf(path_) == stamp_); }
     bool readOnly() const override { return readOnly_; }
@@ -67,24 +54,33 @@ class BenchFileHome : public Home {
 
 }  // namespace
 
-Faults ordinaryFile(const std::filesystem::path& path) {
-    const Place name(path.string());
-    std::error_code error;
-    const auto status = std::filesystem::status(path, error);
-    if (!std::filesystem::exists(status)) return {Fault{name, "there is no such file", "look at the name and the folder"}};
-    if (std::filesystem::is_directory(status)) return {Fault{name, "this is a folder, not a book", "name a file in it"}};
-    if (!std::filesystem::is_regular_file(status)) return {Fault{name, "this is not an ordinary file", ""}};
-    if (::access(path.c_str(), R_OK) != 0) return {Fault{name, "can't be read: permission denied", "see who may read it"}};
-    return {};
-}
-
 Result<std::unique_ptr<Home>> openHome(const std::filesystem::path& path, Access access) {
     if (Faults faults = ordinaryFile(path); !faults.empty()) return tl::unexpected(faults);
     if (isSqlite(path)) return openBenchBook(path, access);
     if (path.string().ends_with(kBookEnding))
         return fail(Place(path.string()), "expected a bench book, got a file that is not one",
-                    "a bench file ends in .machair.json; a damaged book has its copy in " + backupOf(path, 1).filename().string());
+                    copiesOf(path).empty() ? "a bench file ends in .machair.json" : sayNewestCopy(path));
     return std::make_unique<BenchFileHome>(path, access);
+}
+
+Faults unreadableAgain(const Book& before, const Book& after) {
+    Faults faults;
+    eachList([&]<class Record>(const char* name, std::vector<Record> Book::*list) {
+        std::map<std::string_view, const Record*> was;
+        for (const Record& record : before.*list) was.emplace(record.id, &record);
+        std::vector<std::string> texts;
+        std::vector<const Record*> changed;
+        for (const Record& record : after.*list)
+            if (const auto old = was.find(record.id); old == was.end() || !(*old->second == record)) {
+                texts.push_back(writeRecord(record));
+                changed.push_back(&record);
+            }
+        const ReadRecords<Record> read = readRecords<Record>(name, texts);
+        for (const auto& [index, why] : read.spoilt) append(faults, why);
+        for (std::size_t i = 0; i < changed.size(); ++i)
+            if (!read.spoilt.contains(i) && !(read.records[i] == *changed[i])) faults.push_back({Place(name).key(changed[i]->id), "would not be the same when it is read again", ""});
+    });
+    return faults;
 }
 
 Result<OpenedBench> readBook(const std::filesystem::path& path) {

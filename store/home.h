@@ -36,7 +36,20 @@ class Home {
     [[nodiscard]] virtual bool changedElsewhere() = 0;
 
     [[nodiscard]] virtual bool readOnly() const = 0;
+
+    // Writes what lies in a log beside the file into the file itself, so that a plain copy of it is whole. Quick where
+    // there is nothing to do. Throws DiskError.
+    virtual void settle() {}
+
+    // Mends what was set aside when it was last read: from the copies of the book, newest first, as far as they have it; or
+    // takes it out for good. Read again afterwards. Returns what was done, in words. Throws DiskError.
+    virtual std::string mendFromCopies() { return {}; }
+    virtual std::string takeOutSetAside() { return {}; }
 };
+
+// What would be refused when it is read again, of the records that an edit changed: a number outside its limits, words that
+// are no UTF-8. Nothing is kept that could not be read.
+[[nodiscard]] Faults unreadableAgain(const Book& before, const Book& after);
 
 // By what the file is, not by its name. Faults: the file is missing, a folder, unreadable, damaged, from a newer Machair.
 [[nodiscard]] Result<std::unique_ptr<Home>> openHome(const std::filesystem::path& path, Access access);
@@ -46,8 +59,5 @@ class Home {
 
 // Writes a whole book as one step; the name's ending says which kind. A fault where it is neither. Throws DiskError.
 [[nodiscard]] Faults writeBook(const std::filesystem::path& path, const Book& book);
-
-// A fault where `path` is not an ordinary file; empty where it is.
-[[nodiscard]] Faults ordinaryFile(const std::filesystem::path& path);
 
 }  // namespace machair::store

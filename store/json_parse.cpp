@@ -85,13 +85,14 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
     bool tooDeep_ = false;
 };
 
-// The parser's own words after its own place and code, which ours replaces.
-std::string parserReason(const std::string& what) {
-    const auto colon = what.rfind("; last read");
-    const auto start = what.find(": ", what.find("parse error") == std::string::npos ? 0 : what.find("parse error"));
-    std::string reason = start == std::string::npos ? what : what.substr(start + 2);
-    if (colon != std::string::npos && start != std::string::npos && colon > start) reason = what.substr(start + 2, colon - start - 2);
-    return reason;
+// What the parser's code says, in our words: a library's own are for its developers (json.exception.parse_error.N).
+std::string parserReason(int code) {
+    switch (code) {
+        case 101: return "something else here: a comma, a quote or a bracket is missing or too many";
+        case 102:
+        case 103: return "a \\u that is no character";
+        default: return "something that is none";
+    }
 }
 
 }  // namespace
@@ -102,9 +103,9 @@ Result<Json> parseJson(std::string_view text) {
     try {
         Json::sax_parse(text, &watch);
     } catch (const Json::parse_error& error) {
-        return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.what()));
-    } catch (const Json::out_of_range& error) {
-        return fail(Place("line 1, column 1"), std::string("expected numbers that a computer can hold: ") + error.what());
+        return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.id));
+    } catch (const Json::out_of_range&) {
+        return fail(Place("line 1, column 1"), "expected numbers that a computer can hold, got one that is too large", "search for a very long number");
     }
     Faults faults;
     watch.report(faults);

@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include "store/text_encoding.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -11,10 +12,7 @@ std::string shown(const Json& json) {
     if (json.is_array()) return "a list";
     constexpr std::size_t kMost = 60;
     std::string text = json.dump(-1, ' ', false, Json::error_handler_t::replace);
-    if (text.size() <= kMost) return text;
-    std::size_t cut = kMost;
-    while (cut > 0 && (static_cast<unsigned char>(text[cut]) & 0xC0) == 0x80) --cut;  // not inside a character
-    return text.substr(0, cut) + "…";
+    return text.size() <= kMost ? text : std::string(shortened(text, kMost)) + "…";
 }
 
 Trail::operator Place() const {

@@ -19,22 +19,32 @@ Json number(double value) {
     return value;
 }
 
-// A number that was scaled on reading: to 15 digits, so that 1.1 m comes back as 1.1 and not 1.1000000000000001.
-Json scaled(double value) {
+// A number that is scaled on reading, so that reading it gives the same to the last bit: of those that do, the one with
+// 15 digits where it is among them, so that 1.1 m comes back as 1.1 and not as 1.1000000000000001. `read` is what the
+// reader will make of it.
+template <class Read>
+Json unscaled(double value, double base, Read read) {
     constexpr int kDigits = 15;
     const double magnitude = value == 0.0 ? 0.0 : std::floor(std::log10(std::abs(value)));
     const int decimals = std::max(0, kDigits - 1 - static_cast<int>(magnitude));
-    return number(parseNumber(formatNumber(value, decimals)).value_or(value));
+    const double round = parseNumber(formatNumber(value, decimals)).value_or(value);
+    constexpr double kFar = 1e300;
+    for (const double candidate : {round, value, std::nextafter(value, kFar), std::nextafter(value, -kFar)})
+        if (read(candidate) == base) return number(candidate);
+    return number(value);
 }
 
 Json toJson(const std::string& text, const Rule&) { return text; }
 Json toJson(bool value, const Rule&) { return value; }
 Json toJson(int value, const Rule&) { return value; }
 Json toJson(double value, const Rule&) { return number(value); }
-Json toJson(Angle angle, const Rule&) { return scaled(angle.inDegrees()); }
+Json toJson(Angle angle, const Rule&) {
+    return unscaled(angle.inDegrees(), angle.inRadians(), [](double degrees) { return Angle::degrees(degrees).inRadians(); });
+}
 template <int L, int M, int T>
 Json toJson(Quantity<L, M, T> quantity, const Rule& rule) {
-    return rule.scale == 1.0 ? number(quantity.base()) : scaled(quantity.base() / rule.scale);
+    if (rule.scale == 1.0) return number(quantity.base());
+    return unscaled(quantity.base() / rule.scale, quantity.base(), [&](double written) { return written * rule.scale; });
 }
 template <class T>
 Json toJson(const std::array<T, 2>& pair, const Rule& rule) {

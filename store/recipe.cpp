@@ -8,37 +8,12 @@
 #include "book/fields.h"
 #include "book/fitting.h"
 #include "book/spec_words.h"
+#include "store/text_encoding.h"
 #include "units/text.h"
 
 namespace machair::store {
 
 namespace {
-
-bool isUtf8(std::string_view text) {
-    for (std::size_t i = 0; i < text.size();) {
-        const auto byte = static_cast<unsigned char>(text[i]);
-        const std::size_t more = byte < 0x80 ? 0 : (byte >> 5) == 6 ? 1 : (byte >> 4) == 14 ? 2 : (byte >> 3) == 30 ? 3 : 9;
-        if (more == 9 || i + more >= text.size() + (more == 0 ? 1 : 0)) return false;
-        for (std::size_t k = 1; k <= more; ++k)
-            if ((static_cast<unsigned char>(text[i + k]) & 0xC0) != 0x80) return false;
-        i += more + 1;
-    }
-    return true;
-}
-
-std::string fromLatin1(std::string_view text) {
-    std::string out;
-    for (const char c : text) {
-        const auto byte = static_cast<unsigned char>(c);
-        if (byte < 0x80) {
-            out += c;
-        } else {
-            out += static_cast<char>(0xC0 | (byte >> 6));
-            out += static_cast<char>(0x80 | (byte & 0x3F));
-        }
-    }
-    return out;
-}
 
 std::string lower(std::string_view text) {
     std::string out(text);
@@ -134,7 +109,7 @@ class Reader {
   private:
     void doubt(std::size_t line, std::size_t column, std::string_view words, std::string question) {
         constexpr std::size_t kMost = 80;
-        read_.doubts.push_back({line, column, std::string(words.substr(0, kMost)), std::move(question)});
+        read_.doubts.push_back({line, column, std::string(shortened(words, kMost)), std::move(question)});
     }
 
     void readLine(std::string_view raw, std::size_t line) {
@@ -225,7 +200,7 @@ class Reader {
             const std::string_view clause = trimmed(says.substr(start, end - start));
             if (!clause.empty() && !readClause(part, clause)) {
                 left.emplace_back(clause);
-                doubt(line, column + static_cast<std::size_t>(clause.data() - says.data()), clause, "What does \"" + std::string(clause.substr(0, 60)) + "\" mean for the " + std::string(nameOf(kind)) + "?");
+                doubt(line, column + static_cast<std::size_t>(clause.data() - says.data()), clause, "What does \"" + std::string(shortened(clause, 60)) + "\" mean for the " + std::string(nameOf(kind)) + "?");
             }
             start = end + 1;
         }
@@ -358,7 +333,7 @@ std::vector<Row> rowsOf(const Pattern& pattern, const Book& book) {
 
 Result<ReadRecipe> readRecipe(std::string_view text, const Book& book) {
     if (text.size() > kLongestRecipe) return fail(Place("line 1"), "expected a recipe of at most 64 KiB, got " + std::to_string(text.size() / 1024) + " KiB");
-    std::string readable = isUtf8(text) ? std::string(text) : fromLatin1(text);
+    std::string readable = decodeText(text).text;
     std::erase(readable, '\r');
     std::erase(readable, '\0');
     return Reader(std::move(readable), book).run();

@@ -31,7 +31,7 @@ struct ReadRecipe {
 
 inline constexpr std::size_t kLongestRecipe = 64 * 1024;
 
-// Any bytes are read: what isn't UTF-8 is taken as Latin-1. Hooks and materials are those of the book that the words
+// Any bytes are read: what isn't UTF-8 is taken as text_encoding.h says. Hooks and materials are those of the book that the words
 // fit best. Faults: text over 64 KiB, text with no part in it, a book without a hook or a thread.
 [[nodiscard]] Result<ReadRecipe> readRecipe(std::string_view text, const Book& book);
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <atomic>
 #include <thread>
+#include <utility>
 
 #include "sizing/plan.h"
 #include "store/json_parse.h"
@@ -47,62 +48,67 @@ namespace {
 
 constexpr std::size_t kChunk = 1000;  // records that a thread takes at a time; starting one costs about what ten of them do
 
+// What one thread reads of a list.
+struct Share {
+    JsonReader reader;
+    std::map<std::size_t, Faults> spoilt;
+};
+
 // The records from `first` up to `last`, into their places.
 template <class Record>
-void readSome(const Trail& list, std::span<const std::string> texts, std::size_t first, std::size_t last, std::vector<Record>& records, JsonReader& reader) {
+void readSome(const Trail& list, std::span<const std::string> texts, std::size_t first, std::size_t last, std::vector<Record>& records, Share& share) {
     for (std::size_t i = first; i < last; ++i) {
         const Trail place = list.at(i);
         const Result<Json> json = parseJson(texts[i]);
         if (!json)
-            for (const Fault& fault : json.error()) reader.faults.push_back({place, fault.line(), ""});  // its own place and remedy are in the line
+            for (const Fault& fault : json.error()) share.reader.faults.push_back({place, fault.line(), ""});  // its own place and remedy are in the line
         else
-            reader.read(*json, place, records[i], {});
+            share.reader.read(*json, place, records[i], {});
+        if (!share.reader.faults.empty()) share.spoilt[i] = std::exchange(share.reader.faults, {});
     }
 }
 
 }  // namespace
 
 template <class Record>
-Result<ReadRecords<Record>> readRecords(std::string_view list, std::span<const std::string> texts) {
+ReadRecords<Record> readRecords(std::string_view list, std::span<const std::string> texts) {
     const Trail place(list);
     ReadRecords<Record> read;
     read.records.resize(texts.size());
     // Chunk by chunk, whoever is free: a core that has something else to do doesn't hold up the others.
-    std::vector<JsonReader> readers((texts.size() + kChunk - 1) / kChunk);
+    std::vector<Share> shares((texts.size() + kChunk - 1) / kChunk);
     std::atomic<std::size_t> next = 0;
     const auto work = [&] {
-        for (std::size_t n = next++; n < readers.size(); n = next++) readSome(place, texts, n * kChunk, std::min(texts.size(), (n + 1) * kChunk), read.records, readers[n]);
+        for (std::size_t n = next++; n < shares.size(); n = next++) readSome(place, texts, n * kChunk, std::min(texts.size(), (n + 1) * kChunk), read.records, shares[n]);
     };
     {
         std::vector<std::jthread> others;
-        for (std::size_t n = 1; n < std::min<std::size_t>(readers.size(), std::max(1U, std::thread::hardware_concurrency())); ++n) others.emplace_back(work);
+        for (std::size_t n = 1; n < std::min<std::size_t>(shares.size(), std::max(1U, std::thread::hardware_concurrency())); ++n) others.emplace_back(work);
         work();
     }
-    Faults faults;
-    for (const JsonReader& reader : readers) {
-        append(faults, reader.faults);
-        append(read.warnings, reader.warnings);
+    for (Share& share : shares) {
+        append(read.warnings, share.reader.warnings);
+        read.spoilt.merge(share.spoilt);
     }
-    if (!faults.empty()) return tl::unexpected(faults);
     return read;
 }
 
-template Result<ReadRecords<HookSpec>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Material>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Pattern>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<TeamSpec>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<VaneFeather>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<CutList>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<TeamSchool>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<WaterSpec>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<RuleCard>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<BoxFly>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Cape>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Stock>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<SeasonRow>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Mishap>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Batch>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<CheckedFly>> readRecords(std::string_view, std::span<const std::string>);
-template Result<ReadRecords<Day>> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<HookSpec> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Material> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Pattern> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<TeamSpec> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<VaneFeather> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<CutList> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<TeamSchool> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<WaterSpec> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<RuleCard> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<BoxFly> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Cape> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Stock> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<SeasonRow> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Mishap> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Batch> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<CheckedFly> readRecords(std::string_view, std::span<const std::string>);
+template ReadRecords<Day> readRecords(std::string_view, std::span<const std::string>);
 
 }  // namespace machair::store

@@ -1,6 +1,7 @@
 // Single records as JSON text, for the bench book. Inside store only.
 #pragma once
 
+#include <map>
 #include <span>
 #include <string>
 #include <vector>
@@ -18,13 +19,14 @@ template <class Record>
 
 template <class Record>
 struct ReadRecords {
-    std::vector<Record> records;
-    Faults warnings;  // keys that this version does not know
+    std::vector<Record> records;             // one for each text; what stands at a spoilt one says nothing
+    std::map<std::size_t, Faults> spoilt;    // which could not be read, and why
+    Faults warnings;                         // keys that this version does not know
 };
 // The records of one list, each from its own text, in the same order; `list` names it in faults. Long lists are read on
 // every core. records.cpp has the instances.
 template <class Record>
-[[nodiscard]] Result<ReadRecords<Record>> readRecords(std::string_view list, std::span<const std::string> texts);
+[[nodiscard]] ReadRecords<Record> readRecords(std::string_view list, std::span<const std::string> texts);
 
 // How far a book is checked when it is read.
 enum class Checking { records, plansToo };

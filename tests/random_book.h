@@ -45,8 +45,8 @@ class RandomBook {
         if (coin()) book.season.push_back({"row", "midges", whole(1, 12), whole(1, 12), "dark", {}, {}});
         if (coin()) book.mishaps.push_back({"wing", whole(0, 40), {}});
         if (coin()) book.days.push_back({"day", "2026-06-0" + std::to_string(whole(1, 9)), {}, 2, {}, {}, Light::cloud, {{2.5, trioOf("somebody", {}, {})}}, {{"somebody", Position::bob, coin(), {}, {}}}, {}, {}});
-        if (coin()) book.checks.push_back({"check", "somebody", "2026-01-31", {{2, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}}, {}});
-        if (!book.patterns.empty() && coin()) book.batches.push_back({"batch", book.patterns.front().id, {}, 12, whole(0, 12), {}, "for June", {}});
+        if (coin()) book.checks.push_back({"check", "somebody", "2026-01-31", {{2, PartKind::body, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}}, {}, {}, {}});
+        if (!book.patterns.empty() && coin()) book.batches.push_back({"batch", book.patterns.front().id, {}, 12, whole(0, 12), {}, "for June", {}, {}, {}});
         if (!book.patterns.empty()) book.box.push_back({"box-0", book.patterns.front().id, {}, whole(0, 12), {}});
         if (coin()) {
             book.schools = SchoolChoices{};

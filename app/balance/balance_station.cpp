@@ -19,6 +19,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -44,8 +45,8 @@ class BoxList : public QListWidget {
 }  // namespace
 
 BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), schools_(new QComboBox), belief_(new QLabel), checks_(new QListWidget), find_(new QToolButton),
-      progress_(new QProgressBar), found_(new QLabel), proposals_(new QListWidget), box_(new BoxList) {
+    : QWidget(parent), document_(document), theme_(theme), schools_(new QComboBox), belief_(new Label), checks_(new QListWidget), find_(new QToolButton),
+      progress_(new QProgressBar), found_(new Label), proposals_(new QListWidget), box_(new BoxList) {
     setObjectName(QStringLiteral("balance"));
     auto* layout = sideBySide(this);
     flies_ = new TeamView(document, theme);
@@ -180,10 +181,10 @@ QWidget* BalanceStation::makePanel() {
     box_->setMaximumHeight(110);
     column->addWidget(box_, 1);
     connect(schools_, &QComboBox::activated, this, [this](int i) {
-        if (document_.team()) (void)document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString()));
+        if (document_.team()) document_.refuse(document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString())));
     });
     connect(copy, &QToolButton::clicked, this, [this] {
-        if (document_.team()) (void)document_.apply(copySchool(document_.book(), document_.team()->id));
+        if (document_.team()) document_.refuse(document_.apply(copySchool(document_.book(), document_.team()->id)));
     });
     connect(find_, &QToolButton::clicked, this, [this] {
         if (background_.running())
@@ -272,7 +273,6 @@ void BalanceStation::propose() {
     const auto work = [book = document_.book(), team = offeredTeam_, water = document_.water() ? document_.water()->id : std::string(), kept = document_.kept()](
                           const std::stop_token& stop, const Background::Progress& progress) {
         TeamSetting setting = settingOf(book, book.findWater(water));
-        setting.fullness.reset();
         setting.contest.kept = kept;
         return balanceTeam(book, team, setting, {5, stop, progress});
     };

@@ -43,7 +43,7 @@ class BalanceStation : public QWidget {
     Document& document_;
     TeamView* flies_ = nullptr;
     const Theme& theme_;
-    Background background_;
+    Background background_{document_};
     QComboBox* schools_;
     QLabel* belief_;
     QListWidget* checks_;

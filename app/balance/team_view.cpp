@@ -295,7 +295,7 @@ void TeamView::mouseMoveEvent(QMouseEvent* event) {
 void TeamView::mouseReleaseEvent(QMouseEvent*) {
     const auto from = std::exchange(dragged_, std::nullopt);
     const auto to = std::exchange(over_, std::nullopt);
-    if (from && to && *from != *to && document_.team()) (void)document_.apply(swapTeamFlies(document_.book(), document_.team()->id, *from, *to));
+    if (from && to && *from != *to && document_.team()) document_.refuse(document_.apply(swapTeamFlies(document_.book(), document_.team()->id, *from, *to)));
     update();
 }
 
@@ -327,7 +327,7 @@ void TeamView::dropEvent(QDropEvent* event) {
     const auto to = positionAt(event->position());
     over_.reset();
     if (to && document_.team())
-        (void)document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to, event->mimeData()->data(QString::fromLatin1(kDressing)).toStdString()));
+        document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to, event->mimeData()->data(QString::fromLatin1(kDressing)).toStdString())));
     event->acceptProposedAction();
     update();
 }

@@ -4,7 +4,6 @@
 #include <QDate>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
-#include <QImageReader>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -20,9 +19,11 @@
 #include "check/hand_view.h"
 #include "check/photo_view.h"
 #include "drawing/photograph.h"
+#include "editing/read_picture.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "hand/hand.h"
+#include "parts/label.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -30,7 +31,8 @@ namespace machair::app {
 namespace {
 
 constexpr int kPanelWidth = 400;
-constexpr int kMostPixels = 16'000'000;  // a larger picture is read smaller
+constexpr int kLookId = Qt::UserRole + 1;
+constexpr qint64 kMostPixels = 16'000'000;  // a larger picture is read smaller
 
 // "11.2, 11.6 11.4" as lengths; nothing where something else stands there.
 std::optional<std::vector<Length>> lengthsIn(const QString& text) {
@@ -47,11 +49,11 @@ QString percent(double share) { return qt(formatNumber(100.0 * share, 1)); }
 
 }  // namespace
 
-CheckStation::CheckStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), views_(new QStackedWidget), photo_(new PhotoView(document, theme)), hand_(new HandView(theme)),
-      eye_(new EyeView(document, theme)), fly_(new AskedView(document, theme)), asked_(new QLabel), number_(new QLabel), verdict_(new QLabel), devices_(new QLabel), typed_(new QDoubleSpinBox),
-      list_(new QListWidget), looks_(new QListWidget), said_(new QLabel), progress_(new QProgressBar), handPart_(new QComboBox), handSaid_(new QLabel),
-      lefts_(new QLineEdit), rights_(new QLineEdit), paired_(new QLabel) {
+CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), hub_(devices), views_(new QStackedWidget), photo_(new PhotoView(document, theme)), hand_(new HandView(theme)),
+      eye_(new EyeView(document, theme)), fly_(new AskedView(document, theme)), asked_(new Label), number_(new Label), verdict_(new Label), devices_(new Label), typed_(new QDoubleSpinBox),
+      list_(new QListWidget), looks_(new QListWidget), said_(new Label), progress_(new QProgressBar), handPart_(new QComboBox), handSaid_(new Label),
+      lefts_(new QLineEdit), rights_(new QLineEdit), paired_(new Label) {
     setObjectName(QStringLiteral("check"));
     auto* layout = sideBySide(this);
     views_->addWidget(makeBench());
@@ -62,7 +64,8 @@ CheckStation::CheckStation(Document& document, const Theme& theme, QWidget* pare
     layout->addWidget(views_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
-    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refreshHand(); });
+    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) rebuild(); });
+    connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) rebuild(); });
     connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
     connect(&background_, &Background::progressed, progress_, [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
     connect(photo_, &PhotoView::measured, this, [this](std::size_t part, const QString& figure, double length) {
@@ -73,26 +76,18 @@ CheckStation::CheckStation(Document& document, const Theme& theme, QWidget* pare
         document_.say(tr("Laid over by your marks: %1 px a mm, a length of the shank to ± %2 mm")
                           .arg(qt(formatNumber(photo_->registration()->pxPerMm, 1)), qt(formatNumber(photo_->registration()->error, 2))));
     });
-    connect(&camera_, &devices::Camera::taken, this, [this](const QString& file) {
+    connect(&hub_, &devices::Hub::photoTaken, this, [this](const QString& file) {
         if (isVisible()) loadPhoto(file);
     });
-    connect(&camera_, &devices::Camera::rubbish, this, [this](const QString& line) { document_.say(tr("The camera sent \"%1\", which is no file").arg(line.left(40))); });
+    connect(&hub_, &devices::Hub::changed, this, &CheckStation::sayDevices);
 }
 
-void CheckStation::useCalliper(std::unique_ptr<devices::Calliper> calliper) {
-    calliper_ = std::move(calliper);
-    connect(calliper_.get(), &devices::Calliper::read, this, [this](double length) {
-        if (!isVisible()) return;
-        if (views_->currentIndex() == static_cast<int>(Mode::pairs)) {
-            QLineEdit* to = rights_->hasFocus() ? rights_ : lefts_;
-            to->setText((to->text() + QLatin1Char(' ') + qt(formatNumber(length, 2))).trimmed());
-            return pair();
-        }
-        take(length);
-    });
-    connect(calliper_.get(), &devices::Calliper::rubbish, this, [this](const QString& line) { if (isVisible()) document_.say(tr("The calliper sent \"%1\", which is no length").arg(line.left(40))); });
-    connect(calliper_.get(), &devices::Calliper::stateChanged, this, &CheckStation::refresh);
-    calliper_->connectNow();
+// A reading is for the part that is asked for, or for the heap that has the cursor.
+void CheckStation::takeLength(double millimetres) {
+    if (views_->currentIndex() != static_cast<int>(Mode::pairs)) return take(millimetres);
+    QLineEdit* to = rights_->hasFocus() ? rights_ : lefts_;
+    to->setText((to->text() + QLatin1Char(' ') + qt(formatNumber(millimetres, 2))).trimmed());
+    pair();
 }
 
 // What is asked for and how it came out, readable from a metre.
@@ -157,14 +152,14 @@ QWidget* CheckStation::makePairs() {
     auto* title = heading(tr("Pairs out of a heap"));
     title->setFont(faceScaled(1.5, true));
     column->addWidget(title);
-    auto* how = new QLabel(tr("Measure wings, cheeks or flies one by one; the calliper writes where the cursor is. With lefts and rights apart, each pair takes one of both."));
+    auto* how = new Label(tr("Measure wings, cheeks or flies one by one; the calliper writes where the cursor is. With lefts and rights apart, each pair takes one of both."));
     how->setWordWrap(true);
     column->addWidget(how);
     for (const auto& [line, name, label] : {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (mm)")}, std::tuple{rights_, "rights", tr("the rights (mm); empty where there are no sides")}}) {
         line->setObjectName(QString::fromLatin1(name));
         line->setAccessibleName(label);
         line->setPlaceholderText(QStringLiteral("11.2  11.6  11.4 …"));
-        column->addWidget(new QLabel(label));
+        column->addWidget(new Label(label));
         column->addWidget(line);
         connect(line, &QLineEdit::textChanged, this, &CheckStation::pair);
     }
@@ -270,16 +265,22 @@ void CheckStation::choose(Mode mode) {
 }
 
 void CheckStation::showEvent(QShowEvent*) {
-    if (!calliper_) useCalliper(std::make_unique<devices::SocketCalliper>());
-    else calliper_->connectNow();
-    camera_.connectNow();
+    hub_.connectNow();
     rebuild();
 }
 
 void CheckStation::rebuild() {
-    const auto& plan = document_.plan();
-    if (!plan) return;
-    items_ = checkItems(*plan, document_.book());
+    plan_ = document_.plan();
+    const auto& plan = plan_;
+    items_ = plan ? checkItems(*plan, document_.book()) : std::vector<CheckItem>();
+    if (!plan) {
+        shown_.clear();
+        readings_.clear();
+        current_ = 0;
+        photo_->clear();
+        refresh();
+        return refreshHand();
+    }
     if (shown_ != plan->pattern.id || readings_.size() != items_.size()) {
         shown_ = plan->pattern.id;
         readings_.assign(items_.size(), std::nullopt);
@@ -293,6 +294,7 @@ void CheckStation::rebuild() {
             item->setFlags(item->flags() | Qt::ItemIsUserCheckable);
             item->setCheckState(Qt::Unchecked);
             item->setData(Qt::UserRole, qt(look.mend));
+            item->setData(kLookId, qt(look.id));
         }
     }
     refresh();
@@ -354,11 +356,14 @@ void CheckStation::refresh() {
         }
     }
     fly_->ask(current_ < items_.size() ? std::optional(items_[current_]) : std::nullopt);
-    const bool ready = calliper_ && calliper_->state() == devices::CalliperState::ready;
-    devices_->setText((ready ? tr("✓ The calliper is ready.") : tr("No calliper: start machair-calliper, or type the reading.")) + QLatin1Char(' ') +
-                      (camera_.ready() ? tr("✓ The camera is ready.") : tr("No camera: start machair-camera, or open a picture.")));
+    sayDevices();
     ink(devices_, c.inkSoft);
     ink(said_, c.inkSoft);
+}
+
+void CheckStation::sayDevices() {
+    devices_->setText((hub_.calliperReady() ? tr("✓ The calliper is ready.") : tr("No calliper: start machair-calliper, or type the reading.")) + QLatin1Char(' ') +
+                      (hub_.cameraReady() ? tr("✓ The camera is ready.") : tr("No camera: start machair-camera, or open a picture.")));
 }
 
 void CheckStation::refreshHand() {
@@ -376,7 +381,7 @@ void CheckStation::refreshHand() {
     double tolerance = 0.08;
     Length planned = 10.0 * mm;
     for (const CheckItem& item : items_)
-        if (handPart_->currentData().toString() == qt(std::string(nameOf(document_.plan()->parts[item.part].kind)) + " " + item.figure)) {
+        if (handPart_->currentData().toString() == qt(std::string(nameOf(plan_->parts[item.part].kind)) + " " + item.figure)) {
             tolerance = item.tolerance / item.planned;
             planned = item.planned;
         }
@@ -429,7 +434,7 @@ void CheckStation::keep() {
     if (!document_.pattern()) return;
     CheckEntry entry{document_.pattern()->id, QDate::currentDate().toString(Qt::ISODate).toStdString(), readings_, {}, photoFile_};
     for (int i = 0; i < looks_->count(); ++i)
-        if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->text().toStdString());
+        if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->data(kLookId).toString().toStdString());
     const Faults faults = document_.apply(recordCheck(document_.book(), items_, entry));
     if (!faults.empty()) {
         said_->setText(QStringLiteral("✗ ") + qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
@@ -441,32 +446,25 @@ void CheckStation::keep() {
 }
 
 void CheckStation::askForPhoto() {
-    askWhatToRead(this, tr("A photograph of the fly"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp *.bmp *.tif *.tiff);;All files (*)"), &CheckStation::loadPhoto);
+    askWhatToRead(this, tr("A photograph of the fly"), QString(), pictureKinds(), &CheckStation::loadPhoto);
 }
 
 void CheckStation::loadPhoto(const QString& file) {
     if (!document_.plan()) return;
     if (shown_ != document_.plan()->pattern.id) rebuild();
     choose(Mode::photo);
-    QImageReader reader(file);
-    reader.setAutoTransform(true);
-    const QSize size = reader.size();
-    if (size.isValid() && static_cast<qint64>(size.width()) * size.height() > kMostPixels) {
-        const double shrink = std::sqrt(static_cast<double>(kMostPixels) / (static_cast<double>(size.width()) * size.height()));
-        reader.setScaledSize(QSize(std::max(1, static_cast<int>(size.width() * shrink)), std::max(1, static_cast<int>(size.height() * shrink))));
-    }
-    const QImage picture = reader.read();
-    if (picture.isNull()) return document_.say(tr("%1 is no picture that can be read: %2. Nothing was changed").arg(file, reader.errorString()));
-    photoFile_ = file.toStdString();
     said_->setText(tr("Looking for the hook…"));
     struct Found {
+        Result<QImage> picture;
         std::optional<photo::Registration> at;
         photo::Silhouette edges;
         std::optional<double> evenness;
     };
     background_.start(
-        [grey = drawing::greyOf(picture), hook = document_.plan()->hook](const std::stop_token& stop, const Background::Progress& progress) {
-            Found found;
+        [file, hook = document_.plan()->hook](const std::stop_token& stop, const Background::Progress& progress) {
+            Found found{readPicture(file, kMostPixels), {}, {}, {}};
+            if (!found.picture) return found;
+            const photo::Picture grey = drawing::greyOf(*found.picture);
             found.at = photo::findHook(grey, hook, stop, progress);
             if (found.at) {
                 found.edges = photo::silhouetteOf(grey, *found.at, hook);
@@ -474,9 +472,14 @@ void CheckStation::loadPhoto(const QString& file) {
             }
             return found;
         },
-        [this, picture, id = document_.plan()->pattern.id](const Found& found) {
+        [this, file, id = document_.plan()->pattern.id](const Found& found) {
+            if (!found.picture) {
+                said_->setText(tr("Nothing was changed."));
+                return document_.refuse(found.picture.error());
+            }
             if (!document_.plan() || document_.plan()->pattern.id != id) return;
-            photo_->show(picture, found.at);
+            photoFile_ = file.toStdString();
+            photo_->show(*found.picture, found.at);
             if (!found.at) {
                 said_->setText(tr("No hook was found on it: drag eye, bend and point to where they are. A plain card behind the fly, seen square from the side, helps."));
                 return;

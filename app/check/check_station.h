@@ -8,10 +8,10 @@
 #include <vector>
 
 #include "checking/checking.h"
-#include "devices/calliper.h"
-#include "devices/camera.h"
+#include "devices/hub.h"
 #include "editing/background.h"
 #include "editing/document.h"
+#include "frame/reads_lengths.h"
 #include "theme/theme.h"
 #include "tie/speaker.h"
 
@@ -31,15 +31,15 @@ class EyeView;
 class HandView;
 class PhotoView;
 
-class CheckStation : public QWidget {
+class CheckStation : public QWidget, public ReadsLengths {
     Q_OBJECT
   public:
-    CheckStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    CheckStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
     // A reading for the part that is asked for: it is judged at once, and the next is asked for.
     void take(double millimetres);
     // A picture's file. What is wrong with it is said on the quiet line.
     void loadPhoto(const QString& file);
-    void useCalliper(std::unique_ptr<devices::Calliper> calliper);
+    void takeLength(double millimetres) override;
     [[nodiscard]] std::size_t current() const { return current_; }
 
   protected:
@@ -53,6 +53,7 @@ class CheckStation : public QWidget {
     void choose(Mode mode);
     void rebuild();
     void refresh();
+    void sayDevices();
     void refreshHand();
     void pair();
     void keep();
@@ -61,9 +62,8 @@ class CheckStation : public QWidget {
 
     Document& document_;
     const Theme& theme_;
-    Background background_;
-    std::unique_ptr<devices::Calliper> calliper_;
-    devices::Camera camera_;
+    devices::Hub& hub_;
+    Background background_{document_};
     Speaker speaker_;
     QStackedWidget* views_;
     PhotoView* photo_;
@@ -89,6 +89,7 @@ class CheckStation : public QWidget {
     std::vector<QToolButton*> modes_;
     QWidget* measuring_ = nullptr;  // of the panel
     QWidget* handPanel_ = nullptr;
+    std::optional<Plan> plan_;  // what the items are of: never another one than theirs
     std::vector<CheckItem> items_;
     std::vector<std::optional<Length>> readings_;
     std::size_t current_ = 0;

@@ -9,12 +9,13 @@
 
 #include "drawing/fly_painter.h"
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "units/text.h"
 
 namespace machair::app {
 
 EyeView::EyeView(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), trainer_(static_cast<std::uint64_t>(QDateTime::currentMSecsSinceEpoch())), asked_(new QLabel), said_(new QLabel) {
+    : QWidget(parent), document_(document), theme_(theme), trainer_(static_cast<std::uint64_t>(QDateTime::currentMSecsSinceEpoch())), asked_(new Label), said_(new Label) {
     setObjectName(QStringLiteral("eye-trainer"));
     setAccessibleName(tr("The eye trainer"));
     setFocusPolicy(Qt::StrongFocus);

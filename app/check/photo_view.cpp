@@ -46,7 +46,8 @@ void PhotoView::clear() {
 }
 
 void PhotoView::replan() {
-    const auto& plan = document_.plan();
+    plan_ = document_.plan();
+    const auto& plan = plan_;
     if (!plan || !registration_) return;
     scene_ = makeScene(*plan);
     tips_.clear();
@@ -64,18 +65,18 @@ void PhotoView::placeTip(std::size_t part, Length x) {
     for (Tip& tip : tips_)
         if (tip.handle.part == part && (tip.handle.grab == Grab::tailTip || tip.handle.grab == Grab::wingTip)) {
             tip.at.x = x;
-            if (const auto length = measuredAt(*document_.plan(), tip.handle, tip.at)) emit measured(part, qt(length->figure), length->length / mm);
+            if (const auto length = measuredAt(*plan_, tip.handle, tip.at)) emit measured(part, qt(length->figure), length->length / mm);
         }
     update();
 }
 
 QRectF PhotoView::shown() const {
     const QRectF whole(QPointF(0.0, 0.0), QSizeF(picture_.size()));
-    if (!found_ || !document_.plan()) return whole;
+    if (!found_ || !plan_) return whole;
     // The fly, with room for a tail that is too long: fixed while things are dragged.
-    const Hook& hook = document_.plan()->hook;
+    const Hook& hook = plan_->hook;
     QRectF box;
-    for (const double x : {-2.5 * (hook.eyeWidth() / mm), 1.25 * (document_.plan()->length / mm)})
+    for (const double x : {-2.5 * (hook.eyeWidth() / mm), 1.25 * (plan_->length / mm)})
         for (const double y : {-1.9 * (hook.gape() / mm), 1.5 * (hook.gape() / mm)}) {
             const photo::Pixel p = found_->toPicture({x * mm, y * mm});
             box = box.isNull() ? QRectF(p.x, p.y, 0.01, 0.01) : box.united(QRectF(p.x, p.y, 0.01, 0.01));
@@ -101,7 +102,7 @@ photo::Pixel PhotoView::onPicture(QPointF at) const {
 // How far a wing stands up, from its tie-in to the tip.
 QString PhotoView::liftOf(const Tip& tip) const {
     if (tip.handle.grab != Grab::wingTip) return {};
-    const WirePoint root = document_.plan()->hook.at(document_.plan()->parts[tip.handle.part].station);
+    const WirePoint root = plan_->hook.at(plan_->parts[tip.handle.part].station);
     const double lift = std::atan2((tip.at.y - root.position.y) / mm, (tip.at.x - root.position.x) / mm) * 180.0 / 3.14159265358979;
     return tr(", %1° up").arg(qt(formatNumber(lift, 0)));
 }
@@ -148,7 +149,7 @@ void PhotoView::paintEvent(QPaintEvent*) {
         painter.setBrush(c.raised);
         painter.drawEllipse(at, kTip, kTip);
         if (grabbed_ == static_cast<int>(i))
-            if (const auto length = measuredAt(*document_.plan(), tips_[i].handle, tips_[i].at)) tag(at, qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)) + liftOf(tips_[i]), c.ink);
+            if (const auto length = measuredAt(*plan_, tips_[i].handle, tips_[i].at)) tag(at, qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)) + liftOf(tips_[i]), c.ink);
     }
     for (const Landmarked& landmark : landmarks_) {
         const QPointF at = onScreen(landmark.seen);
@@ -193,7 +194,7 @@ void PhotoView::mouseMoveEvent(QMouseEvent* event) {
     if (index < tips_.size()) {
         Tip& tip = tips_[index];
         tip.at = registration_->toHook(to);
-        if (const auto length = measuredAt(*document_.plan(), tip.handle, tip.at)) emit measured(tip.handle.part, qt(length->figure), length->length / mm);
+        if (const auto length = measuredAt(*plan_, tip.handle, tip.at)) emit measured(tip.handle.part, qt(length->figure), length->length / mm);
     } else {
         landmarks_[index - tips_.size()].seen = to;
         std::vector<photo::Marked> marks;

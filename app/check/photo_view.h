@@ -56,6 +56,7 @@ class PhotoView : public QWidget {
 
     Document& document_;
     const Theme& theme_;
+    std::optional<Plan> plan_;  // what is laid over
     QImage picture_;
     std::optional<photo::Registration> registration_;
     std::optional<photo::Registration> found_;  // as the picture was opened with: what the view is laid out by

@@ -24,6 +24,7 @@
 #include "drawing/card.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -43,7 +44,7 @@ QString sayProof(const CuttingPlan& plan) {
 
 CutStation::CutStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), feathers_(new FeatherView(document, theme)), gauge_(new GaugeView(document, theme, settings)),
-      tray_(new TrayView(document, theme)), views_(new QStackedWidget), scope_(new QComboBox), flies_(new QSpinBox), said_(new QLabel), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
+      tray_(new TrayView(document, theme)), views_(new QStackedWidget), scope_(new QComboBox), flies_(new QSpinBox), said_(new Label), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
@@ -114,7 +115,7 @@ QWidget* CutStation::makePanel() {
     cuts_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     column->addWidget(cuts_, 1);
     auto* rest = new QHBoxLayout;
-    rest->addWidget(new QLabel(tr("left of the noodle or loop")));
+    rest->addWidget(new Label(tr("left of the noodle or loop")));
     left_->setObjectName(QStringLiteral("leftover"));
     left_->setAccessibleName(tr("Left over of the noodle or loop"));
     left_->setToolTip(tr("What was left over teaches the next one of that fur; enter it after tying"));

@@ -50,7 +50,7 @@ class CutStation : public QWidget {
 
     Document& document_;
     const Theme& theme_;
-    Background background_;
+    Background background_{document_};
     FeatherView* feathers_;
     GaugeView* gauge_;
     TrayView* tray_;

@@ -7,7 +7,6 @@
 #include <QFileInfo>
 #include <QFormLayout>
 #include <QHBoxLayout>
-#include <QImageReader>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
@@ -18,11 +17,14 @@
 #include <algorithm>
 
 #include "book/record_edits.h"
+#include "daybook/photo_strip.h"
 #include "daybook/rate_view.h"
+#include "editing/read_picture.h"
 #include "editing/write_text.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "leader/exposure.h"
+#include "parts/label.h"
 #include "store/csv.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -36,8 +38,8 @@ constexpr int kPanelWidth = 340;
 
 DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), rates_(new RateView(theme)), factor_(new QComboBox), date_(new QLineEdit), days_(new QListWidget), hours_(new QDoubleSpinBox),
-      entry_(new QLabel), swap_(new QLabel), one_(new QComboBox), two_(new QComboBox), compared_(new QLabel), depth_(new QDoubleSpinBox), photos_(new QLabel),
-      mapping_(new QWidget), columns_(new QFormLayout), mappingSaid_(new QLabel), note_(new QLineEdit) {
+      entry_(new Label), swap_(new Label), one_(new QComboBox), two_(new QComboBox), compared_(new Label), depth_(new QDoubleSpinBox), photos_(new PhotoStrip(document, theme)),
+      mapping_(new QWidget), columns_(new QFormLayout), mappingSaid_(new Label), note_(new QLineEdit) {
     setObjectName(QStringLiteral("daybook"));
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
@@ -52,7 +54,7 @@ QWidget* DaybookStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
     auto* by = new QHBoxLayout;
-    by->addWidget(new QLabel(tr("Rates by")));
+    by->addWidget(new Label(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));
     for (const auto& entry : Names<Factor>::entries) factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
     factor_->addItem(tr("depth"));
@@ -107,7 +109,7 @@ QWidget* DaybookStation::makePanel() {
     entry_->setFont(faceScaled(1.05, true));
     column->addWidget(entry_);
     auto* depth = new QHBoxLayout;
-    depth->addWidget(new QLabel(tr("it took at")));
+    depth->addWidget(new Label(tr("it took at")));
     depth_->setObjectName(QStringLiteral("fish-depth"));
     depth_->setAccessibleName(tr("Depth that the fish took at"));
     depth_->setRange(0.0, 20.0);
@@ -126,10 +128,8 @@ QWidget* DaybookStation::makePanel() {
     connect(note_, &QLineEdit::editingFinished, this, [this] {
         if (!note_->isModified() || day().empty()) return;
         note_->setModified(false);
-        (void)document_.apply(changeDayNote(document_.book(), day(), note_->text().toStdString()));
+        document_.refuse(document_.apply(changeDayNote(document_.book(), day(), note_->text().toStdString())));
     });
-    photos_->setObjectName(QStringLiteral("day-photos"));
-    photos_->setWordWrap(true);
     column->addWidget(photos_);
     auto* files = new QHBoxLayout;
     auto* photo = toolButton("add-photo", tr("Photograph…"), tr("A picture of the day; the file stays where it is"));
@@ -244,22 +244,20 @@ void DaybookStation::showPhotos() {
     const auto found = std::ranges::find(document_.book().days, day(), &Day::id);
     note_->setEnabled(found != document_.book().days.end());
     if (!note_->isModified()) note_->setText(found == document_.book().days.end() ? QString() : qt(found->note.value_or("")));
-    if (found == document_.book().days.end() || found->photos.empty()) return photos_->hide();
-    QString html;
-    constexpr int kMostShown = 4;
-    int n = 0;
-    for (const std::string& file : found->photos)
-        if (n++ < kMostShown) html += QFileInfo::exists(qt(file)) ? QStringLiteral("<img src=\"%1\" height=\"64\"> ").arg(qt(file).toHtmlEscaped()) : tr("(%1 is not there any more) ").arg(qt(file).toHtmlEscaped());
-    photos_->setText(html);
-    photos_->show();
+    if (found == document_.book().days.end()) return photos_->show({});
+    photos_->show(found->photos);
 }
 
 void DaybookStation::addPhotos() {
     if (day().empty()) return document_.say(tr("Choose a day first"));
-    askWhatToRead(this, tr("A picture of the day"), QString(), tr("Pictures (*.jpg *.jpeg *.png *.webp);;All files (*)"), [this](const QString& file) {
-        if (!QImageReader(file).canRead()) return document_.say(tr("%1 is no picture that can be read; nothing was changed").arg(file));
-        const Faults faults = document_.apply(addPhoto(document_.book(), day(), file.toStdString()));
-        if (!faults.empty()) document_.say(qt(faults.front().line()));
+    askWhatToRead(this, tr("A picture of the day"), QString(), pictureKinds(), [this](const QString& file) {
+        constexpr qint64 kLook = 10'000;  // pixels: only whether it is one
+        looking_.start([file](const std::stop_token&, const Background::Progress&) { return readPicture(file, kLook).map([](const QImage&) {}); },
+                       [this, file, id = day()](const tl::expected<void, Faults>& picture) {
+                           if (!picture) return document_.refuse(picture.error());
+                           photos_->allow(file.toStdString());
+                           document_.refuse(document_.apply(addPhoto(document_.book(), id, file.toStdString())));
+                       });
     });
 }
 
@@ -268,10 +266,10 @@ void DaybookStation::askForImport() {
 }
 
 void DaybookStation::importFrom(const QString& file) {
-    QFile from(file);
-    constexpr qint64 kMost = 64 * 1024 * 1024;
-    if (!from.open(QIODevice::ReadOnly) || from.size() > kMost) return document_.say(tr("%1 can't be read: %2").arg(file, from.size() > kMost ? tr("over 64 MB") : from.errorString()));
-    csv_ = from.readAll().toStdString();
+    constexpr std::size_t kMost = 64 << 20;
+    auto text = store::readWhole(file.toStdString(), kMost);
+    if (!text) return document_.refuse(text.error());
+    csv_ = std::move(*text);
     showMapping();
 }
 
@@ -287,7 +285,7 @@ void DaybookStation::showMapping() {
         for (const std::string_view known : store::kDayColumns) box->addItem(qt(std::string(known)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(known)));
         for (const char* known : {"depth_m", "note"}) box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
         box->setCurrentIndex(std::max(0, box->findData(qt(column))));
-        columns_->addRow(qt(theirs), box);
+        columns_->addRow(new Label(qt(theirs)), box);
         ours_[theirs] = box;
     }
     mappingSaid_->setText(tr("A row with hours is an outing, one with a fly and a position a fish."));
@@ -305,6 +303,7 @@ void DaybookStation::takeIn() {
         if (imported.error().size() > 4) said << tr("and %1 more. Nothing was taken in.").arg(imported.error().size() - 4);
         return mappingSaid_->setText(said.join(QLatin1Char('\n')));
     }
+    if (imported->encoding != store::Encoding::utf8) document_.say(tr("Read as %1").arg(qt(std::string(nameOf(imported->encoding)))));
     const Faults faults = document_.apply(Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
     if (!faults.empty()) return mappingSaid_->setText(qt(faults.front().line()));
     mapping_->hide();

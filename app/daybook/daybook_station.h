@@ -21,6 +21,7 @@ class QListWidget;
 
 namespace machair::app {
 
+class PhotoStrip;
 class RateView;
 
 class DaybookStation : public QWidget {
@@ -51,7 +52,8 @@ class DaybookStation : public QWidget {
     [[nodiscard]] std::string day() const;  // the chosen one; empty where there is none
 
     Document& document_;
-    Background background_;
+    Background background_{document_};
+    Background looking_{document_};  // at a picture
     RateView* rates_;
     QComboBox* factor_;
     QLineEdit* date_;
@@ -63,7 +65,7 @@ class DaybookStation : public QWidget {
     QComboBox* two_;
     QLabel* compared_;
     QDoubleSpinBox* depth_;
-    QLabel* photos_;
+    PhotoStrip* photos_;
     QWidget* mapping_;
     QFormLayout* columns_;
     QLabel* mappingSaid_;

@@ -16,13 +16,14 @@
 #include "drawers/record_form.h"
 #include "drawers/thing_view.h"
 #include "frame/ask_file.h"
+#include "parts/label.h"
 #include "store/csv.h"
 
 namespace machair::app {
 
-DrawersStation::DrawersStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), model_(new DrawerModel(document, this)), list_(new QListWidget), search_(new QLineEdit),
-      table_(new QTableView), form_(new RecordForm(document, theme)), thing_(new ThingView(document, theme)), said_(new QLabel), calliperButton_(new QToolButton) {
+DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), devices_(devices), model_(new DrawerModel(document, this)), list_(new QListWidget), search_(new QLineEdit),
+      table_(new QTableView), form_(new RecordForm(document, theme)), thing_(new ThingView(document, theme)), said_(new Label), calliperButton_(new QToolButton) {
     list_->setObjectName(QStringLiteral("drawer-list"));
     list_->setAccessibleName(tr("Drawers"));
     list_->setFixedWidth(190);
@@ -70,7 +71,7 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, QWidget* 
     calliperButton_->setObjectName(QStringLiteral("calliper"));
     calliperButton_->setToolTip(tr("Readings go where the cursor is. The stand-in is machair-calliper"));
     connect(calliperButton_, &QToolButton::clicked, this, [this] {
-        if (calliper_) calliper_->connectNow();
+        devices_.connectNow();
         sayCalliper();
     });
     tools->addWidget(calliperButton_);
@@ -102,21 +103,15 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, QWidget* 
         if (row >= 0) table_->selectRow(row);
         showChosen();
     });
-    useCalliper(std::make_unique<devices::SocketCalliper>());
+    connect(&devices_, &devices::Hub::changed, this, &DrawersStation::sayCalliper);
+    sayCalliper();
     list_->setCurrentRow(0);
 }
 
-void DrawersStation::useCalliper(std::unique_ptr<devices::Calliper> calliper) {
-    calliper_ = std::move(calliper);
-    connect(calliper_.get(), &devices::Calliper::read, form_, &RecordForm::take);
-    connect(calliper_.get(), &devices::Calliper::stateChanged, this, &DrawersStation::sayCalliper);
-    connect(calliper_.get(), &devices::Calliper::rubbish, this, [this](const QString& line) { say(tr("The calliper sent \"%1\", which is no length").arg(line.left(40)), true); });
-    calliper_->connectNow();
-    sayCalliper();
-}
+void DrawersStation::takeLength(double millimetres) { form_->take(millimetres); }
 
 void DrawersStation::sayCalliper() {
-    const bool ready = calliper_ && calliper_->state() == devices::CalliperState::ready;
+    const bool ready = devices_.calliperReady();
     calliperButton_->setText(ready ? tr("✓ Calliper") : tr("Calliper: look again"));
     calliperButton_->setAccessibleName(ready ? tr("The calliper is ready") : tr("No calliper; look again"));
 }
@@ -196,13 +191,8 @@ bool DrawersStation::exportTo(const QString& path) {
 }
 
 bool DrawersStation::importFrom(const QString& path) {
-    QFile file(path);
-    constexpr qint64 kMost = 16 << 20;
-    if (!file.open(QIODevice::ReadOnly) || file.size() > kMost) {
-        say(file.isOpen() ? tr("%1 is larger than 16 MiB").arg(path) : tr("%1 can't be read: %2").arg(path, file.errorString()), true);
-        return false;
-    }
-    const auto imported = store::importCsv(document_.book(), file.readAll().toStdString());
+    constexpr std::size_t kMost = 16 << 20;
+    const auto imported = store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) { return store::importCsv(document_.book(), text); });
     Faults faults;
     if (imported)
         faults = document_.apply(Edit{"import of " + QFileInfo(path).fileName().toStdString(), imported->book});
@@ -212,7 +202,7 @@ bool DrawersStation::importFrom(const QString& path) {
     constexpr std::size_t kShown = 12;
     for (std::size_t i = 0; i < std::min(kShown, faults.size()); ++i) lines << qt(faults[i].line());
     if (faults.size() > kShown) lines << tr("and %1 more").arg(faults.size() - kShown);
-    say(faults.empty() ? tr("%1 new, %2 changed").arg(imported->added).arg(imported->changed) : tr("Nothing was taken in:\n%1").arg(lines.join(QLatin1Char('\n'))), !faults.empty());
+    say(faults.empty() ? tr("%1 new, %2 changed%3").arg(imported->added).arg(imported->changed).arg(imported->encoding == store::Encoding::utf8 ? QString() : tr("; read as %1").arg(qt(std::string(nameOf(imported->encoding))))) : tr("Nothing was taken in:\n%1").arg(lines.join(QLatin1Char('\n'))), !faults.empty());
     return faults.empty();
 }
 

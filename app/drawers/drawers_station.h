@@ -4,9 +4,10 @@
 #include <QWidget>
 #include <memory>
 
-#include "devices/calliper.h"
+#include "devices/hub.h"
 #include "drawers/drawer_model.h"
 #include "editing/document.h"
+#include "frame/reads_lengths.h"
 #include "theme/theme.h"
 
 class QLabel;
@@ -20,13 +21,13 @@ namespace machair::app {
 class RecordForm;
 class ThingView;
 
-class DrawersStation : public QWidget {
+class DrawersStation : public QWidget, public ReadsLengths {
     Q_OBJECT
   public:
-    DrawersStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
     void open(Drawer drawer);
     bool choose(const std::string& id);  // whether it lies in the open drawer
-    void useCalliper(std::unique_ptr<devices::Calliper> calliper);
+    void takeLength(double millimetres) override;
     // The drawer as CSV to a file; a CSV into the book, all or nothing. What was wrong stands in the list.
     bool exportTo(const QString& path);
     bool importFrom(const QString& path);
@@ -41,6 +42,7 @@ class DrawersStation : public QWidget {
 
     Document& document_;
     const Theme& theme_;
+    devices::Hub& devices_;
     DrawerModel* model_;
     QListWidget* list_;
     QLineEdit* search_;
@@ -50,7 +52,6 @@ class DrawersStation : public QWidget {
     QLabel* said_;
     QToolButton* calliperButton_;
     bool resetting_ = false;  // the rows are being made anew: what is chosen stays chosen
-    std::unique_ptr<devices::Calliper> calliper_;
 };
 
 }  // namespace machair::app

@@ -9,6 +9,7 @@
 #include <algorithm>
 
 #include "frame/retire.h"
+#include "parts/label.h"
 #include "sizing/compare.h"
 #include "units/text.h"
 
@@ -87,9 +88,9 @@ void RecordForm::rebuild() {
     sheet_ = new QWidget;
     auto* layout = new QVBoxLayout(sheet_);
     layout->setContentsMargins(16, 12, 16, 12);
-    fault_ = new QLabel(sheet_);
-    use_ = new QLabel(sheet_);
-    measuring_ = new QLabel(sheet_);
+    fault_ = new Label(sheet_);
+    use_ = new Label(sheet_);
+    measuring_ = new Label(sheet_);
     fault_->setObjectName(QStringLiteral("record-fault"));
     use_->setObjectName(QStringLiteral("record-use"));
     measuring_->setObjectName(QStringLiteral("measuring"));
@@ -113,7 +114,7 @@ void RecordForm::rebuild() {
     layout->addWidget(fault_);
     layout->addWidget(use_);
     if (const QString caution = list.empty() ? QString() : cautionFor(document_.book(), kind_, id_); !caution.isEmpty()) {
-        auto* words = new QLabel(QStringLiteral("! ") + caution, sheet_);
+        auto* words = new Label(QStringLiteral("! ") + caution, sheet_);
         words->setObjectName(QStringLiteral("record-caution"));
         words->setWordWrap(true);
         ink(words, theme_.colours().warn);
@@ -151,7 +152,7 @@ void RecordForm::addField(QFormLayout* form, const Field& field) {
         if (line->hasFocus()) cursor_ = key;
     });
     lines_[field.key] = line;
-    auto* mark = new QLabel(sheet_);
+    auto* mark = new Label(sheet_);
     mark->setFont(faceScaled(0.9));
     marks_[field.key] = mark;
     auto* row = new QHBoxLayout;

@@ -16,6 +16,7 @@
 
 #include "drift/water_section.h"
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -32,8 +33,8 @@ enum class Style { steady, pulls, figureOfEight };
 }  // namespace
 
 DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), style_(new QComboBox), words_(new QLabel),
-      answer_(new QLabel), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
+    : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), style_(new QComboBox), words_(new Label),
+      answer_(new Label), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
     setObjectName(QStringLiteral("drift"));
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
@@ -150,7 +151,7 @@ QWidget* DriftStation::makePanel() {
     answer_->setFont(faceScaled(1.0, true));
     column->addWidget(answer_);
     column->addStretch(1);
-    auto* why = new QLabel(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics on stated shapes: trust the differences."));
+    auto* why = new Label(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics on stated shapes: trust the differences."));
     why->setWordWrap(true);
     why->setFont(faceScaled(0.88));
     column->addWidget(why);

@@ -46,8 +46,8 @@ class DriftStation : public QWidget {
 
     Document& document_;
     const Theme& theme_;
-    Background background_;
-    Background asking_;
+    Background background_{document_};
+    Background asking_{document_};
     WaterSection* section_;
     std::map<std::string, QDoubleSpinBox*> numbers_;
     QComboBox* style_;

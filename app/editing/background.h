@@ -6,15 +6,19 @@
 #include <QObject>
 #include <exception>
 #include <functional>
+#include <memory>
 #include <stop_token>
 #include <thread>
+
+#include "editing/document.h"
 
 namespace machair::app {
 
 class Background : public QObject {
     Q_OBJECT
   public:
-    explicit Background(QObject* parent = nullptr) : QObject(parent) {}
+    // What goes wrong in the work is said by the document, and told by failed().
+    explicit Background(Document& document, QObject* parent = nullptr) : QObject(parent), document_(document) {}
     ~Background() override { stop(); }
 
     using Progress = std::function<void(double)>;
@@ -37,10 +41,12 @@ class Background : public QObject {
                     done(std::move(*result));
                 }, Qt::QueuedConnection);
             } catch (const std::exception& error) {
-                QMetaObject::invokeMethod(this, [this, mine, what = std::string(error.what())] {
+                qWarning("work in the background failed: %s", error.what());  // for us; a library's own words are nothing for a tier
+                QMetaObject::invokeMethod(this, [this, mine] {
                     if (mine != revision_) return;
                     setRunning(false);
-                    emit failed(QString::fromStdString(what));
+                    document_.say(tr("That could not be worked out"));
+                    emit failed();
                 }, Qt::QueuedConnection);
             }
         });
@@ -59,7 +65,7 @@ class Background : public QObject {
   signals:
     void progressed(double share);
     void runningChanged(bool running);
-    void failed(const QString& why);
+    void failed();
 
   private:
     void setRunning(bool running) {
@@ -67,6 +73,7 @@ class Background : public QObject {
         running_ = running;
         emit runningChanged(running);
     }
+    Document& document_;
     std::jthread thread_;
     int revision_ = 0;
     bool running_ = false;

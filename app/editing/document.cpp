@@ -4,7 +4,9 @@
 #include <algorithm>
 #include <map>
 #include <set>
+#include <utility>
 
+#include "book/lists.h"
 #include "sizing/compare.h"
 
 namespace machair::app {
@@ -43,59 +45,108 @@ Faults faultsOfChange(const Book& before, const Book& after) {
 
 }  // namespace
 
-// One step of undo: the book before and after.
+// One step of undo: what it changed, and what was on the bench.
 class BookStep : public QUndoCommand {
   public:
-    struct State {
-        Document::Shared book;
-        std::string pattern;
-    };
-    BookStep(Document& document, State before, State after, const Edit& edit, std::optional<std::size_t> edited)
-        : document_(document), before_(std::move(before)), after_(std::move(after)), edited_(edited) {
+    BookStep(Document& document, const Book& before, Document::Shared after, std::string patternBefore, std::string patternAfter, const Edit& edit, std::optional<std::size_t> edited)
+        : document_(document), change_(before, *after), first_(std::move(after)), patternBefore_(std::move(patternBefore)), patternAfter_(std::move(patternAfter)), edited_(edited) {
         setText(qt(edit.words));
     }
-    void redo() override { show(after_, text(), done_ ? QObject::tr("Again: %1").arg(text()) : QString()); }
-    void undo() override { show(before_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
+    void redo() override {
+        if (first_) return show(std::exchange(first_, nullptr), patternAfter_, text(), QString());  // made already
+        show(changed(&BookDifference::apply), patternAfter_, text(), QObject::tr("Again: %1").arg(text()));
+    }
+    void undo() override { show(changed(&BookDifference::takeBack), patternBefore_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
 
   private:
-    void show(const State& state, const QString& journal, const QString& words) {
-        done_ = true;
-        document_.pattern_ = state.pattern;
-        document_.show(state.book, journal, words, edited_);
+    [[nodiscard]] Document::Shared changed(void (BookDifference::*way)(Book&) const) const {
+        auto book = std::make_shared<Book>(*document_.book_);
+        (change_.*way)(*book);
+        return book;
+    }
+    void show(Document::Shared book, const std::string& pattern, const QString& journal, const QString& words) {
+        document_.pattern_ = pattern;
+        document_.show(std::move(book), journal, words, edited_);
     }
     Document& document_;
-    State before_;
-    State after_;
+    BookDifference change_;
+    Document::Shared first_;  // until it was shown once
+    std::string patternBefore_;
+    std::string patternAfter_;
     std::optional<std::size_t> edited_;
-    bool done_ = false;
 };
 
-Document::Document(QObject* parent) : QObject(parent) {}
+Document::Document(QObject* parent) : QObject(parent) {
+    constexpr int kSteps = 2000;  // each holds the records it changed, some kilobytes
+    undo_.setUndoLimit(kSteps);
+}
+
+void Document::refuse(const Faults& faults) {
+    if (faults.empty()) return;
+    const Fault& first = faults.front();
+    emit said(tr("Not done: %1").arg(qt(first.what + (first.remedy.empty() ? "" : "; " + first.remedy))));
+}
+
+bool Document::done(const Faults& faults) {
+    refuse(faults);
+    return faults.empty();
+}
+
+// One place where what is thrown on the way to an edit becomes a refusal.
+template <class Work>
+Faults Document::guarded(Work work) {
+    try {
+        return work();
+    } catch (const store::DiskError& error) {
+        return {Fault{Place(), error.what(), ""}};
+    } catch (const std::bad_alloc&) {
+        return {Fault{Place(), "there is not enough memory for that", "nothing was changed"}};
+    } catch (const std::exception& error) {
+        qWarning("an edit failed: %s", error.what());
+        return {Fault{Place(), "the program could not do that", "nothing was changed"}};
+    }
+}
 
 Faults Document::open(const std::filesystem::path& path) {
-    auto home = store::openHome(path, store::Access::readWrite);
-    if (!home) return home.error();
-    auto opened = (*home)->read();
-    if (!opened) return opened.error();
-    home_ = std::move(*home);
+    return guarded([&]() -> Faults {
+        auto home = store::openHome(path, store::Access::readWrite);
+        if (!home) return home.error();
+        auto opened = (*home)->read();
+        if (!opened) return opened.error();
+        home_ = std::move(*home);
+        path_ = path;
+        kept_ = true;
+        team_ = opened->book.teams.empty() ? std::string() : opened->book.teams.front().id;
+        pattern_.clear();
+        if (const TeamSpec* chosen = opened->book.findTeam(team_))
+            for (const Position position : kPositions)
+                if (pattern_.empty() && chosen->at(position)) pattern_ = *chosen->at(position);
+        takeIn(std::move(*opened));
+        return {};
+    });
+}
+
+// A book as its home has it: undo begins anew.
+void Document::takeIn(store::OpenedBench opened) {
     undo_.clear();
-    book_ = heldAtHome_ = std::make_shared<const Book>(std::move(opened->book));
-    path_ = path;
-    warnings_ = std::move(opened->warnings);
+    book_ = heldAtHome_ = std::make_shared<const Book>(std::move(opened.book));
+    warnings_ = std::move(opened.warnings);
+    setAside_ = std::move(opened.setAside);
     ghost_.reset();
     part_.reset();
-    kept_ = true;
-    team_ = book_->teams.empty() ? std::string() : book_->teams.front().id;
-    pattern_.clear();
-    if (const TeamSpec* chosen = team())
-        for (const Position position : kPositions)
-            if (pattern_.empty() && chosen->at(position)) pattern_ = *chosen->at(position);
+    previewed_.reset();
+    planBeforePreview_.reset();
     settle();
     emit bookOpened();
+    tellViews();
+    if (!setAside_.empty()) emit setAsideFound();
+}
+
+// What is on the bench is settled before anybody is told of anything: no view sees half of a change.
+void Document::tellViews() {
     emit teamChanged();
     emit planChanged();
     emit partChosen();
-    return {};
 }
 
 // Something is on the bench wherever the book has anything to put there.
@@ -109,6 +160,17 @@ void Document::lookElsewhere() {
     if (home_ && kept_ && !previewed_ && home_->changedElsewhere()) readAgain(tr("Changed in another window or program: read again"));
 }
 
+void Document::tend() {
+    lookElsewhere();
+    if (!home_) return;
+    try {
+        if (!kept_ && !previewed_) keep(book_, tr("what could not be kept before"));
+        if (kept_) home_->settle();
+    } catch (const store::DiskError& error) {
+        emit notKept(QString::fromStdString(error.what()));
+    }
+}
+
 void Document::readAgain(const QString& why) {
     auto opened = home_->read();
     if (!opened) {
@@ -116,29 +178,37 @@ void Document::readAgain(const QString& why) {
         emit notKept(qt(opened.error().front().line()));
         return;
     }
-    undo_.clear();
-    book_ = heldAtHome_ = std::make_shared<const Book>(std::move(opened->book));
-    ghost_.reset();
-    part_.reset();
     if (!kept_) emit notKept(QString());
     kept_ = true;
-    settle();
-    emit bookOpened();
-    emit teamChanged();
-    emit planChanged();
-    emit partChosen();
+    takeIn(std::move(*opened));
     emit said(why);
+}
+
+Faults Document::mend(std::string (store::Home::*work)()) {
+    if (!home_) return {};
+    return guarded([&]() -> Faults {
+        const std::string done = (home_.get()->*work)();
+        readAgain(qt(done));
+        return {};
+    });
+}
+
+void Document::mendFromCopies() { refuse(mend(&store::Home::mendFromCopies)); }
+void Document::takeOutSetAside() { refuse(mend(&store::Home::takeOutSetAside)); }
+
+Faults Document::restore(const std::filesystem::path& copy) {
+    return guarded([&]() -> Faults {
+        const auto opened = store::readBook(copy);
+        if (!opened) return opened.error();
+        return apply(Edit{"all as in the copy " + copy.filename().string(), opened->book});
+    });
 }
 
 Faults Document::keepCopy(const std::filesystem::path& path) {
     std::error_code ignored;
     if (!book_ || std::filesystem::equivalent(path, path_, ignored))
         return {Fault{Place(path.string()), "expected another name, got the open book itself", "it is kept with every edit already"}};
-    try {
-        return store::writeBook(path, *book_);
-    } catch (const store::DiskError& error) {
-        return {Fault{Place(path.string()), error.what(), "choose another folder"}};
-    }
+    return guarded([&] { return store::writeBook(path, *book_); });
 }
 
 const TeamSpec* Document::team() const { return book_ ? book_->findTeam(team_) : nullptr; }
@@ -192,25 +262,37 @@ void Document::dismissGhost() {
 
 Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
     if (!edit) return edit.error();
-    if (edit->after == *book_) return {};
-    if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
-    push(std::move(*edit), pattern_, edited);
-    return {};
+    return guarded([&]() -> Faults {
+        if (edit->after == *book_) return {};
+        if (Faults faults = check(edit->after); !faults.empty()) return faults;
+        if (Faults faults = store::unreadableAgain(*book_, edit->after); !faults.empty()) return faults;
+        if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
+        return pushed(std::move(*edit), pattern_, edited);
+    });
 }
 
-void Document::push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited) {
+// Kept first, then shown: what can't be written at all never was.
+Faults Document::pushed(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
-    undo_.push(new BookStep(*this, {book_, pattern_}, {after, patternAfter}, edit, edited));  // the stack owns it
+    keep(after, qt(edit.words));
+    if (conflicted_) return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
+    keptAlready_ = true;
+    undo_.push(new BookStep(*this, *book_, after, pattern_, patternAfter, edit, edited));  // the stack owns it
+    return {};
 }
 
 Faults Document::start(Result<NewDressing> made) {
     if (!made) return made.error();
-    if (Faults faults = faultsOfChange(*book_, made->edit.after); !faults.empty()) return faults;
-    part_.reset();
-    ghost_.reset();
-    push(std::move(made->edit), made->id, std::nullopt);
-    emit said(tr("%1 is on the bench: every size is a share of its hook").arg(qt(pattern()->title())));
-    return {};
+    return guarded([&]() -> Faults {
+        if (Faults faults = check(made->edit.after); !faults.empty()) return faults;
+        if (Faults faults = store::unreadableAgain(*book_, made->edit.after); !faults.empty()) return faults;
+        if (Faults faults = faultsOfChange(*book_, made->edit.after); !faults.empty()) return faults;
+        part_.reset();
+        ghost_.reset();
+        if (Faults faults = pushed(std::move(made->edit), made->id, std::nullopt); !faults.empty()) return faults;
+        emit said(tr("%1 is on the bench: every size is a share of its hook").arg(qt(pattern()->title())));
+        return {};
+    });
 }
 
 void Document::compareWith(const std::string& id) {
@@ -222,7 +304,7 @@ void Document::compareWith(const std::string& id) {
 }
 
 void Document::preview(const Result<Edit>& edit) {
-    if (!edit) return;
+    if (!edit) return refuse(edit.error());
     auto planned = planPattern(edit->after, pattern_);
     if (!planned) return;
     if (!previewed_) planBeforePreview_ = plan_;
@@ -238,7 +320,9 @@ void Document::makePreviewed(std::optional<std::size_t> edited) {
     plan_ = planBeforePreview_;  // so that the step is said against where it began
     previewed_.reset();
     planBeforePreview_.reset();
-    if (const Faults faults = apply(edit, edited); !faults.empty() || edit.after == *book_) {
+    const Faults faults = apply(edit, edited);
+    refuse(faults);
+    if (!faults.empty() || edit.after == *book_) {
         replan();
         emit planChanged();
     }
@@ -264,11 +348,9 @@ void Document::show(Shared book, const QString& journal, const QString& words, s
     if (part_ && (!plan_ || *part_ >= plan_->parts.size())) part_.reset();
     const bool sameFly = before && plan_ && before->pattern.id == plan_->pattern.id;
     if (sameFly && before->hook.spec() != plan_->hook.spec()) ghost_ = before;
-    keep(journal);
+    if (!std::exchange(keptAlready_, false)) keep(book_, journal);
     emit bookChanged();
-    emit teamChanged();
-    emit planChanged();
-    emit partChosen();
+    tellViews();
     QString moved = sameFly ? qt(sayChange(*before, *plan_, edited)) : QString();
     if (moved.isEmpty())
         moved = words.isEmpty() ? journal : words;
@@ -302,7 +384,6 @@ void Document::chooseWater(const std::string& id) {
 
 TeamSetting Document::setting() const {
     TeamSetting setting = settingOf(*book_, water());
-    setting.fullness.reset();  // how full to dress is the day's advice (Water), not what makes a team
     setting.contest = contest_;
     return setting;
 }
@@ -318,7 +399,6 @@ void Document::previewTeam(const Result<Edit>& edit) {
     if (!edit || !team()) return;
     const Book& after = edit->after;
     TeamSetting setting = settingOf(after, water() ? after.findWater(water()->id) : nullptr);
-    setting.fullness.reset();
     setting.contest = contest_;
     auto weighed = weighTeam(after, team_, setting);
     if (!weighed) return;
@@ -333,15 +413,24 @@ void Document::dropTeamPreview() {
     emit teamChanged();
 }
 
-void Document::keep(const QString& words) {
+void Document::keep(const Shared& book, const QString& words) {
     try {
-        home_->keep(*heldAtHome_, *book_, words.toStdString());
-        heldAtHome_ = book_;
+        conflicted_ = false;
+        home_->keep(*heldAtHome_, *book, words.toStdString());
+        heldAtHome_ = book;
         if (!kept_) emit notKept(QString());
         kept_ = true;
+    } catch (const store::ChangedElsewhere& error) {
+        // Nothing of it was acknowledged. Where all before it is kept, the book is simply read again; else what could not be
+        // kept so far stays here, to be kept as a copy.
+        conflicted_ = kept_;
+        if (conflicted_)
+            QMetaObject::invokeMethod(this, [this] { readAgain(tr("Somebody else changed that at the same moment: read again. Do it once more")); }, Qt::QueuedConnection);
+        else
+            emit notKept(QString::fromStdString(error.what()));
     } catch (const store::DiskError& error) {
         kept_ = false;
-        emit notKept(QString::fromLocal8Bit(error.what()));
+        emit notKept(QString::fromStdString(error.what()));
     }
 }
 

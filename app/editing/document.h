@@ -33,6 +33,13 @@ class Document : public QObject {
     [[nodiscard]] const Book& book() const { return *book_; }
     [[nodiscard]] const std::filesystem::path& path() const { return path_; }
     [[nodiscard]] const Faults& warnings() const { return warnings_; }
+    // Damaged records that were not taken in when the book was read; they stay in the file until mended or taken out.
+    [[nodiscard]] const std::vector<store::SetAside>& setAside() const { return setAside_; }
+    // Mends them from the copies of the book, or takes them out, and reads it again; what was done is said.
+    void mendFromCopies();
+    void takeOutSetAside();
+    // The whole book as a copy has it, as one step that can be undone.
+    [[nodiscard]] Faults restore(const std::filesystem::path& copy);
 
     // What is on the bench.
     [[nodiscard]] const TeamSpec* team() const;
@@ -58,20 +65,24 @@ class Document : public QObject {
     void dropTeamPreview();
     [[nodiscard]] bool teamPreviewing() const { return teamPreviewed_; }
     void say(const QString& words) { emit said(words); }
+    // Says why something was not done. Nobody throws a refusal away.
+    void refuse(const Faults& faults);
+    [[nodiscard]] bool done(const Faults& faults);  // the same, and whether there was nothing to say
 
     // The fly as it was on the last hook, until dismissed.
     [[nodiscard]] const std::optional<Plan>& ghost() const { return ghost_; }
     void dismissGhost();
 
-    // Faults when the edit was refused; empty when it was done, or when it changed nothing.
-    Faults apply(Result<Edit> edit, std::optional<std::size_t> edited = std::nullopt);
+    // Faults when the edit was refused; empty when it was done, or when it changed nothing. Whatever is thrown on the way
+    // becomes a fault, and the book is as it was.
+    [[nodiscard]] Faults apply(Result<Edit> edit, std::optional<std::size_t> edited = std::nullopt);
     // Shows an edit without making it: while something is dragged. One that can't be tied is not shown. Ends with
     // makePreviewed(), which makes it one step of undo, or dropPreview().
     void preview(const Result<Edit>& edit);
     void makePreviewed(std::optional<std::size_t> edited);
     void dropPreview();
     // Makes a new dressing and puts it on the bench.
-    Faults start(Result<NewDressing> made);
+    [[nodiscard]] Faults start(Result<NewDressing> made);
     // Shows another plan as the ghost: to compare with.
     void compareWith(const std::string& pattern);
     [[nodiscard]] bool previewing() const { return previewed_.has_value(); }
@@ -79,11 +90,15 @@ class Document : public QObject {
 
     // Reads the book again where another window or program has changed it; undo starts anew then.
     void lookElsewhere();
+    // What an open book wants every second or two: others' edits looked for, the log written back, what could not be kept
+    // tried again.
+    void tend();
     // Writes the book as it is now to another file, of either kind. Faults where that can't be done.
     [[nodiscard]] Faults keepCopy(const std::filesystem::path& path);
     [[nodiscard]] bool readOnly() const { return home_ && home_->readOnly(); }
 
   signals:
+    void setAsideFound();     // some records were not taken in
     void bookOpened();
     void bookChanged();       // by an edit; not while something is only previewed
     void planChanged();       // the fly on the bench, or which one it is
@@ -97,16 +112,22 @@ class Document : public QObject {
     using Shared = std::shared_ptr<const Book>;
     void show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited);
     void replan();
-    void keep(const QString& words);
+    void keep(const Shared& book, const QString& words);
+    void tellViews();
+    void takeIn(store::OpenedBench opened);
+    Faults mend(std::string (store::Home::*work)());
+    [[nodiscard]] Faults pushed(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited);
+    template <class Work>
+    [[nodiscard]] Faults guarded(Work work);
     void readAgain(const QString& why);
     void settle();
-    void push(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited);
 
     std::unique_ptr<store::Home> home_;
     Shared book_;
     Shared heldAtHome_;  // as the home has it: what edits are kept against
     std::filesystem::path path_;
     Faults warnings_;
+    std::vector<store::SetAside> setAside_;
     std::string team_;
     std::string pattern_;
     std::string water_;
@@ -120,6 +141,8 @@ class Document : public QObject {
     std::optional<Plan> planBeforePreview_;
     QUndoStack undo_;
     bool kept_ = true;
+    bool conflicted_ = false;   // the last edit met somebody else's: it was not made
+    bool keptAlready_ = false;  // the step that is being pushed was kept before it is shown
 };
 
 [[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }

@@ -21,6 +21,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "store/calendar.h"
 #include "store/csv.h"
 #include "editing/write_text.h"
@@ -37,7 +38,7 @@ constexpr int kTick = 1000;  // ms between two looks at the clock
 
 EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
-      way_(new QComboBox), said_(new QLabel), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget), due_(new QLabel) {
+      way_(new QComboBox), said_(new Label), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget), due_(new Label) {
     setObjectName(QStringLiteral("evening"));
     clock_.setInterval(kTick);
     connect(&clock_, &QTimer::timeout, this, &EveningStation::tick);
@@ -87,7 +88,7 @@ QWidget* EveningStation::makePanel() {
         if (row >= 0 && static_cast<std::size_t>(row) < batches.size()) batch_->show(fieldsOf(batches[static_cast<std::size_t>(row)]));
     });
     auto* time = new QHBoxLayout;
-    time->addWidget(new QLabel(tr("There are")));
+    time->addWidget(new Label(tr("There are")));
     minutes_->setObjectName(QStringLiteral("minutes"));
     minutes_->setRange(0, 1440);
     minutes_->setValue(120);
@@ -122,7 +123,7 @@ QWidget* EveningStation::makePanel() {
     connect(calendar, &QToolButton::clicked, this, &EveningStation::keepCalendar);
     connect(buying, &QToolButton::clicked, this, &EveningStation::keepBuyingList);
     connect(more, &QToolButton::clicked, this, [this] {
-        if (document_.pattern()) (void)document_.apply(addBatch(document_.book(), document_.pattern()->id, wanted_->value()));
+        if (document_.pattern()) document_.refuse(document_.apply(addBatch(document_.book(), document_.pattern()->id, wanted_->value())));
     });
     connect(tied, &QToolButton::clicked, this, [this] {
         const auto* item = batches_->currentItem();
@@ -178,7 +179,7 @@ QWidget* EveningStation::makeStock() {
     connect(add, &QToolButton::clicked, this, [this] {
         const auto* item = next_->currentItem();
         if (!item) return document_.say(tr("Choose a dressing first"));
-        (void)document_.apply(addBatch(document_.book(), item->data(Qt::UserRole).toString().toStdString(), wanted_->value()));
+        document_.refuse(document_.apply(addBatch(document_.book(), item->data(Qt::UserRole).toString().toStdString(), wanted_->value())));
     });
     next->addWidget(add);
     auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
@@ -253,6 +254,7 @@ Timetable EveningStation::table() const {
 
 // A job dragged to another place: what was shown becomes the tier's own order, with this one moved.
 void EveningStation::move(std::size_t job, std::size_t before) {
+    if (!best_ || job >= jobs_.size()) return;  // the evening was laid out anew meanwhile
     std::vector<std::size_t> order;
     for (const TimedStage& stage : table().stages)
         if (std::ranges::find(order, stage.job) == order.end()) order.push_back(stage.job);
@@ -302,11 +304,13 @@ void EveningStation::refresh() {
     batches_->setCurrentRow(std::min(row, batches_->count() - 1));
     refreshBox();
     auto jobs = waitingJobs(document_.book());
+    best_.reset();  // what was shown is of other jobs
+    jobs_ = jobs ? std::move(*jobs) : std::vector<TyingJob>();
     if (!jobs) {
-        said_->setText(qt(jobs.error().front().line()));
-        return;
+        background_.stop();
+        timeline_->show({}, {}, minutes_->value());
+        return said_->setText(qt(jobs.error().front().line()));
     }
-    jobs_ = std::move(*jobs);
     background_.start([jobs = jobs_](const std::stop_token& stop, const Background::Progress&) { return earliestFinish(jobs, kSetUp, stop); },
                       [this](BestTimetable best) {
                           best_ = std::move(best);

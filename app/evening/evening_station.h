@@ -52,7 +52,7 @@ class EveningStation : public QWidget {
 
     Document& document_;
     const Theme& theme_;
-    Background background_;
+    Background background_{document_};
     TimelineView* timeline_;
     QListWidget* batches_;
     QSpinBox* wanted_;

@@ -15,6 +15,7 @@
 #include <QVBoxLayout>
 
 #include "frame/ask_file.h"
+#include "parts/label.h"
 #include "store/recipe.h"
 #include "units/text.h"
 #include "water/substitute.h"
@@ -46,7 +47,7 @@ class SizeBox : public QSpinBox {
 
 BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
-      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new QLabel(this)), dressing_(new QToolButton(this)),
+      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new Label(this)), dressing_(new QToolButton(this)),
       sizes_(new QToolButton(this)), doubt_(new QToolButton(this)) {
     setObjectName(QStringLiteral("bench-bar"));
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
@@ -74,7 +75,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     sizes_->setCheckable(true);
     connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
     buildDressingMenu();
-    auto* on = new QLabel(tr("on"), this);
+    auto* on = new Label(tr("on"), this);
     doubt_->setObjectName(QStringLiteral("doubt"));
     doubt_->setToolTip(tr("What the recipe left open; a click asks the next"));
     doubt_->hide();

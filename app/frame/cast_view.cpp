@@ -14,6 +14,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -38,7 +39,7 @@ QString verdictWords(Verdict verdict) {
 }  // namespace
 
 CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), teams_(new QComboBox(this)), verdict_(new QLabel(this)), reason_(new QLabel(this)) {
+    : QWidget(parent), document_(document), theme_(theme), teams_(new QComboBox(this)), verdict_(new Label(this)), reason_(new Label(this)) {
     setObjectName(QStringLiteral("cast"));
     setAccessibleName(tr("The cast: the team on its leader"));
     setFocusPolicy(Qt::StrongFocus);

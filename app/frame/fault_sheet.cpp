@@ -1,4 +1,5 @@
 #include "frame/fault_sheet.h"
+#include "parts/label.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -9,7 +10,7 @@
 namespace machair::app {
 
 FaultSheet::FaultSheet(const Theme& theme, QWidget* parent)
-    : QFrame(parent), theme_(theme), title_(new QLabel(this)), list_(new QPlainTextEdit(this)) {
+    : QFrame(parent), theme_(theme), title_(new Label(this)), list_(new QPlainTextEdit(this)) {
     setObjectName(QStringLiteral("fault-sheet"));
     title_->setObjectName(QStringLiteral("fault-title"));
     title_->setFont(faceScaled(1.15, true));
@@ -24,10 +25,20 @@ FaultSheet::FaultSheet(const Theme& theme, QWidget* parent)
     auto* dismiss = new QPushButton(tr("&Go on with the open book"), this);
     dismiss->setObjectName(QStringLiteral("fault-dismiss"));
     dismiss->setToolTip(tr("Close this list; the book behind it was not touched"));
+    mend_ = new QPushButton(tr("&Mend from the copies"), this);
+    mend_->setObjectName(QStringLiteral("fault-mend"));
+    mend_->setToolTip(tr("Takes what is damaged from the newest copy of the book that has it whole"));
+    out_ = new QPushButton(tr("&Take them out"), this);
+    out_->setObjectName(QStringLiteral("fault-take-out"));
+    out_->setToolTip(tr("Leaves what is damaged out of the book for good; a copy is kept first"));
+    connect(mend_, &QPushButton::clicked, this, &FaultSheet::mendFromCopies);
+    connect(out_, &QPushButton::clicked, this, &FaultSheet::takeOut);
     connect(another, &QPushButton::clicked, this, &FaultSheet::openAnother);
     connect(dismiss, &QPushButton::clicked, this, &QWidget::hide);
     auto* buttons = new QHBoxLayout;
     buttons->addWidget(dismiss);
+    buttons->addWidget(mend_);
+    buttons->addWidget(out_);
     buttons->addWidget(another);
     buttons->addStretch(1);
     auto* layout = new QVBoxLayout(this);
@@ -47,12 +58,26 @@ void FaultSheet::refresh() {
                       .arg(c.panel.name(), c.fault.name(), c.raised.name(), c.ink.name(), c.line.name()));
 }
 
-void FaultSheet::show(const QString& file, const Faults& faults) {
-    title_->setText(faults.size() == 1 ? tr("%1 was not opened: one fault. The open book is as it was.").arg(file)
-                                       : tr("%1 was not opened: %2 faults. The open book is as it was.").arg(file).arg(faults.size()));
+void FaultSheet::showSetAside(const QString& file, const Faults& faults, bool copies) {
+    title_->setText((faults.size() == 1 ? tr("%1 is damaged in one place. ").arg(file) : tr("%1 is damaged in %2 places. ").arg(file).arg(faults.size())) + tr("What is whole is open; what is not was left where it is."));
+    list(faults);
+    mend_->setVisible(copies);
+    out_->setVisible(true);
+    QWidget::show();
+}
+
+void FaultSheet::list(const Faults& faults) {
     QStringList lines;
     for (const Fault& fault : faults) lines << QString::fromStdString(fault.line());
     list_->setPlainText(lines.join(QLatin1Char('\n')));
+}
+
+void FaultSheet::show(const QString& file, const Faults& faults) {
+    title_->setText(faults.size() == 1 ? tr("%1 was not opened: one fault. The open book is as it was.").arg(file)
+                                       : tr("%1 was not opened: %2 faults. The open book is as it was.").arg(file).arg(faults.size()));
+    list(faults);
+    mend_->hide();
+    out_->hide();
     QWidget::show();
 }
 

@@ -9,6 +9,7 @@
 
 class QLabel;
 class QPlainTextEdit;
+class QPushButton;
 
 namespace machair::app {
 
@@ -17,16 +18,23 @@ class FaultSheet : public QFrame {
   public:
     explicit FaultSheet(const Theme& theme, QWidget* parent = nullptr);
     void show(const QString& file, const Faults& faults);
+    // What was left out of a damaged book that is open all the same, and what mends it.
+    void showSetAside(const QString& file, const Faults& faults, bool copies);
     [[nodiscard]] QString faultText() const;
 
   signals:
     void openAnother();
+    void mendFromCopies();
+    void takeOut();
 
   private:
     void refresh();
+    void list(const Faults& faults);
     const Theme& theme_;
     QLabel* title_;
     QPlainTextEdit* list_;
+    QPushButton* mend_ = nullptr;
+    QPushButton* out_ = nullptr;
 };
 
 }  // namespace machair::app

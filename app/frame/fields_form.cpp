@@ -1,4 +1,5 @@
 #include "frame/fields_form.h"
+#include "parts/label.h"
 
 #include <QComboBox>
 #include <QFormLayout>
@@ -11,7 +12,7 @@
 namespace machair::app {
 
 FieldsForm::FieldsForm(const char* name, std::vector<std::string> keys, std::function<Faults(const std::string&, const std::string&)> write, QWidget* parent)
-    : QWidget(parent), name_(QString::fromLatin1(name)), keys_(std::move(keys)), write_(std::move(write)), form_(new QFormLayout), fault_(new QLabel) {
+    : QWidget(parent), name_(QString::fromLatin1(name)), keys_(std::move(keys)), write_(std::move(write)), form_(new QFormLayout), fault_(new Label) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(3);

@@ -2,6 +2,7 @@
 
 #include <QApplication>
 #include <QCloseEvent>
+#include <QDateTime>
 #include <QDir>
 #include <QDragEnterEvent>
 #include <QFile>
@@ -25,15 +26,19 @@
 #include "drawers/drawers_station.h"
 #include "drift/drift_station.h"
 #include "evening/evening_station.h"
+#include "frame/application.h"
 #include "frame/ask_file.h"
 #include "frame/bench_bar.h"
 #include "frame/cast_view.h"
 #include "frame/fault_sheet.h"
 #include "frame/quiet_line.h"
 #include "frame/station_bar.h"
+#include "parts/label.h"
 #include "plan/plan_station.h"
+#include "store/copies.h"
 #include "store/home.h"
 #include "tie/tie_station.h"
+#include "units/text.h"
 #include "water/water_station.h"
 
 namespace machair::app {
@@ -68,7 +73,7 @@ QString ownDemo() {
 MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     : QMainWindow(parent), settings_(settings), cast_(new CastView(document_, theme_)), tabs_(new StationBar(document_, theme_)), bar_(new BenchBar(document_, theme_)),
       faults_(new FaultSheet(theme_)), plan_(new PlanStation(document_, theme_)),
-      drawers_(new DrawersStation(document_, theme_)), stations_(new QStackedWidget), quiet_(new QuietLine(theme_)) {
+      drawers_(new DrawersStation(document_, theme_, hub_)), stations_(new QStackedWidget), quiet_(new QuietLine(theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     setAcceptDrops(true);
@@ -80,7 +85,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_), new CheckStation(document_, theme_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
+    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_), new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_, hub_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
         stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);
@@ -95,19 +100,65 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
     connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
     connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
+    connect(faults_, &FaultSheet::mendFromCopies, &document_, &Document::mendFromCopies);
+    connect(faults_, &FaultSheet::takeOut, &document_, &Document::takeOutSetAside);
+    connect(&document_, &Document::setAsideFound, this, &MainWindow::showSetAside);
+    connect(&document_, &Document::bookOpened, this, [this] { if (document_.setAside().empty()) faults_->hide(); });
+    if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
+        connect(application, &Application::wentWrong, this, [this](const QString& what) { quiet_->say(tr("Not done: %1").arg(what)); });
+    listenToDevices();
     connect(&theme_, &Theme::changed, this, &MainWindow::light);
     buildBookMenu();
     buildShortcuts();
     constexpr int kLookEvery = 1500;  // ms
     auto* look = new QTimer(this);
-    connect(look, &QTimer::timeout, &document_, &Document::lookElsewhere);
+    connect(look, &QTimer::timeout, &document_, &Document::tend);
     look->start(kLookEvery);
     restore();
     light();
     plan_->setFocus();
 }
 
-MainWindow::~MainWindow() = default;
+// The stations go before what they show: the document, the devices and the colours.
+MainWindow::~MainWindow() { delete takeCentralWidget(); }
+
+void MainWindow::listenToDevices() {
+    connect(&hub_, &devices::Hub::lengthRead, this, &MainWindow::takeLength);
+    connect(&hub_, &devices::Hub::rubbish, this, [this](const QString& device, const QString& line) {
+        constexpr qsizetype kShown = 40;
+        if (isActiveWindow()) quiet_->say(tr("The %1 sent \"%2\", which means nothing to it here").arg(device, line.left(kShown)));
+    });
+    connect(&hub_, &devices::Hub::flooded, this, [this](const QString& device) {
+        if (isActiveWindow()) quiet_->say(tr("The %1 sends more than a hand can: is it stuck? What is too much is dropped").arg(device));
+    });
+}
+
+// A calliper's reading goes to who has the focus in the window that has it, or to the station that is seen; to nobody else.
+void MainWindow::takeLength(double millimetres) {
+    if (!isActiveWindow()) return;
+    for (QWidget* widget = QApplication::focusWidget(); widget && widget != this; widget = widget->parentWidget())
+        if (auto* reader = dynamic_cast<ReadsLengths*>(widget)) return reader->takeLength(millimetres);
+    if (auto* reader = dynamic_cast<ReadsLengths*>(stations_->currentWidget())) return reader->takeLength(millimetres);
+    quiet_->say(tr("%1 mm read, and nothing here asks for it: measure at Check, or put the cursor on a measure in Drawers").arg(qt(formatNumber(millimetres, 2))));
+}
+
+// What was not taken in, with what mends it.
+void MainWindow::showSetAside() {
+    Faults faults;
+    for (const store::SetAside& aside : document_.setAside()) faults.push_back({Place(), aside.line(), ""});
+    faults_->showSetAside(QFileInfo(QString::fromStdString(document_.path().string())).fileName(), faults, !store::copiesOf(document_.path()).empty());
+}
+
+// The copies there are, newest first; one that is chosen becomes the book, as one step that can be undone.
+void MainWindow::showCopies() {
+    auto* menu = new QMenu(this);
+    menu->setObjectName(QStringLiteral("copies"));
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const store::Copy& copy : store::copiesOf(document_.path()))
+        menu->addAction(tr("All as it was on %1").arg(QDateTime::fromSecsSinceEpoch(copy.made).toString(QStringLiteral("yyyy-MM-dd HH:mm"))), this, [this, path = copy.path] { document_.refuse(document_.restore(path)); });
+    if (menu->isEmpty()) menu->addAction(tr("No copy was made yet: one is, before the first edit of a session"))->setEnabled(false);
+    menu->popup(mapToGlobal(QPoint(width() / 2, 120)));
+}
 
 void MainWindow::buildBookMenu() {
     QMenu* menu = tabs_->bookMenu();
@@ -116,6 +167,9 @@ void MainWindow::buildBookMenu() {
     open->setShortcutContext(Qt::WindowShortcut);
     menu->addAction(tr("&Keep a copy as…"), this, &MainWindow::askForCopy);
     menu->addAction(tr("The &demo, Loch Skerrin"), this, [this] { openFile(ownDemo()); });
+    QAction* copies = menu->addAction(tr("&Back to a copy…"), this, &MainWindow::showCopies);
+    copies->setObjectName(QStringLiteral("back-to-a-copy"));
+    copies->setToolTip(tr("Copies are made by themselves: of the last sessions, days, weeks and months"));
     menu->addSeparator();
     menu->addAction(tr("&Cautions"), this, &MainWindow::showCautions);
     QAction* leave = menu->addAction(tr("&Leave"), this, &QWidget::close);
@@ -167,12 +221,17 @@ void MainWindow::light() {
 }
 
 bool MainWindow::openFile(const QString& path) {
+    // A book that can't be opened, or that ends the program, is not opened by itself the next time.
+    const QString last = settings_.value(kFileKey).toString();
+    settings_.remove(kFileKey);
+    settings_.sync();
     const Faults faults = document_.open(path.toStdString());
     if (!faults.empty()) {
+        if (last != path) settings_.setValue(kFileKey, last);
         faults_->show(QFileInfo(path).fileName(), faults);
         return false;
     }
-    faults_->hide();
+    if (document_.setAside().empty()) faults_->hide();
     setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).fileName().remove(QStringLiteral(".json")).remove(QStringLiteral(".machair"))));
     QString words = tr("Opened %1: %2 dressings, %3 hooks, %4 materials")
                         .arg(QFileInfo(path).fileName())
@@ -225,12 +284,12 @@ void MainWindow::changeEvent(QEvent* event) {
 }
 
 void MainWindow::showCautions() {
-    auto* sheet = new QLabel(
-        tr("<b>Mind</b><br>Hook points and eyes: glasses on, points away, and barbs flattened where you can.<br>"
-           "Instant glue, varnish and solvents: fresh air, and the label decides.<br>"
-           "UV resin and its lamp: keep both off skin and out of eyes; the maker's instructions decide.<br>"
-           "Lead and tungsten: wash hands; some waters forbid lead.<br>"
-           "Feathers and furs: many birds and animals are protected; lawful sources and local law decide.<br>"
+    auto* sheet = new Label(
+        tr("Mind\n\nHook points and eyes: glasses on, points away, and barbs flattened where you can.\n"
+           "Instant glue, varnish and solvents: fresh air, and the label decides.\n"
+           "UV resin and its lamp: keep both off skin and out of eyes; the maker's instructions decide.\n"
+           "Lead and tungsten: wash hands; some waters forbid lead.\n"
+           "Feathers and furs: many birds and animals are protected; lawful sources and local law decide.\n"
            "Boats and wind: life jackets on; the boat owner's and local rules decide."),
         this, Qt::Popup);
     sheet->setObjectName(QStringLiteral("cautions"));

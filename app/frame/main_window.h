@@ -4,6 +4,7 @@
 #include <QMainWindow>
 #include <memory>
 
+#include "devices/hub.h"
 #include "editing/document.h"
 #include "frame/station.h"
 #include "theme/theme.h"
@@ -40,6 +41,7 @@ class MainWindow : public QMainWindow {
     void keepSettings();
     void showStation(Station station);
     [[nodiscard]] Station station() const;
+    [[nodiscard]] devices::Hub& devices() { return hub_; }
     [[nodiscard]] DrawersStation& drawers() { return *drawers_; }
 
   protected:
@@ -54,12 +56,17 @@ class MainWindow : public QMainWindow {
     void askForFile();
     void askForCopy();
     void showCautions();
+    void showCopies();
+    void showSetAside();
+    void takeLength(double millimetres);
+    void listenToDevices();
     void light();
     void restore();
 
     QSettings& settings_;
     Theme theme_;
     Document document_;
+    devices::Hub hub_;
     CastView* cast_;
     StationBar* tabs_;
     BenchBar* bar_;

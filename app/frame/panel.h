@@ -8,6 +8,7 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "parts/label.h"
 #include "theme/theme.h"
 
 namespace machair::app {
@@ -39,7 +40,7 @@ namespace machair::app {
 }
 
 [[nodiscard]] inline QLabel* heading(const QString& text) {
-    auto* label = new QLabel(text);
+    auto* label = new Label(text);
     label->setFont(faceScaled(1.0, true));
     return label;
 }

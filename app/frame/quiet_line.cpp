@@ -1,4 +1,5 @@
 #include "frame/quiet_line.h"
+#include "parts/label.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -6,7 +7,7 @@
 namespace machair::app {
 
 QuietLine::QuietLine(const Theme& theme, QWidget* parent)
-    : QWidget(parent), theme_(theme), words_(new QLabel(this)), warning_(new QLabel(this)) {
+    : QWidget(parent), theme_(theme), words_(new Label(this)), warning_(new Label(this)) {
     words_->setObjectName(QStringLiteral("quiet"));
     words_->setAccessibleName(tr("What just changed"));
     words_->setTextInteractionFlags(Qt::TextSelectableByMouse);

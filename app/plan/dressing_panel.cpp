@@ -10,6 +10,7 @@
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "daybook/rates.h"
+#include "parts/label.h"
 #include "sizing/compare.h"
 #include "units/text.h"
 
@@ -30,12 +31,12 @@ DressingPanel::DressingPanel(Document& document, QWidget* parent) : QWidget(pare
     form_ = new FieldsForm("dressing", {"role", "max_length_mm", "buoyancy_mN", "note", "varied_why"},
                            [this](const std::string& key, const std::string& text) { return write(key, text); }, this);
     column->addWidget(form_);
-    varied_ = new QLabel;
+    varied_ = new Label;
     varied_->setObjectName(QStringLiteral("varied"));
     varied_->setWordWrap(true);
     column->addWidget(varied_);
     connect(thread_, &QComboBox::activated, this, [this](int i) {
-        (void)write("thread", thread_->itemData(i).toString().toStdString());
+        document_.refuse(write("thread", thread_->itemData(i).toString().toStdString()));
         refresh();
     });
     connect(&document_, &Document::bookChanged, this, &DressingPanel::refresh);

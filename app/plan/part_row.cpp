@@ -14,6 +14,7 @@
 
 #include "book/spec_words.h"
 #include "frame/retire.h"
+#include "parts/label.h"
 #include "sizing/figures.h"
 #include "sizing/mending.h"
 
@@ -47,8 +48,8 @@ QString placeholderOf(const Field& field, const Plan& plan, std::size_t part) {
 }  // namespace
 
 PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent)
-    : QFrame(parent), document_(document), theme_(theme), part_(part), kind_(new QLabel(this)), material_(new QLabel(this)),
-      headline_(new QLabel(this)), words_(new QLabel(this)), warning_(new QLabel(this)) {
+    : QFrame(parent), document_(document), theme_(theme), part_(part), kind_(new Label(this)), material_(new Label(this)),
+      headline_(new Label(this)), words_(new Label(this)), warning_(new Label(this)) {
     setObjectName(QStringLiteral("row-%1").arg(part));
     setCursor(Qt::PointingHandCursor);
     kind_->setFont(faceScaled(1.05, true));
@@ -167,12 +168,12 @@ void PartRow::buildEditor() {
     }
     for (const Field& field : fieldsOf(part))
         if (all_ || field.primary || !field.text.empty()) addField(form, field);
-    fault_ = new QLabel(editor_);
+    fault_ = new Label(editor_);
     fault_->setObjectName(QStringLiteral("fault-%1").arg(part_));
     fault_->setWordWrap(true);
     fault_->hide();
     form->addRow(fault_);
-    figures_ = new QLabel(editor_);
+    figures_ = new Label(editor_);
     figures_->setObjectName(QStringLiteral("figures-%1").arg(part_));
     figures_->setWordWrap(true);
     figures_->setFont(faceScaled(0.94));
@@ -258,7 +259,7 @@ void PartRow::fillMends() {
             auto* line = new QWidget(mends_);
             auto* row = new QHBoxLayout(line);
             row->setContentsMargins(0, 0, 0, 0);
-            auto* said = new QLabel(qt(mend.words(warning)), line);
+            auto* said = new Label(qt(mend.words(warning)), line);
             said->setObjectName(QStringLiteral("mend-said-%1-%2").arg(part_).arg(n));
             said->setWordWrap(true);
             said->setFont(faceScaled(0.94));
@@ -268,7 +269,7 @@ void PartRow::fillMends() {
             button->setAccessibleName(tr("Do it: %1").arg(said->text()));
             button->setToolTip(tr("Costs %1 as the team's balance counts (a turn 1, another material 2, a hook size 4: rule of thumb). Does it; undo takes it back").arg(mend.cost));
             connect(button, &QAbstractButton::clicked, this, [this, edit = std::move(mend.edit)] {
-                (void)document_.apply(edit, part_);
+                document_.refuse(document_.apply(edit, part_));
             });
             row->addWidget(said, 1);
             row->addWidget(button, 0, Qt::AlignTop);

@@ -7,6 +7,7 @@
 
 #include "book/fields.h"
 #include "book/schools.h"
+#include "parts/label.h"
 
 namespace machair::app {
 
@@ -16,17 +17,17 @@ SchoolsPanel::SchoolsPanel(Document& document, QWidget* parent) : QWidget(parent
     grid->setContentsMargins(14, 4, 12, 10);
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(4);
-    auto* title = new QLabel(tr("Where tiers disagree"), this);
+    auto* title = new Label(tr("Where tiers disagree"), this);
     title->setFont(faceScaled(1.0, true));
     title->setToolTip(tr("What a part says of itself comes first, then this dressing's choice, then yours for all"));
-    auto* own = new QLabel(tr("this dressing"), this);
-    auto* all = new QLabel(tr("all of mine"), this);
+    auto* own = new Label(tr("this dressing"), this);
+    auto* all = new Label(tr("all of mine"), this);
     grid->addWidget(title, 0, 0);
     grid->addWidget(own, 0, 1);
     grid->addWidget(all, 0, 2);
     int row = 1;
     for (const Field& field : fieldsOf(SchoolChoices{})) {
-        auto* label = new QLabel(qt(field.label), this);
+        auto* label = new Label(qt(field.label), this);
         label->setWordWrap(true);
         grid->addWidget(label, row, 0);
         grid->addWidget(boxFor(field.key, true), row, 1);
@@ -42,7 +43,7 @@ SchoolsPanel::SchoolsPanel(Document& document, QWidget* parent) : QWidget(parent
 QComboBox* SchoolsPanel::boxFor(const std::string& key, bool own) {
     auto* box = new QComboBox(this);
     box->setObjectName(QStringLiteral("school-%1-%2").arg(own ? QStringLiteral("own") : QStringLiteral("all"), qt(key)));
-    box->setAccessibleName((own ? tr("%1, this dressing") : tr("%1, all dressings")).arg(qt(fieldLabel(key))));
+    box->setAccessibleName((own ? tr("%1, this dressing") : tr("%1, all dressings")).arg(qt(fieldLabel(fieldsOf(SchoolChoices{}), key))));
     box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     box->setMinimumContentsLength(8);
     box->addItem(!own ? tr("usual") : schoolStandsInParts(key) ? tr("its own way") : tr("as all"), QString());
@@ -52,7 +53,7 @@ QComboBox* SchoolsPanel::boxFor(const std::string& key, bool own) {
     connect(box, &QComboBox::activated, this, [this, box, key, own](int i) {
         if (!document_.pattern()) return;
         const std::optional<std::string> pattern = own ? std::optional(document_.pattern()->id) : std::nullopt;
-        (void)document_.apply(changeSchool(document_.book(), pattern, key, box->itemData(i).toString().toStdString()));
+        document_.refuse(document_.apply(changeSchool(document_.book(), pattern, key, box->itemData(i).toString().toStdString())));
         refresh();
     });
     (own ? own_ : all_)[key] = box;

@@ -92,7 +92,7 @@ void SizesView::paintEvent(QPaintEvent*) {
 void SizesView::mousePressEvent(QMouseEvent* event) {
     for (std::size_t i = 0; i < flies_.size(); ++i)
         if (columnOf(i).contains(event->position()) && document_.pattern())
-            (void)document_.apply(resizeHook(document_.book(), document_.pattern()->id, {flies_[i].size, std::nullopt}));
+            document_.refuse(document_.apply(resizeHook(document_.book(), document_.pattern()->id, {flies_[i].size, std::nullopt})));
 }
 
 }  // namespace machair::app

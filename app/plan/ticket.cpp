@@ -13,6 +13,7 @@
 #include "book/edits.h"
 #include "frame/retire.h"
 #include "hand/hand.h"
+#include "parts/label.h"
 #include "plan/dressing_panel.h"
 #include "plan/part_row.h"
 #include "plan/schools_panel.h"
@@ -21,7 +22,7 @@ namespace machair::app {
 
 Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     : QScrollArea(parent), document_(document), theme_(theme), sheet_(new QWidget), layout_(new QVBoxLayout(sheet_)),
-      add_(new QToolButton(sheet_)), refused_(new QLabel(sheet_)) {
+      add_(new QToolButton(sheet_)), refused_(new Label(sheet_)) {
     setObjectName(QStringLiteral("ticket"));
     setAccessibleName(tr("The ticket: parts in tying order"));
     setWidgetResizable(true);

@@ -54,7 +54,7 @@ QCategoryAxis* namedAxis(double low, double high, const std::vector<AxisLabel>& 
     axis->setTruncateLabels(false);
     QString apart;  // of no width: makes equal names differ
     for (const AxisLabel& label : labels) {
-        axis->append(label.text + apart, label.value);
+        axis->append(label.text.toHtmlEscaped() + apart, label.value);  // the chart reads mark-up
         apart += QChar(0x200B);
     }
     return axis;

@@ -42,7 +42,16 @@ StepView::StepView(Document& document, const Theme& theme, QWidget* parent) : QW
     connect(&theme_, &Theme::changed, this, [this] { paintFly(); update(); });
 }
 
-void StepView::show(const TyingStep& step, int index, int count) {
+void StepView::showNothing() {
+    plan_.reset();
+    step_.reset();
+    whole_.reset();
+    paintFly();
+    update();
+}
+
+void StepView::show(const Plan& plan, const TyingStep& step, int index, int count) {
+    plan_ = plan;
     step_ = step;
     index_ = index;
     count_ = count;
@@ -71,7 +80,7 @@ QRectF StepView::drawingFrame() const { return QRectF(0.0, kTop, width(), height
 
 void StepView::paintFly() {
     picture_ = QImage();
-    const auto& plan = document_.plan();
+    const auto& plan = plan_;
     if (!plan || !step_) return;
     if (!whole_) whole_ = makeScene(*plan);
     const Scene scene = tiedSoFar(*whole_, *plan, {step_->done, step_->bed, step_->head});

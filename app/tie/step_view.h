@@ -17,7 +17,8 @@ class StepView : public QWidget {
     Q_OBJECT
   public:
     StepView(Document& document, const Theme& theme, QWidget* parent = nullptr);
-    void show(const TyingStep& step, int index, int count);
+    void show(const Plan& plan, const TyingStep& step, int index, int count);
+    void showNothing();
     void setMirrored(bool mirrored);
     void countTurns(int turns);  // counted so far, shown beside the number
     [[nodiscard]] const std::optional<TyingStep>& step() const { return step_; }
@@ -32,6 +33,7 @@ class StepView : public QWidget {
 
     Document& document_;
     const Theme& theme_;
+    std::optional<Plan> plan_;  // what the step is of
     std::optional<TyingStep> step_;
     int index_ = 0;
     int count_ = 0;

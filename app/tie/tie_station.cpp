@@ -12,6 +12,7 @@
 #include <algorithm>
 
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "tie/step_view.h"
 
 namespace machair::app {
@@ -21,7 +22,7 @@ namespace {
 constexpr int kPanelWidth = 330;
 
 QLabel* paragraph(const char* name) {
-    auto* label = new QLabel;
+    auto* label = new Label;
     label->setObjectName(QString::fromLatin1(name));
     label->setWordWrap(true);
     return label;
@@ -29,8 +30,8 @@ QLabel* paragraph(const char* name) {
 
 }  // namespace
 
-TieStation::TieStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), view_(new StepView(document, theme)), list_(new QListWidget), caution_(paragraph("caution")),
+TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), hub_(devices), view_(new StepView(document, theme)), list_(new QListWidget), caution_(paragraph("caution")),
       order_(paragraph("order")), rework_(paragraph("rework")), lasting_(paragraph("lasting")), coats_(paragraph("drying")), wrong_(nullptr) {
     setObjectName(QStringLiteral("tie"));
     setFocusPolicy(Qt::StrongFocus);
@@ -38,9 +39,10 @@ TieStation::TieStation(Document& document, const Theme& theme, QWidget* parent)
     layout->addWidget(view_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
+    connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) rebuild(); });
     connect(&theme_, &Theme::changed, this, &TieStation::refresh);
-    connect(&pedal_, &devices::Pedal::on, this, [this] { if (isVisible()) go(current_ + 1); });
-    connect(&pedal_, &devices::Pedal::back, this, [this] { if (isVisible()) go(current_ - 1); });
+    connect(&hub_, &devices::Hub::pedalOn, this, [this] { if (isVisible() && isActiveWindow()) go(current_ + 1); });
+    connect(&hub_, &devices::Hub::pedalBack, this, [this] { if (isVisible() && isActiveWindow()) go(current_ - 1); });
     connect(&clock_, &QTimer::timeout, this, &TieStation::sayCoats);
     constexpr int kSecond = 1000;
     clock_.start(kSecond);
@@ -102,9 +104,9 @@ QWidget* TieStation::makePanel() {
     wrong_->setFocusPolicy(Qt::NoFocus);
     connect(wrong_, &QToolButton::toggled, this, [this](bool on) {
         refresh();
-        if (!on || current_ >= static_cast<int>(steps_.size()) || !document_.plan()) return;
+        if (!on || current_ >= static_cast<int>(steps_.size()) || !plan_) return;
         const int part = steps_[static_cast<std::size_t>(current_)].part;
-        if (part >= 0) (void)document_.apply(countMishap(document_.book(), document_.plan()->parts[static_cast<std::size_t>(part)].kind));
+        if (part >= 0) document_.refuse(document_.apply(countMishap(document_.book(), plan_->parts[static_cast<std::size_t>(part)].kind)));
     });
     auto* under = new QHBoxLayout;  // the row above is full
     under->addWidget(wrong_);
@@ -126,14 +128,14 @@ bool TieStation::eventFilter(QObject* watched, QEvent* event) {
 
 void TieStation::showEvent(QShowEvent*) {
     setFocus();
-    pedal_.connectNow();
+    hub_.connectNow();
     rebuild();
 }
 
 void TieStation::rebuild() {
-    const auto& plan = document_.plan();
-    steps_ = plan ? stepsOf(*plan, hand_) : std::vector<TyingStep>();
-    measured_ = plan ? checkItems(*plan, document_.book()) : std::vector<CheckItem>();
+    plan_ = document_.plan();
+    steps_ = plan_ ? stepsOf(*plan_, hand_) : std::vector<TyingStep>();
+    measured_ = plan_ ? checkItems(*plan_, document_.book()) : std::vector<CheckItem>();
     const QSignalBlocker quiet(list_);
     list_->clear();
     int n = 1;
@@ -147,7 +149,7 @@ void TieStation::go(int step) {
     const int wanted = std::clamp(step, 0, static_cast<int>(steps_.size()) - 1);
     if (wanted == current_ + 1 && steps_[static_cast<std::size_t>(current_)].dryMinutes) {  // a coat was given: it dries from now on
         const TyingStep& coat = steps_[static_cast<std::size_t>(current_)];
-        drying_.push_back({qt(document_.pattern()->title() + ", " + coat.object), QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
+        drying_.push_back({qt(plan_->pattern.title() + ", " + coat.object), QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
     }
     if (wanted != current_) {
         turns_ = 0;
@@ -168,10 +170,10 @@ void TieStation::sayAloud() {
 }
 
 void TieStation::refresh() {
-    if (steps_.empty() || !document_.plan()) return;
+    if (steps_.empty() || !plan_) return view_->showNothing();
     const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
     view_->setMirrored((hand_ == Hand::left) != far_);
-    view_->show(step, current_, static_cast<int>(steps_.size()));
+    view_->show(*plan_, step, current_, static_cast<int>(steps_.size()));
     const QSignalBlocker quiet(list_);
     list_->setCurrentRow(current_);
     const Colours& c = theme_.colours();
@@ -186,8 +188,8 @@ void TieStation::refresh() {
     caution_->setVisible(fresh || (step.caution && caution_->text().contains(qt(sayCaution(*step.caution)))));
     ink(caution_, c.warn);
     QStringList order;
-    for (const OrderFault& fault : orderFaults(document_.plan()->pattern)) {
-        const auto name = [&](std::size_t part) { return part < document_.plan()->parts.size() ? qt(std::string(nameOf(document_.plan()->parts[part].kind))) : tr("nothing: last"); };
+    for (const OrderFault& fault : orderFaults(plan_->pattern)) {
+        const auto name = [&](std::size_t part) { return part < plan_->parts.size() ? qt(std::string(nameOf(plan_->parts[part].kind))) : tr("nothing: last"); };
         order << tr("✗ %1. Tie the %2 before the %3.").arg(qt(fault.words), name(fault.part), name(fault.before));
     }
     order_->setText(order.join(QLatin1Char('\n')));
@@ -195,18 +197,18 @@ void TieStation::refresh() {
     ink(order_, c.fault);
     QStringList rework;
     if (wrong_->isChecked() && step.part >= 0)
-        for (const Rework& r : reworkOf(document_.plan()->parts[static_cast<std::size_t>(step.part)].kind))
-            rework << tr("<b>%1</b>: %2%3<br>Next time: %4.").arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
+        for (const Rework& r : reworkOf(plan_->parts[static_cast<std::size_t>(step.part)].kind))
+            rework << tr("%1: %2%3\nNext time: %4.").arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
     else if (wrong_->isChecked())
         rework << tr("Unwind the thread to the last landmark and lay it again.");
     if (wrong_->isChecked() && step.part >= 0) {
-        const std::string kind(nameOf(document_.plan()->parts[static_cast<std::size_t>(step.part)].kind));
+        const std::string kind(nameOf(plan_->parts[static_cast<std::size_t>(step.part)].kind));
         for (const Mishap& mishap : document_.book().mishaps)
             if (mishap.id == kind) rework << tr("The %1 went wrong %2 times so far.").arg(qt(kind)).arg(mishap.count);
     }
-    rework_->setText(rework.join(QStringLiteral("<br>")));
+    rework_->setText(rework.join(QLatin1Char('\n')));
     rework_->setVisible(wrong_->isChecked());
-    const Durability lasting = durabilityOf(*document_.plan());
+    const Durability lasting = durabilityOf(*plan_);
     QStringList said;
     if (step.part >= 0)
         if (const std::string aim = sayAim(measured_, static_cast<std::size_t>(step.part)); !aim.empty()) said << tr("Your hand: %1.").arg(qt(aim));

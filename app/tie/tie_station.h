@@ -10,7 +10,7 @@
 #include "bench/judgement.h"
 #include "bench/steps.h"
 #include "checking/checking.h"
-#include "devices/pedal.h"
+#include "devices/hub.h"
 #include "editing/document.h"
 #include "theme/theme.h"
 #include "tie/speaker.h"
@@ -26,7 +26,7 @@ class StepView;
 class TieStation : public QWidget {
     Q_OBJECT
   public:
-    TieStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    TieStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
     void go(int step);
     [[nodiscard]] int step() const { return current_; }
     [[nodiscard]] const std::vector<TyingStep>& steps() const { return steps_; }
@@ -50,6 +50,7 @@ class TieStation : public QWidget {
     };
     Document& document_;
     const Theme& theme_;
+    devices::Hub& hub_;
     StepView* view_;
     QListWidget* list_;
     QLabel* caution_;
@@ -58,10 +59,10 @@ class TieStation : public QWidget {
     QLabel* lasting_;
     QLabel* coats_;
     QToolButton* wrong_;
-    devices::Pedal pedal_;
     Speaker speaker_;
     QToolButton* aloud_ = nullptr;
     QTimer clock_;
+    std::optional<Plan> plan_;  // what the steps are of: never another one than theirs
     std::vector<TyingStep> steps_;
     std::vector<CheckItem> measured_;  // where this hand should aim, of the dressing that the steps are of
     std::set<Caution> cautioned_;  // once a session each

@@ -16,6 +16,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/label.h"
 #include "store/geojson.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -30,10 +31,10 @@ constexpr int kRulesWidth = 390;
 
 }  // namespace
 
-WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
-      weatherButton_(nullptr), season_(new QListWidget), cautions_(new QLabel), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new QLabel), boxRuled_(new QListWidget), chooseButton_(nullptr),
-      favourite_(new QComboBox), chosen_(new QLabel), teams_(new QListWidget) {
+WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), hub_(devices), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
+      weatherButton_(nullptr), season_(new QListWidget), cautions_(new Label), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new Label), boxRuled_(new QListWidget), chooseButton_(nullptr),
+      favourite_(new QComboBox), chosen_(new Label), teams_(new QListWidget) {
     setObjectName(QStringLiteral("water"));
     auto* layout = sideBySide(this);
     layout->addWidget(scrolled(makeDay(), kDayWidth));
@@ -42,10 +43,10 @@ WaterStation::WaterStation(Document& document, const Theme& theme, QWidget* pare
     connect(&document_, &Document::teamChanged, this, &WaterStation::refresh);
     connect(&document_, &Document::bookOpened, this, &WaterStation::refresh);
     connect(&document_, &Document::bookChanged, this, &WaterStation::refresh);
-    connect(sea_, &SeaView::fetchMeasured, this, [this](double metres) { (void)writeWater("fetch_m", formatNumber(metres, 0)); });
+    connect(sea_, &SeaView::fetchMeasured, this, [this](double metres) { document_.refuse(writeWater("fetch_m", formatNumber(metres, 0))); });
     connect(sea_, &SeaView::shoreDrawn, this, &WaterStation::setShore);
     connect(&background_, &Background::runningChanged, this, [this](bool running) { chooseButton_->setText(running ? tr("Stop") : tr("Choose")); });
-    useWeather(std::make_unique<devices::SocketWeatherStation>());
+    watchWeather();
 }
 
 QWidget* WaterStation::makeDay() {
@@ -63,7 +64,7 @@ QWidget* WaterStation::makeDay() {
                           [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
     column->addWidget(day_);
     auto* byForce = new QHBoxLayout;
-    byForce->addWidget(new QLabel(tr("or by force")));
+    byForce->addWidget(new Label(tr("or by force")));
     force_->setObjectName(QStringLiteral("force"));
     force_->setAccessibleName(tr("Wind by Beaufort's force"));
     for (int force = 0; force <= 12; ++force) force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
@@ -99,7 +100,7 @@ QWidget* WaterStation::makeDay() {
     row_->hide();
     column->addWidget(row_);
     connect(addRow, &QToolButton::clicked, this, [this] {
-        if (!document_.isOpen() || !document_.apply(addSeasonRow(document_.book(), document_.water() ? document_.water()->month.value_or(6) : 6)).empty()) return;
+        if (!document_.isOpen() || !document_.done(document_.apply(addSeasonRow(document_.book(), document_.water() ? document_.water()->month.value_or(6) : 6)))) return;
         seasonRow_ = document_.book().season.back().id;
         refreshSeason();
     });
@@ -116,25 +117,19 @@ QWidget* WaterStation::makeDay() {
     connect(waters_, &QComboBox::activated, this, [this](int i) { document_.chooseWater(waters_->itemData(i).toString().toStdString()); });
     connect(add, &QToolButton::clicked, this, [this] {
         if (!document_.isOpen()) return;
-        if (document_.apply(addWater(document_.book())).empty()) document_.chooseWater(document_.book().waters.back().id);
+        if (document_.done(document_.apply(addWater(document_.book())))) document_.chooseWater(document_.book().waters.back().id);
     });
-    connect(force_, &QComboBox::activated, this, [this](int i) { (void)writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1)); });
+    connect(force_, &QComboBox::activated, this, [this](int i) { document_.refuse(writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1))); });
     connect(draw, &QToolButton::toggled, sea_, &SeaView::drawShore);
     connect(sea_, &SeaView::shoreDrawn, draw, [draw] { draw->setChecked(false); });
     connect(bring, &QToolButton::clicked, this, [this] {
         askWhatToRead(this, tr("The loch's shore"), QString(), tr("GeoJSON (*.geojson *.json);;All files (*)"), &WaterStation::bringShore);
     });
     connect(weatherButton_, &QToolButton::clicked, this, [this] {
-        if (!reading_) {
-            weather_->connectNow();
-            return;
-        }
-        (void)writeWater("wind_m_s", formatShort(reading_->wind / metrePerSecond, 1));
-        (void)writeWater("wind_from_deg", formatShort(reading_->from, 0));
-        if (reading_->celsius) (void)writeWater("celsius", formatShort(*reading_->celsius, 1));
-        if (reading_->light) (void)writeWater("light", reading_->light->toStdString());
-        const qint64 age = readAt_.secsTo(QDateTime::currentDateTime());
-        document_.say(tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(age));
+        if (reading_)
+            takeWeather();
+        else
+            hub_.connectNow();
     });
     return panel;
 }
@@ -147,7 +142,7 @@ QWidget* WaterStation::makeRules() {
     top->addStretch(1);
     addCard_ = toolButton("add-card", tr("Write one"), tr("A card of this water's or contest's rules"));
     top->addWidget(addCard_);
-    top->addWidget(new QLabel(tr("kept today")));
+    top->addWidget(new Label(tr("kept today")));
     kept_->setObjectName(QStringLiteral("kept"));
     kept_->setAccessibleName(tr("Fish kept today"));
     kept_->setRange(0, 999);
@@ -204,7 +199,7 @@ QWidget* WaterStation::makeRules() {
     column->addWidget(teams_, 1);
     column->addStretch(0);
     connect(addCard_, &QToolButton::clicked, this, [this] {
-        if (document_.water()) (void)document_.apply(addRuleCard(document_.book(), document_.water()->id));
+        if (document_.water()) document_.refuse(document_.apply(addRuleCard(document_.book(), document_.water()->id)));
     });
     connect(kept_, &QSpinBox::valueChanged, &document_, &Document::keepFish);
     connect(chooseButton_, &QToolButton::clicked, this, [this] {
@@ -217,18 +212,31 @@ QWidget* WaterStation::makeRules() {
     return panel;
 }
 
-void WaterStation::useWeather(std::unique_ptr<devices::WeatherStation> weather) {
-    weather_ = std::move(weather);
-    connect(weather_.get(), &devices::WeatherStation::read, this, [this](const devices::Weather& read) {
+// What the weather station last said, as one step.
+void WaterStation::takeWeather() {
+    if (!document_.water()) return;
+    std::vector<std::pair<const char*, std::string>> fields = {{"wind_m_s", formatShort(reading_->wind / metrePerSecond, 1)}, {"wind_from_deg", formatShort(reading_->from, 0)}};
+    if (reading_->celsius) fields.emplace_back("celsius", formatShort(*reading_->celsius, 1));
+    if (reading_->light) fields.emplace_back("light", reading_->light->toStdString());
+    Result<Edit> taken = Edit{"the weather station's day", document_.book()};
+    for (const auto& [key, text] : fields) {
+        taken = changeWaterField(taken->after, document_.water()->id, key, text);
+        if (!taken) return document_.refuse(taken.error());
+    }
+    taken->words = "the weather station's day";
+    if (const Faults faults = document_.apply(std::move(taken)); !faults.empty()) return document_.refuse(faults);
+    document_.say(tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(readAt_.secsTo(QDateTime::currentDateTime())));
+}
+
+void WaterStation::watchWeather() {
+    connect(&hub_, &devices::Hub::weatherRead, this, [this](const devices::Weather& read) {
         reading_ = read;
         readAt_ = QDateTime::currentDateTime();
         weatherButton_->setText(tr("Take: wind %1 m/s from %2°").arg(qt(formatNumber(read.wind / metrePerSecond, 1)), qt(formatNumber(read.from, 0))));
     });
-    connect(weather_.get(), &devices::WeatherStation::rubbish, this, [this](const QString& line) { document_.say(tr("The weather station sent \"%1\", which is no weather").arg(line.left(40))); });
-    connect(weather_.get(), &devices::WeatherStation::stateChanged, this, [this] {
-        if (!weather_->ready() && !reading_) weatherButton_->setText(tr("Weather station: look again"));
+    connect(&hub_, &devices::Hub::changed, this, [this] {
+        if (!hub_.weatherReady() && !reading_) weatherButton_->setText(tr("Weather station: look again"));
     });
-    weather_->connectNow();
 }
 
 Faults WaterStation::writeWater(const std::string& key, const std::string& text) {
@@ -239,17 +247,14 @@ Faults WaterStation::writeWater(const std::string& key, const std::string& text)
 void WaterStation::setShore(const std::vector<MapPoint>& outline) {
     if (!document_.water()) return;
     if (const Faults faults = checkOutline(outline); !faults.empty()) return document_.say(qt(faults.front().line()));
-    (void)document_.apply(changeOutline(document_.book(), document_.water()->id, outline));
+    document_.refuse(document_.apply(changeOutline(document_.book(), document_.water()->id, outline)));
 }
 
 void WaterStation::bringShore(const QString& name) {
-    QFile file(name);
-    if (!file.open(QIODevice::ReadOnly)) return document_.say(tr("%1 can't be read: %2").arg(name, file.errorString()));
-    constexpr qint64 kLargest = 16 << 20;
-    if (file.size() > kLargest) return document_.say(tr("%1 is over 16 MiB: a shore is rarely over one").arg(name));
-    const auto shore = store::readShore(file.readAll().toStdString());
+    constexpr std::size_t kLargest = 16 << 20;
+    const auto shore = store::readWhole(name.toStdString(), kLargest).and_then([](const std::string& text) { return store::readShore(text); });
     if (!shore) return document_.say(tr("%1: %2").arg(name, qt(shore.error().front().line())));
-    setShore(*shore);
+    if (document_.water()) document_.refuse(document_.apply(changeOutline(document_.book(), document_.water()->id, *shore)));
 }
 
 void WaterStation::showEvent(QShowEvent*) {
@@ -361,7 +366,7 @@ void WaterStation::choose() {
     };
     const auto work = [book = document_.book(), water = document_.water() ? document_.water()->id : std::string(), kept = document_.kept(), rules,
                        favourite = favourite_->currentData().toString().toStdString()](const std::stop_token& stop, const Background::Progress&) {
-        TeamSetting setting = settingOf(book, book.findWater(water));
+        TeamSetting setting = choiceSettingOf(book, book.findWater(water));
         setting.contest.kept = kept;
         Found found;
         auto box = candidatesOf(book, setting);
@@ -410,7 +415,7 @@ void WaterStation::takeChoice(int row) {
     const Choice& choice = choices_[static_cast<std::size_t>(row)];
     const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].pattern); };
     const std::string name = document_.water() ? "Chosen for " + document_.water()->title() : std::string("Chosen");
-    if (document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2)))).empty()) document_.chooseTeam(document_.book().teams.back().id);
+    if (document_.done(document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2)))))) document_.chooseTeam(document_.book().teams.back().id);
 }
 
 }  // namespace machair::app

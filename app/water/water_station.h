@@ -5,7 +5,7 @@
 #include <QWidget>
 #include <memory>
 
-#include "devices/weather.h"
+#include "devices/hub.h"
 #include "editing/background.h"
 #include "editing/document.h"
 #include "team/choose.h"
@@ -26,8 +26,7 @@ class SeaView;
 class WaterStation : public QWidget {
     Q_OBJECT
   public:
-    WaterStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
-    void useWeather(std::unique_ptr<devices::WeatherStation> weather);
+    WaterStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
     // A shore from a GeoJSON file; the quiet line says what is wrong with it.
     void bringShore(const QString& file);
 
@@ -46,13 +45,15 @@ class WaterStation : public QWidget {
     void show(const ChoiceReport& report);
     void takeChoice(int row);
     void setShore(const std::vector<MapPoint>& outline);
+    void watchWeather();
+    void takeWeather();
     Faults writeWater(const std::string& key, const std::string& text);
 
     Document& document_;
     const Theme& theme_;
-    Background background_;
-    Background boxWork_;  // the box under the rule card
-    std::unique_ptr<devices::WeatherStation> weather_;
+    devices::Hub& hub_;
+    Background background_{document_};
+    Background boxWork_{document_};  // the box under the rule card
     std::optional<devices::Weather> reading_;
     QDateTime readAt_;
     SeaView* sea_;

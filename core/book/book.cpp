@@ -2,8 +2,11 @@
 
 #include <algorithm>
 #include <chrono>
+#include <unordered_map>
 #include <unordered_set>
 
+#include "book/lists.h"
+#include "book/references.h"
 #include "units/text.h"
 
 namespace machair {
@@ -19,18 +22,31 @@ auto findById(Records& records, std::string_view id) -> decltype(records.data())
 using Ids = std::unordered_set<std::string_view>;  // views into the book that is checked
 
 template <class Records>
-Ids checkIds(const Records& records, const char* list, Faults& faults) {
+void checkIds(const Records& records, const char* list, Faults& faults) {
     Ids ids;
     ids.reserve(records.size());
     for (std::size_t i = 0; i < records.size(); ++i)
         if (!ids.insert(records[i].id).second)
             faults.push_back({Place(list).at(i).key("id"), "expected an id of its own, got \"" + records[i].id + "\" again",
                               "give one of the two another id"});
-    return ids;
 }
 
-void checkKnown(const Ids& ids, const std::string& id, const char* what, const Place& place, Faults& faults) {
-    if (!ids.contains(id)) faults.push_back({place, std::string("expected the id of a ") + what + ", got \"" + id + "\"", ""});
+// Every id that has to be there is: one fault for each that isn't.
+void checkReferences(const Book& book, Faults& faults) {
+    std::unordered_map<std::string_view, Ids> known;
+    const auto idsOf = [&](std::string_view wanted) -> const Ids& {
+        const auto [there, fresh] = known.try_emplace(wanted);
+        if (fresh)
+            eachList([&, ids = &there->second](const char* name, auto list) {
+                if (name == wanted)
+                    for (const auto& record : book.*list) ids->insert(record.id);
+            });
+        return there->second;
+    };
+    eachReference(book, [&](const Reference& reference) {
+        if (reference.past || idsOf(reference.to).contains(reference.id)) return;
+        faults.push_back({reference.place(), "expected " + std::string(reference.noun) + ", got \"" + std::string(reference.id) + "\"", ""});
+    });
 }
 
 // References from one part's lengths to other parts.
@@ -144,35 +160,21 @@ void checkLeader(const TeamSpec& team, const Place& place, Faults& faults) {
     between(m.middleToLower, m.middleToPoint, "middle_to_lower_m", "middle to point");
 }
 
-void checkTeams(const Book& book, const Ids& patterns, Faults& faults) {
-    const Ids schools = checkIds(book.teamSchools, "team_schools", faults);
-    checkIds(book.teams, "teams", faults);
+void checkTeams(const Book& book, Faults& faults) {
     for (std::size_t i = 0; i < book.teams.size(); ++i) {
-        const TeamSpec& team = book.teams[i];
         const Place place = Place("teams").at(i);
-        if (team.empty()) faults.push_back({place, "expected at least one fly, as bob, middle or point, got an empty team", ""});
-        checkLeader(team, place.key("leader"), faults);
-        for (const Position position : kPositions)
-            if (const auto& fly = team.at(position)) checkKnown(patterns, *fly, "dressing", place.key(nameOf(position)), faults);
-        if (team.ownSchool) checkKnown(schools, *team.ownSchool, "school", place.key("own_school"), faults);
+        if (book.teams[i].empty()) faults.push_back({place, "expected at least one fly, as bob, middle or point, got an empty team", ""});
+        checkLeader(book.teams[i], place.key("leader"), faults);
     }
 }
 
-void checkFeathers(const Book& book, const Ids& materials, Faults& faults) {
-    checkIds(book.feathers, "feathers", faults);
-    for (std::size_t i = 0; i < book.feathers.size(); ++i) {
-        const Place place = Place("feathers").at(i);
-        checkKnown(materials, book.feathers[i].material, "material", place.key("material"), faults);
-        checkFeather(book.feathers[i], place, faults);
-    }
-    checkIds(book.cutLists, "cut_lists", faults);
-    for (std::size_t i = 0; i < book.cutLists.size(); ++i) {
-        const Place place = Place("cut_lists").at(i).key("slips");
-        const auto& slips = book.cutLists[i].slips;
-        checkIds(slips, place.text().c_str(), faults);
-        for (std::size_t k = 0; k < slips.size(); ++k)
-            checkKnown(materials, slips[k].material, "material", place.at(k).key("material"), faults);
-    }
+void checkFeathers(const Book& book, Faults& faults) {
+    for (std::size_t i = 0; i < book.feathers.size(); ++i) checkFeather(book.feathers[i], Place("feathers").at(i), faults);
+    for (std::size_t i = 0; i < book.cutLists.size(); ++i) checkIds(book.cutLists[i].slips, Place("cut_lists").at(i).key("slips").text().c_str(), faults);
+    for (std::size_t i = 0; i < book.capes.size(); ++i)
+        for (std::size_t k = 0; k < book.capes[i].bands.size(); ++k)
+            if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
+                faults.push_back({Place("capes").at(i).key("bands").at(k), "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm", ""});
 }
 
 // `where` makes the place, for a date that is none: there may be very many that are.
@@ -181,44 +183,25 @@ void checkDate(const std::string& date, Where where, Faults& faults) {
     if (!isDate(date)) faults.push_back({where(), "expected a date as 2026-05-02, got \"" + date + "\"", ""});
 }
 
-// A dressing that was taken out of the book may still stand in its records: they tell of the past.
-void checkRecords(const Book& book, const Ids& patterns, const Ids& materials, Faults& faults) {
-    checkIds(book.capes, "capes", faults);
-    for (std::size_t i = 0; i < book.capes.size(); ++i) {
-        const Place place = Place("capes").at(i);
-        checkKnown(materials, book.capes[i].material, "material", place.key("material"), faults);
-        for (std::size_t k = 0; k < book.capes[i].bands.size(); ++k)
-            if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
-                faults.push_back({place.key("bands").at(k), "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm", ""});
-    }
-    checkIds(book.stock, "stock", faults);
-    for (std::size_t i = 0; i < book.stock.size(); ++i) checkKnown(materials, book.stock[i].material, "material", Place("stock").at(i).key("material"), faults);
-    checkIds(book.season, "season_table", faults);
-    checkIds(book.mishaps, "mishaps", faults);
-    checkIds(book.batches, "batches", faults);
-    for (std::size_t i = 0; i < book.batches.size(); ++i) {
-        const Place place = Place("batches").at(i);
-        checkKnown(patterns, book.batches[i].pattern, "dressing", place.key("pattern"), faults);
-        if (book.batches[i].hook && book.findHook(*book.batches[i].hook) == nullptr) faults.push_back({place.key("hook"), "expected the id of a hook, got \"" + *book.batches[i].hook + "\"", ""});
-        if (book.batches[i].day) checkDate(*book.batches[i].day, [&] { return place.key("day"); }, faults);
-    }
-    checkIds(book.checks, "checks", faults);
+void checkDates(const Book& book, Faults& faults) {
+    for (std::size_t i = 0; i < book.batches.size(); ++i)
+        if (const auto& date = book.batches[i].day) checkDate(*date, [i] { return Place("batches").at(i).key("day"); }, faults);
     for (std::size_t i = 0; i < book.checks.size(); ++i)
         if (const auto& date = book.checks[i].date) checkDate(*date, [i] { return Place("checks").at(i).key("date"); }, faults);
-    checkIds(book.days, "days", faults);
     for (std::size_t i = 0; i < book.days.size(); ++i) checkDate(book.days[i].date, [i] { return Place("days").at(i).key("date"); }, faults);
 }
 
-void checkWaters(const Book& book, const Ids& patterns, const Ids& hooks, Faults& faults) {
-    const Ids cards = checkIds(book.ruleCards, "rule_cards", faults);
-    checkIds(book.waters, "waters", faults);
-    for (std::size_t i = 0; i < book.waters.size(); ++i)
-        if (book.waters[i].rules) checkKnown(cards, *book.waters[i].rules, "rule card", Place("waters").at(i).key("rules"), faults);
-    checkIds(book.box, "box", faults);
-    for (std::size_t i = 0; i < book.box.size(); ++i) {
-        const Place place = Place("box").at(i);
-        checkKnown(patterns, book.box[i].pattern, "dressing", place.key("pattern"), faults);
-        if (book.box[i].hook) checkKnown(hooks, *book.box[i].hook, "hook", place.key("hook"), faults);
+void checkPattern(const Book& book, const Pattern& pattern, const Place& place, Faults& faults) {
+    if (const auto* thread = book.findMaterial(pattern.thread); thread && thread->kind != MaterialKind::thread)
+        faults.push_back({place.key("thread"), "expected a thread, got a " + std::string(nameOf(thread->kind)), ""});
+    RefCheck refs(pattern, faults);
+    for (std::size_t k = 0; k < pattern.parts.size(); ++k) {
+        const Part& part = pattern.parts[k];
+        const Place partPlace = place.key("parts").at(k);
+        refs.part(part, partPlace);
+        if (!part.material) continue;
+        if (const auto* material = book.findMaterial(*part.material); material && !canBe(part.kind, material->kind))
+            faults.push_back({partPlace.key("material"), "expected something that makes a " + std::string(nameOf(part.kind)) + ", got a " + std::string(nameOf(material->kind)), ""});
     }
 }
 
@@ -290,41 +273,14 @@ std::size_t Book::indexOfPattern(std::string_view id) const {
 
 Faults check(const Book& book) {
     Faults faults;
-    const Ids hooks = checkIds(book.hooks, "hooks", faults);
+    eachList([&](const char* name, auto list) { checkIds(book.*list, name, faults); });
+    checkReferences(book, faults);
     for (std::size_t i = 0; i < book.hooks.size(); ++i)
         if (const auto hook = makeHook(book.hooks[i], Place("hooks").at(i)); !hook) append(faults, hook.error());
-    const Ids materials = checkIds(book.materials, "materials", faults);
-    for (std::size_t i = 0; i < book.materials.size(); ++i)
-        if (const auto* fur = std::get_if<DubbingTraits>(&book.materials[i].traits))
-            for (std::size_t k = 0; k < fur->blend.size(); ++k)
-                checkKnown(materials, fur->blend[k].material, "material",
-                           Place("materials").at(i).key("blend").at(k).key("material"), faults);
-    const Ids patterns = checkIds(book.patterns, "patterns", faults);
-    for (std::size_t i = 0; i < book.patterns.size(); ++i) {
-        const Pattern& pattern = book.patterns[i];
-        const Place place = Place("patterns").at(i);
-        checkKnown(hooks, pattern.hook, "hook", place.key("hook"), faults);
-        checkKnown(materials, pattern.thread, "material", place.key("thread"), faults);
-        if (const auto* thread = book.findMaterial(pattern.thread); thread && thread->kind != MaterialKind::thread)
-            faults.push_back({place.key("thread"), "expected a thread, got a " + std::string(nameOf(thread->kind)), ""});
-        RefCheck refs(pattern, faults);
-        for (std::size_t k = 0; k < pattern.parts.size(); ++k) {
-            const Part& part = pattern.parts[k];
-            const Place partPlace = place.key("parts").at(k);
-            refs.part(part, partPlace);
-            if (!part.material) continue;
-            checkKnown(materials, *part.material, "material", partPlace.key("material"), faults);
-            if (const auto* material = book.findMaterial(*part.material); material && !canBe(part.kind, material->kind))
-                faults.push_back({partPlace.key("material"),
-                                  "expected something that makes a " + std::string(nameOf(part.kind)) + ", got a " +
-                                      std::string(nameOf(material->kind)),
-                                  ""});
-        }
-    }
-    checkTeams(book, patterns, faults);
-    checkFeathers(book, materials, faults);
-    checkWaters(book, patterns, hooks, faults);
-    checkRecords(book, patterns, materials, faults);
+    for (std::size_t i = 0; i < book.patterns.size(); ++i) checkPattern(book, book.patterns[i], Place("patterns").at(i), faults);
+    checkTeams(book, faults);
+    checkFeathers(book, faults);
+    checkDates(book, faults);
     return faults;
 }
 

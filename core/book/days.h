@@ -37,6 +37,7 @@ struct Mishap {
 // One measure of a tied fly, against what the tier was told to aim for.
 struct CheckReading {
     int part = 0;        // its place in `parts`
+    std::optional<PartKind> kind = {};  // what it was when it was measured, whatever stands at that place later
     std::string figure;  // as `plan --json` calls it: "length_mm", "fibre_mm"
     Length aimed;
     Length measured;
@@ -48,7 +49,7 @@ struct CheckedFly {
     std::string pattern;
     std::optional<std::string> date;
     std::vector<CheckReading> readings;
-    std::vector<std::string> faults;    // of the look: "wing central", where it was not
+    std::vector<std::string> faults;    // ids of looks that were not right ("wing"); older books have their words
     std::optional<std::string> photo;   // the file that it was measured on
     Carried carried;
     bool operator==(const CheckedFly&) const = default;

@@ -21,7 +21,15 @@ struct Rule {
     const char* noun = "a number";
     double scale = 1.0;  // written number = member's base value / scale
     bool whole = false;
+    const char* label = nullptr;     // for people, of this key in this record; nothing where the key says it
+    const char* refersTo = nullptr;  // a text that is the id of a record of this list
+    bool past = false;               // ... which may be gone: it tells of what was
 
+    [[nodiscard]] constexpr Rule says(const char* words) const {
+        Rule rule = *this;
+        rule.label = words;
+        return rule;
+    }
     [[nodiscard]] bool allows(double value) const {
         if (!std::isfinite(value) || value > high || value < low) return false;
         if (whole && value != std::round(value)) return false;
@@ -29,6 +37,7 @@ struct Rule {
     }
 };
 
+inline constexpr Rule kPlain;
 inline constexpr Rule kLength{0.0, 1000.0, true, "a length over 0 and at most 1000 mm"};
 inline constexpr Rule kLeaderLength{0.0, 1000.0, true, "a length over 0 and at most 1000 m", 1000.0};
 inline constexpr Rule kTurns{0.5, 60.0, false, "a number of turns from 0.5 to 60"};
@@ -59,6 +68,7 @@ inline constexpr Rule kMonth{1.0, 12.0, false, "a month from 1 to 12", 1.0, true
 inline constexpr Rule kCorrection{0.2, 3.0, false, "a correction from 0.2 to 3"};
 inline constexpr Rule kHours{0.0, 24.0, true, "hours over 0 and at most 24"};
 inline constexpr Rule kWave{0.0, 20.0, false, "a wave from 0 to 20 m", 1000.0};
+inline constexpr Rule kStockLength{0.0, 1000.0, false, "a length from 0 to 1000 m", 1000.0};
 inline constexpr Rule kStock{0.0, 1e9, false, "how much there is, 0 or more"};
 inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 0 to 100000", 1.0, true};
 [[nodiscard]] inline bool isColour(std::string_view text) {
@@ -66,17 +76,46 @@ inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 
 }
 inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
 
+
+[[nodiscard]] constexpr Rule idIn(const char* list, const char* noun) {
+    Rule rule;
+    rule.noun = noun;
+    rule.refersTo = list;
+    return rule;
+}
+inline constexpr Rule kHookId = idIn("hooks", "the id of a hook");
+inline constexpr Rule kMaterialId = idIn("materials", "the id of a material");
+inline constexpr Rule kPatternId = idIn("patterns", "the id of a dressing");
+inline constexpr Rule kSchoolId = idIn("team_schools", "the id of a school");
+inline constexpr Rule kCardId = idIn("rule_cards", "the id of a rule card");
+// A dressing, team or water that was taken out of the book may still stand in its records: they tell of the past.
+inline constexpr Rule kPatternOnce = [] {
+    Rule rule = kPatternId;
+    rule.past = true;
+    return rule;
+}();
+inline constexpr Rule kTeamOnce = [] {
+    Rule rule = idIn("teams", "the id of a team");
+    rule.past = true;
+    return rule;
+}();
+inline constexpr Rule kWaterOnce = [] {
+    Rule rule = idIn("waters", "the id of a water");
+    rule.past = true;
+    return rule;
+}();
+
 template <class T, class Record>
 concept Is = std::same_as<std::remove_const_t<T>, Record>;
 
 template <class V, Is<HookMeasures> T>
 void describe(V& v, T& m) {
-    v("shank_mm", m.shank, kLength);
-    v("gape_mm", m.gape, kLength);
-    v("clear_gape_mm", m.clearGape, kLength);
-    v("wire_mm", m.wire, kLength);
-    v("overall_mm", m.overall, kLength);
-    v("point_mm", m.point, kLength);
+    v("shank_mm", m.shank, kLength.says("shank, mm"));
+    v("gape_mm", m.gape, kLength.says("gape, mm"));
+    v("clear_gape_mm", m.clearGape, kLength.says("clear gape, mm"));
+    v("wire_mm", m.wire, kLength.says("wire, mm"));
+    v("overall_mm", m.overall, kLength.says("overall, mm"));
+    v("point_mm", m.point, kLength.says("eye to point, mm"));
     v.rest(m.carried);
 }
 
@@ -88,7 +127,7 @@ void describe(V& v, T& h) {
     v("family", h.family);
     v("long", h.longer, kSteps);
     v("heavy", h.heavier, kSteps);
-    v("barb", h.barb);
+    v("barb", h.barb, kPlain.says("barb"));
     v("eye", h.eye);
     v("measured", h.measured);
     v("note", h.note);
@@ -104,92 +143,92 @@ void describe(V& v, T& t) {
 }
 template <class V, Is<WireTraits> T>
 void describe(V& v, T& t) {
-    v("diameter_mm", t.diameter, kLength);
+    v("diameter_mm", t.diameter, kLength.says("diameter, mm"));
     v("metal", t.metal);
     v("core", t.core);
 }
 template <class V, Is<StripTraits> T>
 void describe(V& v, T& t) {
-    v("width_mm", t.width, kLength);
-    v("thickness_mm", t.thickness, kLength);
+    v("width_mm", t.width, kLength.says("width, mm"));
+    v("thickness_mm", t.thickness, kLength.says("thickness, mm"));
     v("faces", t.faces, kColour);
 }
 template <class V, Is<BlendPart> T>
 void describe(V& v, T& b) {
-    v("material", b.material);
+    v("material", b.material, kMaterialId);
     v("parts", b.parts, kPositive);
     v.rest(b.carried);
 }
 template <class V, Is<DubbingTraits> T>
 void describe(V& v, T& t) {
     v("texture", t.texture);
-    v("packed_mg_per_mm3", t.packed, kPositive);
-    v("blend", t.blend);
-    v("correction", t.correction, kCorrection);
+    v("packed_mg_per_mm3", t.packed, kPositive.says("packed, mg a mm³"));
+    v("blend", t.blend, kPlain.says("blend (fur and parts, …)"));
+    v("correction", t.correction, kCorrection.says("noodle correction"));
 }
 template <class V, Is<StrandTraits> T>
 void describe(V& v, T& t) {
-    v("width_mm", t.width, kLength);
-    v("thickness_mm", t.thickness, kLength);
-    v("flue_mm", t.flue, kLength);
-    v("natural_mm", t.natural, kLength);
-    v("density_per_mm", t.density, kPositive);
-    v("fibre_mm", t.fibre, kLength);
+    v("width_mm", t.width, kLength.says("width, mm"));
+    v("thickness_mm", t.thickness, kLength.says("thickness, mm"));
+    v("flue_mm", t.flue, kLength.says("flue, mm"));
+    v("natural_mm", t.natural, kLength.says("natural length, mm"));
+    v("density_per_mm", t.density, kPositive.says("strands a mm"));
+    v("fibre_mm", t.fibre, kLength.says("fibre thickness, mm"));
 }
 template <class V, Is<RopeTraits> T>
 void describe(V& v, T& t) {
-    v("diameter_mm", t.diameter, kLength);
-    v("core_mm", t.core, kLength);
+    v("diameter_mm", t.diameter, kLength.says("diameter, mm"));
+    v("core_mm", t.core, kLength.says("core, mm"));
 }
 template <class V, Is<HackleTraits> T>
 void describe(V& v, T& t) {
     v("bird", t.bird);
-    v("density_per_mm", t.density, kPositive);
+    v("density_per_mm", t.density, kPositive.says("barbs a mm"));
     v("sides", t.sides, kSides);
-    v("stem_mm", t.stem, kLength);
-    v("gamma", t.gamma, kGamma);
-    v("fibre_mm", t.fibre, kLength);
+    v("stem_mm", t.stem, kLength.says("stem, mm"));
+    v("gamma", t.gamma, kGamma.says("growth of fibre a mm of stem"));
+    v("fibre_mm", t.fibre, kLength.says("fibre thickness, mm"));
     v("stiffness", t.stiffness);
-    v("fibre_shortest_mm", t.fibreShortest, kLength);
-    v("fibre_longest_mm", t.fibreLongest, kLength);
-    v("usable_stem_mm", t.usableStem, kLength);
+    v("fibre_shortest_mm", t.fibreShortest, kLength.says("shortest fibre, mm"));
+    v("fibre_longest_mm", t.fibreLongest, kLength.says("longest fibre, mm"));
+    v("usable_stem_mm", t.usableStem, kLength.says("usable stem, mm"));
 }
 template <class V, Is<VaneTraits> T>
 void describe(V& v, T& t) {
     v("side", t.side);
-    v("vane_mm", t.vane, kLength);
-    v("barbs_mm", t.barbs, kLength);
-    v("density_per_mm", t.density, kPositive);
-    v("barb_mm", t.barb, kLength);
+    v("vane_mm", t.vane, kLength.says("vane, mm"));
+    v("barbs_mm", t.barbs, kLength.says("barbs at base, middle, tip, mm"));
+    v("density_per_mm", t.density, kPositive.says("barbs a mm"));
+    v("barb_mm", t.barb, kLength.says("barb thickness, mm"));
 }
 template <class V, Is<TippetTraits> T>
 void describe(V& v, T& t) {
-    v("bar_spacing_mm", t.barSpacing, kLength);
-    v("bar_mm", t.bar, kLength);
-    v("fibre_mm", t.fibre, kLength);
+    v("bar_spacing_mm", t.barSpacing, kLength.says("bar spacing, mm"));
+    v("bar_mm", t.bar, kLength.says("bar, mm"));
+    v("fibre_mm", t.fibre, kLength.says("fibre thickness, mm"));
 }
 template <class V, Is<PlumeTraits> T>
 void describe(V& v, T& t) {
-    v("fibre_mm", t.fibre, kLength);
+    v("fibre_mm", t.fibre, kLength.says("barb thickness, mm"));
     v("fibre_length_mm", t.fibreLength, kLength);
     v("fibres", t.fibres, kFibres);
 }
 template <class V, Is<HairTraits> T>
 void describe(V& v, T& t) {
-    v("fibre_mm", t.fibre, kLength);
-    v("length_mm", t.length, kLength);
+    v("fibre_mm", t.fibre, kLength.says("hair thickness, mm"));
+    v("length_mm", t.length, kLength.says("length, mm"));
     v("loss", t.loss, kShare);
 }
 template <class V, Is<PieceTraits> T>
 void describe(V& v, T& t) {
-    v("length_mm", t.length, kLength);
-    v("width_mm", t.width, kLength);
-    v("thickness_mm", t.thickness, kLength);
+    v("length_mm", t.length, kLength.says("length, mm"));
+    v("width_mm", t.width, kLength.says("width, mm"));
+    v("thickness_mm", t.thickness, kLength.says("thickness, mm"));
 }
 template <class V, Is<BeadTraits> T>
 void describe(V& v, T& t) {
-    v("diameter_mm", t.diameter, kLength);
-    v("hole_mm", t.hole, kLength);
+    v("diameter_mm", t.diameter, kLength.says("diameter, mm"));
+    v("hole_mm", t.hole, kLength.says("hole, mm"));
     v("metal", t.metal);
 }
 
@@ -228,7 +267,7 @@ void describe(V& v, T& p) {
     v("length", p.length);
     v("fibres", p.fibres, kFibres);
     v("style", p.style);
-    v("width", p.width);
+    v("width", p.width, kPlain.says("slip width"));
     v("doubled", p.doubled);
     v("cut", p.cut);
 }
@@ -254,12 +293,12 @@ void describe(V& v, T& p) {
     v("method", p.method);
     v("end", p.end);
     v("front", p.front);
-    v("rear_mm", p.rear, kLength);
-    v("rear_diameter", p.rearDiameter);
-    v("front_mm", p.foremost, kLength);
-    v("front_diameter", p.frontDiameter);
-    v("exponent", p.exponent, kExponent);
-    v("noodle_diameter_mm", p.noodleDiameter, kLength);
+    v("rear_mm", p.rear, kLength.says("thick at the rear, mm"));
+    v("rear_diameter", p.rearDiameter, kPlain.says("thick at the rear"));
+    v("front_mm", p.foremost, kLength.says("thick in front, mm"));
+    v("front_diameter", p.frontDiameter, kPlain.says("thick in front"));
+    v("exponent", p.exponent, kExponent.says("taper (1 cone, 0 even)"));
+    v("noodle_diameter_mm", p.noodleDiameter, kLength.says("noodle thickness, mm"));
     v("strands", p.strands, kCount);
     v("twisted", p.twisted);
     v("held", p.held);
@@ -270,8 +309,8 @@ void describe(V& v, T& p) {
 template <class V, Is<PalmerPart> T>
 void describe(V& v, T& p) {
     v("length", p.length);
-    v("shoulder_turns", p.shoulderTurns, kTurnsOrNone);
-    v("open_turns", p.openTurns, kTurns);
+    v("shoulder_turns", p.shoulderTurns, kTurnsOrNone.says("turns at the shoulder"));
+    v("open_turns", p.openTurns, kTurns.says("open turns"));
     v("feathers", p.feathers, kPasses);
     v("wound", p.wound);
     v("along", p.along);
@@ -280,9 +319,9 @@ template <class V, Is<CollarPart> T>
 void describe(V& v, T& p) {
     v("length", p.length);
     v("turns", p.turns, kTurns);
-    v("fullness", p.fullness, kPositive);
-    v("tie_in", p.tieIn);
-    v("angle", p.angle);
+    v("fullness", p.fullness, kPositive.says("fullness, fibres a mm of gape"));
+    v("tie_in", p.tieIn, kPlain.says("tied in by"));
+    v("angle", p.angle, kPlain.says("fibres stand"));
     v("until", p.until);
     v("cut", p.cut);
     v("through", p.through);
@@ -294,23 +333,23 @@ void describe(V& v, T& p) {
     v("depth", p.depth);
     v("layers", p.layers, kFew);
     v("folds", p.folds);
-    v("width", p.width);
+    v("width", p.width, kPlain.says("slip width"));
     v("position", p.position);
-    v("count", p.count, kFibres);
+    v("count", p.count, kFibres.says("plumes, hairs or tips"));
     v("cut", p.cut);
-    v("angle_deg", p.angle, kDegrees);
+    v("angle_deg", p.angle, kDegrees.says("angle, degrees"));
 }
 template <class V, Is<LegsPart> T>
 void describe(V& v, T& p) {
     v("length", p.length);
-    v("count", p.count, kCount);
+    v("count", p.count, kCount.says("legs"));
     v("knots", p.knots, kFewOrNone);
     v("style", p.style);
 }
 template <class V, Is<CheekPart> T>
 void describe(V& v, T& p) {
     v("length", p.length);
-    v("count", p.count, kCount);
+    v("count", p.count, kCount.says("cheeks"));
 }
 template <class V, Is<BeadPart> T>
 void describe(V&, T&) {}
@@ -320,7 +359,7 @@ template <class V, Is<HeadPart> T>
 void describe(V& v, T& p) {
     v("method", p.method);
     v("strands", p.strands, kCount);
-    v("whip_turns", p.whipTurns, kTurnsOrNone);
+    v("whip_turns", p.whipTurns, kTurnsOrNone.says("whip turns"));
     v("knot", p.knot);
     v("coats", p.coats, kFewOrNone);
     v("finish", p.finish);
@@ -330,7 +369,7 @@ void describe(V& v, T& p) {
 template <class V, Is<Part> T>
 void describe(V& v, T& p) {
     v("part", p.kind);
-    v("material", p.material);
+    v("material", p.material, kMaterialId);
     v("from", p.from);
     v("station", p.station);
     v.byKind(p.kind, p.detail, detailFor);
@@ -340,21 +379,21 @@ void describe(V& v, T& p) {
 
 template <class V, Is<SchoolChoices> T>
 void describe(V& v, T& s) {
-    v("fibre", s.fibre);
-    v("tie_in", s.tieIn);
-    v("rib", s.rib);
-    v("rib_pitch", s.pitch);
-    v("finish", s.finish);
-    v("body_end", s.bodyEnd);
-    v("collar_fullness", s.fullness);
-    v("tail", s.tail);
-    v("reach", s.reach);
-    v("hackle", s.hackle);
-    v("collar_place", s.collarPlace);
-    v("wing", s.wing);
-    v("wing_reach", s.wingReach);
-    v("ribbed", s.ribbed);
-    v("hook_barb", s.barb);
+    v("fibre", s.fibre, kPlain.says("hackle fibre measured"));
+    v("tie_in", s.tieIn, kPlain.says("hackle tied in by"));
+    v("rib", s.rib, kPlain.says("rib wound"));
+    v("rib_pitch", s.pitch, kPlain.says("rib turns of even"));
+    v("finish", s.finish, kPlain.says("head finished with"));
+    v("body_end", s.bodyEnd, kPlain.says("body ends at the"));
+    v("collar_fullness", s.fullness, kPlain.says("collar"));
+    v("tail", s.tail, kPlain.says("tail as long as the"));
+    v("reach", s.reach, kPlain.says("hackle reaches the"));
+    v("hackle", s.hackle, kPlain.says("hackle wound"));
+    v("collar_place", s.collarPlace, kPlain.says("collar and wing"));
+    v("wing", s.wing, kPlain.says("wings"));
+    v("wing_reach", s.wingReach, kPlain.says("wing reaches the"));
+    v("ribbed", s.ribbed, kPlain.says("rib covers"));
+    v("hook_barb", s.barb, kPlain.says("hooks"));
     v.rest(s.carried);
 }
 
@@ -363,13 +402,13 @@ void describe(V& v, T& p) {
     v("id", p.id);
     v("name", p.name);
     v("role", p.role);
-    v("hook", p.hook);
-    v("thread", p.thread);
-    v("max_length_mm", p.maxLength, kLength);
-    v("buoyancy_mN", p.buoyancyMillinewton, kBuoyancy);
+    v("hook", p.hook, kHookId);
+    v("thread", p.thread, kMaterialId);
+    v("max_length_mm", p.maxLength, kLength.says("no longer than, mm"));
+    v("buoyancy_mN", p.buoyancyMillinewton, kBuoyancy.says("buoyancy, mN"));
     v("schools", p.schools);
-    v("varied_from", p.variedFrom);
-    v("varied_why", p.variedWhy);
+    v("varied_from", p.variedFrom, kPatternOnce.says("varied from"));
+    v("varied_why", p.variedWhy, kPlain.says("varied why"));
     v("note", p.note);
     v("parts", p.parts);
     v.rest(p.carried);
@@ -378,11 +417,11 @@ void describe(V& v, T& p) {
 template <class V, Is<LeaderSpec> T>
 void describe(V& v, T& l) {
     v("material", l.material);
-    v("diameter_mm", l.diameter, kLength);
-    v("tip_to_bob_m", l.tipToBob, kLeaderLength);
-    v("bob_to_middle_m", l.bobToMiddle, kLeaderLength);
-    v("middle_to_point_m", l.middleToPoint, kLeaderLength);
-    v("dropper_m", l.dropper, kLeaderLength);
+    v("diameter_mm", l.diameter, kLength.says("diameter, mm"));
+    v("tip_to_bob_m", l.tipToBob, kLeaderLength.says("rod tip to bob, m"));
+    v("bob_to_middle_m", l.bobToMiddle, kLeaderLength.says("bob to middle, m"));
+    v("middle_to_point_m", l.middleToPoint, kLeaderLength.says("middle to point, m"));
+    v("dropper_m", l.dropper, kLeaderLength.says("droppers, m"));
     v("bob_to_upper_m", l.bobToUpper, kLeaderLength);
     v("middle_to_lower_m", l.middleToLower, kLeaderLength);
     v.rest(l.carried);
@@ -392,9 +431,9 @@ template <class V, Is<TeamSpec> T>
 void describe(V& v, T& t) {
     v("id", t.id);
     v("name", t.name);
-    for (const auto& position : Names<Position>::entries) v(position.name.data(), t.flies[position.value]);
+    for (const auto& position : Names<Position>::entries) v(position.name.data(), t.flies[position.value], kPatternId);
     v("school", t.school);
-    v("own_school", t.ownSchool);
+    v("own_school", t.ownSchool, kSchoolId);
     v("leader", t.leader);
     v("note", t.note);
     v.rest(t.carried);
@@ -406,35 +445,35 @@ void describe(V& v, T& s) {
     v("name", s.name);
     v("like", s.like);
     v("belief", s.belief);
-    v("sink_step", s.sinkStep, kRatio);
-    v("presence_step", s.presenceStep, kRatio);
-    v("turnover_step", s.turnoverStep, kRatio);
-    v("point_share", s.pointShare, kRatio);
-    v("family_spread", s.familySpread, kRatio);
-    v("spacing_least_m", s.spacingLeast, kLeaderLength);
-    v("spacing_most_m", s.spacingMost, kLeaderLength);
-    v("dropper_least_m", s.dropperLeast, kLeaderLength);
-    v("dropper_most_m", s.dropperMost, kLeaderLength);
-    v("fullness", s.fullness, kRatio);
+    v("sink_step", s.sinkStep, kRatio.says("sink step at least"));
+    v("presence_step", s.presenceStep, kRatio.says("water pushed, upper to lower"));
+    v("turnover_step", s.turnoverStep, kRatio.says("turnover step at least"));
+    v("point_share", s.pointShare, kRatio.says("point's weight to the heaviest"));
+    v("family_spread", s.familySpread, kRatio.says("lengths may differ by"));
+    v("spacing_least_m", s.spacingLeast, kLeaderLength.says("spacing at least, m"));
+    v("spacing_most_m", s.spacingMost, kLeaderLength.says("spacing at most, m"));
+    v("dropper_least_m", s.dropperLeast, kLeaderLength.says("droppers at least, m"));
+    v("dropper_most_m", s.dropperMost, kLeaderLength.says("droppers at most, m"));
+    v("fullness", s.fullness, kRatio.says("fullness, times the wave's"));
     v.rest(s.carried);
 }
 
 template <class V, Is<VaneFeather> T>
 void describe(V& v, T& f) {
     v("id", f.id);
-    v("material", f.material);
+    v("material", f.material, kMaterialId);
     v("side", f.side);
-    v("vane_mm", f.vane, kLength);
-    v("barbs_mm", f.barbs, kLength);
+    v("vane_mm", f.vane, kLength.says("vane, mm"));
+    v("barbs_mm", f.barbs, kLength.says("barbs at base, middle, tip, mm"));
     v("taken_mm", f.taken, kPlaceOnVane);
     v.rest(f.carried);
 }
 template <class V, Is<SlipWanted> T>
 void describe(V& v, T& s) {
     v("id", s.id);
-    v("material", s.material);
-    v("width_mm", s.width, kLength);
-    v("barb_mm", s.barb, kLength);
+    v("material", s.material, kMaterialId);
+    v("width_mm", s.width, kLength.says("width, mm"));
+    v("barb_mm", s.barb, kLength.says("barb thickness, mm"));
     v("side", s.side);
     v("pair", s.pair);
     v.rest(s.carried);
@@ -450,14 +489,14 @@ template <class V, Is<CapeBand> T>
 void describe(V& v, T& b) {
     v("from_mm", b.from, kLength);
     v("to_mm", b.to, kLength);
-    v("count", b.count, kTied);
+    v("count", b.count, kTied.says("feathers"));
     v.rest(b.carried);
 }
 template <class V, Is<Cape> T>
 void describe(V& v, T& c) {
     v("id", c.id);
-    v("material", c.material);
-    v("usable_stem_mm", c.usableStem, kLength);
+    v("material", c.material, kMaterialId);
+    v("usable_stem_mm", c.usableStem, kLength.says("usable stem, mm"));
     v("bands", c.bands);
     v.rest(c.carried);
 }
@@ -465,11 +504,11 @@ void describe(V& v, T& c) {
 template <class V, Is<Stock> T>
 void describe(V& v, T& s) {
     v("id", s.id);
-    v("material", s.material);
-    v("length_m", s.length, kLeaderLength);
-    v("count", s.count, kStock);
-    v("mass_mg", s.mass, kStock);
-    v("offcuts_mm", s.offcuts, kLength);
+    v("material", s.material, kMaterialId);
+    v("length_m", s.length, kStockLength.says("m on the spool"));
+    v("count", s.count, kStock.says("in the packet"));
+    v("mass_mg", s.mass, kStock.says("mg in the bag"));
+    v("offcuts_mm", s.offcuts, kLength.says("off-cuts, mm"));
     v.rest(s.carried);
 }
 
@@ -477,8 +516,8 @@ template <class V, Is<SeasonRow> T>
 void describe(V& v, T& s) {
     v("id", s.id);
     v("creature", s.creature);
-    v("from_month", s.fromMonth, kMonth);
-    v("to_month", s.toMonth, kMonth);
+    v("from_month", s.fromMonth, kMonth.says("from month"));
+    v("to_month", s.toMonth, kMonth.says("to month"));
     v("suits", s.suits);
     v("note", s.note);
     v.rest(s.carried);
@@ -486,19 +525,19 @@ void describe(V& v, T& s) {
 template <class V, Is<Mishap> T>
 void describe(V& v, T& m) {
     v("id", m.id);
-    v("count", m.count, kTied);
+    v("count", m.count, kTied.says("times"));
     v.rest(m.carried);
 }
 
 template <class V, Is<Batch> T>
 void describe(V& v, T& b) {
     v("id", b.id);
-    v("pattern", b.pattern);
-    v("hook", b.hook);
+    v("pattern", b.pattern, kPatternId);
+    v("hook", b.hook, kHookId);
     v("wanted", b.wanted, kTied);
     v("tied", b.tied, kTied);
     v("day", b.day);
-    v("team", b.team);
+    v("team", b.team, kTeamOnce);
     v("minutes", b.minutes, kStock);
     v("note", b.note);
     v.rest(b.carried);
@@ -506,6 +545,7 @@ void describe(V& v, T& b) {
 template <class V, Is<CheckReading> T>
 void describe(V& v, T& r) {
     v("part", r.part, kFewOrNone);
+    v("kind", r.kind);
     v("figure", r.figure);
     v("aimed_mm", r.aimed, kLength);
     v("measured_mm", r.measured, kLength);
@@ -514,8 +554,8 @@ void describe(V& v, T& r) {
 template <class V, Is<CheckedFly> T>
 void describe(V& v, T& c) {
     v("id", c.id);
-    v("pattern", c.pattern);
-    v("date", c.date);
+    v("pattern", c.pattern, kPatternOnce);
+    v("date", c.date, kPlain.says("date"));
     v("readings", c.readings);
     v("faults", c.faults);
     v("photo", c.photo);
@@ -524,25 +564,25 @@ void describe(V& v, T& c) {
 template <class V, Is<Outing> T>
 void describe(V& v, T& o) {
     v("hours", o.hours, kHours);
-    for (const auto& position : Names<Position>::entries) v(position.name.data(), o.flies[position.value]);
+    for (const auto& position : Names<Position>::entries) v(position.name.data(), o.flies[position.value], kPatternOnce);
     v.rest(o.carried);
 }
 template <class V, Is<Fish> T>
 void describe(V& v, T& f) {
-    v("pattern", f.pattern);
+    v("pattern", f.pattern, kPatternOnce);
     v("position", f.position);
     v("kept", f.kept);
-    v("depth_m", f.depth, kLeaderLength);
+    v("depth_m", f.depth, kLeaderLength.says("depth, m"));
     v("lost", f.lost);
     v.rest(f.carried);
 }
 template <class V, Is<Day> T>
 void describe(V& v, T& d) {
     v("id", d.id);
-    v("date", d.date);
-    v("water", d.water);
+    v("date", d.date, kPlain.says("date"));
+    v("water", d.water, kWaterOnce);
     v("rods", d.rods, kFew);
-    v("wind_m_s", d.wind, kWind);
+    v("wind_m_s", d.wind, kWind.says("wind, m/s"));
     v("wave_m", d.wave, kWave);
     v("light", d.light);
     v("outings", d.outings);
@@ -556,17 +596,17 @@ template <class V, Is<WaterSpec> T>
 void describe(V& v, T& w) {
     v("id", w.id);
     v("name", w.name);
-    v("wind_m_s", w.wind, kWind);
-    v("wind_from_deg", w.windFrom, kBearing);
-    v("fetch_m", w.fetch, kFetch);
-    v("depth_m", w.depth, kLeaderLength);
+    v("wind_m_s", w.wind, kWind.says("wind, m/s"));
+    v("wind_from_deg", w.windFrom, kBearing.says("wind from, degrees"));
+    v("fetch_m", w.fetch, kFetch.says("fetch, m"));
+    v("depth_m", w.depth, kLeaderLength.says("depth, m"));
     v("colour", w.colour);
     v("light", w.light);
-    v("celsius", w.celsius, kWaterWarmth);
+    v("celsius", w.celsius, kWaterWarmth.says("water, °C"));
     v("month", w.month, kMonth);
     v("hatching", w.hatching);
-    v("drogue", w.drogue);
-    v("rules", w.rules);
+    v("drogue", w.drogue, kPlain.says("a drogue out"));
+    v("rules", w.rules, kCardId);
     v("outline_m", w.outline, kOnMap);
     v("note", w.note);
     v.rest(w.carried);
@@ -575,25 +615,25 @@ template <class V, Is<RuleCard> T>
 void describe(V& v, T& r) {
     v("id", r.id);
     v("name", r.name);
-    v("source", r.source);
-    v("date", r.date);
-    v("most_flies", r.mostFlies, kFew);
-    v("least_spacing_m", r.leastSpacing, kLeaderLength);
-    v("longest_leader_m", r.longestLeader, kLeaderLength);
-    v("longest_fly_mm", r.longestFly, kLength);
-    v("largest_hook", r.largestHook, kSize);
-    v("smallest_hook", r.smallestHook, kSize);
-    v("barb", r.barb);
-    v("kept_before_barbless", r.keptBeforeBarbless, kFewOrNone);
-    v("beads", r.beads);
+    v("source", r.source, kPlain.says("read where"));
+    v("date", r.date, kPlain.says("read on"));
+    v("most_flies", r.mostFlies, kFew.says("flies at most"));
+    v("least_spacing_m", r.leastSpacing, kLeaderLength.says("spacing at least, m"));
+    v("longest_leader_m", r.longestLeader, kLeaderLength.says("leader at most, m"));
+    v("longest_fly_mm", r.longestFly, kLength.says("fly at most, mm"));
+    v("largest_hook", r.largestHook, kSize.says("hook no larger than"));
+    v("smallest_hook", r.smallestHook, kSize.says("hook no smaller than"));
+    v("barb", r.barb, kPlain.says("barbs"));
+    v("kept_before_barbless", r.keptBeforeBarbless, kFewOrNone.says("fish kept, then barbless"));
+    v("beads", r.beads, kPlain.says("beads allowed"));
     v("note", r.note);
     v.rest(r.carried);
 }
 template <class V, Is<BoxFly> T>
 void describe(V& v, T& b) {
     v("id", b.id);
-    v("pattern", b.pattern);
-    v("hook", b.hook);
+    v("pattern", b.pattern, kPatternId);
+    v("hook", b.hook, kHookId);
     v("tied", b.tied, kTied);
     v("chewed", b.chewed, kTied);
     v("lost", b.lost, kTied);

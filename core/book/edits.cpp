@@ -5,6 +5,7 @@
 #include <functional>
 
 #include "book/describe.h"
+#include "book/part_order.h"
 #include "book/fields.h"
 #include "book/fitting.h"
 #include "book/schools.h"
@@ -22,53 +23,6 @@ Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::si
         return fail(placeOf(book, pattern).key("parts"), "expected one of its " + std::to_string(found->parts.size()) +
                                                              " parts, got number " + std::to_string(part));
     return part;
-}
-
-// Calls f with every reference to another part that a part holds.
-class RefVisitor {
-  public:
-    explicit RefVisitor(std::function<void(PartRef&)> f) : f_(std::move(f)) {}
-
-    void part(Part& part) {
-        if (part.from) f_(*part.from);
-        if (part.station) visit(*part.station);
-        std::visit([this](auto& detail) { describe(*this, detail); }, part.detail);
-    }
-    template <class T>
-    void operator()(const char*, T& member, const Rule& = {}) {
-        visit(member);
-    }
-
-  private:
-    template <class T>
-    void visit(std::optional<T>& member) {
-        if (member) visit(*member);
-    }
-    void visit(LengthSpec& spec) {
-        if (auto* ratio = std::get_if<Ratio>(&spec.value))
-            if (auto* ref = std::get_if<PartRef>(&ratio->of)) f_(*ref);
-        if (auto* reach = std::get_if<Reach>(&spec.value)) {
-            if (auto* ref = std::get_if<PartRef>(&reach->to)) f_(*ref);
-            if (reach->past) visit(**reach->past);
-            if (reach->shortBy) visit(**reach->shortBy);
-        }
-    }
-    void visit(StationSpec& spec) {
-        visit(spec.ahead);
-        visit(spec.behind);
-    }
-    template <class T>
-    void visit(T&) {}
-
-    std::function<void(PartRef&)> f_;
-};
-
-// Re-numbers references by index after parts moved: `newIndex[old]`.
-void renumber(Pattern& pattern, const std::vector<std::size_t>& newIndex) {
-    RefVisitor refs([&](PartRef& ref) {
-        if (auto* index = std::get_if<std::size_t>(&ref.which); index && *index < newIndex.size()) *index = newIndex[*index];
-    });
-    for (Part& part : pattern.parts) refs.part(part);
 }
 
 std::string titleOf(PartKind kind) { return std::string(nameOf(kind)); }
@@ -158,7 +112,7 @@ Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t
     Pattern& changed = *edit.after.findPattern(pattern);
     const auto field = withField(changed.parts[part], key, text, placeOf(book, pattern).key("parts").at(part));
     if (!field) return tl::unexpected(field.error());
-    const std::string name = titleOf(changed.parts[part].kind) + " " + fieldLabel(key);
+    const std::string name = titleOf(changed.parts[part].kind) + " " + fieldLabel(fieldsOf(changed.parts[part]), key);
     changed.parts[part] = *field;
     edit.words = name + (text.empty() ? " back to the usual" : " to " + std::string(text));
     return edit;
@@ -175,7 +129,7 @@ Result<Edit> changePatternField(const Book& book, std::string_view pattern, std:
     if (key == "hook" && !book.findHook(changed->hook)) return noSuch(place.key("hook"), "hook", text);
     if (key == "varied_from" && changed->variedFrom && (*changed->variedFrom == changed->id || !book.findPattern(*changed->variedFrom)))
         return noSuch(place.key("varied_from"), "dressing other than this one", text);
-    Edit edit{fieldLabel(key) + (text.empty() ? " not said" : " to " + (key == "thread" ? thread->title() : std::string(text))), book};
+    Edit edit{fieldLabel(fieldsOf(*changed), key) + (text.empty() ? " not said" : " to " + (key == "thread" ? thread->title() : std::string(text))), book};
     *edit.after.findPattern(pattern) = std::move(*changed);
     return edit;
 }
@@ -199,7 +153,7 @@ Result<Edit> changeHookField(const Book& book, std::string_view hook, std::strin
     const auto changed = withField(*found, key, text, Place("hooks").at(index));
     if (!changed) return tl::unexpected(changed.error());
     if (const auto made = makeHook(*changed, Place("hooks").at(index)); !made) return tl::unexpected(made.error());
-    Edit edit{found->name.value_or(found->id) + ": " + std::string(key) + (text.empty() ? " back to nominal" : " " + std::string(text)), book};
+    Edit edit{found->name.value_or(found->id) + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? " back to nominal" : " " + std::string(text)), book};
     edit.after.hooks[index] = *changed;
     return edit;
 }
@@ -212,7 +166,7 @@ Result<Edit> changeMaterialField(const Book& book, std::string_view material, st
     if (!changed) return tl::unexpected(changed.error());
     std::erase(changed->measured, std::string(key));
     if (source == Source::measured && !text.empty()) changed->measured.emplace_back(key);
-    Edit edit{found->title() + ": " + fieldLabel(key) + (text.empty() ? " back to the usual" : " " + std::string(text)), book};
+    Edit edit{found->title() + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? " back to the usual" : " " + std::string(text)), book};
     edit.after.materials[index] = std::move(*changed);
     if (key == "blend")  // names other materials
         if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
@@ -300,10 +254,10 @@ Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) 
     part.material = usualMaterial(book, kind);
     std::size_t at = 0;
     while (at < changed.parts.size() && rankOf(changed.parts[at].kind) <= rankOf(kind)) ++at;
-    std::vector<std::size_t> newIndex(changed.parts.size());
-    for (std::size_t i = 0; i < newIndex.size(); ++i) newIndex[i] = i < at ? i : i + 1;
-    renumber(changed, newIndex);
-    changed.parts.insert(changed.parts.begin() + static_cast<std::ptrdiff_t>(at), std::move(part));
+    std::vector<std::optional<std::size_t>> from;
+    for (std::size_t i = 0; i < changed.parts.size(); ++i) from.emplace_back(i);
+    from.insert(from.begin() + static_cast<std::ptrdiff_t>(at), std::nullopt);
+    rearrange(edit.after, pattern, from, part);
     followOwnSchools(edit.after, pattern, at);
     return edit;
 }
@@ -316,19 +270,18 @@ Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t 
     Faults faults;
     for (std::size_t i = 0; i < changed.parts.size(); ++i) {
         if (i == part) continue;
-        RefVisitor refs([&](PartRef& ref) {
+        eachPartRef(changed.parts[i], [&](PartRef& ref) {
             if (find(changed, ref) != part) return;
             faults.push_back({placeOf(book, pattern).key("parts").at(i),
                               "expected to keep the " + titleOf(kind) + ": the " + titleOf(changed.parts[i].kind) + " is measured against it",
                               "measure the " + titleOf(changed.parts[i].kind) + " against the hook first"});
         });
-        refs.part(changed.parts[i]);
     }
     if (!faults.empty()) return tl::unexpected(faults);
-    std::vector<std::size_t> newIndex(changed.parts.size());
-    for (std::size_t i = 0; i < newIndex.size(); ++i) newIndex[i] = i > part ? i - 1 : i;
-    changed.parts.erase(changed.parts.begin() + static_cast<std::ptrdiff_t>(part));
-    renumber(changed, newIndex);
+    std::vector<std::optional<std::size_t>> from;
+    for (std::size_t i = 0; i < changed.parts.size(); ++i)
+        if (i != part) from.emplace_back(i);
+    rearrange(edit.after, pattern, from);
     edit.words = "take the " + titleOf(kind) + " off";
     return edit;
 }
@@ -338,19 +291,12 @@ Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t pa
     if (const auto found = findPart(book, pattern, to); !found) return tl::unexpected(found.error());
     Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
-    std::vector<std::size_t> order(changed.parts.size());  // order[new] = old
-    for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
-    order.erase(order.begin() + static_cast<std::ptrdiff_t>(part));
-    order.insert(order.begin() + static_cast<std::ptrdiff_t>(to), part);
-    std::vector<std::size_t> newIndex(order.size());
-    std::vector<Part> parts;
-    for (std::size_t i = 0; i < order.size(); ++i) {
-        newIndex[order[i]] = i;
-        parts.push_back(changed.parts[order[i]]);
-    }
+    std::vector<std::optional<std::size_t>> from;
+    for (std::size_t i = 0; i < changed.parts.size(); ++i) from.emplace_back(i);
+    from.erase(from.begin() + static_cast<std::ptrdiff_t>(part));
+    from.insert(from.begin() + static_cast<std::ptrdiff_t>(to), part);
     edit.words = "tie the " + titleOf(changed.parts[part].kind) + (to < part ? " earlier" : " later");
-    changed.parts = std::move(parts);
-    renumber(changed, newIndex);
+    rearrange(edit.after, pattern, from);
     return edit;
 }
 

@@ -11,42 +11,6 @@ namespace machair {
 
 namespace {
 
-struct Label {
-    std::string_view key;
-    std::string_view label;
-};
-constexpr std::array kLabels = {
-    Label{"rear_mm", "thick at the rear, mm"},   Label{"rear_diameter", "thick at the rear"},
-    Label{"front_mm", "thick in front, mm"},     Label{"front_diameter", "thick in front"},
-    Label{"exponent", "taper (1 cone, 0 even)"}, Label{"noodle_diameter_mm", "noodle thickness, mm"},
-    Label{"fibre", "hackle fibre measured"}, Label{"body_end", "body ends at the"}, Label{"tail", "tail as long as the"}, Label{"reach", "hackle reaches the"}, Label{"collar_fullness", "collar"}, Label{"hackle", "hackle wound"},
-    Label{"collar_place", "collar and wing"}, Label{"wing", "wings"}, Label{"wing_reach", "wing reaches the"}, Label{"ribbed", "rib covers"}, Label{"hook_barb", "hooks"}, Label{"rib", "rib wound"}, Label{"rib_pitch", "rib turns of even"},
-    Label{"shank_mm", "shank, mm"}, Label{"gape_mm", "gape, mm"}, Label{"clear_gape_mm", "clear gape, mm"},
-    Label{"wire_mm", "wire, mm"}, Label{"overall_mm", "overall, mm"}, Label{"point_mm", "eye to point, mm"},
-    Label{"stem_mm", "stem, mm"}, Label{"density_per_mm", "barbs a mm"}, Label{"gamma", "growth of fibre a mm of stem"},
-    Label{"fibre_mm", "fibre thickness, mm"}, Label{"fibre_shortest_mm", "shortest fibre, mm"},
-    Label{"fibre_longest_mm", "longest fibre, mm"}, Label{"usable_stem_mm", "usable stem, mm"},
-    Label{"diameter_mm", "diameter, mm"}, Label{"width_mm", "width, mm"}, Label{"thickness_mm", "thickness, mm"},
-    Label{"natural_mm", "natural length, mm"}, Label{"flue_mm", "flue, mm"}, Label{"vane_mm", "vane, mm"},
-    Label{"barbs_mm", "barbs at base, middle, tip, mm"}, Label{"barb_mm", "barb thickness, mm"},
-    Label{"bar_spacing_mm", "bar spacing, mm"}, Label{"bar_mm", "bar, mm"}, Label{"hole_mm", "hole, mm"},
-    Label{"length_mm", "length, mm"}, Label{"packed_mg_per_mm3", "packed, mg a mm³"}, Label{"core_mm", "core, mm"},
-    Label{"tie_in", "tied in by"},               Label{"angle", "fibres stand"},
-    Label{"angle_deg", "angle, degrees"},        Label{"shoulder_turns", "turns at the shoulder"},
-    Label{"open_turns", "open turns"},           Label{"whip_turns", "whip turns"},
-    Label{"correction", "noodle correction"}, Label{"from_month", "from month"}, Label{"to_month", "to month"}, Label{"blend", "blend (fur and parts, …)"}, Label{"tip_to_bob_m", "rod tip to bob, m"}, Label{"bob_to_middle_m", "bob to middle, m"}, Label{"middle_to_point_m", "middle to point, m"},
-    Label{"dropper_m", "droppers, m"}, Label{"wind_m_s", "wind, m/s"}, Label{"wind_from_deg", "wind from, degrees"}, Label{"fetch_m", "fetch, m"},
-    Label{"depth_m", "depth, m"}, Label{"celsius", "water, °C"}, Label{"drogue", "a drogue out"}, Label{"most_flies", "flies at most"},
-    Label{"least_spacing_m", "spacing at least, m"}, Label{"longest_leader_m", "leader at most, m"}, Label{"longest_fly_mm", "fly at most, mm"},
-    Label{"largest_hook", "hook no larger than"}, Label{"smallest_hook", "hook no smaller than"}, Label{"kept_before_barbless", "fish kept, then barbless"},
-    Label{"beads", "beads allowed"}, Label{"barb", "barbs"}, Label{"date", "read on"}, Label{"source", "read where"},
-    Label{"sink_step", "sink step at least"}, Label{"presence_step", "water pushed, upper to lower"}, Label{"turnover_step", "turnover step at least"},
-    Label{"point_share", "point's weight to the heaviest"}, Label{"family_spread", "lengths may differ by"}, Label{"spacing_least_m", "spacing at least, m"},
-    Label{"spacing_most_m", "spacing at most, m"}, Label{"dropper_least_m", "droppers at least, m"}, Label{"dropper_most_m", "droppers at most, m"},
-    Label{"fullness", "fullness, times the wave's"}, Label{"max_length_mm", "no longer than, mm"}, Label{"buoyancy_mN", "buoyancy, mN"},
-    Label{"length_m", "m on the spool"}, Label{"count", "in the packet"}, Label{"mass_mg", "mg in the bag"}, Label{"offcuts_mm", "off-cuts, mm"},
-    Label{"varied_from", "varied from"}, Label{"varied_why", "varied why"}};
-
 struct Primary {
     PartKind kind;
     std::string_view key;
@@ -68,6 +32,7 @@ std::string enumText(std::string_view name) {
     std::ranges::replace(text, '_', ' ');
     return text;
 }
+std::string nameFor(const char* key, const Rule& rule) { return rule.label ? std::string(rule.label) : enumText(key); }
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
     std::ranges::replace(name, ' ', '_');
@@ -297,24 +262,24 @@ class FieldLister {
     std::vector<Field> fields;
 
     template <class T>
-    void operator()(const char* key, const T& member, const Rule& = {}) {
-        add(key, Show::make(member), false);
+    void operator()(const char* key, const T& member, const Rule& rule = {}) {
+        add(key, rule, Show::make(member), false);
     }
     template <class T>
-    void operator()(const char* key, const std::optional<T>& member, const Rule& = {}) {
+    void operator()(const char* key, const std::optional<T>& member, const Rule& rule = {}) {
         Field field = Show::make(member.value_or(T{}));
         if (!member) field.text.clear();
-        add(key, std::move(field), true);
+        add(key, rule, std::move(field), true);
     }
     template <class T>
-    void operator()(const char* key, const std::vector<T>& member, const Rule& = {}) {
-        add(key, Show::make(member), true);
+    void operator()(const char* key, const std::vector<T>& member, const Rule& rule = {}) {
+        add(key, rule, Show::make(member), true);
     }
     template <int L, int M, int T>
     void operator()(const char* key, const std::optional<Quantity<L, M, T>>& member, const Rule& rule = {}) {
         Field field{{}, {}, FieldKind::number, {}, {}};
         if (member) field.text = rule.scale == 1.0 ? Show::make(*member).text : formatShort(member->base() / rule.scale, 9);
-        add(key, std::move(field), true);
+        add(key, rule, std::move(field), true);
     }
     void operator()(const char*, const std::vector<std::array<Length, 2>>&, const Rule& = {}) {}  // a shore is drawn on a map
     void operator()(const char*, const std::vector<Part>&, const Rule& = {}) {}                    // edited one by one
@@ -332,9 +297,9 @@ class FieldLister {
     void rest(const Carried&) {}
 
   private:
-    void add(const char* key, Field field, bool optional) {
+    void add(const char* key, const Rule& rule, Field field, bool optional) {
         field.key = within_ + key;
-        field.label = fieldLabel(key);
+        field.label = nameFor(key, rule);
         field.optional = optional;
         fields.push_back(std::move(field));
     }
@@ -352,7 +317,7 @@ class FieldWriter {
         if (key != key_) return;
         found = true;
         if (trimmed(text_).empty())
-            faults = {Fault{place_.key(key), "expected " + std::string(fieldLabel(key)) + ", got nothing", "this can't be left empty"}};
+            faults = {Fault{place_.key(key), "expected " + nameFor(key, rule) + ", got nothing", "this can't be left empty"}};
         else
             faults = Read(text_, place_.key(key), rule).into(member);
     }
@@ -424,9 +389,9 @@ Result<Record> recordWith(const Record& record, std::string_view key, std::strin
 
 }  // namespace
 
-std::string fieldLabel(std::string_view key) {
-    const auto found = std::ranges::find(kLabels, key, &Label::key);
-    return found == kLabels.end() ? enumText(key) : std::string(found->label);
+std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
+    const auto found = std::ranges::find(fields, key, &Field::key);
+    return found == fields.end() ? enumText(key) : found->label;
 }
 
 std::vector<Field> fieldsOf(const Part& part) {

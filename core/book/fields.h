@@ -58,7 +58,7 @@ struct Field {
 [[nodiscard]] std::vector<Field> fieldsOf(const Batch& batch);
 [[nodiscard]] Result<Batch> withField(const Batch& batch, std::string_view key, std::string_view text, const Place& place);
 
-// "rear_diameter" → "thick at the rear".
-[[nodiscard]] std::string fieldLabel(std::string_view key);
+// What a key of one record is called: "rear_diameter" is "thick at the rear". The words stand beside the key in describe.h.
+[[nodiscard]] std::string fieldLabel(const std::vector<Field>& fields, std::string_view key);
 
 }  // namespace machair

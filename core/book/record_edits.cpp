@@ -89,7 +89,7 @@ Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::str
     if (changed->day && !isDate(*changed->day)) return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
     if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
-    Edit edit{titleOf(book, found->pattern) + ": " + fieldLabel(key) + " " + (text.empty() ? "not said" : std::string(text)), book};
+    Edit edit{titleOf(book, found->pattern) + ": " + fieldLabel(fieldsOf(*found), key) + " " + (text.empty() ? "not said" : std::string(text)), book};
     edit.after.batches[index] = std::move(*changed);
     return edit;
 }
@@ -113,10 +113,7 @@ Result<Edit> tieOne(const Book& book, std::string_view batch) {
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
     if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
     if (found->tied.value_or(0) >= found->wanted) return fail(Place("batches").at(static_cast<std::size_t>(found - book.batches.begin())).key("tied"), "expected a fly left to tie, all " + std::to_string(found->wanted) + " are");
-    int inBox = 0;
-    for (const BoxFly& fly : book.box)
-        if (fly.pattern == found->pattern) inBox += fly.tied.value_or(1);
-    auto edit = changeBoxCount(book, found->pattern, inBox + 1);
+    auto edit = changeBoxCount(book, found->pattern, boxCount(book, found->pattern, found->hook) + 1, found->hook);  // on the batch's own hook
     if (!edit) return edit;
     Batch& changed = edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())];
     changed.tied = changed.tied.value_or(0) + 1;

@@ -7,6 +7,7 @@
 
 #include "book/fields.h"
 #include "book/fitting.h"
+#include "book/part_order.h"
 
 namespace machair {
 
@@ -44,7 +45,7 @@ std::optional<std::size_t> tinselSection(const Book& book, const Pattern& patter
 // Writes the choices that parts always say into the parts; true where a part was there to be written.
 class Follow {
   public:
-    Follow(const Book& book, Pattern& pattern, std::optional<std::size_t> only) : book_(book), pattern_(pattern), only_(only) {}
+    Follow(Book& book, Pattern& pattern, std::optional<std::size_t> only) : book_(book), pattern_(pattern), only_(only) {}
 
     bool apply(std::string_view key, const SchoolChoices& s) {
         if (key == "tail") return s.tail && each<TailPart>([&](Part&, TailPart& t) { t.length = ratioOf(1.0, *s.tail == TailSchool::body ? Yardstick::body : Yardstick::shank); });
@@ -114,23 +115,18 @@ class Follow {
     bool collarPlace(CollarPlace place) {
         const auto isWing = [](const Part& p) { return p.kind == PartKind::wing; };
         if (std::ranges::none_of(pattern_.parts, isWing)) return false;
-        // A collar that others count from by its place in the list stays where it is: moving is then the tier's to do.
-        std::vector<Part> collars, rest;
-        for (const Part& part : pattern_.parts) (std::holds_alternative<CollarPart>(part.detail) ? collars : rest).push_back(part);
-        if (collars.empty() || countsByPlace()) return false;
-        auto at = std::ranges::find_if(rest, isWing);
-        if (place == CollarPlace::afterWing) {
-            at = std::ranges::find_if(rest.rbegin(), rest.rend(), isWing).base();
-        }
+        std::vector<std::optional<std::size_t>> collars, rest;
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) (std::holds_alternative<CollarPart>(pattern_.parts[i].detail) ? collars : rest).emplace_back(i);
+        if (collars.empty()) return false;
+        const auto wing = [&](const std::optional<std::size_t>& at) { return isWing(pattern_.parts[*at]); };
+        auto at = std::ranges::find_if(rest, wing);
+        if (place == CollarPlace::afterWing) at = std::ranges::find_if(rest.rbegin(), rest.rend(), wing).base();
         rest.insert(at, collars.begin(), collars.end());
-        pattern_.parts = std::move(rest);
+        rearrange(book_, pattern_.id, rest);  // whatever is named by its place follows
         return true;
     }
-    [[nodiscard]] bool countsByPlace() const {
-        return std::ranges::any_of(pattern_.parts, [](const Part& p) { return p.from && std::holds_alternative<std::size_t>(p.from->which); });
-    }
 
-    const Book& book_;
+    Book& book_;  // the one that the dressing is of
     Pattern& pattern_;
     std::optional<std::size_t> only_;
 };
@@ -204,7 +200,7 @@ double fullnessOf(FullnessSchool school) {
 }
 
 Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
-    Edit edit{fieldLabel(key), book};
+    Edit edit{fieldLabel(fieldsOf(SchoolChoices{}), key), book};
     edit.words += text.empty() ? ": the usual again" : " ";
     edit.words += text;
     Pattern* own = pattern ? edit.after.findPattern(*pattern) : nullptr;
@@ -215,7 +211,7 @@ Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pa
         if (!wanted) return tl::unexpected(wanted.error());
         if (key == "hook_barb" && wanted->barb) return resizeHook(book, *pattern, {{}, {}, *wanted->barb == BarbSchool::barbed});
         if (*wanted == SchoolChoices{}) return edit;  // the parts go on saying what they say
-        if (!Follow(book, *own, {}).apply(key, *wanted))
+        if (!Follow(edit.after, *own, {}).apply(key, *wanted))
             return fail(place.key(key), "this dressing has nothing that could follow it", "add the part first");
         return edit;
     }

@@ -37,7 +37,7 @@ Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const c
     if (!found) return tl::unexpected(found.error());
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    Edit edit{found->record->title() + ": " + fieldLabel(key) + (text.empty() ? " left open" : " " + std::string(text)), book};
+    Edit edit{found->record->title() + ": " + fieldLabel(fieldsOf(*changed), key) + (text.empty() ? " left open" : " " + std::string(text)), book};
     (edit.after.*list)[found->index] = std::move(*changed);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
@@ -120,7 +120,7 @@ Result<Edit> changeLeaderField(const Book& book, std::string_view team, std::str
     if (!found) return tl::unexpected(found.error());
     auto leader = withField(found->record->leader.value_or(LeaderSpec{}), key, text, found->place.key("leader"));
     if (!leader) return tl::unexpected(leader.error());
-    Edit edit{"leader: " + fieldLabel(key) + (text.empty() ? " as usual" : " " + std::string(text)), book};
+    Edit edit{"leader: " + fieldLabel(fieldsOf(*leader), key) + (text.empty() ? " as usual" : " " + std::string(text)), book};
     edit.after.teams[found->index].leader = std::move(*leader);
     return edit;
 }
@@ -190,18 +190,26 @@ Edit countMishap(const Book& book, PartKind kind) {
     return edit;
 }
 
-Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied) {
+int boxCount(const Book& book, std::string_view pattern, const std::optional<std::string>& hook) {
+    const Pattern* dressing = book.findPattern(pattern);
+    int count = 0;
+    for (const BoxFly& fly : book.box)
+        if (dressing && fly.pattern == pattern && fly.hook.value_or(dressing->hook) == hook.value_or(dressing->hook)) count += fly.tied.value_or(1);
+    return count;
+}
+
+Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied, const std::optional<std::string>& hook) {
     const Pattern* dressing = book.findPattern(pattern);
     if (!dressing) return noSuch(Place("patterns"), "dressing", pattern);
     constexpr int kMost = 100000;
     if (tied < 0 || tied > kMost) return fail(Place("box"), "expected from 0 to 100000 flies, got " + std::to_string(tied));
     Edit edit{dressing->title() + ": " + std::to_string(tied) + " in the box", book};
-    const auto found = std::ranges::find_if(edit.after.box, [&](const BoxFly& fly) { return fly.pattern == pattern && fly.hook.value_or(dressing->hook) == dressing->hook; });
+    const auto found = std::ranges::find_if(edit.after.box, [&](const BoxFly& fly) { return fly.pattern == pattern && fly.hook.value_or(dressing->hook) == hook.value_or(dressing->hook); });
     if (found != edit.after.box.end()) {
         found->tied = tied;
     } else {
         const std::string id = freeIdIn(edit.after.box, dressing->id);
-        edit.after.box.push_back({id, dressing->id, dressing->hook, tied, {}});
+        edit.after.box.push_back({id, dressing->id, hook.value_or(dressing->hook), tied, {}});
     }
     return edit;
 }

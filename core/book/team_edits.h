@@ -36,7 +36,8 @@ namespace machair {
 // Something went wrong at the vice, once more, with a part of this kind.
 [[nodiscard]] Edit countMishap(const Book& book, PartKind kind);
 
-// How many of a dressing on its hook lie in the box; 0 keeps it listed as still to be tied.
-[[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied);
+// How many of a dressing on a hook (its own where none is named) lie in the box; 0 keeps it listed as still to be tied.
+[[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied, const std::optional<std::string>& hook = std::nullopt);
+[[nodiscard]] int boxCount(const Book& book, std::string_view pattern, const std::optional<std::string>& hook = std::nullopt);
 
 }  // namespace machair

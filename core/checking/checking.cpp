@@ -90,16 +90,16 @@ Judged judge(const CheckItem& item, Length measured) {
 std::vector<Look> looksOf(const Plan& plan) {
     std::vector<Look> looks;
     const auto has = [&](PartKind kind) { return findKind(plan.pattern, kind).has_value(); };
-    if (has(PartKind::wing)) looks.push_back({"wing central and low, its tips together", "ease it over with the thumbnails before the head is varnished; next time pinch and look before the third turn"});
-    if (has(PartKind::collar) || has(PartKind::throat)) looks.push_back({"hackle even all round, above and below", "stroke it back and pick out trapped fibres with a needle; next time stroke back each turn"});
-    if (has(PartKind::palmer)) looks.push_back({"palmer in even open turns, no fibre under the rib", "free the fibres with a needle; next time wriggle the wire through"});
-    if (has(PartKind::rib)) looks.push_back({"ribs even, the first at the bend", "nothing on this fly; next time count them against the shank before the last"});
-    if (has(PartKind::tail)) looks.push_back({"tail in line with the shank, its tips even", "a touch of the thumb straightens it; tips cannot be made even afterwards"});
-    if (has(PartKind::cheek)) looks.push_back({"cheeks level with each other", "turn them with tweezers while the varnish is wet"});
-    if (has(PartKind::bead)) looks.push_back({"bead sits tight", "a drop of varnish behind it"});
-    looks.push_back({"no fibre trapped in the head, no gap behind it", "trim it close; next time three fibres less"});
-    looks.push_back({"eye open and clean", "a needle, or a feather drawn through, while the varnish is soft"});
-    looks.push_back({"point sharp: it catches on a thumbnail", "a fine stone, away from the point; mind your fingers"});
+    if (has(PartKind::wing)) looks.push_back({"wing", "wing central and low, its tips together", "ease it over with the thumbnails before the head is varnished; next time pinch and look before the third turn"});
+    if (has(PartKind::collar) || has(PartKind::throat)) looks.push_back({"hackle", "hackle even all round, above and below", "stroke it back and pick out trapped fibres with a needle; next time stroke back each turn"});
+    if (has(PartKind::palmer)) looks.push_back({"palmer", "palmer in even open turns, no fibre under the rib", "free the fibres with a needle; next time wriggle the wire through"});
+    if (has(PartKind::rib)) looks.push_back({"ribs", "ribs even, the first at the bend", "nothing on this fly; next time count them against the shank before the last"});
+    if (has(PartKind::tail)) looks.push_back({"tail", "tail in line with the shank, its tips even", "a touch of the thumb straightens it; tips cannot be made even afterwards"});
+    if (has(PartKind::cheek)) looks.push_back({"cheeks", "cheeks level with each other", "turn them with tweezers while the varnish is wet"});
+    if (has(PartKind::bead)) looks.push_back({"bead", "bead sits tight", "a drop of varnish behind it"});
+    looks.push_back({"head", "no fibre trapped in the head, no gap behind it", "trim it close; next time three fibres less"});
+    looks.push_back({"eye", "eye open and clean", "a needle, or a feather drawn through, while the varnish is soft"});
+    looks.push_back({"point", "point sharp: it catches on a thumbnail", "a fine stone, away from the point; mind your fingers"});
     return looks;
 }
 
@@ -120,7 +120,7 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     int within = 0;
     for (std::size_t i = 0; i < items.size(); ++i) {
         if (!entry.readings[i]) continue;
-        fly.readings.push_back({static_cast<int>(items[i].part), items[i].figure, items[i].aim, *entry.readings[i], {}});
+        fly.readings.push_back({static_cast<int>(items[i].part), pattern->parts.at(items[i].part).kind, items[i].figure, items[i].aim, *entry.readings[i], {}});
         if (judge(items[i], *entry.readings[i]).finding == Finding::asPlanned) ++within;
     }
     if (fly.readings.empty() && fly.faults.empty()) return fail(Place("checks"), "expected a reading or a fault of the look, got neither", "measure one part first");

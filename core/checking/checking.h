@@ -44,6 +44,7 @@ struct Judged {
 
 // The checks that are seen and not measured, from the dressing's own parts, each with what to do about it.
 struct Look {
+    std::string id;    // "wing": what the book keeps, however the words change
     std::string what;  // "wing central and low"
     std::string mend;
 };
@@ -55,7 +56,7 @@ struct CheckEntry {
     std::string pattern;
     std::string date;
     std::vector<std::optional<Length>> readings;  // by item
-    std::vector<std::string> faults;
+    std::vector<std::string> faults;  // ids of looks
     std::optional<std::string> photo;
 };
 [[nodiscard]] Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, const CheckEntry& entry);

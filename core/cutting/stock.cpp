@@ -126,7 +126,8 @@ Result<Edit> changeStock(const Book& book, std::string_view material, std::strin
     if (at != book.stock.end()) stock = *at;
     auto changed = withField(stock, key, text, Place("stock").at(index));
     if (!changed) return tl::unexpected(changed.error());
-    Edit edit{found->title() + ": " + (text.empty() ? fieldLabel(key) + " not counted" : std::string(text) + " " + fieldLabel(key)), book};
+    const std::string label = fieldLabel(fieldsOf(*changed), key);
+    Edit edit{found->title() + ": " + (text.empty() ? label + " not counted" : std::string(text) + " " + label), book};
     if (at == book.stock.end()) edit.after.stock.push_back(std::move(*changed));
     else edit.after.stock[index] = std::move(*changed);
     return edit;
@@ -137,16 +138,17 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
     for (const TiedFlies& some : tied) {
         const Pattern* dressing = book.findPattern(some.pattern);
         if (!dressing) return noSuch(Place("patterns"), "dressing", some.pattern);
-        int before = 0;
-        for (const BoxFly& fly : edit.after.box)
-            if (fly.pattern == some.pattern && fly.hook.value_or(dressing->hook) == dressing->hook) before += fly.tied.value_or(1);
-        auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies);
+        // On the batch's own hook: cut for it, taken out of stock for it, boxed on it.
+        const auto batch = std::ranges::find_if(book.batches, [&](const Batch& b) { return b.id == some.batch; });
+        const std::optional<std::string> hook = batch == book.batches.end() ? std::nullopt : batch->hook;
+        const int before = boxCount(edit.after, some.pattern, hook);
+        auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies, hook);
         if (!boxed) return boxed;
         edit.after = std::move(boxed->after);
         edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " + std::to_string(before + some.flies) + " in the box";
-        if (const auto plan = planPattern(book, some.pattern)) takeOut(edit.after.stock, *plan, some.flies);
-        for (Batch& batch : edit.after.batches)
-            if (batch.id == some.batch) batch.tied = batch.tied.value_or(0) + some.flies;
+        if (const auto plan = batch == book.batches.end() ? planPattern(book, some.pattern) : planBatch(book, *batch)) takeOut(edit.after.stock, *plan, some.flies);
+        for (Batch& tiedOf : edit.after.batches)
+            if (tiedOf.id == some.batch) tiedOf.tied = tiedOf.tied.value_or(0) + some.flies;
     }
     edit.after.feathers = afterCutting(std::move(edit.after.feathers), cuts);
     for (const HackleServed& served : hackles.served) {

@@ -90,7 +90,8 @@ std::map<std::string, std::vector<double>> deviationsOf(const Book& book) {
         const Pattern* pattern = book.findPattern(fly.pattern);
         for (const CheckReading& reading : fly.readings) {
             const auto part = static_cast<std::size_t>(reading.part);
-            const std::string kind = pattern && part < pattern->parts.size() ? std::string(nameOf(pattern->parts[part].kind)) : "part";
+            const std::optional<PartKind> known = reading.kind ? reading.kind : pattern && part < pattern->parts.size() ? std::optional(pattern->parts[part].kind) : std::nullopt;
+            const std::string kind = known ? std::string(nameOf(*known)) : "part";
             found[kind + " " + reading.figure].push_back(reading.measured / reading.aimed - 1.0);
         }
     }

@@ -29,7 +29,7 @@ Faults check(const Handling& h) {
     speed("drift", h.drift);
     speed("lift", h.lift);
     if (h.pull.has_value() != h.pause.has_value()) faults.push_back({Place(h.pull ? "pause" : "pull"), "expected both a pull and a pause, got one of them", ""});
-    if (h.pull && (*h.pull <= Time{} || *h.pause < Time{})) faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
+    if (h.pull && h.pause && (*h.pull <= Time{} || *h.pause < Time{})) faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
     if (h.lift > Speed{} && h.height <= Length{}) faults.push_back({Place("height"), "expected the height of the rod tip at the end of the lift", ""});
     if (h.height > 20.0 * metre || h.height < Length{}) faults.push_back({Place("height"), "expected a height from 0 to 20 m", ""});
     if (h.elevation.inDegrees() < 5.0 || h.elevation.inDegrees() > 90.0) faults.push_back({Place("elevation"), "expected an elevation from 5 to 90 degrees", ""});

@@ -44,6 +44,8 @@ double integrateOver(const Bench& bench, const BodyPlan& body, F f) {
     return total;
 }
 
+constexpr double kThickestBody = 3.0;  // gapes: a bushy one is about one
+
 void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, BodyPlan& body) {
     const Place place = bench.resolver.partPlace(part);
     const Length gape = bench.hook.gape();
@@ -122,6 +124,11 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
     const bool rope = body.method == BodyMethod::loop || body.method == BodyMethod::rope;
     body.noodleDiameter = written.noodleDiameter.value_or(rope ? kRopeNoodle : kLevelNoodle);
     chooseDiameters(bench, part, written, body);
+    if (const Length thickest = std::max(body.rearDiameter, body.frontDiameter), most = kThickestBody * bench.hook.gape(); thickest > most) {
+        bench.resolver.fault(bench.resolver.partPlace(part).key(body.frontDiameter >= body.rearDiameter ? "front_diameter" : "rear_diameter"),
+                             "expected a body of at most " + formatLength(most) + " on this hook, got " + formatLength(thickest), "no body is thicker than three gapes");
+        return body;
+    }
     if (body.end <= body.front) return body;  // a fault already placed
 
     const Bulk& bulk = bench.plan.bulk;

@@ -6,6 +6,7 @@
 #include <map>
 
 #include "book/spec_words.h"
+#include "book/part_order.h"
 #include "sizing/compare.h"
 #include "units/text.h"
 
@@ -220,9 +221,12 @@ void tryBedUnderWing(Trials& trials, std::size_t wing) {
     Part bed;
     bed.kind = PartKind::underbody;
     bed.detail = UnderbodyPart{sized->bedLayers, at(front), at(fore), {}, {}};
-    trials.pattern("bed", 1, std::to_string(sized->bedLayers) + (sized->bedLayers == 1 ? " layer" : " layers") + " of thread under the wing", [&](Pattern& p) {
-        p.parts.insert(p.parts.begin() + static_cast<std::ptrdiff_t>(wing), bed);
-    });
+    Edit edit{std::to_string(sized->bedLayers) + (sized->bedLayers == 1 ? " layer" : " layers") + " of thread under the wing", trials.book()};
+    std::vector<std::optional<std::size_t>> from;
+    for (std::size_t i = 0; i < trials.plan().parts.size(); ++i) from.emplace_back(i);
+    from.insert(from.begin() + static_cast<std::ptrdiff_t>(wing), std::nullopt);
+    rearrange(edit.after, trials.plan().pattern.id, from, bed);
+    trials.take("bed", 1, std::move(edit));
 }
 
 void tryHook(Trials& trials, int larger) {

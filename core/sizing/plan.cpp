@@ -396,7 +396,7 @@ Length Plan::diameter(Length station) const {
 
 std::vector<ProfileRow> Plan::profile() const {
     constexpr Length kStep = 0.1 * mm;
-    constexpr Length kSide = 1e-6 * mm;  // to look at either side of a step
+    static constexpr Length kSide = 1e-6 * mm;  // to look at either side of a step
     std::vector<Length> steps;
     for (const BulkRow& row : bulk.rows()) {
         steps.push_back(row.from);
@@ -442,7 +442,13 @@ Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usua
 }
 
 Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools) {
-    return Planner(pattern, hook, book, place, schools).run();
+    try {
+        return Planner(pattern, hook, book, place, schools).run();
+    } catch (const BrokenContract&) {
+        throw;  // ours to mend, not the tier's
+    } catch (const std::exception&) {  // of a solver or an allocation, at measures that no material has
+        return fail(place, "expected measures that a fly can be worked out from", "look for a very large or very small number in this dressing, its hook or its materials");
+    }
 }
 
 Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools) {

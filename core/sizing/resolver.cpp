@@ -209,7 +209,12 @@ Length Resolver::lengthOf(std::size_t part) {
             Length operator()(const HeadPart&) const { return none(); }
         };
         const Length result = std::visit(Visit{*this, part, place}, written.detail);
-        if (result > 0.0 * mm) return result;
+        constexpr Length kMost = 1000.0 * mm;  // formats.md
+        if (result > 0.0 * mm && result <= kMost) return result;
+        if (result > kMost) {
+            fault(place.key("length"), "expected a length of at most 1000 mm, got " + mmText(result));
+            return 1.0 * mm;
+        }
         fault(place.key("length"), "expected a length that leaves something behind its tie-in, got " + mmText(result),
               "the end is at or ahead of where the " + name + " is tied in");
         return 1.0 * mm;

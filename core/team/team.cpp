@@ -129,8 +129,13 @@ TeamSetting settingOf(const Book& book, const WaterSpec* water) {
     setting.celsius = water->celsius.value_or(kUsualCelsius);
     if (water->colour) setting.seen.clarity = clarityOf(*water->colour);
     if (water->light == Light::bright) setting.seen.sighting.cosine = pathCosine(Angle::degrees(45.0));
-    if (water->wind && water->fetch) setting.fullness = seaUnder({*water->wind, *water->fetch, false}).fullness;
     if (water->rules) setting.card = book.findRuleCard(*water->rules);
+    return setting;
+}
+
+TeamSetting choiceSettingOf(const Book& book, const WaterSpec* water) {
+    TeamSetting setting = settingOf(book, water);
+    if (water && water->wind && water->fetch) setting.fullness = seaUnder({*water->wind, *water->fetch, false}).fullness;
     return setting;
 }
 

@@ -59,8 +59,11 @@ struct TeamSetting {
     const RuleCard* card = nullptr;
     ContestState contest;
 };
-// The setting that a water of the book makes.
+// What a team is judged under on a water of the book: one function for the cast, Balance and the command line. How full to
+// dress for the day's wave is advice (Water says it) and no part of the verdict.
 [[nodiscard]] TeamSetting settingOf(const Book& book, const WaterSpec* water);
+// What flies are chosen under: the same, and what the wave wants.
+[[nodiscard]] TeamSetting choiceSettingOf(const Book& book, const WaterSpec* water);
 
 // Faults: no such team, and whatever planning its flies finds.
 [[nodiscard]] Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const TeamSetting& setting = {});

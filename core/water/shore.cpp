@@ -4,6 +4,8 @@
 #include <cmath>
 #include <limits>
 #include <numbers>
+#include <optional>
+#include <utility>
 
 namespace machair {
 
@@ -23,15 +25,37 @@ bool edgesCross(const MapPoint& a, const MapPoint& b, const MapPoint& c, const M
 }  // namespace
 
 Faults checkOutline(const std::vector<MapPoint>& outline, const Place& place) {
-    if (outline.size() < 3) return {Fault{place, "expected at least three corners of the shore, got " + std::to_string(outline.size()), ""}};
     const std::size_t n = outline.size();
-    for (std::size_t i = 0; i < n; ++i)
-        for (std::size_t k = i + 2; k < n; ++k) {
-            if (i == 0 && k + 1 == n) continue;  // neighbours
-            if (edgesCross(outline[i], outline[(i + 1) % n], outline[k], outline[(k + 1) % n]))
-                return {Fault{place.at(k), "expected a shore that doesn't cross itself; the line from this corner crosses that from corner " + std::to_string(i), "move one of the two"}};
+    if (n < 3) return {Fault{place, "expected at least three corners of the shore, got " + std::to_string(n), ""}};
+    if (n > kMostCorners) return {Fault{place, "expected at most " + std::to_string(kMostCorners) + " corners of the shore, got " + std::to_string(n), ""}};
+    struct Edge {
+        Length west, east, south, north;
+        std::size_t from;
+    };
+    std::vector<Edge> edges;
+    for (std::size_t i = 0; i < n; ++i) {
+        const MapPoint &a = outline[i], &b = outline[(i + 1) % n];
+        edges.push_back({std::min(a[0], b[0]), std::max(a[0], b[0]), std::min(a[1], b[1]), std::max(a[1], b[1]), i});
+    }
+    std::ranges::sort(edges, {}, &Edge::west);
+    std::optional<std::pair<std::size_t, std::size_t>> first;  // the earlier and the later of the pair that crosses
+    std::vector<const Edge*> open;                             // those that the sweep is still over
+    for (const Edge& edge : edges) {
+        std::size_t kept = 0;
+        for (const Edge* other : open) {
+            if (other->east < edge.west) continue;
+            open[kept++] = other;
+            if (other->south > edge.north || other->north < edge.south) continue;
+            const std::pair pair = std::minmax(edge.from, other->from);
+            if (pair.second - pair.first < 2 || (pair.first == 0 && pair.second + 1 == n)) continue;  // neighbours
+            if (first && *first <= std::pair(pair.first, pair.second)) continue;
+            if (edgesCross(outline[pair.first], outline[pair.first + 1], outline[pair.second], outline[(pair.second + 1) % n])) first = {pair.first, pair.second};
         }
-    return {};
+        open.resize(kept);
+        open.push_back(&edge);
+    }
+    if (!first) return {};
+    return {Fault{place.at(first->second), "expected a shore that doesn't cross itself; the line from this corner crosses that from corner " + std::to_string(first->first), "move one of the two"}};
 }
 
 bool onWater(const std::vector<MapPoint>& outline, const MapPoint& at) {

@@ -12,7 +12,11 @@ namespace machair {
 
 using MapPoint = std::array<Length, 2>;  // east and north of a corner
 
-// Faults of an outline: fewer than three corners, an edge that crosses another.
+inline constexpr std::size_t kMostCorners = 50'000;
+
+// Faults of an outline: fewer than three corners or too many, an edge that crosses another (the first such pair is named).
+// Edges are swept from west to east (Shamos and Hoey's order, without their tree): as quick as sorting them for a shore,
+// whose edges are short; at worst each is compared with each.
 [[nodiscard]] Faults checkOutline(const std::vector<MapPoint>& outline, const Place& place = {});
 
 [[nodiscard]] bool onWater(const std::vector<MapPoint>& outline, const MapPoint& at);

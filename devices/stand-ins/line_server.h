@@ -6,11 +6,16 @@
 #include <QTextStream>
 #include <functional>
 
+#include "devices/line_socket.h"
+
 class LineServer {
   public:
     explicit LineServer(const QString& name, std::function<QByteArray()> greeting = {}) {
-        QLocalServer::removeServer(name);  // left by one that was killed
-        if (!server_.listen(name)) QTextStream(stderr) << server_.errorString() << Qt::endl;
+        const QString path = machair::devices::socketPath(name);
+        if (path.isEmpty()) QTextStream(stderr) << "there is no folder of your own for sockets: set XDG_RUNTIME_DIR" << Qt::endl;
+        QLocalServer::removeServer(path);  // left by one that was killed
+        server_.setSocketOptions(QLocalServer::UserAccessOption);
+        if (!path.isEmpty() && !server_.listen(path)) QTextStream(stderr) << server_.errorString() << Qt::endl;
         QObject::connect(&server_, &QLocalServer::newConnection, &server_, [this, greeting] {
             QLocalSocket* one = server_.nextPendingConnection();
             listeners_ << one;

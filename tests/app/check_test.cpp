@@ -83,7 +83,7 @@ TEST_CASE("a reading is typed where there is no calliper, and readings come from
     const bool read = waitFor([&] {
         if (bench.check()->current() >= 2) return true;
         static int tries = 0;
-        if (++tries % 20 == 1) bench.check()->useCalliper(std::make_unique<devices::SocketCalliper>(socket));
+        if (++tries % 20 == 1) bench.window().devices().useCalliper(std::make_unique<devices::SocketCalliper>(socket));
         return false;
     });
     calliper.kill();
@@ -125,7 +125,7 @@ TEST_CASE("a picture that is none, and one with no fly, are said and change noth
     file.write("not a picture at all");
     file.close();
     bench.check()->loadPhoto(none);
-    CHECK(bench.text("quiet").contains(QStringLiteral("no picture that can be read")));
+    CHECK(waitFor([&] { return bench.text("quiet").contains(QStringLiteral("no picture that can be read")); }));
     QImage plain(640, 480, QImage::Format_RGB32);
     plain.fill(QColor(200, 198, 190));
     REQUIRE(plain.save(bench.path("plain.png")));

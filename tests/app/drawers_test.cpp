@@ -77,7 +77,7 @@ TEST_CASE("the calliper's stand-in reads into the field with the cursor; three r
     REQUIRE(standIn.waitForStarted());
     auto calliper = std::make_unique<devices::SocketCalliper>(socket);
     devices::SocketCalliper* device = calliper.get();
-    drawers.station().useCalliper(std::move(calliper));
+    drawers.window().devices().useCalliper(std::move(calliper));
     REQUIRE(QTest::qWaitFor([&] {
         device->connectNow();
         return device->state() == devices::CalliperState::ready;
@@ -118,10 +118,10 @@ TEST_CASE("rubbish from a calliper is said and changes nothing") {
     Drawers drawers;
     auto calliper = std::make_unique<Rubbish>();
     Rubbish* device = calliper.get();
-    drawers.station().useCalliper(std::move(calliper));
+    drawers.window().devices().useCalliper(std::move(calliper));
     const Book before = drawers.document().book();
     emit device->rubbish(QStringLiteral("ERR 7"));
-    CHECK(drawers.text("drawer-said").contains(QStringLiteral("ERR 7")));
+    CHECK(drawers.text("quiet").contains(QStringLiteral("ERR 7")));
     emit device->read(3.2);  // nothing has the cursor
     CHECK(drawers.document().book() == before);
 }

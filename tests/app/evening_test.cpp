@@ -76,7 +76,7 @@ TEST_CASE("a batch is added, tied one by one, and the evening tells what fits") 
     bench.click("tie-one");
     CHECK(bench.text("quiet").contains(QStringLiteral("expected a fly left to tie")));
     bench.find<QSpinBox>("minutes")->setValue(0);
-    CHECK(bench.text("evening-said").contains(QStringLiteral("Within 0 min 0 of")));
+    CHECK(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("Within 0 min 0 of")); }));
 }
 
 

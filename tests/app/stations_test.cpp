@@ -157,16 +157,15 @@ TEST_CASE("three are chosen from the box and become a team of the book") {
 TEST_CASE("a weather station fills the day, and rubbish from it is only said") {
     QLocalServer server;
     const QString name = QStringLiteral("machair-weather-test-%1").arg(QCoreApplication::applicationPid());
-    QLocalServer::removeServer(name);
-    REQUIRE(server.listen(name));
+    QLocalServer::removeServer(devices::socketPath(name));
+    REQUIRE(server.listen(devices::socketPath(name)));
     At bench(Station::water);
-    auto* station = bench.find<WaterStation>("water");
-    station->useWeather(std::make_unique<devices::SocketWeatherStation>(name));
+    bench.window().devices().useWeather(std::make_unique<devices::SocketWeatherStation>(name));
     REQUIRE(waitFor([&] { return server.hasPendingConnections(); }));
     QLocalSocket* one = server.nextPendingConnection();
     one->write("wind lots\n");
     one->flush();
-    REQUIRE(waitFor([&] { return bench.text("quiet").contains(QStringLiteral("no weather")); }));
+    REQUIRE(waitFor([&] { return bench.text("quiet").contains(QStringLiteral("means nothing")); }));
     one->write("wind 4.5 from 310 water 13 light dusk\n");
     one->flush();
     auto* button = bench.find<QToolButton>("weather");
@@ -174,6 +173,9 @@ TEST_CASE("a weather station fills the day, and rubbish from it is only said") {
     QTest::mouseClick(button, Qt::LeftButton);
     CHECK(bench.document().water()->wind == 4.5 * metrePerSecond);
     CHECK(bench.document().water()->light == Light::dusk);
+    bench.document().undoStack().undo();  // all of it was one step
+    CHECK(bench.document().water()->wind != 4.5 * metrePerSecond);
+    CHECK(bench.document().water()->light != Light::dusk);
     delete one;  // it dies: nothing hangs
     QApplication::processEvents();
 }

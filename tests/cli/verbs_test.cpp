@@ -226,3 +226,30 @@ TEST_CASE("teams of one to five flies are weighed and drifted, each position by 
     std::ofstream(file) << book.dump();
     CHECK(runCli("team '" + file.string() + "' --team west-shore").err.find("bob_to_upper_m") != std::string::npos);
 }
+
+TEST_CASE("a water that isn't there is refused by every verb that takes one") {
+    for (const auto& [verb, options] : {std::pair("team", "--team west-shore"), std::pair("balance", "--team west-shore"), std::pair("choose", "--wind 4 --fetch 900")}) {
+        CAPTURE(verb);
+        const Ran refused = runCli(demo(verb, std::string(options) + " --water NONSENSE"));
+        CHECK(refused.code == 1);
+        CHECK(refused.err.find("waters: expected the id of a water, got \"NONSENSE\"") != std::string::npos);
+    }
+}
+
+TEST_CASE("doctor and rescue tell and save, and write over nothing") {
+    const TempFolder folder;
+    const std::string book = folder.file("b.machair").string(), out = folder.file("saved.machair").string();
+    REQUIRE(runCli(demo("convert", "'" + book + "'")).code == 0);
+    CHECK(jsonOf("doctor '" + book + "'")["sound"] == true);
+    {
+        std::fstream file(book, std::ios::in | std::ios::out | std::ios::binary);
+        file.seekp(4096 * 3);
+        file << std::string(8000, '\xff');
+    }
+    CHECK(runCli("doctor '" + book + "'").code == 1);
+    const Ran saved = runCli("rescue '" + book + "' '" + out + "'");
+    CHECK(saved.code == 0);
+    CHECK(saved.out.find("what could be read is in") != std::string::npos);
+    CHECK(runCli("validate '" + out + "'").code == 0);
+    CHECK(runCli("rescue '" + book + "' '" + out + "'").code == 2);
+}

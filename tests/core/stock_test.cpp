@@ -6,6 +6,7 @@
 #include <numeric>
 
 #include "bench/batches.h"
+#include "book/edits.h"
 #include "book/record_edits.h"
 #include "book/team_edits.h"
 #include "daybook/box.h"
@@ -221,4 +222,34 @@ TEST_CASE("hours are weighed by the time that a fly spends in each band of depth
     CHECK_THAT(std::accumulate(bob.begin(), bob.end(), 0.0), WithinAbs(1.0, 1e-9));
     CHECK(mean(point) > mean(bob));
     CHECK(exposure(book.days[0].outings[0], Position::middle).empty());
+}
+
+TEST_CASE("a batch on another hook is cut, taken out of stock and boxed on that hook") {
+    Book book = demoBook();
+    const Pattern& fly = *book.findPattern("rush-piper");
+    const std::string other = resizeHook(book, "rush-piper", {8, std::nullopt})->after.findPattern("rush-piper")->hook;
+    book.hooks = resizeHook(book, "rush-piper", {8, std::nullopt})->after.hooks;
+    REQUIRE(other != fly.hook);
+    book.batches = {Batch{"big", "rush-piper", other, 6, 0, {}, {}, {}, {}, {}}};
+    const int own = boxCount(book, "rush-piper");
+    const Book one = tieOneOf(book, "big")->after;
+    CHECK(boxCount(one, "rush-piper") == own);
+    CHECK(boxCount(one, "rush-piper", other) == 1);
+    const auto several = recordTied(book, {{"rush-piper", 3, "big"}}, {}, {});
+    REQUIRE(several);
+    CHECK(boxCount(several->after, "rush-piper", other) == 3);
+    CHECK(boxCount(several->after, "rush-piper") == own);
+    // What is taken out of stock is what that hook takes: more than the dressing's own, smaller one.
+    std::string material;
+    for (const Part& part : fly.parts)
+        if (part.kind == PartKind::rib && part.material) material = *part.material;
+    if (material.empty()) material = fly.thread;
+    Book counted = book;
+    counted.stock = {Stock{"spool", material, 5.0 * metre, {}, {}, {}, {}}};
+    const Length there = 5.0 * metre;
+    const Length big = there - *tieOneOf(counted, "big")->after.stock[0].length;
+    counted.batches[0].hook.reset();
+    const Length small = there - *tieOneOf(counted, "big")->after.stock[0].length;
+    CHECK(big > small);
+    CHECK(small > 0.0 * mm);
 }

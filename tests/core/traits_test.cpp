@@ -144,5 +144,19 @@ TEST_CASE("keys are said as words, never with their unit or underline in them") 
         }
     CHECK(sayMeasured("tail length_mm") == "tail length");
     CHECK(sayMeasured("plain") == "plain");
-    for (const char* key : {"upper", "lower", "bob_to_upper_m", "middle_to_lower_m", "tip_to_bob_m"}) CHECK(fieldLabel(key).find('_') == std::string::npos);
+    for (const Field& field : fieldsOf(LeaderSpec{})) {
+        CAPTURE(field.key, field.label);
+        CHECK(field.label.find('_') == std::string::npos);
+    }
+    // A key that two records have is called what it is in each.
+    CHECK(fieldLabel(fieldsOf(Stock{}), "count") == "in the packet");
+    for (const PartKind kind : {PartKind::wing, PartKind::legs, PartKind::cheek}) {
+        Part part;
+        part.kind = kind;
+        part.detail = detailFor(kind);
+        CHECK(fieldLabel(fieldsOf(part), "count").find("packet") == std::string::npos);
+        CHECK(fieldLabel(fieldsOf(part), "length") == "length");
+    }
+    CHECK(fieldLabel(fieldsOf(HookSpec{}), "barb") == "barb");
+    CHECK(fieldLabel(fieldsOf(RuleCard{}), "barb") == "barbs");
 }

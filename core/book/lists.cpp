@@ -1,0 +1,79 @@
+#include "book/lists.h"
+
+#include <iterator>
+
+namespace machair {
+
+namespace {
+
+// Lists of one length: a stretch for each run of records that differ. Else one stretch between what both begin and end with.
+template <class Record>
+std::vector<Splice<Record>> splicesOf(const std::vector<Record>& before, const std::vector<Record>& after) {
+    std::vector<Splice<Record>> splices;
+    const auto copy = [](const std::vector<Record>& from, std::size_t first, std::size_t last) {
+        return std::vector<Record>(from.begin() + static_cast<std::ptrdiff_t>(first), from.begin() + static_cast<std::ptrdiff_t>(last));
+    };
+    if (before.size() == after.size()) {
+        for (std::size_t i = 0; i < after.size(); ++i) {
+            if (before[i] == after[i]) continue;
+            std::size_t end = i + 1;
+            while (end < after.size() && !(before[end] == after[end])) ++end;
+            splices.push_back({i, copy(before, i, end), copy(after, i, end)});
+            i = end;
+        }
+        return splices;
+    }
+    const std::size_t least = std::min(before.size(), after.size());
+    std::size_t head = 0, tail = 0;
+    while (head < least && before[head] == after[head]) ++head;
+    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail]) ++tail;
+    splices.push_back({head, copy(before, head, before.size() - tail), copy(after, head, after.size() - tail)});
+    return splices;
+}
+
+template <class Record>
+void replace(std::vector<Record>& list, std::size_t at, const std::vector<Record>& was, const std::vector<Record>& is) {
+    require(at + was.size() <= list.size(), "a difference of books belongs to the book it was made from");
+    const auto first = list.begin() + static_cast<std::ptrdiff_t>(at);
+    if (was.size() == is.size()) {
+        std::ranges::copy(is, first);
+        return;
+    }
+    list.insert(list.erase(first, first + static_cast<std::ptrdiff_t>(was.size())), is.begin(), is.end());
+}
+
+}  // namespace
+
+BookDifference::BookDifference(const Book& before, const Book& after) {
+    eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) { std::get<Splices<Record>>(lists_) = splicesOf(before.*list, after.*list); });
+    if (!(before.schools == after.schools)) schools_ = {before.schools, after.schools};
+    if (before.carried != after.carried) carried_ = {before.carried, after.carried};
+}
+
+void BookDifference::apply(Book& book) const {
+    eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) {
+        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_)) replace(book.*list, splice.at, splice.was, splice.is);
+    });
+    if (schools_) book.schools = schools_->is;
+    if (carried_) book.carried = carried_->is;
+}
+
+void BookDifference::takeBack(Book& book) const {
+    eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) {
+        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_)) replace(book.*list, splice.at, splice.is, splice.was);
+    });
+    if (schools_) book.schools = schools_->was;
+    if (carried_) book.carried = carried_->was;
+}
+
+std::size_t BookDifference::records() const {
+    std::size_t count = 0;
+    eachList([&]<class Record>(const char*, std::vector<Record> Book::*) {
+        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_)) count += splice.was.size() + splice.is.size();
+    });
+    return count;
+}
+
+bool BookDifference::empty() const { return records() == 0 && !schools_ && !carried_; }
+
+}  // namespace machair

@@ -1,0 +1,81 @@
+// The lists of a book and the difference of two books, for whoever goes over all of them: the stores, undo, rescue.
+#pragma once
+
+#include <algorithm>
+#include <tuple>
+#include <type_traits>
+
+#include "book/book.h"
+
+namespace machair {
+
+// done(name as in the bench file, list of the book) for each list, what others refer to first.
+template <class Done>
+void eachList(Done done) {
+    done("hooks", &Book::hooks);
+    done("materials", &Book::materials);
+    done("patterns", &Book::patterns);
+    done("team_schools", &Book::teamSchools);
+    done("teams", &Book::teams);
+    done("feathers", &Book::feathers);
+    done("cut_lists", &Book::cutLists);
+    done("rule_cards", &Book::ruleCards);
+    done("waters", &Book::waters);
+    done("box", &Book::box);
+    done("capes", &Book::capes);
+    done("stock", &Book::stock);
+    done("season_table", &Book::season);
+    done("mishaps", &Book::mishaps);
+    done("batches", &Book::batches);
+    done("checks", &Book::checks);
+    done("days", &Book::days);
+}
+
+// The name of the list that a record stands in.
+template <class Record>
+[[nodiscard]] const char* listOf() {
+    const char* found = nullptr;
+    eachList([&]<class Other>(const char* name, std::vector<Other> Book::*) {
+        if constexpr (std::is_same_v<Record, Other>) found = name;
+    });
+    return found;
+}
+
+// One stretch of a list: `was` stood from `at` on, where `is` stands now.
+template <class Record>
+struct Splice {
+    std::size_t at = 0;
+    std::vector<Record> was;
+    std::vector<Record> is;
+};
+
+// What changed from one book to the next, and nothing else: undo keeps thousands of these, and each holds only the
+// records that its edit touched.
+class BookDifference {
+  public:
+    BookDifference() = default;
+    BookDifference(const Book& before, const Book& after);
+
+    // `book` was `before`: makes it `after`; and the other way round.
+    void apply(Book& book) const;
+    void takeBack(Book& book) const;
+
+    [[nodiscard]] bool empty() const;
+    [[nodiscard]] std::size_t records() const;  // how many it holds, before and after
+
+  private:
+    template <class Record>
+    using Splices = std::vector<Splice<Record>>;
+    using All = std::tuple<Splices<HookSpec>, Splices<Material>, Splices<Pattern>, Splices<TeamSchool>, Splices<TeamSpec>, Splices<VaneFeather>,
+                           Splices<CutList>, Splices<RuleCard>, Splices<WaterSpec>, Splices<BoxFly>, Splices<Cape>, Splices<Stock>,
+                           Splices<SeasonRow>, Splices<Mishap>, Splices<Batch>, Splices<CheckedFly>, Splices<Day>>;
+    template <class T>
+    struct Changed {
+        T was, is;
+    };
+    All lists_;
+    std::optional<Changed<std::optional<SchoolChoices>>> schools_;
+    std::optional<Changed<Carried>> carried_;
+};
+
+}  // namespace machair

@@ -1,0 +1,21 @@
+// The parts of a dressing in another order. What names a part by its place follows: other parts' lengths and stations, the
+// sections that ribs are wound along, and the readings of flies that were checked.
+#pragma once
+
+#include <functional>
+#include <optional>
+#include <string_view>
+#include <vector>
+
+#include "book/book.h"
+
+namespace machair {
+
+// Calls f with every reference to another part that a part holds.
+void eachPartRef(Part& part, const std::function<void(PartRef&)>& f);
+
+// from[i] is the place where the part that comes to stand at i stood before; nothing for `fresh`, a new one. Parts whose old
+// place is not named go. `pattern` must be of the book.
+void rearrange(Book& book, std::string_view pattern, const std::vector<std::optional<std::size_t>>& from, const Part& fresh = {});
+
+}  // namespace machair
