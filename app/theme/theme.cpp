@@ -63,27 +63,28 @@ void apply(QApplication& application, const Colours& c) {
     palette.setColor(QPalette::Dark, c.line.darker(120));
     palette.setColor(QPalette::Light, c.raised);
     palette.setColor(QPalette::BrightText, c.fault);
-    palette.setColor(QPalette::LinkVisited, c.inkSoft);             // roles that no widget of ours uses otherwise:
-    palette.setColor(QPalette::Midlight, c.window.darker(106));      // the style sheet reads them
     for (const auto role : {QPalette::Text, QPalette::WindowText, QPalette::ButtonText})
         palette.setColor(QPalette::Disabled, role, c.inkSoft);
+    application.setStyleSheet(QString());  // a palette laid under a style sheet restyles every widget by itself: off with it first, half the time
     QApplication::setPalette(palette);
-    // Its colours are the palette's, so that it is the same on every bench: to lay down another one restyles every widget.
-    const QString sheet = QStringLiteral("QToolTip { background: palette(base); color: palette(text); border: 1px solid palette(mid); padding: 4px; }"
-                       "QToolButton, QPushButton { background: palette(button); color: palette(text); border: 1px solid palette(mid); border-radius: 4px; padding: 4px 10px; }"
-                       "QToolButton:hover, QPushButton:hover { border-color: palette(highlight); }"
-                       "QToolButton:focus, QPushButton:focus { border: 2px solid palette(highlight); padding: 3px 9px; }"
-                       "QToolButton:checked { background: palette(highlight); color: palette(highlighted-text); border-color: palette(highlight); }"
-                       "QTableView, QListWidget { background: palette(button); color: palette(text); selection-background-color: palette(highlight); selection-color: palette(highlighted-text); }"
-                       "QHeaderView::section { background: palette(button); color: palette(link-visited); border: none; border-bottom: 1px solid palette(mid); padding: 4px 6px; }"
+    const auto hex = [](const QColor& colour) { return colour.name(); };
+    application.setStyleSheet(
+        QStringLiteral("QToolTip { background: %1; color: %2; border: 1px solid %3; padding: 4px; }"
+                       "QToolButton, QPushButton { background: %6; color: %2; border: 1px solid %3; border-radius: 4px; padding: 4px 10px; }"
+                       "QToolButton:hover, QPushButton:hover { border-color: %4; }"
+                       "QToolButton:focus, QPushButton:focus { border: 2px solid %4; padding: 3px 9px; }"
+                       "QToolButton:checked { background: %4; color: %5; border-color: %4; }"
+                       "QTableView, QListWidget { background: %6; color: %2; selection-background-color: %4; selection-color: %5; }"
+                       "QHeaderView::section { background: %6; color: %7; border: none; border-bottom: 1px solid %3; padding: 4px 6px; }"
                        "QListWidget::item { padding: 7px 12px; }"
                        "QListWidget#checks::item, QListWidget#proposals::item, QListWidget#team-box::item, QListWidget#choices::item, QListWidget#steps::item, QListWidget#cuts::item, QListWidget#season::item, QListWidget#days::item, QListWidget#batches::item { padding: 3px 4px; }"
-                       "QToolButton:disabled, QPushButton:disabled { color: palette(link-visited); border-color: palette(midlight); }"
+                       "QToolButton:disabled, QPushButton:disabled { color: %7; border-color: %8; }"
                        "QToolButton::menu-indicator { image: none; width: 0; }"
                        "QScrollArea { background: transparent; border: none; }"
-                       "QMenu { background: palette(base); color: palette(text); border: 1px solid palette(mid); }"
-                       "QMenu::item { padding: 5px 22px; } QMenu::item:selected { background: palette(highlight); color: palette(highlighted-text); }");
-    if (application.styleSheet() != sheet) application.setStyleSheet(sheet);
+                       "QMenu { background: %1; color: %2; border: 1px solid %3; }"
+                       "QMenu::item { padding: 5px 22px; } QMenu::item:selected { background: %4; color: %5; }")
+            .arg(hex(c.raised), hex(c.ink), hex(c.line), hex(c.accent), hex(c.accentInk), hex(c.panel), hex(c.inkSoft),
+                 hex(c.window.darker(106))));
 }
 
 QFont faceScaled(double scale, bool bold) {

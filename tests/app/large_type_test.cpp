@@ -62,6 +62,15 @@ TEST_CASE("on the dark bench the window repaints in its colours and back") {
     };
     CHECK(paper(sand).lightness() > 180);
     CHECK(paper(slate).lightness() < 90);
+    // Fields, choices and panels too, whatever style they are drawn by: hardly anything in the lower right is light.
+    const auto share = [](const QImage& image) {
+        int light = 0, all = 0;
+        for (int y = image.height() - 240; y < image.height() - 40; y += 3)
+            for (int x = image.width() - 390; x < image.width() - 30; x += 3, ++all) light += image.pixelColor(x, y).lightness() > 150 ? 1 : 0;
+        return static_cast<double>(light) / all;
+    };
+    CHECK(share(sand) > 0.7);
+    CHECK(share(slate) < 0.15);
     bench.window().theme().light(drawing::Bench::sand);
     CHECK(paper(bench.window().grab().toImage()) == paper(sand));
 }
