@@ -6,6 +6,7 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 namespace machair::app {
 
@@ -18,7 +19,6 @@ FaultSheet::FaultSheet(const Theme& theme, QWidget* parent)
     list_->setObjectName(QStringLiteral("fault-list"));
     list_->setAccessibleName(tr("Every fault and its place"));
     list_->setReadOnly(true);
-    list_->setMaximumHeight(170);
     auto* another = new QPushButton(tr("Open &another file…"), this);
     another->setObjectName(QStringLiteral("fault-another"));
     another->setToolTip(tr("Choose another bench file"));
@@ -70,6 +70,8 @@ void FaultSheet::list(const Faults& faults) {
     QStringList lines;
     for (const Fault& fault : faults) lines << QString::fromStdString(fault.line());
     list_->setPlainText(lines.join(QLatin1Char('\n')));
+    constexpr int kMostLines = 9;  // the rest scrolls
+    list_->setFixedHeight(static_cast<int>(std::min<qsizetype>(kMostLines, lines.size())) * list_->fontMetrics().lineSpacing() + 16);
 }
 
 void FaultSheet::show(const QString& file, const Faults& faults) {
