@@ -1,5 +1,7 @@
 #include "book/part_order.h"
 
+#include <algorithm>
+
 #include "book/describe.h"
 
 namespace machair {
