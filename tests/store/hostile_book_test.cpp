@@ -6,7 +6,6 @@
 #include <unistd.h>
 
 #include <catch2/catch.hpp>
-#include <chrono>
 #include <fstream>
 #include <random>
 
@@ -67,7 +66,6 @@ TEST_CASE("a version that never was is refused in words, and nothing of it runs"
 }
 
 TEST_CASE("what no Machair put into the tables is refused at once: triggers, views, columns, conditions, and what is missing") {
-    using Clock = std::chrono::steady_clock;
     const std::string endless = "(WITH RECURSIVE c(x) AS (SELECT 1 UNION ALL SELECT x + 1 FROM c) SELECT count(*) FROM c)";
     const std::vector<std::pair<std::string, std::string>> attacks = {
         {"CREATE TRIGGER evil AFTER INSERT ON edits BEGIN DELETE FROM days; END", "holds a trigger evil"},
@@ -83,11 +81,9 @@ TEST_CASE("what no Machair put into the tables is refused at once: triggers, vie
         CAPTURE(sql);
         Edited b;
         run(b.path, sql);
-        const auto begun = Clock::now();
         const std::string said = refusal(b.path);
         CHECK(said.find(says) != std::string::npos);
         CHECK(said.find("rescue") != std::string::npos);
-        CHECK(Clock::now() - begun < std::chrono::seconds(10));  // an endless one would not end; how quick it is, is the benchmark's
         // What is left of it can still be had.
         const auto rescued = store::rescueBook(b.path);
         REQUIRE(rescued);
