@@ -39,6 +39,10 @@ class Monkey {
     Monkey(unsigned seed, QString folder) : random_(seed), folder_(std::move(folder)), settings_(folder_ + QStringLiteral("/settings.ini"), QSettings::IniFormat) {
         file_ = folder_ + QStringLiteral("/monkey.machair");
         store::writeBook(file_.toStdString(), store::readBook(MACHAIR_DEMO).value().book).swap(faults_);
+        // A press, a key or a click may open a menu or dialog with a loop of its own, in which alone this fires: it waits for no monkey.
+        constexpr int kPatience = 20;  // ms
+        patience_.setInterval(kPatience);
+        QObject::connect(&patience_, &QTimer::timeout, [this] { closeDialogs(); });
         open();
     }
 
@@ -48,7 +52,9 @@ class Monkey {
         while (all.elapsed() < static_cast<qint64>(minutes * 60'000.0)) {
             QElapsedTimer one;
             one.start();
+            patience_.start();
             const char* did = act();
+            patience_.stop();
             QApplication::processEvents();
             if (one.elapsed() > kHeldTooLong && std::string_view(did) != "again") {  // a start has its own benchmark
                 ++held_;
@@ -145,8 +151,6 @@ class Monkey {
         QWidget* widget = somewhere();
         on_ = QString::fromLatin1(widget->metaObject()->className()) + QLatin1Char(' ') + widget->objectName();
         if (auto* button = qobject_cast<QAbstractButton*>(widget); button && button->text().contains(QStringLiteral("rint"))) return "no printing";
-        // A menu or dialog that opens waits for no monkey.
-        QTimer::singleShot(0, window_.get(), [this] { closeDialogs(); });
         QTest::mouseClick(widget, any(12) == 0 ? Qt::RightButton : Qt::LeftButton, any(6) == 0 ? Qt::ControlModifier : Qt::NoModifier, in(widget));
         return "click";
     }
@@ -260,6 +264,7 @@ class Monkey {
     Book start_;
     std::unique_ptr<QLocalServer> server_;
     QList<QLocalSocket*> peers_;
+    QTimer patience_;
     QString on_;  // what was clicked last
     int steps_ = 0, edits_ = 0, starts_ = 0, held_ = 0, wrong_ = 0;
 };
