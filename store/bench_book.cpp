@@ -22,28 +22,6 @@ namespace machair::store {
 
 namespace {
 
-// What one edit does to a list's own line in `lists`.
-struct ListChange {
-    std::int64_t records = 0;
-    std::int64_t sums = 0;      // exclusive or of what went and what came
-    std::int64_t sequence = 0;
-    [[nodiscard]] bool any() const { return records != 0 || sums != 0 || sequence != 0; }
-    void came(const StoredRow& row) {
-        ++records;
-        toggle(row);
-    }
-    void went(const StoredRow& row) {
-        --records;
-        toggle(row);
-    }
-
-  private:
-    void toggle(const StoredRow& row) {
-        sums ^= row.ownSum();
-        sequence ^= row.placeSum();
-    }
-};
-
 // The log beside a book: acknowledged edits live there until they are written into the book itself.
 class Log {
   public:
@@ -76,7 +54,6 @@ class BenchBookHome : public Home {
             Result<OpenedBench> opened = readAll(*guarded_);
             if (!opened) return opened;
             if (!behind_.empty()) opened->warnings.push_back({Place(path_.string()), behind_, "open it where it may be written to"});
-            carried_ = writeCarried(opened->book.carried);
             setAside_ = opened->setAside;
             return opened;
         } catch (const SQLite::Exception& error) {
@@ -97,7 +74,7 @@ class BenchBookHome : public Home {
             eachList([&](const char* name, auto list) {
                 change_ = {};
                 keepList(before.*list, after.*list);
-                if (change_.any()) countIn(name);
+                if (change_ != ListTally{}) countIn(name);
             });
             keepValues(before, after);
             if (std::exchange(unsummed_, false)) recount(*guarded_);
@@ -105,9 +82,7 @@ class BenchBookHome : public Home {
             SQLite::Statement journal(*guarded_, "INSERT INTO edits (words) VALUES (?)");
             journal.bind(1, std::string(words));
             journal.exec();
-            transaction.commit();
-            log_.remember();
-            unsettled_ = true;
+            acknowledge(transaction);
         } catch (const SQLite::Exception& error) {
             if (error.getErrorCode() == SQLITE_CONSTRAINT && pragma(*guarded_, "data_version") != seen_)
                 throw ChangedElsewhere(path_.string() + ": what this refers to was taken out by somebody else meanwhile");
@@ -159,6 +134,12 @@ class BenchBookHome : public Home {
         log_.forget();
     }
 
+    void acknowledge(SQLite::Transaction& transaction) {
+        transaction.commit();
+        log_.remember();
+        unsettled_ = true;
+    }
+
     void backUp() {
         const std::time_t now = std::time(nullptr);
         const std::filesystem::path copy = nameOfCopy(path_, now), fresh = nameBeside(copy);
@@ -189,19 +170,15 @@ class BenchBookHome : public Home {
     }
 
     void keepValues(const Book& before, const Book& after) {
-        const std::string carried = writeCarried(after.carried);
         change_ = {};
-        if (carried != carried_) {
-            putValue("carried", carried);
-            carried_ = carried;
-        }
+        if (before.carried != after.carried) putValue("carried", writeCarried(after.carried));
         if (before.schools != after.schools) {
             if (after.schools)
                 putValue("schools", writeRecord(*after.schools));
             else
                 dropValue("schools");
         }
-        if (change_.any()) countIn("book");
+        if (change_ != ListTally{}) countIn("book");
     }
     void dropValue(const std::string& key) {
         SQLite::Statement was(*guarded_, "DELETE FROM book WHERE key = ? RETURNING value, sum");
@@ -220,15 +197,10 @@ class BenchBookHome : public Home {
     }
 
     void countIn(const char* list) {
-        SQLite::Statement was(*guarded_, "SELECT records, sums, sequence FROM lists WHERE list = ?");
-        was.bind(1, std::string(list));
-        if (!was.executeStep()) return;  // its line is lost: the next reading says so
-        SQLite::Statement put(*guarded_, "UPDATE lists SET records = ?, sums = ?, sequence = ? WHERE list = ?");
-        put.bind(1, was.getColumn(0).getInt64() + change_.records);
-        put.bind(2, was.getColumn(1).getInt64() ^ change_.sums);
-        put.bind(3, was.getColumn(2).getInt64() ^ change_.sequence);
-        put.bind(4, std::string(list));
-        put.exec();
+        std::optional<ListTally> tally = writtenTally(*guarded_, list);
+        if (!tally) return;  // its line is lost: the next reading says so
+        tally->add(change_);
+        writeTally(*guarded_, list, *tally);
     }
 
     template <class Record>
@@ -322,9 +294,8 @@ class BenchBookHome : public Home {
     bool unsettled_ = false;
     bool unsummed_ = false;
     int seen_ = 0;
-    std::string carried_ = "{}";
     std::vector<SetAside> setAside_;
-    ListChange change_;  // of the list that is being kept
+    ListTally change_;  // what this edit does to the list that is being kept
 };
 
 // Damaged rows go out first, so that what takes their ids finds room.
@@ -344,9 +315,7 @@ std::string BenchBookHome::mendFromCopies() {
             mended += now;
         }
         recount(*guarded_);
-        transaction.commit();
-        log_.remember();
-        unsettled_ = true;
+        acknowledge(transaction);
         return mended == 0 ? "No copy has what is damaged here" : std::to_string(mended) + (mended == 1 ? " record" : " records") + " taken from the copy of " + from;
     } catch (const SQLite::Exception& error) {
         throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
@@ -363,9 +332,7 @@ std::string BenchBookHome::takeOutSetAside() {
         std::size_t out = 0;
         for (const SetAside& aside : setAside_) out += dropRow(*guarded_, aside.list, aside.id);
         recount(*guarded_);
-        transaction.commit();
-        log_.remember();
-        unsettled_ = true;
+        acknowledge(transaction);
         return std::to_string(out) + (out == 1 ? " damaged record" : " damaged records") + " taken out";
     } catch (const SQLite::Exception& error) {
         throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
@@ -440,7 +407,7 @@ void writeBenchBook(const std::filesystem::path& link, const Book& book) {
         }
         // A log left beside a replaced book must not be played into the new one: it is taken into the old one first.
         if (std::filesystem::exists(path) && std::filesystem::exists(path.string() + "-wal"))
-            SQLite::Database(path.string(), SQLite::OPEN_READWRITE).exec("PRAGMA wal_checkpoint(TRUNCATE)");
+            GuardedDatabase(path, GuardedDatabase::Mode::readWrite)->exec("PRAGMA wal_checkpoint(TRUNCATE)");
         for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(path.string() + left, ignored);
         putInPlace(beside, path);
     } catch (const SQLite::Exception& error) {

@@ -2,6 +2,8 @@
 
 #include <SQLiteCpp/Statement.h>
 
+#include <algorithm>
+#include <array>
 #include <charconv>
 #include <map>
 #include <set>
@@ -21,18 +23,24 @@ std::optional<std::int64_t> sumIn(const SQLite::Column& column) { return column.
 
 bool hasSums(SQLite::Database& database) { return pragma(database, "user_version") >= kFirstWithSums; }
 
+// The column of the checksums, or nothing under its name.
+std::string sumColumn(SQLite::Database& database) { return hasSums(database) ? "sum" : "NULL"; }
+
+// The column that names a row.
+std::string keyColumn(const std::string& list) { return list == "book" ? "key" : "id"; }
+
 // All rows of a list in their order.
 std::vector<StoredRow> rowsOf(SQLite::Database& database, const std::string& list) {
     std::vector<StoredRow> rows;
     if (!database.tableExists(list)) return rows;  // an older book that may only be read keeps its own tables
-    SQLite::Statement all(database, "SELECT id, place, record, " + std::string(hasSums(database) ? "sum" : "NULL") + " FROM " + list + " ORDER BY place, id");
+    SQLite::Statement all(database, "SELECT id, place, record, " + sumColumn(database) + " FROM " + list + " ORDER BY place, id");
     while (all.executeStep()) rows.push_back({list, all.getColumn(0).getString(), all.getColumn(1).getInt64(), all.getColumn(2).getString(), sumIn(all.getColumn(3))});
     return rows;
 }
 
 std::vector<StoredRow> valueRows(SQLite::Database& database) {
     std::vector<StoredRow> rows;
-    SQLite::Statement all(database, "SELECT key, value, " + std::string(hasSums(database) ? "sum" : "NULL") + " FROM book ORDER BY key");
+    SQLite::Statement all(database, "SELECT key, value, " + sumColumn(database) + " FROM book ORDER BY key");
     while (all.executeStep()) rows.push_back(valueRow(all.getColumn(0).getString(), all.getColumn(1).getString(), all.getColumn(2)));
     return rows;
 }
@@ -40,23 +48,20 @@ std::vector<StoredRow> valueRows(SQLite::Database& database) {
 // What a list has, against what its own line says it has.
 void holdAgainstCount(SQLite::Database& database, const std::string& list, const std::vector<StoredRow>& rows, std::vector<SetAside>& aside) {
     if (!hasSums(database)) return;
-    SQLite::Statement line(database, "SELECT records, sums, sequence FROM lists WHERE list = ?");
-    line.bind(1, list);
+    const std::optional<ListTally> written = writtenTally(database, list);
     const Place place(list);
-    if (!line.executeStep()) return aside.push_back({list, {}, 0, {{place, "what the list comes to is not written down any more", ""}}});
-    std::int64_t sums = 0, sequence = 0;
-    bool spoilt = false;
-    for (const StoredRow& row : rows) {
-        sums ^= row.ownSum();
-        sequence ^= row.placeSum();
-        spoilt = spoilt || !row.sum || !row.sound();
-    }
-    const auto wanted = line.getColumn(0).getInt64(), found = static_cast<std::int64_t>(rows.size());
-    if (found != wanted)
-        aside.push_back({list, {}, wanted > found ? static_cast<std::size_t>(wanted - found) : 0, {{place, "expected " + std::to_string(wanted) + " records, found " + std::to_string(found), ""}}});
-    else if (!spoilt && sums != line.getColumn(1).getInt64())
+    if (!written) return aside.push_back({list, {}, 0, {{place, "what the list comes to is not written down any more", ""}}});
+    ListTally found;
+    for (const StoredRow& row : rows) found.came(row);
+    const bool spoilt = !std::ranges::all_of(rows, [](const StoredRow& row) { return row.sum && row.sound(); });
+    if (found.records != written->records)
+        aside.push_back({list,
+                         {},
+                         static_cast<std::size_t>(std::max<std::int64_t>(written->records - found.records, 0)),
+                         {{place, "expected " + std::to_string(written->records) + " records, found " + std::to_string(found.records), ""}}});
+    else if (!spoilt && found.sums != written->sums)
         aside.push_back({list, {}, 0, {{place, "some of its records are older than those last written", ""}}});
-    else if (!spoilt && sequence != line.getColumn(2).getInt64())
+    else if (!spoilt && found.sequence != written->sequence)
         aside.push_back({list, {}, 0, {{place, "its records do not stand in the order last written", ""}}});
 }
 
@@ -157,15 +162,12 @@ std::vector<std::pair<std::string, std::string>> referredTo(const StoredRow& row
     return found;
 }
 
-template <class Record>
-void putPlain(SQLite::Database& database, const StoredRow& row) {
-    SQLite::Statement put(database, std::string("INSERT INTO ") + listOf<Record>() +
-                                        " (id, place, record, sum) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET place = excluded.place, record = excluded.record, sum = excluded.sum");
+// Every row's first four columns: id, place, record, sum.
+void bindRow(SQLite::Statement& put, const StoredRow& row) {
     put.bind(1, row.id);
     put.bind(2, row.place);
     put.bind(3, row.text);
     put.bind(4, row.ownSum());
-    put.exec();
 }
 
 }  // namespace
@@ -175,9 +177,29 @@ std::int64_t StoredRow::placeSum() const { return Checksum().add(id).add(std::to
 
 StoredRow valueRow(const std::string& key, const std::string& value, const SQLite::Column& sum) { return {"book", key, 0, value, sumIn(sum)}; }
 
+std::optional<ListTally> writtenTally(SQLite::Database& database, const std::string& list) {
+    SQLite::Statement line(database, "SELECT records, sums, sequence FROM lists WHERE list = ?");
+    line.bind(1, list);
+    if (!line.executeStep()) return std::nullopt;
+    ListTally tally;
+    tally.records = line.getColumn(0).getInt64();
+    tally.sums = line.getColumn(1).getInt64();
+    tally.sequence = line.getColumn(2).getInt64();
+    return tally;
+}
+
+void writeTally(SQLite::Database& database, const std::string& list, const ListTally& tally) {
+    SQLite::Statement line(database, "INSERT OR REPLACE INTO lists (list, records, sums, sequence) VALUES (?, ?, ?, ?)");
+    line.bind(1, list);
+    line.bind(2, tally.records);
+    line.bind(3, tally.sums);
+    line.bind(4, tally.sequence);
+    line.exec();
+}
+
 std::optional<StoredRow> rowOf(SQLite::Database& database, const std::string& list, const std::string& id) {
     if (!database.tableExists(list)) return std::nullopt;
-    SQLite::Statement one(database, "SELECT place, record, " + std::string(hasSums(database) ? "sum" : "NULL") + " FROM " + list + " WHERE id = ?");
+    SQLite::Statement one(database, "SELECT place, record, " + sumColumn(database) + " FROM " + list + " WHERE id = ?");
     one.bind(1, id);
     if (!one.executeStep()) return std::nullopt;
     return StoredRow{list, id, one.getColumn(0).getInt64(), one.getColumn(1).getString(), sumIn(one.getColumn(2))};
@@ -185,7 +207,10 @@ std::optional<StoredRow> rowOf(SQLite::Database& database, const std::string& li
 
 template <class Record>
 void putRow(SQLite::Database& database, const Record&, const StoredRow& row) {
-    putPlain<Record>(database, row);
+    SQLite::Statement put(database, std::string("INSERT INTO ") + listOf<Record>() +
+                                        " (id, place, record, sum) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET place = excluded.place, record = excluded.record, sum = excluded.sum");
+    bindRow(put, row);
+    put.exec();
 }
 
 template <>
@@ -193,10 +218,7 @@ void putRow(SQLite::Database& database, const Pattern& record, const StoredRow& 
     SQLite::Statement put(database,
                           "INSERT INTO patterns (id, place, record, sum, hook, thread) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
                           "place = excluded.place, record = excluded.record, sum = excluded.sum, hook = excluded.hook, thread = excluded.thread");
-    put.bind(1, row.id);
-    put.bind(2, row.place);
-    put.bind(3, row.text);
-    put.bind(4, row.ownSum());
+    bindRow(put, row);
     put.bind(5, record.hook);
     put.bind(6, record.thread);
     put.exec();
@@ -220,10 +242,7 @@ void putRow(SQLite::Database& database, const TeamSpec& record, const StoredRow&
                           "INSERT INTO teams (id, place, record, sum, bob, upper, middle, lower, point) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
                           "place = excluded.place, record = excluded.record, sum = excluded.sum, bob = excluded.bob, upper = excluded.upper, middle = excluded.middle, "
                           "lower = excluded.lower, point = excluded.point");
-    put.bind(1, row.id);
-    put.bind(2, row.place);
-    put.bind(3, row.text);
-    put.bind(4, row.ownSum());
+    bindRow(put, row);
     int column = 5;
     for (const auto& fly : record.flies.each) {
         if (fly)
@@ -253,30 +272,24 @@ template void putRow(SQLite::Database&, const Day&, const StoredRow&);
 
 std::size_t dropRow(SQLite::Database& database, const std::string& list, const std::string& id) {
     if (id.empty() || !database.tableExists(list)) return 0;
-    SQLite::Statement gone(database, "DELETE FROM " + list + " WHERE " + (list == "book" ? "key" : "id") + " = ?");
+    SQLite::Statement gone(database, "DELETE FROM " + list + " WHERE " + keyColumn(list) + " = ?");
     gone.bind(1, id);
     return static_cast<std::size_t>(gone.exec());
 }
 
 void recount(SQLite::Database& database) {
     const auto count = [&](const std::string& list, const std::vector<StoredRow>& rows) {
-        SQLite::Statement put(database, "UPDATE " + list + " SET sum = ? WHERE " + (list == "book" ? "key" : "id") + " = ?");
-        std::int64_t sums = 0, sequence = 0;
+        SQLite::Statement put(database, "UPDATE " + list + " SET sum = ? WHERE " + keyColumn(list) + " = ?");
+        ListTally tally;
         for (const StoredRow& row : rows) {
-            sums ^= row.ownSum();
-            sequence ^= row.placeSum();
+            tally.came(row);
             if (row.sum) continue;
             put.bind(1, row.rightSum());
             put.bind(2, row.id);
             put.exec();
             put.reset();
         }
-        SQLite::Statement line(database, "INSERT OR REPLACE INTO lists (list, records, sums, sequence) VALUES (?, ?, ?, ?)");
-        line.bind(1, list);
-        line.bind(2, static_cast<std::int64_t>(rows.size()));
-        line.bind(3, sums);
-        line.bind(4, sequence);
-        line.exec();
+        writeTally(database, list, tally);
     };
     count("book", valueRows(database));
     eachList([&](const char* name, auto) { count(name, rowsOf(database, name)); });

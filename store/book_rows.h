@@ -29,6 +29,38 @@ struct StoredRow {
     [[nodiscard]] bool sound() const { return !sum || *sum == rightSum(); }
 };
 
+// What a list comes to, as its own line in `lists` says it: how many records, and the exclusive or of their checksums and
+// of where they stand.
+struct ListTally {
+    std::int64_t records = 0;
+    std::int64_t sums = 0;
+    std::int64_t sequence = 0;
+    [[nodiscard]] bool operator==(const ListTally&) const = default;
+    void came(const StoredRow& row) {
+        ++records;
+        toggle(row);
+    }
+    void went(const StoredRow& row) {
+        --records;
+        toggle(row);
+    }
+    void add(const ListTally& change) {
+        records += change.records;
+        sums ^= change.sums;
+        sequence ^= change.sequence;
+    }
+
+  private:
+    void toggle(const StoredRow& row) {
+        sums ^= row.ownSum();
+        sequence ^= row.placeSum();
+    }
+};
+
+// Nothing where the list has no line any more.
+[[nodiscard]] std::optional<ListTally> writtenTally(SQLite::Database& database, const std::string& list);
+void writeTally(SQLite::Database& database, const std::string& list, const ListTally& tally);
+
 // A value beside the lists ("carried", "schools"), as a row of the list "book".
 [[nodiscard]] StoredRow valueRow(const std::string& key, const std::string& value, const SQLite::Column& sum);
 

@@ -65,21 +65,24 @@ void intoList(const std::string& name, const Rows& rows, std::vector<Record>& li
     }
 }
 
-void sayCounts(const OpenedBench& opened, std::vector<std::string>& said) {
-    for (const SetAside& aside : opened.setAside) said.push_back(aside.line() + ": left out");
+// What goes into the new book, and what is said of it.
+Rescued rescuedAs(OpenedBench found, std::vector<std::string> said) {
+    setAsideUnsound(found);
+    for (const SetAside& aside : found.setAside) said.push_back(aside.line() + ": left out");
     eachList([&](const char* name, auto list) {
-        if (const std::size_t count = (opened.book.*list).size(); count > 0) said.push_back(std::string(name) + ": " + std::to_string(count) + " taken");
+        if (const std::size_t count = (found.book.*list).size(); count > 0) said.push_back(std::string(name) + ": " + std::to_string(count) + " taken");
     });
+    return {std::move(found.book), std::move(said)};
 }
 
 Rescued rescuedFrom(const std::filesystem::path& path, const std::string& bytes) {
-    Rescued rescued;
+    std::vector<std::string> said;
     Rows rows;
     try {
         GuardedDatabase database(path, GuardedDatabase::Mode::readOnly);
-        eachList([&](const char* name, auto) { walk(*database, name, rows, rescued.said); });
+        eachList([&](const char* name, auto) { walk(*database, name, rows, said); });
     } catch (const SQLite::Exception& error) {
-        rescued.said.push_back(path.string() + ": as a database " + inWords(error) + "; its bytes are looked through");
+        said.push_back(path.string() + ": as a database " + inWords(error) + "; its bytes are looked through");
     }
     std::size_t found = 0;
     for (StoredRow& row : rowsInPages(bytes)) {
@@ -88,20 +91,17 @@ Rescued rescuedFrom(const std::filesystem::path& path, const std::string& bytes)
         ++found;
         rows.insert_or_assign({row.list, row.id}, std::move(row));
     }
-    if (found > 0) rescued.said.push_back(std::to_string(found) + " records found in the file's bytes; one that was taken out long ago may be among them");
+    if (found > 0) said.push_back(std::to_string(found) + " records found in the file's bytes; one that was taken out long ago may be among them");
     OpenedBench opened;
-    eachList([&](const char* name, auto list) { intoList(name, rows, opened.book.*list, rescued.said); });
-    setAsideUnsound(opened);
-    sayCounts(opened, rescued.said);
-    rescued.book = std::move(opened.book);
-    return rescued;
+    eachList([&](const char* name, auto list) { intoList(name, rows, opened.book.*list, said); });
+    return rescuedAs(std::move(opened), std::move(said));
 }
 
 Result<Rescued> rescuedFile(const std::string& text) {
     const Result<Json> document = parseJson(text);
     if (!document) return tl::unexpected(document.error());
     if (!document->is_object()) return fail(Place("line 1, column 1"), "expected an object in { }");
-    Rescued rescued;
+    std::vector<std::string> said;
     OpenedBench opened;
     eachList([&]<class Record>(const char* name, std::vector<Record> Book::*list) {
         const auto array = document->find(name);
@@ -114,13 +114,10 @@ Result<Rescued> rescuedFile(const std::string& text) {
             if (spoilt == read.spoilt.end())
                 (opened.book.*list).push_back(std::move(read.records[i]));
             else
-                for (const Fault& fault : spoilt->second) rescued.said.push_back(fault.line() + ": lost");
+                for (const Fault& fault : spoilt->second) said.push_back(fault.line() + ": lost");
         }
     });
-    setAsideUnsound(opened);
-    sayCounts(opened, rescued.said);
-    rescued.book = std::move(opened.book);
-    return rescued;
+    return rescuedAs(std::move(opened), std::move(said));
 }
 
 }  // namespace
