@@ -2,6 +2,7 @@
 // hand: shank 11.7, gape 5.5, wire 0.60.
 #pragma once
 
+#include <filesystem>
 #include <fstream>
 #include <iterator>
 #include <random>
@@ -75,10 +76,11 @@ inline Result<Plan> planOf(std::vector<Part> parts, HookSpec hook = hookSpec()) 
     return planPattern(book, "fly");
 }
 
-inline std::string demoText() {
-    std::ifstream in(MACHAIR_DEMO, std::ios::binary);
+inline std::string contentOf(const std::filesystem::path& path) {
+    std::ifstream in(path, std::ios::binary);
     return {std::istreambuf_iterator<char>(in), {}};
 }
+inline std::string demoText() { return contentOf(MACHAIR_DEMO); }
 inline Book demoBook() { return store::readBench(demoText()).value().book; }
 
 inline double mmOf(Length l) { return l / mm; }

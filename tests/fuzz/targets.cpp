@@ -15,6 +15,7 @@
 #include "store/csv.h"
 #include "store/geojson.h"
 #include "store/recipe.h"
+#include "tests/samples.h"
 #include "units/text.h"
 #include "water/shore.h"
 #include "water/sink.h"
@@ -30,10 +31,7 @@ void must(bool holds) {
 }
 
 const Book& demo() {
-    static const Book book = [] {
-        std::ifstream in(MACHAIR_DEMO, std::ios::binary);
-        return store::readBench(std::string(std::istreambuf_iterator<char>(in), {})).value().book;
-    }();
+    static const Book book = tests::demoBook();
     return book;
 }
 

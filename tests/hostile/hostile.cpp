@@ -19,6 +19,7 @@
 #include "book/edits.h"
 #include "store/bench_book.h"
 #include "store/home.h"
+#include "tests/samples.h"
 
 namespace {
 
@@ -31,10 +32,6 @@ struct Asked {
     [[nodiscard]] int of(const char* name) const { return numbers.contains(name) ? numbers.at(name) : 0; }
 };
 
-Book demo() {
-    std::ifstream in(MACHAIR_DEMO, std::ios::binary);
-    return store::readBench(std::string(std::istreambuf_iterator<char>(in), {})).value().book;
-}
 const std::vector<std::string> kFlies = {"kelp-lantern", "soot-ember", "heather-tinker", "rush-piper"};
 Book withNote(const Book& book, const std::string& fly, int n) { return changePatternField(book, fly, "note", "edit " + std::to_string(n))->after; }
 int noteOf(const Book& book, const std::string& fly) {
@@ -79,7 +76,7 @@ int lastTold(int from) {
 
 int killed(const Asked& asked) {
     const fs::path path = asked.folder / "kill.machair";
-    store::writeBenchBook(path, demo());
+    store::writeBenchBook(path, tests::demoBook());
     std::mt19937 random(static_cast<unsigned>(asked.of("seed")));
     int lost = 0, acknowledged = 0;
     for (int kill = 0; kill < asked.of("kills"); ++kill) {
@@ -103,10 +100,9 @@ int killed(const Asked& asked) {
 
 int corrupted(const Asked& asked) {
     const fs::path path = asked.folder / "whole.machair", hurt = asked.folder / "hurt.machair";
-    const Book book = demo();
+    const Book book = tests::demoBook();
     store::writeBenchBook(path, book);
-    std::ifstream in(path, std::ios::binary);
-    const std::string whole{std::istreambuf_iterator<char>(in), {}};
+    const std::string whole = tests::contentOf(path);
     std::mt19937 random(static_cast<unsigned>(asked.of("seed")));
     int refused = 0, aside = 0, harmless = 0, silent = 0;
     for (int i = 0; i < asked.of("corruptions"); ++i) {
@@ -140,7 +136,7 @@ int corrupted(const Asked& asked) {
 int writers(const Asked& asked, const char* name) {
     const fs::path path = asked.folder / name;
     clear(path);
-    (void)store::writeBook(path, demo());
+    (void)store::writeBook(path, tests::demoBook());
     const int count = std::min<int>(asked.of("writers"), static_cast<int>(kFlies.size())), edits = asked.of("edits");
     std::vector<pid_t> children;
     std::vector<int> told;
@@ -170,7 +166,7 @@ int writers(const Asked& asked, const char* name) {
 // Edits until the disk is full, makes room, and goes on.
 int fullDisk(const Asked& asked) {
     const fs::path path = asked.folder / "full.machair", fill = asked.folder / "fill";
-    store::writeBenchBook(path, demo());
+    store::writeBenchBook(path, tests::demoBook());
     auto home = store::openHome(path, store::Access::readWrite);
     if (!home) return 1;
     Book book = (*home)->read()->book;

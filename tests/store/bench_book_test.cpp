@@ -18,6 +18,7 @@
 #include "store/book_schema.h"
 #include "store/copies.h"
 #include "store/records.h"
+#include "tests/opened_book.h"
 #include "tests/random_book.h"
 #include "tests/temp_folder.h"
 
@@ -28,27 +29,6 @@ using store::Access;
 namespace {
 
 constexpr unsigned kSeed = 20261125;
-
-std::unique_ptr<store::Home> opened(const std::filesystem::path& path, Access access = Access::readWrite) {
-    auto home = store::openHome(path, access);
-    if (!home) FAIL(home.error().front().line());
-    return std::move(*home);
-}
-
-std::string refusal(const std::filesystem::path& path) {
-    const auto home = store::openHome(path, Access::readWrite);
-    if (home) return "opened";
-    return home.error().front().line();
-}
-
-Book withTail(const Book& book, double ratio) {
-    return changeField(book, "kelp-lantern", 0, "length", std::to_string(ratio) + " of the shank")->after;
-}
-
-std::string contentOf(const std::filesystem::path& path) {
-    std::ifstream in(path, std::ios::binary);
-    return {std::istreambuf_iterator<char>(in), {}};
-}
 
 }  // namespace
 

@@ -21,10 +21,6 @@ using namespace machair::store;
 
 namespace {
 
-std::string contentOf(const std::filesystem::path& path) {
-    std::ifstream in(path, std::ios::binary);
-    return {std::istreambuf_iterator<char>(in), {}};
-}
 mode_t modeOf(const std::filesystem::path& path) {
     struct stat status{};
     return ::stat(path.c_str(), &status) == 0 ? status.st_mode & 07777 : 0;

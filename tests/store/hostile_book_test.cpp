@@ -16,7 +16,8 @@
 #include "book/team_edits.h"
 #include "store/bench_book.h"
 #include "store/copies.h"
-#include "tests/random_book.h"
+#include "tests/opened_book.h"
+#include "tests/samples.h"
 #include "tests/temp_folder.h"
 
 using namespace machair;
@@ -27,17 +28,7 @@ namespace {
 
 constexpr unsigned kSeed = 20261127;
 
-std::unique_ptr<store::Home> opened(const std::filesystem::path& path, Access access = Access::readWrite) {
-    auto home = store::openHome(path, access);
-    if (!home) FAIL(home.error().front().line());
-    return std::move(*home);
-}
-std::string refusal(const std::filesystem::path& path) {
-    const auto home = store::openHome(path, Access::readWrite);
-    return home ? "opened" : home.error().front().line();
-}
 void run(const std::filesystem::path& path, const std::string& sql) { SQLite::Database(path.string(), SQLite::OPEN_READWRITE).exec(sql); }
-Book withTail(const Book& book, double ratio) { return changeField(book, "kelp-lantern", 0, "length", std::to_string(ratio) + " of the shank")->after; }
 
 // A book with one edit on it, so that there is a copy of how it was before.
 class Edited {
@@ -53,6 +44,17 @@ class Edited {
     TempFolder folder;
     std::filesystem::path path;
     Book book;
+};
+
+// The same, open, with one more edit acknowledged.
+class OpenEdited : public Edited {
+  public:
+    OpenEdited() : home(opened(path)), after(withTail(book, 0.81)) {
+        (void)home->read();
+        home->keep(book, after, "tail");
+    }
+    std::unique_ptr<store::Home> home;
+    Book after;
 };
 
 }  // namespace
@@ -178,8 +180,7 @@ TEST_CASE("of random corruptions none opens with other content and nothing said"
     std::mt19937 random(kSeed);
     Edited b;
     { auto home = opened(b.path); }  // its log is written back
-    std::ifstream in(b.path, std::ios::binary);
-    const std::string whole{std::istreambuf_iterator<char>(in), {}};
+    const std::string whole = contentOf(b.path);
     int refused = 0, setAside = 0, harmless = 0;
     constexpr int kCorruptions = 150;
     for (int i = 0; i < kCorruptions; ++i) {
@@ -321,40 +322,28 @@ TEST_CASE("a dressing taken out in one window and put on the list in the other i
 }
 
 TEST_CASE("a plain copy of an open book is whole once it is settled") {
-    Edited b;
-    auto home = opened(b.path);
-    (void)home->read();
-    const Book after = withTail(b.book, 0.81);
-    home->keep(b.book, after, "tail");
-    home->settle();
+    OpenEdited b;
+    b.home->settle();
     std::filesystem::copy_file(b.path, b.folder.file("copy.machair"));
-    CHECK(store::readBook(b.folder.file("copy.machair"))->book == after);
+    CHECK(store::readBook(b.folder.file("copy.machair"))->book == b.after);
 }
 
 TEST_CASE("a log that is tidied away while the book is open loses nothing") {
-    Edited b;
-    auto home = opened(b.path);
-    (void)home->read();
-    const Book after = withTail(b.book, 0.81);
-    home->keep(b.book, after, "tail");
+    OpenEdited b;
     for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(b.path.string() + left);
-    const Book more = withTail(after, 0.82);
-    home->keep(after, more, "tail again");
-    home.reset();
+    const Book more = withTail(b.after, 0.82);
+    b.home->keep(b.after, more, "tail again");
+    b.home.reset();
     CHECK(store::readBook(b.path)->book == more);
 }
 
 TEST_CASE("a book renamed while open says so, and what was acknowledged is in it") {
-    Edited b;
-    auto home = opened(b.path);
-    (void)home->read();
-    const Book after = withTail(b.book, 0.81);
-    home->keep(b.book, after, "tail");
+    OpenEdited b;
     const auto elsewhere = b.folder.file("elsewhere.machair");
     std::filesystem::rename(b.path, elsewhere);
-    CHECK_THROWS_WITH(home->keep(after, withTail(after, 0.9), "x"), Catch::Contains("moved while open"));
-    home.reset();
-    CHECK(store::readBook(elsewhere)->book == after);
+    CHECK_THROWS_WITH(b.home->keep(b.after, withTail(b.after, 0.9), "x"), Catch::Contains("moved while open"));
+    b.home.reset();
+    CHECK(store::readBook(elsewhere)->book == b.after);
 }
 
 TEST_CASE("names with signs of their own in URIs work, read-only too, and a log that can't be read along is said") {
