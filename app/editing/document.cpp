@@ -43,6 +43,13 @@ Faults faultsOfChange(const Book& before, const Book& after) {
     return faults;
 }
 
+// Why one book can't become the other; empty where it can.
+Faults whyNot(const Book& before, const Book& after) {
+    if (Faults faults = check(after); !faults.empty()) return faults;
+    if (Faults faults = store::unreadableAgain(before, after); !faults.empty()) return faults;
+    return faultsOfChange(before, after);
+}
+
 }  // namespace
 
 // One step of undo: what it changed, and what was on the bench.
@@ -53,16 +60,17 @@ class BookStep : public QUndoCommand {
         setText(qt(edit.words));
     }
     void redo() override {
-        if (first_) return show(std::exchange(first_, nullptr), patternAfter_, text(), QString());  // made already
-        show(changed(&BookDifference::apply), patternAfter_, text(), QObject::tr("Again: %1").arg(text()));
+        if (first_) return show(std::exchange(first_, nullptr), patternAfter_, text(), QString());  // made and kept already
+        again(&BookDifference::apply, patternAfter_, text(), QObject::tr("Again: %1").arg(text()));
     }
-    void undo() override { show(changed(&BookDifference::takeBack), patternBefore_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
+    void undo() override { again(&BookDifference::takeBack, patternBefore_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
 
   private:
-    [[nodiscard]] Document::Shared changed(void (BookDifference::*way)(Book&) const) const {
-        auto book = std::make_shared<Book>(*document_.book_);
+    void again(void (BookDifference::*way)(Book&) const, const std::string& pattern, const QString& journal, const QString& words) {
+        const auto book = std::make_shared<Book>(*document_.book_);
         (change_.*way)(*book);
-        return book;
+        (void)document_.keep(book, journal);  // where that fails it is said, and kept when it can be
+        show(book, pattern, journal, words);
     }
     void show(Document::Shared book, const std::string& pattern, const QString& journal, const QString& words) {
         document_.pattern_ = pattern;
@@ -164,7 +172,7 @@ void Document::tend() {
     lookElsewhere();
     if (!home_) return;
     try {
-        if (!kept_ && !previewed_) keep(book_, tr("what could not be kept before"));
+        if (!kept_ && !previewed_) (void)keep(book_, tr("what could not be kept before"));
         if (kept_) home_->settle();
     } catch (const store::DiskError& error) {
         emit notKept(QString::fromStdString(error.what()));
@@ -264,9 +272,7 @@ Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
     if (!edit) return edit.error();
     return guarded([&]() -> Faults {
         if (edit->after == *book_) return {};
-        if (Faults faults = check(edit->after); !faults.empty()) return faults;
-        if (Faults faults = store::unreadableAgain(*book_, edit->after); !faults.empty()) return faults;
-        if (Faults faults = faultsOfChange(*book_, edit->after); !faults.empty()) return faults;
+        if (Faults faults = whyNot(*book_, edit->after); !faults.empty()) return faults;
         return pushed(std::move(*edit), pattern_, edited);
     });
 }
@@ -274,9 +280,7 @@ Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
 // Kept first, then shown: what can't be written at all never was.
 Faults Document::pushed(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
-    keep(after, qt(edit.words));
-    if (conflicted_) return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
-    keptAlready_ = true;
+    if (!keep(after, qt(edit.words))) return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
     undo_.push(new BookStep(*this, *book_, after, pattern_, patternAfter, edit, edited));  // the stack owns it
     return {};
 }
@@ -284,9 +288,7 @@ Faults Document::pushed(Edit edit, const std::string& patternAfter, std::optiona
 Faults Document::start(Result<NewDressing> made) {
     if (!made) return made.error();
     return guarded([&]() -> Faults {
-        if (Faults faults = check(made->edit.after); !faults.empty()) return faults;
-        if (Faults faults = store::unreadableAgain(*book_, made->edit.after); !faults.empty()) return faults;
-        if (Faults faults = faultsOfChange(*book_, made->edit.after); !faults.empty()) return faults;
+        if (Faults faults = whyNot(*book_, made->edit.after); !faults.empty()) return faults;
         part_.reset();
         ghost_.reset();
         if (Faults faults = pushed(std::move(made->edit), made->id, std::nullopt); !faults.empty()) return faults;
@@ -348,7 +350,6 @@ void Document::show(Shared book, const QString& journal, const QString& words, s
     if (part_ && (!plan_ || *part_ >= plan_->parts.size())) part_.reset();
     const bool sameFly = before && plan_ && before->pattern.id == plan_->pattern.id;
     if (sameFly && before->hook.spec() != plan_->hook.spec()) ghost_ = before;
-    if (!std::exchange(keptAlready_, false)) keep(book_, journal);
     emit bookChanged();
     tellViews();
     QString moved = sameFly ? qt(sayChange(*before, *plan_, edited)) : QString();
@@ -413,9 +414,8 @@ void Document::dropTeamPreview() {
     emit teamChanged();
 }
 
-void Document::keep(const Shared& book, const QString& words) {
+bool Document::keep(const Shared& book, const QString& words) {
     try {
-        conflicted_ = false;
         home_->keep(*heldAtHome_, *book, words.toStdString());
         heldAtHome_ = book;
         if (!kept_) emit notKept(QString());
@@ -423,15 +423,16 @@ void Document::keep(const Shared& book, const QString& words) {
     } catch (const store::ChangedElsewhere& error) {
         // Nothing of it was acknowledged. Where all before it is kept, the book is simply read again; else what could not be
         // kept so far stays here, to be kept as a copy.
-        conflicted_ = kept_;
-        if (conflicted_)
+        if (kept_) {
             QMetaObject::invokeMethod(this, [this] { readAgain(tr("Somebody else changed that at the same moment: read again. Do it once more")); }, Qt::QueuedConnection);
-        else
-            emit notKept(QString::fromStdString(error.what()));
+            return false;
+        }
+        emit notKept(QString::fromStdString(error.what()));
     } catch (const store::DiskError& error) {
         kept_ = false;
         emit notKept(QString::fromStdString(error.what()));
     }
+    return true;
 }
 
 }  // namespace machair::app

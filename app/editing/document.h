@@ -112,7 +112,8 @@ class Document : public QObject {
     using Shared = std::shared_ptr<const Book>;
     void show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited);
     void replan();
-    void keep(const Shared& book, const QString& words);
+    // False where it met somebody else's edit: nothing of it was made, and the book is read again.
+    [[nodiscard]] bool keep(const Shared& book, const QString& words);
     void tellViews();
     void takeIn(store::OpenedBench opened);
     Faults mend(std::string (store::Home::*work)());
@@ -141,8 +142,6 @@ class Document : public QObject {
     std::optional<Plan> planBeforePreview_;
     QUndoStack undo_;
     bool kept_ = true;
-    bool conflicted_ = false;   // the last edit met somebody else's: it was not made
-    bool keptAlready_ = false;  // the step that is being pushed was kept before it is shown
 };
 
 [[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }

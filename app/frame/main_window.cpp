@@ -94,9 +94,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(&document_, &Document::notKept, this, [this](const QString& why) {
         quiet_->warn(why.isEmpty() ? QString() : tr("Not kept on the disk: %1").arg(why));
     });
-    connect(bar_, &BenchBar::refused, this, [this](const Faults& faults) {
-        quiet_->say(tr("Not done: %1").arg(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy))));
-    });
+    connect(bar_, &BenchBar::refused, &document_, &Document::refuse);
     connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
     connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
     connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
@@ -231,7 +229,6 @@ bool MainWindow::openFile(const QString& path) {
         faults_->show(QFileInfo(path).fileName(), faults);
         return false;
     }
-    if (document_.setAside().empty()) faults_->hide();
     setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).fileName().remove(QStringLiteral(".json")).remove(QStringLiteral(".machair"))));
     QString words = tr("Opened %1: %2 dressings, %3 hooks, %4 materials")
                         .arg(QFileInfo(path).fileName())

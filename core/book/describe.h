@@ -30,6 +30,11 @@ struct Rule {
         rule.label = words;
         return rule;
     }
+    [[nodiscard]] constexpr Rule once() const {
+        Rule rule = *this;
+        rule.past = true;
+        return rule;
+    }
     [[nodiscard]] bool allows(double value) const {
         if (!std::isfinite(value) || value > high || value < low) return false;
         if (whole && value != std::round(value)) return false;
@@ -76,7 +81,6 @@ inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 
 }
 inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
 
-
 [[nodiscard]] constexpr Rule idIn(const char* list, const char* noun) {
     Rule rule;
     rule.noun = noun;
@@ -89,21 +93,9 @@ inline constexpr Rule kPatternId = idIn("patterns", "the id of a dressing");
 inline constexpr Rule kSchoolId = idIn("team_schools", "the id of a school");
 inline constexpr Rule kCardId = idIn("rule_cards", "the id of a rule card");
 // A dressing, team or water that was taken out of the book may still stand in its records: they tell of the past.
-inline constexpr Rule kPatternOnce = [] {
-    Rule rule = kPatternId;
-    rule.past = true;
-    return rule;
-}();
-inline constexpr Rule kTeamOnce = [] {
-    Rule rule = idIn("teams", "the id of a team");
-    rule.past = true;
-    return rule;
-}();
-inline constexpr Rule kWaterOnce = [] {
-    Rule rule = idIn("waters", "the id of a water");
-    rule.past = true;
-    return rule;
-}();
+inline constexpr Rule kPatternOnce = kPatternId.once();
+inline constexpr Rule kTeamOnce = idIn("teams", "the id of a team").once();
+inline constexpr Rule kWaterOnce = idIn("waters", "the id of a water").once();
 
 template <class T, class Record>
 concept Is = std::same_as<std::remove_const_t<T>, Record>;

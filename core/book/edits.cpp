@@ -5,9 +5,9 @@
 #include <functional>
 
 #include "book/describe.h"
-#include "book/part_order.h"
 #include "book/fields.h"
 #include "book/fitting.h"
+#include "book/part_order.h"
 #include "book/schools.h"
 
 namespace machair {
@@ -254,10 +254,7 @@ Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) 
     part.material = usualMaterial(book, kind);
     std::size_t at = 0;
     while (at < changed.parts.size() && rankOf(changed.parts[at].kind) <= rankOf(kind)) ++at;
-    std::vector<std::optional<std::size_t>> from;
-    for (std::size_t i = 0; i < changed.parts.size(); ++i) from.emplace_back(i);
-    from.insert(from.begin() + static_cast<std::ptrdiff_t>(at), std::nullopt);
-    rearrange(edit.after, pattern, from, part);
+    rearrange(edit.after, pattern, orderWithNewAt(changed, at), part);
     followOwnSchools(edit.after, pattern, at);
     return edit;
 }
@@ -278,9 +275,8 @@ Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t 
         });
     }
     if (!faults.empty()) return tl::unexpected(faults);
-    std::vector<std::optional<std::size_t>> from;
-    for (std::size_t i = 0; i < changed.parts.size(); ++i)
-        if (i != part) from.emplace_back(i);
+    PartOrder from = orderOf(changed);
+    from.erase(from.begin() + static_cast<std::ptrdiff_t>(part));
     rearrange(edit.after, pattern, from);
     edit.words = "take the " + titleOf(kind) + " off";
     return edit;
@@ -291,8 +287,7 @@ Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t pa
     if (const auto found = findPart(book, pattern, to); !found) return tl::unexpected(found.error());
     Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
-    std::vector<std::optional<std::size_t>> from;
-    for (std::size_t i = 0; i < changed.parts.size(); ++i) from.emplace_back(i);
+    PartOrder from = orderOf(changed);
     from.erase(from.begin() + static_cast<std::ptrdiff_t>(part));
     from.insert(from.begin() + static_cast<std::ptrdiff_t>(to), part);
     edit.words = "tie the " + titleOf(changed.parts[part].kind) + (to < part ? " earlier" : " later");

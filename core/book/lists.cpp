@@ -50,20 +50,13 @@ BookDifference::BookDifference(const Book& before, const Book& after) {
     if (before.carried != after.carried) carried_ = {before.carried, after.carried};
 }
 
-void BookDifference::apply(Book& book) const {
+void BookDifference::turn(Book& book, bool forth) const {
     eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) {
-        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_)) replace(book.*list, splice.at, splice.was, splice.is);
+        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_))
+            forth ? replace(book.*list, splice.at, splice.was, splice.is) : replace(book.*list, splice.at, splice.is, splice.was);
     });
-    if (schools_) book.schools = schools_->is;
-    if (carried_) book.carried = carried_->is;
-}
-
-void BookDifference::takeBack(Book& book) const {
-    eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) {
-        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_)) replace(book.*list, splice.at, splice.is, splice.was);
-    });
-    if (schools_) book.schools = schools_->was;
-    if (carried_) book.carried = carried_->was;
+    if (schools_) book.schools = forth ? schools_->is : schools_->was;
+    if (carried_) book.carried = forth ? carried_->is : carried_->was;
 }
 
 std::size_t BookDifference::records() const {

@@ -57,8 +57,8 @@ class BookDifference {
     BookDifference(const Book& before, const Book& after);
 
     // `book` was `before`: makes it `after`; and the other way round.
-    void apply(Book& book) const;
-    void takeBack(Book& book) const;
+    void apply(Book& book) const { turn(book, true); }
+    void takeBack(Book& book) const { turn(book, false); }
 
     [[nodiscard]] bool empty() const;
     [[nodiscard]] std::size_t records() const;  // how many it holds, before and after
@@ -73,6 +73,7 @@ class BookDifference {
     struct Changed {
         T was, is;
     };
+    void turn(Book& book, bool forth) const;
     All lists_;
     std::optional<Changed<std::optional<SchoolChoices>>> schools_;
     std::optional<Changed<Carried>> carried_;

@@ -57,7 +57,19 @@ void eachPartRef(Part& part, const std::function<void(PartRef&)>& f) {
     std::visit([&](auto& detail) { describe(visitor, detail); }, part.detail);
 }
 
-void rearrange(Book& book, std::string_view id, const std::vector<std::optional<std::size_t>>& from, const Part& fresh) {
+PartOrder orderOf(const Pattern& pattern) {
+    PartOrder order;
+    for (std::size_t i = 0; i < pattern.parts.size(); ++i) order.emplace_back(i);
+    return order;
+}
+
+PartOrder orderWithNewAt(const Pattern& pattern, std::size_t at) {
+    PartOrder order = orderOf(pattern);
+    order.insert(order.begin() + static_cast<std::ptrdiff_t>(at), std::nullopt);
+    return order;
+}
+
+void rearrange(Book& book, std::string_view id, const PartOrder& from, const Part& fresh) {
     Pattern& pattern = *book.findPattern(id);
     const std::vector<Part> before = std::move(pattern.parts);
     std::vector<std::optional<std::size_t>> to(before.size());

@@ -14,8 +14,12 @@ namespace machair {
 // Calls f with every reference to another part that a part holds.
 void eachPartRef(Part& part, const std::function<void(PartRef&)>& f);
 
-// from[i] is the place where the part that comes to stand at i stood before; nothing for `fresh`, a new one. Parts whose old
-// place is not named go. `pattern` must be of the book.
-void rearrange(Book& book, std::string_view pattern, const std::vector<std::optional<std::size_t>>& from, const Part& fresh = {});
+// [i] is the place where the part that comes to stand at i stood before; nothing for a new one.
+using PartOrder = std::vector<std::optional<std::size_t>>;
+[[nodiscard]] PartOrder orderOf(const Pattern& pattern);                         // as it is
+[[nodiscard]] PartOrder orderWithNewAt(const Pattern& pattern, std::size_t at);  // a new part at a place
+
+// Parts whose old place is not named in `from` go; `fresh` is the new one. `pattern` must be of the book.
+void rearrange(Book& book, std::string_view pattern, const PartOrder& from, const Part& fresh = {});
 
 }  // namespace machair

@@ -115,7 +115,7 @@ class Follow {
     bool collarPlace(CollarPlace place) {
         const auto isWing = [](const Part& p) { return p.kind == PartKind::wing; };
         if (std::ranges::none_of(pattern_.parts, isWing)) return false;
-        std::vector<std::optional<std::size_t>> collars, rest;
+        PartOrder collars, rest;
         for (std::size_t i = 0; i < pattern_.parts.size(); ++i) (std::holds_alternative<CollarPart>(pattern_.parts[i].detail) ? collars : rest).emplace_back(i);
         if (collars.empty()) return false;
         const auto wing = [&](const std::optional<std::size_t>& at) { return isWing(pattern_.parts[*at]); };

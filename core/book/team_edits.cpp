@@ -48,6 +48,11 @@ std::string nameOr(const Book& book, const std::optional<std::string>& pattern) 
     return found ? found->title() : "nothing";
 }
 
+// Whether a fly in the box is this dressing on this hook; on its own where none is named.
+bool isOn(const BoxFly& fly, const Pattern& dressing, const std::optional<std::string>& hook) {
+    return fly.pattern == dressing.id && fly.hook.value_or(dressing.hook) == hook.value_or(dressing.hook);
+}
+
 }  // namespace
 
 Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, Position b) {
@@ -194,7 +199,7 @@ int boxCount(const Book& book, std::string_view pattern, const std::optional<std
     const Pattern* dressing = book.findPattern(pattern);
     int count = 0;
     for (const BoxFly& fly : book.box)
-        if (dressing && fly.pattern == pattern && fly.hook.value_or(dressing->hook) == hook.value_or(dressing->hook)) count += fly.tied.value_or(1);
+        if (dressing && isOn(fly, *dressing, hook)) count += fly.tied.value_or(1);
     return count;
 }
 
@@ -204,7 +209,7 @@ Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied
     constexpr int kMost = 100000;
     if (tied < 0 || tied > kMost) return fail(Place("box"), "expected from 0 to 100000 flies, got " + std::to_string(tied));
     Edit edit{dressing->title() + ": " + std::to_string(tied) + " in the box", book};
-    const auto found = std::ranges::find_if(edit.after.box, [&](const BoxFly& fly) { return fly.pattern == pattern && fly.hook.value_or(dressing->hook) == hook.value_or(dressing->hook); });
+    const auto found = std::ranges::find_if(edit.after.box, [&](const BoxFly& fly) { return isOn(fly, *dressing, hook); });
     if (found != edit.after.box.end()) {
         found->tied = tied;
     } else {

@@ -222,10 +222,8 @@ void tryBedUnderWing(Trials& trials, std::size_t wing) {
     bed.kind = PartKind::underbody;
     bed.detail = UnderbodyPart{sized->bedLayers, at(front), at(fore), {}, {}};
     Edit edit{std::to_string(sized->bedLayers) + (sized->bedLayers == 1 ? " layer" : " layers") + " of thread under the wing", trials.book()};
-    std::vector<std::optional<std::size_t>> from;
-    for (std::size_t i = 0; i < trials.plan().parts.size(); ++i) from.emplace_back(i);
-    from.insert(from.begin() + static_cast<std::ptrdiff_t>(wing), std::nullopt);
-    rearrange(edit.after, trials.plan().pattern.id, from, bed);
+    const Pattern& pattern = trials.plan().pattern;
+    rearrange(edit.after, pattern.id, orderWithNewAt(pattern, wing), bed);
     trials.take("bed", 1, std::move(edit));
 }
 

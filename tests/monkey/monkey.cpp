@@ -6,6 +6,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
+#include <QDir>
 #include <QElapsedTimer>
 #include <QFileDialog>
 #include <QLineEdit>
@@ -277,6 +278,7 @@ int main(int argc, char** argv) {
     loadFace();
     QTemporaryDir folder;
     qputenv("XDG_RUNTIME_DIR", folder.path().toLocal8Bit());  // its devices are its own
+    QDir::setCurrent(folder.path());  // what it saves, it saves there
     const QStringList words = QApplication::arguments();
     Monkey monkey(words.value(1, QStringLiteral("1")).toUInt(), folder.path());
     return monkey.run(words.value(2, QStringLiteral("1")).toDouble());
