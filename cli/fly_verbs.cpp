@@ -15,9 +15,10 @@ int showHook(const Options& options) {
 
 int showPlan(const Options& options) {
     return withBook(options, [&](const Book& book) {
-        const auto plan = planPattern(book, options.pattern);
+        const auto plan = options.size == 0 ? planWhatCan(book, options.pattern) : planOnSize(book, options.pattern, options.size);
         if (!plan) return refuse(plan.error());
-        return print(options, planReport(book, *plan), planText(book, *plan));
+        const int shown = print(options, planReport(book, *plan), planText(book, *plan));
+        return plan->faults.empty() ? shown : refuse(plan->faults);  // the plan of the rest is said all the same
     });
 }
 

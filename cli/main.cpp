@@ -38,7 +38,9 @@ int run(int argc, char** argv) {
         sub->add_option("--celsius", options.celsius, "water temperature, 0 to 40 °C")->check(between(0.0, 40.0));
     };
     verb("hook", "a hook's measures and landmarks", showHook)->add_option("--hook", options.hook, "its id")->required();
-    verb("plan", "a dressing sized to its hook", showPlan)->add_option("--pattern", options.pattern, "its id")->required();
+    CLI::App* planned = verb("plan", "a dressing sized to its hook", showPlan);
+    planned->add_option("--pattern", options.pattern, "its id")->required();
+    planned->add_option("--size", options.size, "on this size of its hook instead")->check(CLI::Range(2, 20));
     CLI::App* sink = verb("sink", "how a fly sinks and how much water it pushes", showSink);
     sink->add_option("--pattern", options.pattern, "its id")->required();
     warmth(sink);

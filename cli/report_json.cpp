@@ -51,10 +51,22 @@ Json partReport(const Plan& plan, std::size_t index) {
         if (!figure.words.empty()) said[figure.key] = figure.words;
         if (figure.tolerance > 0.0) tolerance[figure.key] = figure.tolerance;
     }
+    if (const auto* bead = std::get_if<BeadPlan>(&part.detail)) json["ball"] = bead->ball;
+    if (std::holds_alternative<Impossible>(part.detail)) json["impossible"] = true;
     if (!said.empty()) json["bench_words"] = said;
     if (!tolerance.empty()) json["tolerance"] = tolerance;
     if (!part.drivers.empty()) json["derived_from"] = part.drivers;
+    if (const auto* wing = std::get_if<WingPlan>(&part.detail); wing && !wing->supports.empty()) {
+        json["supports"] = Json::array();
+        for (const WingSupport& support : wing->supports) json["supports"].push_back({{"part", support.part}, {"step_mm", support.step / mm}, {"run_mm", support.run / mm}});
+    }
     return json;
+}
+
+Json takesReport(const Plan& plan) {
+    Json takes = Json::array();
+    for (const RoomShare& share : plan.head.shares) takes.push_back({{"what", share.what}, {"part", share.part}, {"room_mm", share.room / mm}});
+    return takes;
 }
 
 Json needReport(const Need& need) {
@@ -64,6 +76,10 @@ Json needReport(const Need& need) {
     if (need.slip) json["slip_mm"] = *need.slip / mm;
     if (need.stem) json["stem_mm"] = *need.stem / mm;
     if (need.mass) json["mass_mg"] = *need.mass / mg;
+    json["parts"] = need.parts;
+    if (need.feathers) json["feathers"] = *need.feathers;
+    if (need.perSet) json["per_set"] = *need.perSet;
+    if (need.yield) json["yield"] = *need.yield;
     return json;
 }
 
@@ -102,12 +118,17 @@ Json planReport(const Book& book, const Plan& plan) {
     json["head"] = {{"needed_mm", plan.head.needed / mm},
                     {"available_mm", plan.head.available / mm},
                     {"margin_mm", plan.head.margin() / mm},
+                    {"usual_mm", plan.head.usual / mm},
+                    {"takes", takesReport(plan)},
+                    {"crowded", std::string(nameOf(plan.head.crowded))},
+                    {"eye_mm", plan.hook.eyeWidth() / mm},
                     {"margin_eye_widths", plan.head.margin() / plan.hook.eyeWidth()},
                     {"diameter_mm", plan.head.diameter / mm},
                     {"slope_cut_takes_mm", plan.head.slopeCutTakes / mm},
                     {"remedies", remedies}};
     json["thread_mm"] = plan.threadUsed / mm;
     json["length_mm"] = plan.length / mm;
+    json["ends_with"] = plan.endsWith;
     Json bulk = Json::array();
     for (const BulkRow& row : plan.bulk.rows()) bulk.push_back(bulkRow(row));
     json["bulk"] = bulk;
@@ -115,8 +136,16 @@ Json planReport(const Book& book, const Plan& plan) {
     for (const Need& need : plan.needs) needs.push_back(needReport(need));
     json["needs"] = needs;
     Json warnings = Json::array();
-    for (const Fault& warning : plan.warnings) warnings.push_back(warning.line());
+    for (const Warning& warning : plan.warnings) {
+        Json row = {{"part", warning.part ? static_cast<int>(*warning.part) : -1}, {"concern", std::string(nameOf(warning.concern))}, {"severity", std::string(nameOf(warning.severity))},
+                    {"over", warning.over}, {"words", warning.what}, {"mend", warning.remedy}};
+        if (!warning.key.empty()) row["key"] = warning.key;
+        if (!warning.unit.empty()) row["unit"] = warning.unit;
+        warnings.push_back(std::move(row));
+    }
     json["warnings"] = warnings;
+    json["faults"] = Json::array();
+    for (const Fault& fault : plan.faults) json["faults"].push_back({{"place", fault.place.text()}, {"words", fault.what}});
     Json mends = Json::array();
     for (std::size_t i = 0; i < plan.warnings.size(); ++i)
         for (const Mend& mend : mendsOf(book, plan, plan.warnings[i]))
@@ -127,7 +156,7 @@ Json planReport(const Book& book, const Plan& plan) {
 }
 
 Json sinkReportJson(const SinkReport& report) {
-    return {{"mass_mg", report.mass / mg},
+    Json json = {{"mass_mg", report.mass / mg},
             {"submerged_mN", report.submerged / millinewton},
             {"sink_m_s", report.sinkRate / metrePerSecond},
             {"sink_low_m_s", (1.0 - kSinkUncertainty) * (report.sinkRate / metrePerSecond)},
@@ -135,7 +164,10 @@ Json sinkReportJson(const SinkReport& report) {
             {"presence_mN", report.presence / millinewton},
             {"silhouette_mm2", report.silhouette / mm2},
             {"floats", report.floats},
+            {"just_under", report.justUnder},
             {"drivers", report.drivers}};
+    if (report.film) json["film_mN"] = *report.film / millinewton;
+    return json;
 }
 
 Json checksReport(const std::vector<TeamCheck>& list) {

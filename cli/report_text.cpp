@@ -45,7 +45,7 @@ std::string planText(const Book& book, const Plan& plan) {
             formatLength(plan.head.available, LengthUnit::millimetres, 2) + " there\n";
     text += "  thread: " + formatNumber(plan.threadUsed / mm, 0) + " mm; whole fly " + formatLength(plan.length) + "\n";
     for (const Warning& warning : plan.warnings) {
-        text += "  mind: " + warning.what + (warning.remedy.empty() ? "" : " (" + warning.remedy + ")") + "\n";
+        text += std::string(warning.severity == Severity::warning ? "  mind: " : "  note: ") + warning.what + (warning.remedy.empty() ? "" : " (" + warning.remedy + ")") + "\n";
         for (const Mend& mend : mendsOf(book, plan, warning)) text += "    mend: " + mend.words(warning) + "\n";
     }
     return text;

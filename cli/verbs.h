@@ -25,6 +25,7 @@ struct Options {
     std::vector<std::string> include;
     std::vector<std::string> avoid;
     int flies = 1;
+    int size = 0;          // of hook, to plan on; 0 the dressing's own
     double celsius = kUsualCelsius;
     double wind = 0.0;     // m/s
     double fetch = 0.0;    // m

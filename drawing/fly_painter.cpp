@@ -13,7 +13,10 @@ void paintLayer(QPainter& painter, const Scene& scene, const View& view, Layer l
         case Layer::hook: paintHook(canvas, scene.hook); break;
         case Layer::tail: paintTails(canvas, scene); break;
         case Layer::body: paintBodies(canvas, scene); break;
-        case Layer::bindings: paintBindings(canvas, scene); break;
+        case Layer::bindings:
+            paintBindings(canvas, scene);
+            paintBeads(canvas, scene);
+            break;
         case Layer::nearPalmer: paintNearPalmer(canvas, scene); break;
         case Layer::underWing: paintUnderWing(canvas, scene); break;
         case Layer::wing: paintWings(canvas, scene); break;
@@ -92,8 +95,8 @@ bool sameLayer(const Scene& a, const Scene& b, Layer layer) {
         case Layer::farFibres: return a.hackles == b.hackles && a.bodies == b.bodies && a.wings == b.wings;
         case Layer::hook: return a.hook == b.hook;
         case Layer::tail: return a.tails == b.tails;
-        case Layer::body: return a.bodies == b.bodies && a.beads == b.beads && a.hook.wire == b.hook.wire;
-        case Layer::bindings: return a.ribs == b.ribs && a.bed == b.bed && a.hackles == b.hackles && a.bodies == b.bodies;
+        case Layer::body: return a.bodies == b.bodies && a.hook.wire == b.hook.wire;
+        case Layer::bindings: return a.ribs == b.ribs && a.bed == b.bed && a.beads == b.beads && a.hackles == b.hackles && a.bodies == b.bodies;
         case Layer::nearPalmer:
         case Layer::underWing:
         case Layer::nearCollar: return a.hackles == b.hackles && a.wings.size() == b.wings.size();

@@ -70,6 +70,7 @@ void paintHook(Canvas& canvas, const HookScene& hook);
 void paintFarFibres(Canvas& canvas, const Scene& scene);
 void paintTails(Canvas& canvas, const Scene& scene);
 void paintBodies(Canvas& canvas, const Scene& scene);
+void paintBeads(Canvas& canvas, const Scene& scene);  // over what is bound against them
 void paintBindings(Canvas& canvas, const Scene& scene);
 void paintNearPalmer(Canvas& canvas, const Scene& scene);
 void paintUnderWing(Canvas& canvas, const Scene& scene);

@@ -1,6 +1,7 @@
 // Bodies: drawing.md section 7.
 #include <cmath>
 #include <numbers>
+#include <tuple>
 
 #include "drawing/paint.h"
 
@@ -158,7 +159,8 @@ Lab flueColour(const Lab& base, double angle, double gloss, Random& random) {
     const double at = hue * 3.0;
     const auto i = std::min<std::size_t>(2, static_cast<std::size_t>(at));
     const Lab iridescent = mix(run[i], run[i + 1], at - static_cast<double>(i));
-    return mix(iridescent, base, 0.20);
+    constexpr double kOwn = 0.70;  // of its own dye: only bronze herl is all sheen
+    return mix(iridescent, base, kOwn);
 }
 
 void paintHerl(Canvas& canvas, const Axis& axis, const BodyScene& body, bool behind) {
@@ -220,7 +222,7 @@ void paintTouching(Canvas& canvas, const Axis& axis, const BodyScene& body) {
     paintWinding(canvas, axis, winding);
 }
 
-// A polished ball with its hole: dark at the rim, the lamp and a bounce from below in it.
+// A polished ball: dark at the rim, the lamp and a bounce from below in it. Its hole is hidden by what is bound against it.
 void paintBead(Canvas& canvas, const Axis& axis, const BeadScene& bead) {
     const Axis::Frame f = axis.frame(bead.station);
     const QPointF centre = canvas.at(f.at);
@@ -251,16 +253,110 @@ void paintBead(Canvas& canvas, const Axis& axis, const BeadScene& bead) {
     lamp.setColorAt(0.35, colourOf(ramp.tones[4], 0.55));
     lamp.setColorAt(1.0, colourOf(ramp.tones[4], 0.0));
     canvas.fill(ball(0.9), QBrush(lamp));
-    // The mouths of the hole at both ends, seen edge-on.
-    for (const double side : {-1.0, 1.0}) {
-        QPolygonF mouth;
-        constexpr int kSteps = 24;
-        for (int i = 0; i < kSteps; ++i) {
-            const double angle = 2.0 * kPi * i / kSteps;
-            mouth << centre + r * QPointF(side * 0.93 + 0.07 * std::cos(angle), 0.34 * std::sin(angle));
-        }
-        canvas.fill(mouth, ramp.tones[0], 0.85);
+}
+
+// Chenille: a lobe each turn, its pile standing off all round.
+void paintChenille(Canvas& canvas, const Axis& axis, const BodyScene& body) {
+    Random random(body.seed);
+    const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
+    const double pitch = (body.end - body.front) / turns;
+    const auto lobed = [&](double s) {
+        const double phase = std::clamp((s - body.front) / pitch, 0.0, static_cast<double>(turns));
+        constexpr double kScallop = 0.08;  // of the radius, between two turns
+        const double ends = std::min({1.0, (s - body.front) / (0.5 * pitch) + 0.55, (body.end - s) / (0.5 * pitch) + 0.55});
+        return body.radius(s) * (0.86 - kScallop * std::abs(std::cos(kPi * phase))) * ends;
+    };
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, 1.0, -1.0, lobed), shade(body.colour, -0.18));
+    constexpr double kPerArea = 190.0;  // pile fibres a mm² of profile
+    const double area = 2.0 * (body.end - body.front) * body.radius(0.5 * (body.front + body.end));
+    const int n = static_cast<int>(kPerArea * area * furShare(canvas));
+    for (int i = 0; i < n; ++i) {
+        const double s = random.uniform(body.front, body.end), angle = random.uniform(-0.04 * kPi, 1.04 * kPi);
+        const double lean = random.normal(0.30), turned = random.normal(0.30), reach = random.uniform(0.16, 0.30), width = random.uniform(0.022, 0.036);
+        const double tone = random.normal(0.05);
+        if (canvas.skips(width)) continue;
+        const Axis::Frame f = axis.frame(s);
+        const Vec3 outward = std::cos(angle) * f.up + Vec3{0.0, 0.0, std::sin(angle)};
+        const Vec3 round = -std::sin(angle) * f.up + Vec3{0.0, 0.0, std::cos(angle)};
+        const double r = lobed(s);
+        const Vec3 from = f.at + (0.80 * r) * outward, to = from + (reach * body.radius(s)) * unit(outward + lean * f.rear + turned * round);
+        const double between = std::abs(std::cos(kPi * (s - body.front) / pitch));
+        canvas.line(from, 0.5 * (from + to), shade(body.colour, -0.14 - 0.06 * between + tone), 0.9, width);
+        canvas.line(0.5 * (from + to), to, shade(body.colour, -0.08 + 0.22 * std::max(0.0, dot(outward, kLamp)) - 0.05 * between + tone), 0.9, 0.8 * width);
     }
+    canvas.next();
+}
+
+// Clear tube: glossy half-rounds with light through their lower third.
+void paintTube(Canvas& canvas, const Axis& axis, const BodyScene& body) {
+    const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
+    const double pitch = (body.end - body.front) / turns;
+    const auto beaded = [&](double s) { return body.radius(s) * (1.0 - 0.07 * std::abs(std::cos(kPi * (s - body.front) / pitch))); };
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, 1.0, -1.0, beaded), shade(body.colour, -0.08));
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, -0.25, -0.85, beaded), shade(body.colour, 0.08), 0.7);
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, 1.0, 0.72, beaded), shade(body.colour, -0.20), 0.5);
+    for (int i = 0; i < turns; ++i) {
+        const double front = body.front + i * pitch, slope = body.hand * pitch / kPi;
+        const auto on = [&](double s, double angle) { return axis.on(std::clamp(s - slope * (angle / kPi - 0.5), body.front, body.end), beaded(s), angle); };
+        for (const auto& [share, from, to, tone, alpha, width] :
+             {std::tuple{0.02, 0.05, 0.95, -0.26, 0.55, 0.05}, std::tuple{0.35, 0.18, 0.36, 0.34, 0.85, 0.12}, std::tuple{0.42, 0.14, 0.42, 0.20, 0.5, 0.20}}) {
+            constexpr int kSteps = 6;
+            Vec3 before = on(front + share * pitch, from * kPi);
+            for (int k = 1; k <= kSteps; ++k) {
+                const Vec3 p = on(front + share * pitch, std::lerp(from, to, static_cast<double>(k) / kSteps) * kPi);
+                canvas.line(before, p, shade(body.colour, tone), alpha, width * std::min(1.0, pitch));
+                before = p;
+            }
+        }
+    }
+    canvas.next();
+}
+
+// Stripped quill: each turn pale with its rear third dark, the edge between them crisp.
+void paintQuill(Canvas& canvas, const Axis& axis, const BodyScene& body) {
+    Random random(body.seed);
+    const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
+    const double pitch = (body.end - body.front) / turns;
+    const auto radius = [&](double s) { return body.radius(s); };
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, 1.0, -1.0, radius), shade(body.colour, 0.10));
+    const double slope = body.hand * pitch;
+    for (int i = 0; i < turns; ++i) {
+        const double end = body.front + (i + 1) * pitch, from = end - random.uniform(0.28, 0.38) * pitch;
+        QPolygonF dark;
+        constexpr int kSteps = 10;
+        const auto on = [&](double s, double angle) { return canvas.at(axis.on(std::clamp(s - slope * (angle / (2.0 * kPi) - 0.25), body.front, body.end), body.radius(s), angle)); };
+        for (int k = 0; k <= kSteps; ++k) dark << on(from, kPi * k / kSteps);
+        for (int k = kSteps; k >= 0; --k) dark << on(end, kPi * k / kSteps);
+        canvas.fill(dark, shade(body.colour, -0.30));
+    }
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, -0.35, -1.0, radius), toLab({0.06, 0.05, 0.05}), 0.20);
+    canvas.fill(bandOutline(canvas, axis, body.front, body.end, 0.62, 0.42, radius), toLab({1.0, 0.97, 0.92}), 0.34);
+}
+
+// Wound fibres: a ribbon of strands with hairlines between them and a dark line between turns.
+void paintRibbon(Canvas& canvas, const Axis& axis, const BodyScene& body) {
+    const auto radius = [&](double s) { return body.radius(s); };
+    paintThreaded(canvas, {axis, body.front, body.end, std::max(0.09, 0.25 * body.pitch), body.hand, body.colour, body.seed}, radius, 0.45, 0.35);
+    const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
+    const double pitch = (body.end - body.front) / turns;
+    Random random(body.seed);
+    for (int i = 1; i < turns; ++i) {
+        const double s0 = body.front + i * pitch;
+        Vec3 before = axis.on(std::min(s0 + 0.25 * body.hand * pitch, body.end), body.radius(s0), 0.0);
+        constexpr int kSteps = 8;
+        for (int k = 1; k <= kSteps; ++k) {
+            const double angle = kPi * k / kSteps, s = std::clamp(s0 - body.hand * pitch * (angle / (2.0 * kPi) - 0.25), body.front, body.end);
+            const Vec3 p = axis.on(s, body.radius(s), angle);
+            canvas.line(before, p, shade(body.colour, -0.24), 0.75, 0.06);
+            before = p;
+        }
+        for (int k = 0; k < 10; ++k) {  // the flue along one edge
+            const double angle = random.uniform(0.02, 0.98) * kPi, s = std::clamp(s0 - body.hand * pitch * (angle / (2.0 * kPi) - 0.25), body.front, body.end);
+            const Vec3 p = axis.on(s, body.radius(s), angle), out = axis.on(s + 0.05, body.radius(s) + 0.10, angle);
+            canvas.line(p, out, shade(body.colour, 0.04), 0.5, 0.022);
+        }
+    }
+    canvas.next();
 }
 
 }  // namespace
@@ -281,6 +377,10 @@ void paintBodies(Canvas& canvas, const Scene& scene) {
                 break;
             }
             case Surface::herl: paintHerl(canvas, scene.axis, body, false); break;
+            case Surface::chenille: paintChenille(canvas, scene.axis, body); break;
+            case Surface::tube: paintTube(canvas, scene.axis, body); break;
+            case Surface::quill: paintQuill(canvas, scene.axis, body); break;
+            case Surface::fibres: paintRibbon(canvas, scene.axis, body); break;
             case Surface::wire:
             case Surface::tinsel: paintTouching(canvas, scene.axis, body); break;
             case Surface::thread:
@@ -299,6 +399,9 @@ void paintBodies(Canvas& canvas, const Scene& scene) {
             }
         }
     }
+}
+
+void paintBeads(Canvas& canvas, const Scene& scene) {
     for (const BeadScene& bead : scene.beads) paintBead(canvas, scene.axis, bead);
 }
 

@@ -120,7 +120,7 @@ void paintFibre(Canvas& canvas, const Fibre& fibre, const FibreLook& look, const
         Lab colour = along(look, t);
         if (look.marked) colour = mix(colour, look.mark, marks.at(t * fibre.length));
         colour = placed(canvas, shade(colour, fibreTone(tangent, fibre.tone)), far);
-        const double width = fibre.width * (1.0 - 0.9 * std::pow(t, 1.15));
+        const double width = fibre.width * (1.0 - fibre.taper * std::pow(t, 1.15));
         const double slim = barbules ? (look.marked ? 0.80 : 0.62) : 1.0;  // the barbules make up the rest of what is seen
         canvas.line(before, p, colour, far.alpha * std::lerp(look.alphaRoot, look.alphaTip, t),
                     std::max(widthFloor, slim * width));

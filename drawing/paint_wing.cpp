@@ -234,17 +234,15 @@ class SlipWing {
         return outline;
     }
     void sheet() {
-        // Each barb at the tip edge stands a little proud of its neighbour; in one place the slip has parted.
+        // One clean slant: the barbs lie edge to edge, no more than a hair proud of each other.
         QPolygonF outline;
         constexpr int kSteps = 26;
         const int barbs = std::max(8, static_cast<int>(wing_.depth * 3.2));
-        const double parted = random_.uniform(0.35, 0.7);
         for (int i = 0; i <= kSteps; ++i) outline << canvas_.at(at(reach(1.0) * i / kSteps, 1.0));
         for (int b = barbs; b-- > 0;) {
             const double v = (b + 0.5) / barbs;
-            const double proud = random_.uniform(0.02, 0.10) / wing_.length;
-            const double split = std::abs(v - parted) < 0.6 / barbs ? -0.05 : 0.0;
-            outline << canvas_.at(at(reach(v) + proud + split, v + 0.3 / barbs)) << canvas_.at(at(reach(v) + split, v - 0.4 / barbs));
+            const double proud = random_.uniform(-0.012, 0.012) / wing_.length;
+            outline << canvas_.at(at(reach(v) + proud, v));
         }
         for (int i = kSteps; i >= 0; --i) outline << canvas_.at(at(reach(0.0) * i / kSteps, 0.0));
         QLinearGradient gradient(canvas_.at(at(0.0, 0.5)), canvas_.at(at(1.0, 0.5)));

@@ -10,7 +10,6 @@ std::string SetAside::line() const {
     return text;
 }
 
-Result<OpenedBench> readBench(std::string_view text) { return readBench(text, Checking::plansToo); }
 
 Result<OpenedBench> readBenchFile(const std::filesystem::path& path) {
     const Result<std::string> text = readWhole(path, kLargestBenchFile);

@@ -104,7 +104,7 @@ Result<OpenedBench> readValues(SQLite::Database& database) {
         if (row.id == "schools") text += ", \"schools\": " + row.text;
         if (row.id == "carried" && !parsed->empty()) text += ", " + row.text.substr(1, row.text.size() - 2);  // without its braces
     }
-    Result<OpenedBench> opened = readBench(text + "}", Checking::records);
+    Result<OpenedBench> opened = readBench(text + "}");
     if (!opened) {  // whole as text, but not what a book may carry: left alone, and the rest works
         for (const StoredRow& row : rows) aside.push_back({"book", row.id, 0, opened.error()});
         opened = OpenedBench{};

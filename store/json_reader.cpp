@@ -106,6 +106,18 @@ void JsonReader::read(const Json& json, const Trail& place, std::variant<WholeBo
         expected(place, "all, or a body section from 0", json);
 }
 
+void JsonReader::read(const Json& json, const Trail& place, Full& out, const Rule& rule) {
+    if (json.is_number()) {
+        double worth = 0.0;
+        read(json, place, worth, rule);
+        out = worth;
+        return;
+    }
+    const auto wanted = json.is_string() ? fromName<FullnessSchool>(json.get<std::string>()) : std::nullopt;
+    if (!wanted) return expected(place, rule.noun, json);
+    out = *wanted;
+}
+
 void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, const Rule&) {
     constexpr const char* kForms = R"(a length ({"mm": …}, {"ratio": …, "of": …}, {"to": …} or {"bars": …}))";
     if (!json.is_object()) return expected(place, kForms, json);

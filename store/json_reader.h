@@ -53,6 +53,7 @@ class JsonReader {
     void read(const Json& json, const Trail& place, AnyLandmark& out, const Rule& rule);
     void read(const Json& json, const Trail& place, LengthSpec& out, const Rule& rule);
     void read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, Full& out, const Rule& rule);
 
     template <int L, int M, int T>
     void read(const Json& json, const Trail& place, Quantity<L, M, T>& out, const Rule& rule) {

@@ -66,6 +66,10 @@ Json toJson(const PartRef& ref, const Rule&) {
 Json toJson(const AnyLandmark& landmark, const Rule&) {
     return std::visit([](auto l) { return Json(std::string(nameOf(l))); }, landmark);
 }
+Json toJson(const Full& full, const Rule&) {
+    if (const auto* worth = std::get_if<double>(&full)) return *worth;
+    return std::string(nameOf(std::get<FullnessSchool>(full)));
+}
 Json toJson(const std::variant<WholeBody, std::size_t>& along, const Rule&) {
     if (const auto* index = std::get_if<std::size_t>(&along)) return *index;
     return "all";

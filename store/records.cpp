@@ -11,7 +11,7 @@
 
 namespace machair::store {
 
-Result<OpenedBench> readBench(std::string_view text, Checking checking) {
+Result<OpenedBench> readBench(std::string_view text) {
     Result<Json> parsed = parseJson(text);
     if (!parsed) return tl::unexpected(parsed.error());
     Json& document = *parsed;
@@ -38,7 +38,7 @@ Result<OpenedBench> readBench(std::string_view text, Checking checking) {
     OpenedBench opened;
     reader.read(document, Trail(), opened.book, {});
     if (!reader.faults.empty()) return tl::unexpected(reader.faults);
-    Faults faults = checking == Checking::plansToo ? checkWithPlans(opened.book) : check(opened.book);
+    Faults faults = checkToRead(opened.book);
     if (!faults.empty()) return tl::unexpected(faults);
     opened.warnings = std::move(reader.warnings);
     return opened;

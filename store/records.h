@@ -28,8 +28,4 @@ struct ReadRecords {
 template <class Record>
 [[nodiscard]] ReadRecords<Record> readRecords(std::string_view list, std::span<const std::string> texts);
 
-// How far a book is checked when it is read.
-enum class Checking { records, plansToo };
-[[nodiscard]] Result<OpenedBench> readBench(std::string_view text, Checking checking);
-
 }  // namespace machair::store

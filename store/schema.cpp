@@ -59,6 +59,8 @@ struct SchemaOf {
             return reference("part_reference");
         else if constexpr (std::is_same_v<T, AnyLandmark>)
             return reference("landmark");
+        else if constexpr (std::is_same_v<T, Full>)
+            return {{"anyOf", {{{"enum", {"sparse", "standard", "full", "bushy"}}}, {{"type", "number"}, {"exclusiveMinimum", 0}, {"maximum", 20}}}}};
         else if constexpr (std::is_same_v<T, std::variant<WholeBody, std::size_t>>)
             return {{"anyOf", {{{"enum", {"all"}}}, {{"type", "integer"}, {"minimum", 0}}}}};
         else if constexpr (std::is_same_v<T, Material>)

@@ -28,6 +28,18 @@ std::set<std::string_view> changedIds(const std::vector<Record>& before, const s
     return changed;
 }
 
+// What can't be tied of a dressing as it is written.
+Faults faultsOf(const Book& book, const std::string& pattern) {
+    const auto planned = planWhatCan(book, pattern);
+    return planned ? planned->faults : planned.error();
+}
+
+// Those that weren't there before: a book that was opened with some can still be edited, and mended one by one.
+Faults fresh(const Faults& before, Faults after) {
+    std::erase_if(after, [&](const Fault& fault) { return std::ranges::find(before, fault) != before.end(); });
+    return after;
+}
+
 // Faults of the dressings that an edit touched: their own record, their hook or what they are tied from.
 Faults faultsOfChange(const Book& before, const Book& after) {
     const auto patterns = changedIds(before.patterns, after.patterns);
@@ -38,14 +50,16 @@ Faults faultsOfChange(const Book& before, const Book& after) {
         const bool touched = before.schools != after.schools || patterns.contains(pattern.id) || hooks.contains(pattern.hook) || materials.contains(pattern.thread) ||
                              std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material && materials.contains(*p.material); });
         if (!touched) continue;
-        if (const auto planned = planPattern(after, pattern.id); !planned) append(faults, planned.error());
+        Faults now = faultsOf(after, pattern.id);
+        if (!now.empty()) append(faults, before.findPattern(pattern.id) ? fresh(faultsOf(before, pattern.id), std::move(now)) : now);
     }
     return faults;
 }
 
 // Why one book can't become the other; empty where it can.
 Faults whyNot(const Book& before, const Book& after) {
-    if (Faults faults = check(after); !faults.empty()) return faults;
+    if (Faults faults = check(after); !faults.empty())
+        if (faults = fresh(check(before), std::move(faults)); !faults.empty()) return faults;
     if (Faults faults = store::unreadableAgain(before, after); !faults.empty()) return faults;
     return faultsOfChange(before, after);
 }
@@ -307,8 +321,8 @@ void Document::compareWith(const std::string& id) {
 
 void Document::preview(const Result<Edit>& edit) {
     if (!edit) return refuse(edit.error());
-    auto planned = planPattern(edit->after, pattern_);
-    if (!planned) return;
+    auto planned = planWhatCan(edit->after, pattern_);
+    if (!planned || planned->faults.size() > plan_->faults.size()) return;
     if (!previewed_) planBeforePreview_ = plan_;
     previewed_ = *edit;
     plan_ = std::move(*planned);
@@ -364,7 +378,7 @@ void Document::replan() {
     plan_.reset();
     report_.reset();
     if (!book_) return;
-    if (auto planned = planPattern(*book_, pattern_)) plan_ = std::move(*planned);
+    if (auto planned = planWhatCan(*book_, pattern_)) plan_ = std::move(*planned);
     if (team())
         if (auto weighed = weighTeam(*book_, team_, setting())) report_ = std::move(*weighed);
     teamPreviewed_ = false;

@@ -103,12 +103,15 @@ void PartRow::refresh(const std::vector<CheckItem>& measured) {
     QString because;
     for (const std::string& driver : part.drivers) because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);
     setToolTip(because.isEmpty() ? QString() : tr("From:\n%1").arg(because));
-    QStringList warnings;
-    for (const Warning& fault : plan->warnings)
-        if (warningIsHere(*plan, fault, part_))
-            warnings << qt(fault.what + (fault.remedy.empty() ? "" : " — " + fault.remedy));
-    warning_->setText(warnings.isEmpty() ? QString() : QStringLiteral("! ") + warnings.join(QStringLiteral("\n! ")));
-    warning_->setVisible(!warnings.isEmpty());
+    // What can't be tied first, then what a tier would change, then what is only worth knowing.
+    QStringList lines;
+    const auto line = [&lines](const QString& mark, const Fault& fault) { lines << mark + qt(fault.what + (fault.remedy.empty() ? "" : " — " + fault.remedy)); };
+    for (const Fault& fault : plan->faults)
+        if (fault.place.text().starts_with(part.place.text() + ".")) line(QStringLiteral("✗ "), fault);
+    for (const Warning& warning : plan->warnings)
+        if (warningIsHere(*plan, warning, part_)) line(warning.severity == Severity::warning ? QStringLiteral("! ") : QStringLiteral("· "), warning);
+    warning_->setText(lines.join(QLatin1Char('\n')));
+    warning_->setVisible(!lines.isEmpty());
     if (isOpen()) fillEditor();
 }
 

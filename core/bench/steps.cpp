@@ -69,6 +69,7 @@ class Steps {
 
     void part(std::size_t i) { std::visit([&](const auto& detail) { tie(i, detail); }, at(i).detail); }
 
+    void tie(std::size_t, const Impossible&) {}
     void tie(std::size_t i, const TagPlan& tag) {
         TyingStep& step = add(static_cast<int>(i), "wind", madeOf(i), plan_.bodyEnd);
         step.number = number(tag.turns);
@@ -195,7 +196,7 @@ class Steps {
         TyingStep& step = add(static_cast<int>(i), "wind", madeOf(i), std::max(at(i).station - h.width, kBehindEye));
         step.number = number(h.turns);
         step.unit = "turns";
-        step.detail = number(h.fibres, 0) + " fibres, " + std::string(nameOf(classOf(h.fullness)));
+        step.detail = number(h.fibres, 0) + " fibres, " + std::string(nameOf(classOf(h.worth)));
         step.winding = "over and away from you, each turn ahead of the last";
         step.look = "even all round; stroke every turn back before the next";
         step.wrong = "fibres trapped under the next turn, or no room left at the eye";
@@ -210,9 +211,10 @@ class Steps {
         step.detail = slips ? (wing.layers > 1 ? "a slip of " + millimetres(wing.slip) + " mm folded in " + std::to_string(wing.layers) : "slips of " + millimetres(wing.slip) + " mm") + ", " + millimetres(wing.depth) + " mm deep"
                             : number(wing.count.value_or(1.0), 0) + " of them";
         step.face = slips ? "good sides out" : "";
-        if (wing.bedLayers > 0) step.detail += "; first " + std::to_string(wing.bedLayers) + " layers of thread to level the bed";
+        if (wing.rampTurns > 0) step.detail += "; first " + std::to_string(wing.rampTurns) + " turns of thread sloping up to what is behind it";
         step.locks = "a pinch and a soft loop, drawn straight down";
-        step.look = "central, low over the body: " + number(wing.lift.inDegrees(), 0) + "° of lift";
+        step.look = wing.seat == Seat::stated && wing.lift > 45_deg ? "central, at " + number(wing.lift.inDegrees(), 0) + "° to the shank"
+                                                                    : "central, low over the body: " + number(wing.lift.inDegrees(), 0) + "° of lift";
         step.wrong = "it rolls to the far side, or cocks up: undo, level the bed, pinch again";
         close(static_cast<int>(i));
     }

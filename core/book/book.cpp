@@ -32,7 +32,7 @@ void checkIds(const Records& records, const char* list, Faults& faults) {
 }
 
 // Every id that has to be there is: one fault for each that isn't.
-void checkReferences(const Book& book, Faults& faults) {
+void checkReferences(const Book& book, bool dressingsToo, Faults& faults) {
     std::unordered_map<std::string_view, Ids> known;
     const auto idsOf = [&](std::string_view wanted) -> const Ids& {
         const auto [there, fresh] = known.try_emplace(wanted);
@@ -44,6 +44,7 @@ void checkReferences(const Book& book, Faults& faults) {
         return there->second;
     };
     eachReference(book, [&](const Reference& reference) {
+        if (!dressingsToo && reference.list == std::string_view("patterns")) return;  // it opens, marked as what can't be tied
         if (reference.past || idsOf(reference.to).contains(reference.id)) return;
         faults.push_back({reference.place(), "expected " + std::string(reference.noun) + ", got \"" + std::string(reference.id) + "\"", ""});
     });
@@ -122,18 +123,6 @@ class RefCheck {
     Faults& faults_;
 };
 
-// What the parts of a kind can be tied with; a part of another kind would have no meaning there.
-bool canBe(PartKind part, MaterialKind material) {
-    switch (part) {
-        case PartKind::thread: return material == MaterialKind::thread;
-        case PartKind::bead: return material == MaterialKind::bead;
-        case PartKind::palmer:
-        case PartKind::collar:
-        case PartKind::throat: return material == MaterialKind::hackle;
-        default: return true;
-    }
-}
-
 // A feather's own measures against each other.
 void checkFeather(const VaneFeather& feather, const Place& place, Faults& faults) {
     if (feather.barbs.size() != 3)
@@ -191,21 +180,37 @@ void checkDates(const Book& book, Faults& faults) {
     for (std::size_t i = 0; i < book.days.size(); ++i) checkDate(book.days[i].date, [i] { return Place("days").at(i).key("date"); }, faults);
 }
 
-void checkPattern(const Book& book, const Pattern& pattern, const Place& place, Faults& faults) {
-    if (const auto* thread = book.findMaterial(pattern.thread); thread && thread->kind != MaterialKind::thread)
-        faults.push_back({place.key("thread"), "expected a thread, got a " + std::string(nameOf(thread->kind)), ""});
+void checkParts(const Pattern& pattern, const Place& place, Faults& faults) {
     RefCheck refs(pattern, faults);
-    for (std::size_t k = 0; k < pattern.parts.size(); ++k) {
-        const Part& part = pattern.parts[k];
-        const Place partPlace = place.key("parts").at(k);
-        refs.part(part, partPlace);
-        if (!part.material) continue;
-        if (const auto* material = book.findMaterial(*part.material); material && !canBe(part.kind, material->kind))
-            faults.push_back({partPlace.key("material"), "expected something that makes a " + std::string(nameOf(part.kind)) + ", got a " + std::string(nameOf(material->kind)), ""});
-    }
+    for (std::size_t k = 0; k < pattern.parts.size(); ++k) refs.part(pattern.parts[k], place.key("parts").at(k));
 }
 
 }  // namespace
+
+bool canBeMadeOf(PartKind part, MaterialKind material) {
+    switch (part) {
+        case PartKind::thread: return material == MaterialKind::thread;
+        case PartKind::bead: return material == MaterialKind::bead;
+        case PartKind::palmer: return material == MaterialKind::hackle;
+        case PartKind::collar:
+        case PartKind::throat: return canBeWound(material);
+        default: return true;
+    }
+}
+
+Density packedDensity(const Material& fur, const Book& book) {
+    const auto* traits = std::get_if<DubbingTraits>(&fur.traits);
+    if (!traits) return packedDensity(DubbingTraits{});
+    if (traits->packed || traits->blend.empty()) return packedDensity(*traits);
+    double parts = 0.0, volume = 0.0;
+    for (const BlendPart& part : traits->blend) {
+        const Material* of = book.findMaterial(part.material);
+        const auto* own = of ? std::get_if<DubbingTraits>(&of->traits) : nullptr;
+        parts += part.parts;
+        volume += part.parts / (packedDensity(own ? *own : DubbingTraits{}) / mgPerMm3);  // a blend of blends by its texture
+    }
+    return volume > 0.0 ? parts / volume * mgPerMm3 : packedDensity(*traits);
+}
 
 bool isDate(std::string_view text) {
     if (text.size() != 10 || text[4] != '-' || text[7] != '-') return false;
@@ -271,17 +276,26 @@ std::size_t Book::indexOfPattern(std::string_view id) const {
     return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
 }
 
-Faults check(const Book& book) {
+namespace {
+
+Faults checkRecords(const Book& book, bool dressingsToo) {
     Faults faults;
     eachList([&](const char* name, auto list) { checkIds(book.*list, name, faults); });
-    checkReferences(book, faults);
+    checkReferences(book, dressingsToo, faults);
     for (std::size_t i = 0; i < book.hooks.size(); ++i)
         if (const auto hook = makeHook(book.hooks[i], Place("hooks").at(i)); !hook) append(faults, hook.error());
-    for (std::size_t i = 0; i < book.patterns.size(); ++i) checkPattern(book, book.patterns[i], Place("patterns").at(i), faults);
+    if (dressingsToo)
+        for (std::size_t i = 0; i < book.patterns.size(); ++i) checkParts(book.patterns[i], Place("patterns").at(i), faults);
     checkTeams(book, faults);
     checkFeathers(book, faults);
     checkDates(book, faults);
     return faults;
 }
+
+}  // namespace
+
+Faults check(const Book& book) { return checkRecords(book, true); }
+
+Faults checkToRead(const Book& book) { return checkRecords(book, false); }
 
 }  // namespace machair

@@ -54,5 +54,13 @@ struct Book {
 // dressings that are named but missing, teams without a fly, parts referred to that the dressing hasn't, and hooks
 // that contradict themselves. Empty for a sound book.
 [[nodiscard]] Faults check(const Book& book);
+// The same less what only keeps a dressing from being tied: a book with such a one is read, and it is marked.
+[[nodiscard]] Faults checkToRead(const Book& book);
+
+// Of fur as it lies on the hook: its own where it was measured, of a blend the mean by parts of weight, else its texture's.
+[[nodiscard]] Density packedDensity(const Material& fur, const Book& book);
+
+// What a part of a kind can be made of; a part of anything else would have no meaning there.
+[[nodiscard]] bool canBeMadeOf(PartKind part, MaterialKind material);
 
 }  // namespace machair

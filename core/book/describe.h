@@ -54,6 +54,8 @@ inline constexpr Rule kCount{1.0, 500.0, false, "a whole number from 1 to 500", 
 inline constexpr Rule kFew{1.0, 64.0, false, "a whole number from 1 to 64", 1.0, true};
 inline constexpr Rule kFewOrNone{0.0, 64.0, false, "a whole number from 0 to 64", 1.0, true};
 inline constexpr Rule kPasses{1.0, 2.0, false, "1 or 2 passes", 1.0, true};
+inline constexpr Rule kTagPasses{1.0, 8.0, false, "1 to 8 passes", 1.0, true};
+inline constexpr Rule kFeathers{1.0, 4.0, false, "1 to 4 feathers", 1.0, true};
 inline constexpr Rule kSides{1.0, 2.0, false, "1 or 2 sides", 1.0, true};
 inline constexpr Rule kShare{0.0, 0.95, false, "a share from 0 to 0.95"};
 inline constexpr Rule kFraction{0.0, 10.0, true, "a fraction over 0 and at most 10"};
@@ -79,6 +81,7 @@ inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 
 [[nodiscard]] inline bool isColour(std::string_view text) {
     return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
 }
+inline constexpr Rule kFull{0.0, 20.0, true, "sparse, standard, full, bushy, or a number of usual collars over 0 and at most 20"};
 inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
 
 [[nodiscard]] constexpr Rule idIn(const char* list, const char* noun) {
@@ -121,6 +124,7 @@ void describe(V& v, T& h) {
     v("heavy", h.heavier, kSteps);
     v("barb", h.barb, kPlain.says("barb"));
     v("eye", h.eye);
+    v("finish", h.finish);
     v("measured", h.measured);
     v("note", h.note);
     v.rest(h.carried);
@@ -184,6 +188,7 @@ void describe(V& v, T& t) {
     v("fibre_shortest_mm", t.fibreShortest, kLength.says("shortest fibre, mm"));
     v("fibre_longest_mm", t.fibreLongest, kLength.says("longest fibre, mm"));
     v("usable_stem_mm", t.usableStem, kLength.says("usable stem, mm"));
+    v("usual_turns", t.usualTurns, kTurns.says("usual turns of a collar"));
 }
 template <class V, Is<VaneTraits> T>
 void describe(V& v, T& t) {
@@ -203,7 +208,9 @@ template <class V, Is<PlumeTraits> T>
 void describe(V& v, T& t) {
     v("fibre_mm", t.fibre, kLength.says("barb thickness, mm"));
     v("fibre_length_mm", t.fibreLength, kLength);
-    v("fibres", t.fibres, kFibres);
+    v("fibres", t.fibres, kFibres.says("barbs of one feather"));
+    v("shaft_mm", t.shaft, kLength.says("shaft, mm"));
+    v("down", t.down);
 }
 template <class V, Is<HairTraits> T>
 void describe(V& v, T& t) {
@@ -235,6 +242,7 @@ void describe(V& v, T& m) {
     v("marking", m.marking);
     v.byKind(m.kind, m.traits, traitsFor);
     v("measured", m.measured);
+    v("pack", m.pack, kPositive.says("sold together"));
     v("note", m.note);
     v.rest(m.carried);
 }
@@ -251,7 +259,7 @@ template <class V, Is<TagPart> T>
 void describe(V& v, T& p) {
     v("length", p.length);
     v("turns", p.turns, kTurns);
-    v("passes", p.passes, kPasses);
+    v("passes", p.passes, kTagPasses);
     v("protect", p.protect);
 }
 template <class V, Is<TailPart> T>
@@ -303,14 +311,16 @@ void describe(V& v, T& p) {
     v("length", p.length);
     v("shoulder_turns", p.shoulderTurns, kTurnsOrNone.says("turns at the shoulder"));
     v("open_turns", p.openTurns, kTurns.says("open turns"));
-    v("feathers", p.feathers, kPasses);
+    v("feathers", p.feathers, kFeathers);
     v("wound", p.wound);
+    v("direction", p.direction);
     v("along", p.along);
 }
 template <class V, Is<CollarPart> T>
 void describe(V& v, T& p) {
     v("length", p.length);
     v("turns", p.turns, kTurns);
+    v("full", p.full, kFull);
     v("fullness", p.fullness, kPositive.says("fullness, fibres a mm of gape"));
     v("tie_in", p.tieIn, kPlain.says("tied in by"));
     v("angle", p.angle, kPlain.says("fibres stand"));
@@ -327,6 +337,7 @@ void describe(V& v, T& p) {
     v("folds", p.folds);
     v("width", p.width, kPlain.says("slip width"));
     v("position", p.position);
+    v("round", p.round, kPlain.says("barbs round"));
     v("count", p.count, kFibres.says("plumes, hairs or tips"));
     v("cut", p.cut);
     v("angle_deg", p.angle, kDegrees.says("angle, degrees"));
@@ -361,6 +372,7 @@ void describe(V& v, T& p) {
 template <class V, Is<Part> T>
 void describe(V& v, T& p) {
     v("part", p.kind);
+    v("id", p.id);
     v("material", p.material, kMaterialId);
     v("from", p.from);
     v("station", p.station);
@@ -398,6 +410,9 @@ void describe(V& v, T& p) {
     v("thread", p.thread, kMaterialId);
     v("max_length_mm", p.maxLength, kLength.says("no longer than, mm"));
     v("buoyancy_mN", p.buoyancyMillinewton, kBuoyancy.says("buoyancy, mN"));
+    v("treated", p.treated);
+    v("style", p.style);
+    v("presentation", p.presentation);
     v("schools", p.schools);
     v("varied_from", p.variedFrom, kPatternOnce.says("varied from"));
     v("varied_why", p.variedWhy, kPlain.says("varied why"));

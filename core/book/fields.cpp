@@ -54,6 +54,10 @@ struct Show {
     static Field make(int v) { return {{}, {}, FieldKind::number, std::to_string(v), {}}; }
     static Field make(double v) { return {{}, {}, FieldKind::number, formatExact(v), {}}; }
     static Field make(bool v) { return {{}, {}, FieldKind::choice, v ? "yes" : "no", {"yes", "no"}}; }
+    static Field make(const Full& v) {
+        const auto* worth = std::get_if<double>(&v);
+        return {{}, {}, FieldKind::text, worth ? formatExact(*worth) : std::string(nameOf(std::get<FullnessSchool>(v))), {}};
+    }
     static Field make(const std::variant<WholeBody, std::size_t>& v) {
         const auto* section = std::get_if<std::size_t>(&v);
         return {{}, {}, FieldKind::number, section ? std::to_string(*section) : "all", {}};
@@ -136,6 +140,15 @@ class Read {
     Faults into(bool& v) const {
         if (text_ != "yes" && text_ != "no") return wrong("yes or no");
         v = text_ == "yes";
+        return {};
+    }
+    Faults into(Full& v) const {
+        if (const auto wanted = fromName<FullnessSchool>(text_))
+            v = *wanted;
+        else if (const auto worth = parseNumber(text_); worth && rule_.allows(*worth))
+            v = *worth;
+        else
+            return wrong(rule_.noun);
         return {};
     }
     Faults into(std::variant<WholeBody, std::size_t>& v) const {

@@ -1,6 +1,7 @@
 // The material of a book that a part is tied from when nothing is said.
 #pragma once
 
+#include <cmath>
 #include <optional>
 #include <string>
 #include <vector>
@@ -23,6 +24,19 @@ namespace machair {
         if (other) return other->id;
     }
     return std::nullopt;
+}
+
+// Id of the bead of a book that suits a hook of this size best; nothing where none does (models.md section 7: usual are 0.42
+// to 0.80 of the nominal gape).
+[[nodiscard]] inline std::optional<std::string> beadFitting(const Book& book, int size) {
+    constexpr double kSmall = 0.42, kLarge = 0.80, kUsual = 0.60;
+    const Material* best = nullptr;
+    const auto share = [size](const Material& m) { return beadDiameter(m, size) / nominalGape(size); };
+    for (const Material& m : book.materials) {
+        if (m.kind != MaterialKind::bead || share(m) < kSmall || share(m) > kLarge) continue;
+        if (!best || std::abs(share(m) - kUsual) < std::abs(share(*best) - kUsual)) best = &m;
+    }
+    return best ? std::optional(best->id) : std::nullopt;
 }
 
 }  // namespace machair

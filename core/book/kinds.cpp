@@ -1,6 +1,7 @@
 #include "book/kinds.h"
 
 #include <algorithm>
+#include <cmath>
 
 #include "book/fitting.h"
 #include "book/schools.h"
@@ -37,14 +38,14 @@ std::string idOf(const Book& book, const std::string& name) {
 
 class Maker {
   public:
-    explicit Maker(const Book& book) : book_(book) {}
+    Maker(const Book& book, int size) : book_(book), size_(size) {}
 
     template <class Detail>
     Detail& add(PartKind kind, Detail detail, std::initializer_list<MaterialKind> madeOf = {}) {
         Part part;
         part.kind = kind;
         part.detail = std::move(detail);
-        part.material = firstFitting(book_, madeOf, kind == PartKind::palmer);
+        part.material = kind == PartKind::bead ? beadFitting(book_, size_) : firstFitting(book_, madeOf, kind == PartKind::palmer);
         parts.push_back(std::move(part));
         return std::get<Detail>(parts.back().detail);
     }
@@ -52,17 +53,10 @@ class Maker {
 
   private:
     const Book& book_;
+    int size_;  // of the hook
 };
 
 StationSpec shareBack(double share) { return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}}; }
-
-UnderbodyPart wingBed(int layers) {
-    UnderbodyPart bed;
-    bed.layers = layers;
-    bed.end = shareBack(0.21);
-    bed.front = shareBack(0.08);
-    return bed;
-}
 
 BodyPart taperedBody(double rear, double front) {
     BodyPart body;
@@ -85,88 +79,168 @@ RibPart counterRib(double turns) {
     return rib;
 }
 
-CollarPart collarOf(double turns, LengthSpec length) {
+CollarPart collarTo(LengthSpec length) {
     CollarPart collar;
-    collar.turns = exactly(turns);
     collar.length = std::move(length);
     return collar;
 }
+CollarPart collarOf(double turns, LengthSpec length) {
+    CollarPart collar = collarTo(std::move(length));
+    collar.turns = exactly(turns);
+    return collar;
+}
 
-std::vector<Part> partsOf(const Book& book, FlyKind kind) {
+WingPart wingOf(WingStyle style, LengthSpec length) {
+    WingPart wing;
+    wing.style = style;
+    wing.length = std::move(length);
+    return wing;
+}
+LengthSpec ofTail(double fraction) { return {Reach{PartRef{PartKind::tail}, fraction, {}, {}}, {}}; }
+LengthSpec past(Landmark landmark, LengthSpec by) { return {Reach{AnyLandmark(landmark), {}, Held<LengthSpec>(std::move(by)), {}}, {}}; }
+
+// Counts, turns and diameters that a tier would leave to the hook are left unwritten: they step with it.
+std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
     using M = MaterialKind;
-    Maker make(book);
+    Maker make(book, size);
+    const auto tail = [&](double share, std::initializer_list<MaterialKind> of) {
+        TailPart written;
+        written.length = ratioOf(share, Yardstick::shank);
+        return &make.add(PartKind::tail, written, of);
+    };
+    const auto rib = [&](std::initializer_list<MaterialKind> of) { make.add(PartKind::rib, RibPart{}, of); };
+    const auto body = [&](double rear, double front, std::initializer_list<MaterialKind> of) { make.add(PartKind::body, taperedBody(rear, front), of); };
+    const auto collar = [&](LengthSpec length) -> CollarPart& { return make.add(PartKind::collar, collarTo(std::move(length)), {M::hackle}); };
     switch (kind) {
-        case FlyKind::palmeredBob: {
-            make.add(PartKind::tail, tailOf(0.8, 12), {M::tippet, M::fibres, M::hair});
-            make.add(PartKind::rib, counterRib(6), {M::oval, M::wire});
-            make.add(PartKind::body, taperedBody(0.24, 0.37), {M::dubbing});
-            PalmerPart palmer;
-            palmer.shoulderTurns = exactly(3);
-            palmer.openTurns = exactly(5);
-            make.add(PartKind::palmer, palmer, {M::hackle});
-            make.add(PartKind::collar, collarOf(2, ratioOf(1.1, Yardstick::gape)), {M::hackle});
+        case FlyKind::palmeredBob:
+            tail(0.8, {M::tippet, M::fibres, M::hair});
+            rib({M::oval, M::wire});
+            body(0.24, 0.37, {M::dubbing});
+            make.add(PartKind::palmer, PalmerPart{ratioOf(1.0, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
+            collar(ratioOf(1.1, Yardstick::gape));
             break;
-        }
         case FlyKind::wingedWet: {
-            make.add(PartKind::tail, tailOf(0.75, 10), {M::fibres, M::hair});
-            make.add(PartKind::rib, counterRib(5), {M::tinsel, M::oval});
-            make.add(PartKind::underbody, wingBed(6));
-            make.add(PartKind::body, taperedBody(0.22, 0.27), {M::dubbing, M::floss});
-            WingPart wing;
-            wing.length = {Reach{PartRef{PartKind::tail}, 0.55, {}, {}}, {}};
-            wing.depth = ratioOf(0.48, Yardstick::gape);
-            make.add(PartKind::wing, wing, {M::flank});
-            make.add(PartKind::collar, collarOf(2, reachTo(Landmark::point)), {M::hackle});
+            tail(0.75, {M::fibres, M::hair});
+            rib({M::oval, M::wire});
+            body(0.22, 0.28, {M::dubbing, M::floss});
+            make.add(PartKind::wing, wingOf(WingStyle::rolled, ofTail(0.55)), {M::flank}).depth = ratioOf(0.45, Yardstick::gape);
+            collar(reachTo(Landmark::point));
             break;
         }
         case FlyKind::spider: {
-            BodyPart silk = taperedBody(0.18, 0.22);
+            BodyPart silk;
             silk.method = BodyMethod::thread;
+            silk.end = StationSpec{Landmark::point, {}, {}, {}};
             make.add(PartKind::body, silk);
-            BodyPart herl = taperedBody(0.24, 0.24);
+            BodyPart herl;
             herl.strands = exactly(1);
             make.add(PartKind::thorax, herl, {M::herl, M::dubbing});
-            make.add(PartKind::collar, collarOf(1.5, {Reach{AnyLandmark(Landmark::point), {}, Held<LengthSpec>(ratioOf(0.1, Yardstick::gape)), {}}, {}}), {M::hackle});
+            collar(past(Landmark::point, ratioOf(0.1, Yardstick::gape))).full = FullnessSchool::sparse;
             break;
         }
         case FlyKind::cloakedLochFly: {
-            make.add(PartKind::tail, tailOf(0.7, 10), {M::fibres, M::tippet});
-            make.add(PartKind::rib, counterRib(5), {M::oval, M::wire});
-            make.add(PartKind::underbody, wingBed(6));
-            make.add(PartKind::body, taperedBody(0.22, 0.27), {M::dubbing});
-            WingPart under;
-            under.style = WingStyle::plume;
-            under.position = WingPosition::under;
-            under.count = exactly(20);
-            under.length = reachTo(Landmark::bend);
-            make.add(PartKind::wing, under, {M::plume, M::hair});
-            WingPart cloak;
-            cloak.style = WingStyle::cloak;
-            cloak.width = ratioOf(0.5, Yardstick::gape);
-            cloak.length = {Reach{PartRef{PartKind::tail}, 0.5, {}, {}}, {}};
-            make.add(PartKind::wing, cloak, {M::flank, M::quill});
-            make.add(PartKind::collar, collarOf(2, reachTo(Landmark::point)), {M::hackle});
+            tail(0.7, {M::fibres, M::tippet});
+            rib({M::oval, M::wire});
+            body(0.22, 0.30, {M::dubbing});
+            make.add(PartKind::wing, wingOf(WingStyle::cloak, reachTo(Landmark::bend)), {M::flank, M::quill}).position = WingPosition::under;
+            make.add(PartKind::wing, wingOf(WingStyle::cloak, past(Landmark::bend, ratioOf(0.1, Yardstick::shank))), {M::flank, M::quill});
+            collar(reachTo(Landmark::point));
             break;
         }
         case FlyKind::filmEmerger: {
-            make.add(PartKind::rib, counterRib(5), {M::wire});
-            make.add(PartKind::body, taperedBody(0.22, 0.28), {M::dubbing});
-            WingPart wing;
-            wing.style = WingStyle::plume;
-            wing.count = exactly(20);
-            wing.angle = Angle::degrees(40.0);
-            wing.length = ratioOf(0.8, Yardstick::shank);
-            make.add(PartKind::wing, wing, {M::plume, M::hair});
-            CollarPart& collar = make.add(PartKind::collar, collarOf(2, ratioOf(1.3, Yardstick::gape)), {M::hackle});
-            collar.angle = FibreStand::upright;
+            rib({M::wire});
+            body(0.22, 0.28, {M::dubbing});
+            make.add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.8, Yardstick::shank)), {M::plume, M::hair}).angle = Angle::degrees(40.0);
+            collar(ratioOf(1.3, Yardstick::gape)).angle = FibreStand::upright;
             break;
         }
-        case FlyKind::beadSoftHackle: {
+        case FlyKind::beadSoftHackle:
             make.add(PartKind::bead, BeadPart{}, {M::bead});
-            make.add(PartKind::rib, counterRib(5), {M::wire});
-            make.add(PartKind::body, taperedBody(0.22, 0.28), {M::floss, M::dubbing});
-            make.add(PartKind::thorax, BodyPart{}, {M::dubbing});
-            make.add(PartKind::collar, collarOf(1.5, reachTo(Landmark::barb)), {M::hackle});
+            rib({M::wire});
+            body(0.22, 0.28, {M::dubbing, M::floss});
+            collar(reachTo(Landmark::barb)).full = FullnessSchool::sparse;
+            break;
+        case FlyKind::hairWing:
+            tail(0.6, {M::tippet, M::fibres});
+            rib({M::oval, M::wire, M::tinsel});
+            make.add(PartKind::body, BodyPart{}, {M::floss, M::dubbing});
+            make.add(PartKind::throat, collarTo(ratioOf(1.05, Yardstick::gape)), {M::hackle});
+            make.add(PartKind::wing, wingOf(WingStyle::hair, reachTo(Landmark::rearmost)), {M::hair});
+            break;
+        case FlyKind::uprightWing: {
+            WingPart& wing = make.add(PartKind::wing, wingOf(WingStyle::upright, ratioOf(0.85, Yardstick::shank)), {M::quill, M::flank});
+            wing.angle = Angle::degrees(85.0);
+            wing.width = ratioOf(0.75, Yardstick::gape);
+            make.parts.back().station = shareBack(0.29);
+            tail(0.9, {M::fibres, M::hair});
+            BodyPart fur;
+            fur.method = BodyMethod::level;
+            fur.front = shareBack(0.37);
+            make.add(PartKind::body, fur, {M::dubbing});
+            CollarPart hackle = collarOf(2.0, ratioOf(1.4, Yardstick::gape));
+            hackle.angle = FibreStand::upright;
+            make.add(PartKind::collar, hackle, {M::hackle});
+            make.parts.back().station = shareBack(0.34);
+            make.add(PartKind::collar, hackle);
+            make.parts.back().from = PartRef{PartKind::collar};
+            make.parts.back().station = shareBack(0.24);
+            break;
+        }
+        case FlyKind::plumeEmerger:
+            rib({M::wire});
+            body(0.24, 0.32, {M::dubbing});
+            make.add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.85, Yardstick::shank)), {M::plume});
+            collar(reachTo(Landmark::point)).full = FullnessSchool::sparse;
+            break;
+        case FlyKind::fibreSpider: {
+            TailPart tips;
+            tips.length = ratioOf(0.9, Yardstick::gape);
+            // More strands on a larger hook, for they come no longer.
+            const Count strands = exactly(std::max(4.0, std::round(4.0 * (nominalGape(size) / nominalGape(14)))));
+            tips.fibres = strands;
+            make.add(PartKind::tail, tips, {M::fibres, M::herl});
+            rib({M::wire});
+            BodyPart wound;
+            wound.method = BodyMethod::fibres;
+            wound.strands = strands;
+            wound.held = Grip::pliers;
+            make.add(PartKind::body, wound);
+            make.parts.back().from = PartRef{PartKind::tail};
+            collar(reachTo(Landmark::point)).full = FullnessSchool::sparse;
+            break;
+        }
+        case FlyKind::tagAndPalmer:
+            make.add(PartKind::tag, TagPart{}, {M::tinsel, M::floss});
+            tail(0.65, {M::tippet, M::fibres});
+            rib({M::oval, M::wire});
+            body(0.24, 0.36, {M::dubbing});
+            make.add(PartKind::palmer, PalmerPart{ratioOf(1.0, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
+            collar(reachTo(Landmark::point));
+            break;
+        case FlyKind::beadedLure: {
+            make.add(PartKind::bead, BeadPart{}, {M::bead});
+            TailPart soft;
+            soft.length = ratioOf(1.4, Yardstick::shank);
+            soft.style = TailStyle::plume;
+            make.add(PartKind::tail, soft, {M::plume});
+            rib({M::wire});
+            BodyPart pile;
+            pile.end = StationSpec{Landmark::bend, {}, {}, {}};
+            make.add(PartKind::body, pile, {M::chenille, M::dubbing});
+            make.add(PartKind::palmer, PalmerPart{ratioOf(1.1, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
+            break;
+        }
+        case FlyKind::mayfly: {
+            TailPart tails;
+            tails.length = ratioOf(2.0, Yardstick::shank);
+            tails.fibres = exactly(3);
+            make.add(PartKind::tail, tails, {M::fibres, M::herl});
+            rib({M::wire});
+            body(0.20, 0.30, {M::dubbing});
+            CollarPart& hackle = collar(ratioOf(1.2, Yardstick::gape));
+            hackle.angle = FibreStand::upright;
+            hackle.tieIn = TieIn::butt;
+            hackle.until = StationSpec{Landmark::eye, {}, ratioOf(0.6, Yardstick::eyeWidth), {}};
             break;
         }
     }
@@ -176,11 +250,18 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind) {
 
 TeamRole roleOf(FlyKind kind) {
     switch (kind) {
-        case FlyKind::palmeredBob: return TeamRole::bob;
+        case FlyKind::palmeredBob:
+        case FlyKind::tagAndPalmer: return TeamRole::bob;
         case FlyKind::wingedWet:
+        case FlyKind::hairWing:
         case FlyKind::cloakedLochFly: return TeamRole::middle;
         case FlyKind::spider:
+        case FlyKind::fibreSpider:
+        case FlyKind::beadedLure:
         case FlyKind::beadSoftHackle: return TeamRole::point;
+        case FlyKind::uprightWing:
+        case FlyKind::plumeEmerger:
+        case FlyKind::mayfly:
         case FlyKind::filmEmerger: return TeamRole::any;
     }
     throw BrokenContract("unknown kind of fly");
@@ -209,7 +290,7 @@ Result<NewDressing> startFromKind(const Book& book, FlyKind kind, std::string_vi
     pattern.id = made.id = idOf(book, *pattern.name);
     pattern.role = roleOf(kind);
     pattern.hook = hook;
-    pattern.parts = partsOf(book, kind);
+    pattern.parts = partsOf(book, kind, book.findHook(hook)->size);
     made.edit.words = "start a " + std::string(nameOf(kind));
     after.patterns.push_back(std::move(pattern));
     followOwnSchools(after, made.id);
@@ -255,7 +336,6 @@ Pattern sampleOf(const Material& material, std::string_view hook, std::string_vi
             WingPart wing;
             wing.style = material.kind == M::hair ? WingStyle::hair : WingStyle::plume;
             wing.angle = Angle::degrees(8.0);
-            wing.count = exactly(30);
             add(PartKind::body, silk, false);
             add(PartKind::wing, wing, true);
             break;

@@ -7,12 +7,17 @@
 
 namespace machair {
 
-enum class FlyKind { palmeredBob, wingedWet, spider, cloakedLochFly, filmEmerger, beadSoftHackle };
+enum class FlyKind {
+    palmeredBob, wingedWet, spider, cloakedLochFly, filmEmerger, beadSoftHackle, hairWing, uprightWing, plumeEmerger, fibreSpider, tagAndPalmer, beadedLure, mayfly
+};
 template <>
 struct Names<FlyKind> {
-    static constexpr std::array entries = {NameOf{FlyKind::palmeredBob, "palmered bob"}, NameOf{FlyKind::wingedWet, "winged wet"},
-                                           NameOf{FlyKind::spider, "spider"}, NameOf{FlyKind::cloakedLochFly, "cloaked loch fly"},
-                                           NameOf{FlyKind::filmEmerger, "film emerger"}, NameOf{FlyKind::beadSoftHackle, "bead soft hackle"}};
+    static constexpr std::array entries = {
+        NameOf{FlyKind::palmeredBob, "palmered bob"}, NameOf{FlyKind::wingedWet, "winged wet"}, NameOf{FlyKind::spider, "spider"},
+        NameOf{FlyKind::cloakedLochFly, "cloaked loch fly"}, NameOf{FlyKind::filmEmerger, "film emerger"}, NameOf{FlyKind::beadSoftHackle, "bead soft hackle"},
+        NameOf{FlyKind::hairWing, "hair wing"}, NameOf{FlyKind::uprightWing, "upright quill wing"}, NameOf{FlyKind::plumeEmerger, "plume-winged emerger"},
+        NameOf{FlyKind::fibreSpider, "fibre-bodied spider"}, NameOf{FlyKind::tagAndPalmer, "tag and palmer"}, NameOf{FlyKind::beadedLure, "beaded lure"},
+        NameOf{FlyKind::mayfly, "mayfly"}};
 };
 
 struct NewDressing {

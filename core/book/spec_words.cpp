@@ -34,7 +34,8 @@ constexpr std::array kFlyLandmarks = {
 constexpr std::array kShares = {
     Word{"as long as", 1.0}, Word{"half of", 0.5}, Word{"half", 0.5}, Word{"twice", 2.0},
     Word{"two thirds of", 2.0 / 3.0}, Word{"a third of", 1.0 / 3.0}, Word{"three quarters of", 0.75},
-    Word{"a quarter of", 0.25}, Word{"one and a half times", 1.5}, Word{"one and a quarter times", 1.25}};
+    Word{"a quarter of", 0.25}, Word{"one and a half times", 1.5}, Word{"one and a quarter times", 1.25},
+    Word{"four fifths of", 0.8}, Word{"an eighth of", 0.125}, Word{"two and a half times", 2.5}, Word{"three times", 3.0}};
 
 template <class Value, std::size_t N>
 std::optional<Value> valueOf(const std::array<Word<Value>, N>& words, std::string_view text) {
@@ -208,6 +209,22 @@ std::string writeSpec(const LengthSpec& spec) {
         std::string operator()(const Bars& b) const { return std::to_string(b.count) + (b.count == 1 ? " bar" : " bars"); }
     };
     return std::visit(Write{}, spec.value);
+}
+
+std::string saySpec(const LengthSpec& spec) {
+    constexpr double kNamed = 1e-3;  // of the share
+    const auto named = [](double share) -> std::string {
+        for (const auto& word : kShares)
+            if (std::abs(word.value - share) <= kNamed * share) return std::string(word.text);
+        return numberText(share) + " of";
+    };
+    if (const auto* ratio = std::get_if<Ratio>(&spec.value)) {
+        const auto* yardstick = std::get_if<Yardstick>(&ratio->of);
+        return named(ratio->ratio) + " the " + (yardstick ? std::string(wordOf(kYardsticks, *yardstick)) : partName(std::get<PartRef>(ratio->of)));
+    }
+    if (const auto* reach = std::get_if<Reach>(&spec.value); reach && reach->fraction && !reach->past && !reach->shortBy)
+        if (const auto* part = std::get_if<PartRef>(&reach->to)) return "to " + named(*reach->fraction) + " the " + partName(*part);
+    return writeSpec(spec);
 }
 
 std::string writeSpec(const StationSpec& spec) {

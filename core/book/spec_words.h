@@ -14,6 +14,9 @@ namespace machair {
 
 [[nodiscard]] std::string writeSpec(const LengthSpec& spec);
 [[nodiscard]] std::string writeSpec(const StationSpec& spec);
+// The same as a tier says it, with the shares that have names: "two thirds of the gape", "to half of the tail". Read back by
+// readSpec to within a thousandth of the share.
+[[nodiscard]] std::string saySpec(const LengthSpec& spec);
 
 // Reads what writeSpec writes and what tiers say beside it: "as long as the shank", "two thirds of the gape", "11.7",
 // "15/32 in", "to half of the tail", "2 bars". Faults stand at `place`.

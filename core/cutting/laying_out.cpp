@@ -38,6 +38,7 @@ class Writer {
     }
 
   private:
+    void write(std::size_t, const std::string&, const PartPlan&, const Impossible&) {}
     void write(std::size_t i, const std::string& what, const PartPlan&, const TagPlan& tag) { length(i, what, tag.length + kHeld, "45 mm of it to hold"); }
     void write(std::size_t i, const std::string& what, const PartPlan&, const TailPlan& tail) {
         const std::string need = "fibres of " + formatNumber(tail.fibreNeeded / mm, 1) + " mm or more";

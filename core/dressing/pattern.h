@@ -135,6 +135,7 @@ struct PalmerPart {
     std::optional<Count> openTurns;
     std::optional<int> feathers;
     std::optional<PalmerWound> wound;
+    std::optional<Winding> direction;
     std::optional<PalmerAlong> along;
     bool operator==(const PalmerPart&) const = default;
 };
@@ -149,10 +150,19 @@ template <>
 struct Names<FibreStand> {
     static constexpr std::array entries = {NameOf{FibreStand::swept, "swept"}, NameOf{FibreStand::upright, "upright"}};
 };
+enum class FullnessSchool { sparse, standard, full, bushy };
+template <>
+struct Names<FullnessSchool> {
+    static constexpr std::array entries = {NameOf{FullnessSchool::sparse, "sparse"}, NameOf{FullnessSchool::standard, "standard"},
+                                           NameOf{FullnessSchool::full, "full"}, NameOf{FullnessSchool::bushy, "bushy"}};
+};
+// How full a hackle is wanted: a class, or a number of usual collars of its bird (models-team.md section A).
+using Full = std::variant<FullnessSchool, double>;
 struct CollarPart {  // collar and throat
     LengthSpec length = reachTo(Landmark::point);
     std::optional<Count> turns;
-    std::optional<double> fullness;
+    std::optional<Full> full;
+    std::optional<double> fullness;  // fibres a mm of gape, as older files have it
     std::optional<TieIn> tieIn;
     std::optional<FibreStand> angle;
     std::optional<StationSpec> until;
@@ -179,6 +189,11 @@ template <>
 struct Names<WingPosition> {
     static constexpr std::array entries = {NameOf{WingPosition::over, "over"}, NameOf{WingPosition::under, "under"}};
 };
+enum class CloakRound { upper, all };
+template <>
+struct Names<CloakRound> {
+    static constexpr std::array entries = {NameOf{CloakRound::upper, "upper"}, NameOf{CloakRound::all, "all"}};
+};
 struct WingPart {
     WingStyle style = WingStyle::rolled;
     LengthSpec length = reachTo(Landmark::bend);
@@ -187,6 +202,7 @@ struct WingPart {
     std::optional<Folds> folds;
     std::optional<LengthSpec> width;
     std::optional<WingPosition> position;
+    std::optional<CloakRound> round;  // of a cloak: how far its barbs go round the body
     std::optional<Count> count;
     std::optional<bool> cut;
     std::optional<Angle> angle;
@@ -246,6 +262,7 @@ using PartDetail = std::variant<TagPart, TailPart, RibPart, UnderbodyPart, BodyP
 
 struct Part {
     PartKind kind = PartKind::body;
+    std::optional<std::string> id;  // lives as long as the part does
     std::optional<std::string> material;
     std::optional<PartRef> from;
     std::optional<StationSpec> station;
@@ -305,12 +322,6 @@ template <>
 struct Names<WingReach> {
     static constexpr std::array entries = {NameOf{WingReach::bend, "bend"}, NameOf{WingReach::tail, "tail"}};
 };
-enum class FullnessSchool { sparse, standard, full, bushy };
-template <>
-struct Names<FullnessSchool> {
-    static constexpr std::array entries = {NameOf{FullnessSchool::sparse, "sparse"}, NameOf{FullnessSchool::standard, "standard"},
-                                           NameOf{FullnessSchool::full, "full"}, NameOf{FullnessSchool::bushy, "bushy"}};
-};
 enum class RibbedSchool { whole, tinselOnly };
 template <>
 struct Names<RibbedSchool> {
@@ -345,6 +356,21 @@ struct SchoolChoices {
     bool operator==(const SchoolChoices&) const = default;
 };
 
+// What a dressing is treated with to float.
+enum class Treatment { none, grease, powder };
+template <>
+struct Names<Treatment> {
+    static constexpr std::array entries = {NameOf{Treatment::none, "none"}, NameOf{Treatment::grease, "grease"}, NameOf{Treatment::powder, "powder"}};
+};
+// What sort of fly it is, models-team.md section C.
+enum class FlyStyle { lure, film, dry, beaded, palmer, legged, winged, hackled, spider, nymph };
+template <>
+struct Names<FlyStyle> {
+    static constexpr std::array entries = {
+        NameOf{FlyStyle::lure, "lure"}, NameOf{FlyStyle::film, "film"}, NameOf{FlyStyle::dry, "dry"}, NameOf{FlyStyle::beaded, "beaded"}, NameOf{FlyStyle::palmer, "palmer"},
+        NameOf{FlyStyle::legged, "legged"}, NameOf{FlyStyle::winged, "winged"}, NameOf{FlyStyle::hackled, "hackled"}, NameOf{FlyStyle::spider, "spider"}, NameOf{FlyStyle::nymph, "nymph"}};
+};
+
 struct Pattern {
     std::string id;
     std::optional<std::string> name;
@@ -352,7 +378,10 @@ struct Pattern {
     std::string hook;
     std::string thread;
     std::optional<Length> maxLength;
-    std::optional<double> buoyancyMillinewton;
+    std::optional<double> buoyancyMillinewton;  // 0 included, stands over what film and trapped air carry
+    std::optional<Treatment> treated;
+    std::optional<FlyStyle> style;
+    std::optional<std::string> presentation;
     std::optional<SchoolChoices> schools;
     std::optional<std::string> variedFrom;  // id of the dressing that it was varied from
     std::optional<std::string> variedWhy;

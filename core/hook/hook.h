@@ -49,6 +49,13 @@ struct HookMeasures {
     bool operator==(const HookMeasures&) const = default;
 };
 
+enum class HookFinish { bronze, black, nickel, tinned, stainless };
+template <>
+struct Names<HookFinish> {
+    static constexpr std::array entries = {NameOf{HookFinish::bronze, "bronze"}, NameOf{HookFinish::black, "black"}, NameOf{HookFinish::nickel, "nickel"}, NameOf{HookFinish::tinned, "tinned"},
+                                           NameOf{HookFinish::stainless, "stainless"}};
+};
+
 // A hook as it is written down.
 struct HookSpec {
     std::string id;
@@ -59,6 +66,7 @@ struct HookSpec {
     std::optional<int> heavier;  // "heavy": wire of a size that much larger; negative is fine
     std::optional<bool> barb;
     std::optional<EyeTurn> eye;
+    std::optional<HookFinish> finish;
     std::optional<HookMeasures> measured;
     std::optional<std::string> note;
     Carried carried;

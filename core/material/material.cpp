@@ -1,6 +1,7 @@
 #include "material/material.h"
 
 #include <algorithm>
+#include <charconv>
 #include <cmath>
 #include <numbers>
 
@@ -43,17 +44,20 @@ struct BirdDefaults {
     double gamma;
     double fibre;
     Stiffness stiffness;
+    double usableStem;
+    double shortest, longest;
+    double usualTurns;
 };
 
 BirdDefaults defaultsOf(Bird bird) {
     switch (bird) {
-        case Bird::hen:
-        case Bird::other: return {2.6, 0.30, 0.22, 0.040, Stiffness::soft};
-        case Bird::henDense: return {3.2, 0.30, 0.22, 0.040, Stiffness::soft};
-        case Bird::partridge: return {2.0, 0.25, 0.30, 0.035, Stiffness::soft};
-        case Bird::grouse: return {2.2, 0.25, 0.30, 0.035, Stiffness::soft};
-        case Bird::cockCape: return {2.8, 0.25, 0.06, 0.055, Stiffness::stiff};
-        case Bird::cockSaddle: return {2.8, 0.20, 0.03, 0.055, Stiffness::stiff};
+        case Bird::hen: return {2.6, 0.30, 0.22, 0.040, Stiffness::soft, 30.0, 3.0, 18.0, 3.0};
+        case Bird::other: return {2.6, 0.30, 0.22, 0.040, Stiffness::soft, 30.0, 3.0, 20.0, 3.0};
+        case Bird::henDense: return {3.2, 0.30, 0.22, 0.040, Stiffness::soft, 45.0, 3.0, 16.0, 3.0};
+        case Bird::partridge: return {2.0, 0.25, 0.30, 0.035, Stiffness::soft, 18.0, 4.0, 18.0, 2.0};
+        case Bird::grouse: return {2.2, 0.25, 0.30, 0.035, Stiffness::soft, 18.0, 4.0, 20.0, 2.0};
+        case Bird::cockCape: return {2.8, 0.25, 0.06, 0.055, Stiffness::stiff, 60.0, 3.0, 16.0, 3.0};
+        case Bird::cockSaddle: return {2.8, 0.20, 0.03, 0.055, Stiffness::stiff, 130.0, 3.0, 14.0, 3.0};
     }
     throw BrokenContract("unknown bird");
 }
@@ -132,9 +136,9 @@ LaidThread laidThread(const Material& thread) {
 
 double Feather::tolerance() const {
     switch (stiffness) {
-        case Stiffness::soft: return 0.40;
-        case Stiffness::medium: return 0.25;
-        case Stiffness::stiff: return 0.15;
+        case Stiffness::soft: return 0.55;
+        case Stiffness::medium: return 0.35;
+        case Stiffness::stiff: return 0.25;
     }
     throw BrokenContract("unknown stiffness");
 }
@@ -148,19 +152,44 @@ Angle Feather::fibreAngle() const {
     throw BrokenContract("unknown stiffness");
 }
 
+bool canBeWound(MaterialKind kind) { return kind == MaterialKind::hackle || kind == MaterialKind::plume || kind == MaterialKind::dubbing; }
+
 Feather feather(const Material& hackle, const Hook& hook) {
     const auto* traits = std::get_if<HackleTraits>(&hackle.traits);
-    require(traits != nullptr, "feather wants a hackle");
+    require(canBeWound(hackle.kind), "feather wants a hackle, a plume or fur");
     Feather f;
+    const double scale = nominalWire(hook.size()) / (0.60 * mm);
+    if (!traits) {  // a plume wound as a collar, or fur spun in split thread
+        const bool plume = hackle.kind == MaterialKind::plume;
+        const auto* plumed = std::get_if<PlumeTraits>(&hackle.traits);
+        f.bird = Bird::other;
+        f.density = 3.0 * perMm;
+        f.usualDensity = 2.6 * perMm;
+        f.usualTurns = plume ? 2.0 : 3.0;
+        f.gamma = plume ? 0.10 : 0.0;
+        f.stem = (plume ? 0.25 : 0.20) * scale * mm;
+        f.fibre = plumed ? plumed->fibre.value_or(0.030 * mm) : 0.030 * mm;
+        if (plume) {
+            f.usableStem = 35.0 * mm;
+            f.fibreShortest = 6.0 * mm;
+            f.fibreLongest = plumed && plumed->fibreLength ? *plumed->fibreLength : 30.0 * mm;
+        }
+        f.assumed = {"density_per_mm", "gamma", "stem_mm"};
+        return f;
+    }
     f.bird = traits->bird.value_or(Bird::hen);
     const BirdDefaults usual = defaultsOf(f.bird);
-    const double scale = nominalWire(hook.size()) / (0.60 * mm);
-    f.density = valueOr(traits->density, usual.density * perMm, "density_per_mm", f.assumed);
+    f.usualDensity = usual.density * perMm;
+    f.usualTurns = traits->usualTurns.value_or(usual.usualTurns);
+    f.density = valueOr(traits->density, f.usualDensity, "density_per_mm", f.assumed);
     f.sides = valueOr(traits->sides, 2, "sides", f.assumed);
     f.stem = valueOr(traits->stem, usual.stem * scale * mm, "stem_mm", f.assumed);
     f.gamma = valueOr(traits->gamma, usual.gamma, "gamma", f.assumed);
     f.fibre = valueOr(traits->fibre, usual.fibre * mm, "fibre_mm", f.assumed);
     f.stiffness = valueOr(traits->stiffness, usual.stiffness, "stiffness", f.assumed);
+    f.usableStem = valueOr(traits->usableStem, usual.usableStem * mm, "usable_stem_mm", f.assumed);
+    f.fibreShortest = valueOr(traits->fibreShortest, std::min(usual.shortest * mm, traits->fibreLongest.value_or(usual.longest * mm)), "fibre_shortest_mm", f.assumed);
+    f.fibreLongest = valueOr(traits->fibreLongest, std::max(usual.longest * mm, *f.fibreShortest), "fibre_longest_mm", f.assumed);
     return f;
 }
 
@@ -183,6 +212,7 @@ PerLength barbDensity(const Material& vane) {
 
 Length barbDiameter(const Material& vane) {
     if (const auto* traits = std::get_if<VaneTraits>(&vane.traits); traits && traits->barb) return *traits->barb;
+    // Turkey is a quill of its own kind; goose and duck are the usual ones.
     return (vane.kind == MaterialKind::quill ? 0.09 : 0.07) * mm;
 }
 
@@ -225,22 +255,108 @@ Length fibreDiameter(const Material& material) {
     return std::visit(Diameter{material}, material.traits);
 }
 
+namespace {
+
+// A size in inches, "3/32" or "1/8", or in millimetres, "2.4 mm".
+std::optional<Length> measureOfLabel(std::string_view label) {
+    const auto number = [](std::string_view text) -> std::optional<double> {
+        double value = 0.0;
+        const auto [end, error] = std::from_chars(text.data(), text.data() + text.size(), value);
+        return error == std::errc{} && end == text.data() + text.size() && value > 0.0 ? std::optional(value) : std::nullopt;
+    };
+    if (label.ends_with("mm")) {
+        label.remove_suffix(2);
+        while (label.ends_with(' ')) label.remove_suffix(1);
+        const auto value = number(label);
+        return value ? std::optional(*value * mm) : std::nullopt;
+    }
+    const auto slash = label.find('/');
+    if (slash == std::string_view::npos) return std::nullopt;
+    const auto above = number(label.substr(0, slash)), below = number(label.substr(slash + 1));
+    constexpr double kInch = 25.4;
+    return above && below ? std::optional(*above / *below * kInch * mm) : std::nullopt;
+}
+
+std::optional<Length> labelled(const Material& material) { return material.label ? sizeOfLabel(material.kind, *material.label) : std::nullopt; }
+
+}  // namespace
+
+std::optional<Length> sizeOfLabel(MaterialKind kind, std::string_view label) {
+    struct Row {
+        std::string_view label;
+        double wire, oval, strip, chenille;  // mm
+    };
+    constexpr std::array kRows = {Row{"x-small", 0.10, 0.20, 0.40, 0.0}, Row{"small", 0.14, 0.25, 0.65, 1.4}, Row{"medium", 0.18, 0.35, 1.15, 2.2}, Row{"large", 0.25, 0.50, 1.60, 3.2}};
+    struct Width {
+        std::string_view label;
+        double width;  // mm
+    };
+    constexpr std::array kFloss = {Width{"single", 1.0}, Width{"double", 1.6}, Width{"four-strand", 2.5}};
+    constexpr std::array kRibbon = {Width{"1/69", 0.37}, Width{"1/32", 0.79}, Width{"1/16", 1.59}, Width{"1/8", 3.18}};
+    const auto in = [label](const auto& widths) -> std::optional<Length> {
+        const auto found = std::ranges::find(widths, label, &Width::label);
+        return found == widths.end() ? std::nullopt : std::optional(found->width * mm);
+    };
+    const auto row = std::ranges::find(kRows, label, &Row::label);
+    const auto of = [&](double Row::* size) -> std::optional<Length> {
+        return row == kRows.end() || (*row).*size <= 0.0 ? std::nullopt : std::optional((*row).*size * mm);
+    };
+    switch (kind) {
+        case MaterialKind::wire: return of(&Row::wire);
+        case MaterialKind::oval: return of(&Row::oval);
+        case MaterialKind::tinsel: return of(&Row::strip);
+        case MaterialKind::ribbon:
+            if (const auto width = in(kRibbon)) return width;
+            return of(&Row::strip);
+        case MaterialKind::floss: return in(kFloss);
+        case MaterialKind::chenille: return label == "micro" ? std::optional(0.9 * mm) : of(&Row::chenille);
+        case MaterialKind::bead: return measureOfLabel(label);
+        default: return std::nullopt;
+    }
+}
+
+Length beadDiameter(const Material& bead, int hookSize) {
+    if (const auto* traits = std::get_if<BeadTraits>(&bead.traits); traits && traits->diameter) return *traits->diameter;
+    constexpr double kBeadToGape = 0.60;
+    return labelled(bead).value_or(kBeadToGape * nominalGape(hookSize));
+}
+
+Length naturalLength(const Material& strand) {
+    if (const auto* traits = std::get_if<StrandTraits>(&strand.traits); traits && traits->natural) return *traits->natural;
+    return strand.kind == MaterialKind::quill ? 80.0 * mm : strand.kind == MaterialKind::fibres ? 55.0 * mm : 100.0 * mm;
+}
+
+Length flueOf(const Material& strand) {
+    if (const auto* traits = std::get_if<StrandTraits>(&strand.traits); traits && traits->flue) return *traits->flue;
+    return (strand.kind == MaterialKind::herl ? 0.8 : 0.0) * mm;
+}
+
 Length windingThickness(const Material& material) {
-    if (const auto* wire = std::get_if<WireTraits>(&material.traits))
-        return wire->diameter.value_or((material.kind == MaterialKind::oval ? 0.30 : 0.15) * mm);
+    if (const auto* wire = std::get_if<WireTraits>(&material.traits)) {
+        if (wire->diameter) return *wire->diameter;
+        return labelled(material).value_or((material.kind == MaterialKind::oval ? 0.30 : 0.15) * mm);
+    }
     if (const auto* strip = std::get_if<StripTraits>(&material.traits))
         return strip->thickness.value_or((material.kind == MaterialKind::tinsel ? 0.03 : 0.05) * mm);
     if (const auto* strand = std::get_if<StrandTraits>(&material.traits)) return strand->thickness.value_or(0.15 * mm);
-    if (const auto* rope = std::get_if<RopeTraits>(&material.traits)) return rope->diameter.value_or(1.5 * mm);
+    if (const auto* rope = std::get_if<RopeTraits>(&material.traits)) {
+        if (rope->diameter) return *rope->diameter;
+        return labelled(material).value_or((material.kind == MaterialKind::tube ? 1.0 : 1.5) * mm);
+    }
     if (std::holds_alternative<ThreadTraits>(material.traits)) return laidThread(material).thickness;
+    if (material.kind == MaterialKind::quill) return 0.10 * mm;  // stripped
     return fibreDiameter(material);
 }
 
 Length windingWidth(const Material& material) {
-    if (const auto* strip = std::get_if<StripTraits>(&material.traits))
-        return strip->width.value_or((material.kind == MaterialKind::tinsel ? 0.80 : 1.00) * mm);
-    if (const auto* strand = std::get_if<StrandTraits>(&material.traits)) return strand->width.value_or(0.40 * mm);
+    if (const auto* strip = std::get_if<StripTraits>(&material.traits)) {
+        if (strip->width) return *strip->width;
+        return labelled(material).value_or((material.kind == MaterialKind::floss ? 1.00 : 0.80) * mm);
+    }
+    if (const auto* strand = std::get_if<StrandTraits>(&material.traits))
+        return strand->width.value_or((material.kind == MaterialKind::fibres ? 0.30 : 0.40) * mm);
     if (std::holds_alternative<ThreadTraits>(material.traits)) return laidThread(material).width;
+    if (material.kind == MaterialKind::quill) return 0.45 * mm;  // stripped
     return windingThickness(material);
 }
 

@@ -149,6 +149,7 @@ struct HackleTraits {
     std::optional<Length> fibreShortest;
     std::optional<Length> fibreLongest;
     std::optional<Length> usableStem;
+    std::optional<double> usualTurns;  // of one usual collar of it, models-team.md section A
     bool operator==(const HackleTraits&) const = default;
 };
 
@@ -173,10 +174,17 @@ struct TippetTraits {
     std::optional<Length> fibre;
     bool operator==(const TippetTraits&) const = default;
 };
+enum class Down { gland, marabou };
+template <>
+struct Names<Down> {
+    static constexpr std::array entries = {NameOf{Down::gland, "gland"}, NameOf{Down::marabou, "marabou"}};
+};
 struct PlumeTraits {
     std::optional<Length> fibre;
     std::optional<Length> fibreLength;
-    std::optional<double> fibres;
+    std::optional<double> fibres;  // barbs of one feather
+    std::optional<Length> shaft;
+    std::optional<Down> down;      // oil-gland down holds air, marabou is limp
     bool operator==(const PlumeTraits&) const = default;
 };
 struct HairTraits {
@@ -212,6 +220,7 @@ struct Material {
     std::optional<std::string> colour;  // "#rrggbb"
     std::vector<std::string> colours;
     std::optional<Marking> marking;
+    std::optional<double> pack;  // how many, mm or mg are sold together
     std::optional<std::string> note;
     std::vector<std::string> measured;
     Traits traits;
@@ -240,14 +249,31 @@ struct Feather {
     Length fibre;
     Stiffness stiffness = Stiffness::soft;
     Bird bird = Bird::hen;
+    PerLength usualDensity;             // of its kind, one side
+    double usualTurns = 3.0;            // of one usual collar
+    std::optional<Length> usableStem;   // none: as long as one likes
+    std::optional<Length> fibreShortest, fibreLongest;  // it grows fibres from, to
     std::vector<std::string> assumed;
     [[nodiscard]] PerLength fibresPerStem() const { return density * static_cast<double>(sides); }
     [[nodiscard]] double tolerance() const;  // of fibre length within one collar
     [[nodiscard]] Angle fibreAngle() const;  // of its fibres to the shank
 };
+// Of a hackle, a plume or fur that is wound as one; the usual of its kind where nothing is given.
 [[nodiscard]] Feather feather(const Material& hackle, const Hook& hook);
+[[nodiscard]] bool canBeWound(MaterialKind kind);  // as a collar or throat
 
-[[nodiscard]] Density packedDensity(const DubbingTraits& dubbing);
+[[nodiscard]] Density packedDensity(const DubbingTraits& dubbing);  // of one fur; a blend's own is book/book.h's to know
+
+inline constexpr double kUsualPlumeFibres = 60.0;
+inline constexpr Length kUsualPlumeShaft = 0.25 * mm;
+
+// The width or diameter of a size as sold ("medium", "1/32"); nothing for a label that isn't in the table of models.md
+// section 3.
+[[nodiscard]] std::optional<Length> sizeOfLabel(MaterialKind kind, std::string_view label);
+[[nodiscard]] Length beadDiameter(const Material& bead, int hookSize);
+// Strands as they come: the length of one, usable or not.
+[[nodiscard]] Length naturalLength(const Material& strand);
+[[nodiscard]] Length flueOf(const Material& strand);  // how far its flues stand off
 [[nodiscard]] PerLength barbDensity(const Material& vane);
 [[nodiscard]] Length barbDiameter(const Material& vane);  // the round of equal area
 [[nodiscard]] Density metalDensity(Metal metal);

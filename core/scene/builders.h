@@ -19,6 +19,11 @@ struct SceneBuild {
 [[nodiscard]] HackleScene collarScene(const SceneBuild& build, std::size_t part, const HacklePlan& hackle);
 [[nodiscard]] HackleScene palmerScene(const SceneBuild& build, std::size_t part, const PalmerPlan& palmer);
 [[nodiscard]] TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
+[[nodiscard]] TailScene plumeTailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
+[[nodiscard]] TailScene plumeWingScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
+[[nodiscard]] TailScene tipsScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
+[[nodiscard]] TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
+[[nodiscard]] TailScene cloakTailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
 [[nodiscard]] TailScene legsScene(const SceneBuild& build, std::size_t part, const PiecePlan& legs);
 [[nodiscard]] WingScene slipTailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
 [[nodiscard]] BodyScene tagScene(const SceneBuild& build, std::size_t part, const TagPlan& tag);

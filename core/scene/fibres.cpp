@@ -86,6 +86,7 @@ class HackleDealer {
 
     // Every fibre is swept so that one at the bottom, from its own turn's root, points at `target`; turns ahead of
     // `station`, where the length was planned, reach as far as those on it.
+    void cutSquare() { cut_ = true; }
     void aimAt(Vec3 target, double station, double radius) {
         target_ = target;
         planned_ = norm(toTarget({station, radius, 0.0, 0.0}));
@@ -113,7 +114,7 @@ class HackleDealer {
             return std::cos(s) * frame.rear + std::sin(s) * (std::cos(lean) * outward + std::sin(lean) * round);
         };
         const double offset = random.normal(5.5);
-        const double length = root.length * (1.0 + random.normal(stiff ? 0.05 : 0.06));
+        const double length = root.length * (1.0 + (cut_ ? random.normal(0.012) : random.normal(stiff ? 0.05 : 0.06)));
         const double reach = target_ ? norm(toTarget(root)) / planned_ : 1.0;
         const double chord = reach * length / kFibreCurve * (stiff ? 0.985 : 1.0);
         const Vec3 p0 = frame.at + root.radius * outward;
@@ -150,6 +151,7 @@ class HackleDealer {
     const FibreLook& look_;
     Sweep sweep_;
     bool pressed_;
+    bool cut_ = false;  // all to one length
     std::optional<Vec3> target_;
     double planned_ = 1.0;  // mm from the planned root to the target
 };
@@ -210,19 +212,17 @@ TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& t
     return scene;
 }
 
-// A wing of hair or plume: fibres from the tie-in, fanned a little about the wing's own angle.
+// A wing of hair or a tuft: straight hairs from the tie-in, opening a little about the wing's own angle.
 TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& wing) {
     TailScene scene;
     scene.part = part;
     const PartPlan& planned = build.plan.parts[part];
-    const bool plume = wing.style == WingStyle::plume;
+    const bool cut = std::get<WingPart>(build.plan.pattern.parts[part].detail).cut.value_or(false);
     const Lab base = baseColour(planned.made, {0.42, 0.33, 0.25});
-    scene.look.kind = plume ? FibreKind::soft : FibreKind::hair;
+    scene.look.kind = FibreKind::hair;
     scene.look.root = shade(base, -0.10);
     scene.look.middle = base;
-    scene.look.tip = shade(base, plume ? 0.10 : 0.02);
-    scene.look.barbule = plume ? 0.26 : 0.0;
-    if (plume) scene.look.alphaTip = 0.8;
+    scene.look.tip = shade(base, 0.03);
     const Axis::Frame root = build.axis.frame(planned.station / mm);
     const std::uint64_t seed = build.partSeed(part);
     const int n = std::clamp(static_cast<int>(std::lround(wing.barbs)), 1, 160);
@@ -231,14 +231,22 @@ TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& 
     for (int i = 0; i < n; ++i) {
         Random random(seedOf(seed, static_cast<std::uint64_t>(i) + 1));
         const double v = n == 1 ? 0.0 : -1.0 + 2.0 * (i + 0.5 + random.uniform(-0.4, 0.4)) / n;
-        const double angle = wing.lift.inRadians() + radians(5.0 + 6.0 * v + random.normal(1.5));
+        // A judged wing leaves at its lift and bends back down along the body; a tuft stands as it is told.
+        const bool bends = wing.seat != Seat::stated;
+        const double angle = (bends ? 0.0 : wing.lift.inRadians()) + radians((cut ? 9.0 : 2.6) * v + random.normal(cut ? 3.0 : 0.8));
         const Vec3 direction = std::cos(angle) * root.rear + std::sin(angle) * root.up;
-        const double own = length * (1.0 + random.normal(0.03) - 0.05 * v * v);
+        const double own = length * (cut ? 1.0 + random.normal(0.012) : 1.0 - std::abs(random.normal(0.035)) - 0.02 * v * v);
         const double side = random.normal(0.35);
+        const double level = std::max(1e-6, wing.bend / mm);
+        const auto rise = [&](double x) {
+            const double at = std::min(x, level);
+            return bends ? std::tan(wing.lift.inRadians()) * (at - at * at / (2.0 * level)) : 0.0;
+        };
         const Vec3 p0 = root.at + (bed + 0.12 * (1.0 + v)) * root.up + Vec3{0.0, 0.0, 0.4 * side};
-        const Vec3 p3 = p0 + own * direction - (0.03 * own) * root.up + Vec3{0.0, 0.0, side};
+        const auto along = [&](double share) { return p0 + (share * own) * direction + rise(share * own) * root.up; };
+        const Vec3 p3 = along(1.0) - (0.012 * own) * root.up + Vec3{0.0, 0.0, side};
         const double tone = random.normal(0.05);
-        scene.fibres.push_back(dealt({p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction, p3}, plume ? 0.05 : 0.075, own, side, tone,
+        scene.fibres.push_back(dealt({p0, along(1.0 / 3.0), along(2.0 / 3.0), p3}, cut ? 0.055 : 0.070, own, side, tone,
                                      random.next(), i));
     }
     return scene;
@@ -259,15 +267,15 @@ TailScene legsScene(const SceneBuild& build, std::size_t part, const PiecePlan& 
     const std::uint64_t seed = build.partSeed(part);
     const int n = std::max(1, static_cast<int>(std::lround(legs.count)));
     const double length = legs.length / mm;
-    const bool knotted = written.knots.value_or(1) > 0;
     const bool spread = written.style == LegStyle::spread;
+    const bool knotted = written.knots.value_or(spread ? 0 : 1) > 0;
     const double bed = build.plan.bulk.diameter(planned.station) / mm / 2.0;
     int index = 0;
     for (int i = 0; i < n; ++i) {
         Random random(seedOf(seed, static_cast<std::uint64_t>(i) + 1));
         const double side = i % 2 == 0 ? 1.0 : -1.0;  // near, far
         const double round = spread ? 2.0 * kPi * i / n : kPi / 2.0 * side;
-        const double down = radians(spread ? 50.0 : 20.0 + 24.0 * (i / 2) / std::max(1.0, n / 2.0) + random.normal(4.0));
+        const double down = radians(spread ? 27.0 + random.normal(3.0) : 20.0 + 24.0 * (i / 2) / std::max(1.0, n / 2.0) + random.normal(4.0));
         const Vec3 outward = std::cos(round) * root.up + std::sin(round) * Vec3{0.0, 0.0, 1.0};
         const Vec3 lower = spread ? outward : unit(0.35 * outward - 1.0 * root.up);
         const Vec3 thigh = unit(std::cos(down) * root.rear + std::sin(down) * lower);
@@ -280,14 +288,14 @@ TailScene legsScene(const SceneBuild& build, std::size_t part, const PiecePlan& 
             fibre.width = width;
             fibre.taper = knotted ? 0.35 : 0.7;
             fibre.length = run;
-            fibre.depth = side;
+            fibre.depth = spread ? std::sin(round) : side;
             fibre.tone = random.normal(0.03) - (side < 0.0 ? 0.05 : 0.0);
             fibre.seed = random.next();
             fibre.index = index++;
             scene.fibres.push_back(fibre);
         };
         const Vec3 from = root.at + (0.8 * bed) * outward;
-        add(from, thigh, upper, 0.16);
+        add(from, thigh, upper, spread ? 0.09 : 0.16);
         if (knotted) add(from + upper * thigh, shin, own - upper, 0.13);
     }
     return scene;
@@ -307,6 +315,7 @@ HackleScene collarScene(const SceneBuild& build, std::size_t part, const HackleP
     HackleDealer dealer(build, part, scene.look, sweep, build.winged);
     if (h.target && h.stand == FibreStand::swept)  // the drawn tip touches what the plan says it reaches
         dealer.aimAt({h.target->x / mm, h.target->y / mm, 0.0}, station, bed);
+    if (std::get<CollarPart>(build.plan.pattern.parts[part].detail).cut.value_or(false)) dealer.cutSquare();
     const int n = std::max(1, static_cast<int>(std::lround(h.fibres)));
     const std::uint64_t seed = build.partSeed(part);
     const bool throat = build.plan.parts[part].kind == PartKind::throat;  // all drawn down below the shank

@@ -32,9 +32,7 @@ Scene tiedSoFar(const Scene& whole, const Plan& plan, const TiedSoFar& so) {
     drop(scene.hackles);
     drop(scene.cheeks);
     drop(scene.wings);
-    bool beaded = false;
-    for (std::size_t i = 0; i < plan.parts.size(); ++i) beaded = beaded || (plan.parts[i].kind == PartKind::bead && !waiting(i));
-    if (!beaded) scene.beads.clear();
+    drop(scene.beads);
     if (so.bed && scene.bodies.empty() && plan.bodyEnd > Length{}) scene.bodies.push_back(threadBed(whole, plan));
     if (!so.bed) scene.bed.front = scene.bed.end = 0.0;
     if (!so.head) {

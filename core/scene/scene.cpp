@@ -28,16 +28,29 @@ Surface surfaceOf(BodyMethod method) {
         case BodyMethod::level:
         case BodyMethod::loop:
         case BodyMethod::rope: return Surface::fur;
-        case BodyMethod::herl:
-        case BodyMethod::fibres: return Surface::herl;
+        case BodyMethod::herl: return Surface::herl;
+        case BodyMethod::fibres: return Surface::fibres;
         case BodyMethod::floss: return Surface::floss;
         case BodyMethod::tinsel: return Surface::tinsel;
         case BodyMethod::wire: return Surface::wire;
-        case BodyMethod::chenille:
-        case BodyMethod::tube: return Surface::rope;
+        case BodyMethod::chenille: return Surface::chenille;
+        case BodyMethod::tube: return Surface::tube;
         case BodyMethod::thread: return Surface::thread;
     }
     throw BrokenContract("unknown body method");
+}
+
+// How full a body is at a station near its ends: nothing that is wound ends in a wall. A ball is round all through, a thorax
+// over its first and last quarter, a body of fur over a third of a millimetre.
+double roundedEnds(PartKind kind, const BodyPlan& body, Surface surface, double station) {
+    if (body.swelling) return 1.0;
+    const double front = body.front / mm, end = body.end / mm, length = end - front;
+    const bool fur = surface == Surface::fur;
+    const double over = kind == PartKind::thorax ? (body.props ? 0.5 : 0.25) * length : std::min(0.2 * length, fur ? 0.35 : 0.12);
+    const double in = std::min(station - front, end - station);
+    if (in >= over) return 1.0;
+    const double z = 1.0 - std::max(0.0, in) / over;
+    return std::sqrt(std::max(0.0, 1.0 - z * z));
 }
 
 BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& body) {
@@ -45,17 +58,21 @@ BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& b
     BodyScene scene;
     scene.part = part;
     scene.surface = surfaceOf(body.method);
+    // Stripped of its flues a strand is banded quill, whatever it is called.
+    const bool strands = scene.surface == Surface::herl || scene.surface == Surface::fibres;
+    if (strands && (planned.made.kind == MaterialKind::quill || (body.strands && *body.strands < 1.5 && flueOf(planned.made) < 0.05 * mm))) scene.surface = Surface::quill;
     scene.front = body.front / mm;
     scene.end = body.end / mm;
-    constexpr int kSamples = 48;
+    constexpr int kSamples = 96;
     for (int i = 0; i <= kSamples; ++i) {
         const double s = std::lerp(scene.front, scene.end, static_cast<double>(i) / kSamples);
-        const Length wanted = build.plan.bodyDiameter(body, s * mm);
-        scene.radii.push_back(std::max(wanted, build.plan.bulk.diameter(s * mm, body.rowsUnder)) / mm / 2.0);
+        const double under = build.plan.bulk.diameter(s * mm, body.rowsUnder) / mm / 2.0;
+        const double wanted = std::max(build.plan.bodyDiameter(body, s * mm) / mm / 2.0, under);
+        scene.radii.push_back(under + (wanted - under) * roundedEnds(planned.kind, body, scene.surface, s));
     }
     scene.colour = baseColour(planned.made, {0.35, 0.31, 0.22});
     scene.pitch = windingWidth(planned.made) / mm;
-    if (body.strands) scene.pitch *= *body.strands;
+    if (body.turns && *body.turns > 0.0 && strands) scene.pitch = (scene.end - scene.front) / *body.turns;
     if (const auto* fur = std::get_if<DubbingTraits>(&planned.made.traits)) {
         switch (fur->texture.value_or(DubbingTexture::sealLike)) {
             case DubbingTexture::sealLike: scene.shag = 1.0; break;
@@ -88,7 +105,7 @@ RibScene ribScene(const SceneBuild& build, std::size_t part, const RibPlan& rib)
         if (written.face && face < strip->faces.size())
             if (const auto colour = parseColour(strip->faces[face])) scene.colour = toLab(*colour);
     }
-    scene.hand = rib.direction == Winding::counter ? -1 : 1;
+    scene.hand = rib.hand;
     scene.seed = build.partSeed(part);
     const double front = rib.front / mm;
     const double end = rib.end / mm;
@@ -291,11 +308,24 @@ WingBuild buildOf(WingStyle style) {
     switch (style) {
         case WingStyle::rolled: return WingBuild::rolled;
         case WingStyle::paired:
-        case WingStyle::upright:
+        case WingStyle::upright: return WingBuild::slips;
         case WingStyle::cloak:
-        case WingStyle::tips: return WingBuild::slips;
+        case WingStyle::tips:
         case WingStyle::hair:
         case WingStyle::plume: return WingBuild::bunch;
+    }
+    throw BrokenContract("unknown wing style");
+}
+
+TailScene bunchOf(const SceneBuild& build, std::size_t part, const WingPlan& wing) {
+    switch (wing.style) {
+        case WingStyle::cloak: return cloakScene(build, part, wing);
+        case WingStyle::tips: return tipsScene(build, part, wing);
+        case WingStyle::plume: return plumeWingScene(build, part, wing);
+        case WingStyle::hair:
+        case WingStyle::paired:
+        case WingStyle::upright:
+        case WingStyle::rolled: return bunchScene(build, part, wing);
     }
     throw BrokenContract("unknown wing style");
 }
@@ -309,15 +339,21 @@ WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& w
     const Axis::Frame frame = build.axis.frame(planned.station / mm);
     constexpr double kUpright = 70.0 * kPi / 180.0;  // divided upright wings lean back a little
     const double lift = wing.style == WingStyle::upright && wing.lift < Angle::degrees(20.0) ? kUpright : wing.lift.inRadians();
-    scene.along = std::cos(lift) * frame.rear + std::sin(lift) * frame.up;
-    scene.up = std::cos(lift) * frame.up - std::sin(lift) * frame.rear;
+    const bool bends = wing.seat != Seat::stated && wing.style != WingStyle::upright;
+    const double stands = bends ? 0.0 : lift;
+    if (bends) {
+        scene.leaves = std::tan(lift);
+        scene.levelAt = std::max(0.1, wing.bend / mm);
+    }
+    scene.along = std::cos(stands) * frame.rear + std::sin(stands) * frame.up;
+    scene.up = std::cos(stands) * frame.up - std::sin(stands) * frame.rear;
     scene.root = frame.at + (wing.bed / mm / 2.0 * 2.0 / 3.0) * frame.up;
     scene.length = wing.length / mm;
     scene.depth = wing.depth / mm;
     scene.sheets = std::clamp(wing.layers, 1, 3);
     scene.build = buildOf(wing.style);
-    scene.pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright || wing.style == WingStyle::tips;
-    if (scene.build == WingBuild::bunch) scene.bunch = bunchScene(build, part, wing);
+    scene.pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
+    if (scene.build == WingBuild::bunch) scene.bunch = bunchOf(build, part, wing);
     return scene;
 }
 
@@ -347,7 +383,7 @@ BodyScene tagScene(const SceneBuild& build, std::size_t part, const TagPlan& tag
         case MaterialKind::herl:
         case MaterialKind::fibres: scene.surface = Surface::herl; break;
         case MaterialKind::dubbing: scene.surface = Surface::fur; break;
-        case MaterialKind::chenille: scene.surface = Surface::rope; break;
+        case MaterialKind::chenille: scene.surface = Surface::chenille; break;
         default: scene.surface = Surface::floss; break;
     }
     scene.front = tag.end / mm - 0.05;
@@ -380,6 +416,22 @@ CheekScene cheekScene(const SceneBuild& build, std::size_t part, const PiecePlan
     return scene;
 }
 
+namespace {
+// Legs lie at both sides like a hackle: the far ones behind everything, the near ones across the body.
+HackleScene asHackle(TailScene legs) {
+    HackleScene scene;
+    scene.part = legs.part;
+    scene.overWing = true;
+    scene.look = std::move(legs.look);
+    scene.fibres = std::move(legs.fibres);
+    return scene;
+}
+bool isGlass(const Material& bead) {
+    const auto* traits = std::get_if<BeadTraits>(&bead.traits);
+    return traits && traits->metal == Metal::glass;
+}
+}  // namespace
+
 Scene makeScene(const Plan& plan) {
     Scene scene;
     scene.axis = Axis(plan.hook);
@@ -394,7 +446,11 @@ Scene makeScene(const Plan& plan) {
         const auto& detail = plan.parts[i].detail;
         if (const auto* tag = std::get_if<TagPlan>(&detail)) scene.bodies.push_back(tagScene(build, i, *tag));
         if (const auto* tail = std::get_if<TailPlan>(&detail)) {
-            if (tail->slip)
+            if (tail->style == TailStyle::plume)
+                scene.tails.push_back(plumeTailScene(build, i, *tail));
+            else if (tail->style == TailStyle::cloak)
+                scene.tails.push_back(cloakTailScene(build, i, *tail));
+            else if (tail->slip)
                 scene.wings.push_back(slipTailScene(build, i, *tail));
             else
                 scene.tails.push_back(tailScene(build, i, *tail));
@@ -403,7 +459,7 @@ Scene makeScene(const Plan& plan) {
             if (plan.parts[i].kind == PartKind::cheek)
                 scene.cheeks.push_back(cheekScene(build, i, *piece));
             else
-                scene.tails.push_back(legsScene(build, i, *piece));
+                scene.hackles.push_back(asHackle(legsScene(build, i, *piece)));
         }
         if (const auto* body = std::get_if<BodyPlan>(&detail)) scene.bodies.push_back(bodyScene(build, i, *body));
         if (const auto* rib = std::get_if<RibPlan>(&detail)) scene.ribs.push_back(ribScene(build, i, *rib));
@@ -411,8 +467,8 @@ Scene makeScene(const Plan& plan) {
         if (const auto* h = std::get_if<HacklePlan>(&detail)) scene.hackles.push_back(collarScene(build, i, *h));
         if (const auto* wing = std::get_if<WingPlan>(&detail)) scene.wings.push_back(wingScene(build, i, *wing));
         if (const auto* bead = std::get_if<BeadPlan>(&detail))
-            scene.beads.push_back({plan.parts[i].station / mm + bead->diameter / mm / 2.0, bead->diameter / mm / 2.0,
-                                   baseColour(plan.parts[i].made, {0.72, 0.55, 0.22})});
+            scene.beads.push_back({i, plan.parts[i].station / mm + bead->diameter / mm / 2.0, bead->diameter / mm / 2.0,
+                                   baseColour(plan.parts[i].made, {0.72, 0.55, 0.22}), isGlass(plan.parts[i].made)});
     }
     for (BodyScene& body : scene.bodies) {
         if (body.surface != Surface::fur) continue;

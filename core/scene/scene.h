@@ -5,6 +5,7 @@
 // leaves the other parts as they were.
 #pragma once
 
+#include <algorithm>
 #include <array>
 #include <cstdint>
 #include <optional>
@@ -96,7 +97,7 @@ struct TailScene {
     bool operator==(const TailScene&) const = default;
 };
 
-enum class Surface { fur, thread, floss, tinsel, herl, wire, rope };
+enum class Surface { fur, thread, floss, tinsel, herl, fibres, quill, wire, rope, chenille, tube };
 
 struct BodyScene {
     std::size_t part = 0;
@@ -149,6 +150,8 @@ struct WingScene {
     double length = 10.0;
     double depth = 2.0;
     int sheets = 3;
+    double leaves = 0.0;   // slope at which its lower edge leaves the bed
+    double levelAt = 1.0;  // mm from its tie-in: level again, along the body
     Marking marking = Marking::mottled;
     Lab base;
     Lab dark;
@@ -160,7 +163,12 @@ struct WingScene {
     [[nodiscard]] double depthAt(double t) const;
     [[nodiscard]] double midlineAt(double t) const;
     // A place on it, v from the lower edge (0) to the fold (1), mm up from the root.
-    [[nodiscard]] double riseAt(double t, double v) const { return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth; }
+    [[nodiscard]] double riseAt(double t, double v) const { return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth + liftAt(t * length); }
+    // y(X) of models.md section 6: it leaves at its lift and bends back down along the body.
+    [[nodiscard]] double liftAt(double x) const {
+        const double at = std::min(x, levelAt);
+        return leaves * (at - at * at / (2.0 * levelAt));
+    }
     static constexpr double kPinched = 0.13;  // of its depth, at the tie-in
 };
 
@@ -190,9 +198,11 @@ struct BedScene {  // thread between head and body
 };
 
 struct BeadScene {
+    std::size_t part = 0;
     double station = 0.0;
     double radius = 1.0;
     Lab colour;
+    bool glass = false;
     bool operator==(const BeadScene&) const = default;
 };
 

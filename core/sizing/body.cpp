@@ -13,15 +13,10 @@ namespace {
 
 constexpr double kPi = std::numbers::pi;
 constexpr Length kThinnestNoodle = 0.20 * mm;
-constexpr Length kLevelNoodle = 0.40 * mm;
-constexpr Length kRopeNoodle = 0.60 * mm;
 constexpr double kRopeSpare = 1.10;
 constexpr Length kRopeHeld = 12.0 * mm;
 constexpr double kBrittleTip = 0.20;
-constexpr Length kHeldByFingers = 25.0 * mm;
-constexpr Length kHeldByPliers = 10.0 * mm;
 constexpr Length kOverUnderbody = 0.10 * mm;
-constexpr Length kUsualStrand = 100.0 * mm;  // natural length of a herl or tail fibre that isn't given
 
 bool isDubbed(BodyMethod m) {
     return m == BodyMethod::noodle || m == BodyMethod::level || m == BodyMethod::loop || m == BodyMethod::rope;
@@ -46,7 +41,33 @@ double integrateOver(const Bench& bench, const BodyPlan& body, F f) {
 
 constexpr double kThickestBody = 3.0;  // gapes: a bushy one is about one
 
-void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, BodyPlan& body) {
+// The thread that a thread body is wound with: its own where it names one, else the one in use.
+LaidThread threadOf(const Bench& bench, const Material& made) { return made.kind == MaterialKind::thread ? laidThread(made) : bench.thread; }
+
+// What a winding adds to the diameter that it lies on, where it follows that: everything but a tapered noodle.
+std::optional<Length> coverOf(const Bench& bench, const BodyPart& written, const BodyPlan& body, const Material& made, bool hotSpot) {
+    switch (body.method) {
+        case BodyMethod::noodle: return std::nullopt;
+        case BodyMethod::level:
+        case BodyMethod::loop:
+        case BodyMethod::rope: return 2.0 * body.noodleDiameter;
+        case BodyMethod::herl:
+        case BodyMethod::fibres: return 2.0 * windingThickness(made);
+        case BodyMethod::floss:
+        case BodyMethod::tinsel: return 2.0 * windingThickness(made) * static_cast<double>(written.passes.value_or(1));
+        case BodyMethod::wire:
+        case BodyMethod::tube: return 2.0 * windingThickness(made);
+        case BodyMethod::chenille: {
+            const auto* rope = std::get_if<RopeTraits>(&made.traits);
+            constexpr Length kCore = 0.25 * mm;
+            return windingThickness(made) + (rope ? rope->core.value_or(kCore) : kCore);  // the pile lies down on the hook
+        }
+        case BodyMethod::thread: return (hotSpot ? 8.0 : 4.0) * threadOf(bench, made).thickness;
+    }
+    throw BrokenContract("unknown body method");
+}
+
+void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, BodyPlan& body, const Material& made) {
     const Place place = bench.resolver.partPlace(part);
     const Length gape = bench.hook.gape();
     const auto given = [&](const std::optional<Length>& millimetres, const std::optional<LengthSpec>& spec,
@@ -57,61 +78,131 @@ void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, Bo
     };
     const auto rear = given(written.rear, written.rearDiameter, "rear_diameter");
     const auto front = given(written.foremost, written.frontDiameter, "front_diameter");
-    const bool level = body.method == BodyMethod::level || body.method == BodyMethod::loop || body.method == BodyMethod::rope;
+    const bool thorax = bench.part(part).kind == PartKind::thorax;
     body.exponent = written.exponent.value_or(1.0);
-    if (level && !rear && !front) {
+    const std::optional<Length> covers = coverOf(bench, written, body, made, thorax);
+    if (covers && !rear && !front) {
         body.overUnderbody = true;
-        body.rearDiameter = bench.bedAt(body.end) + 2.0 * body.noodleDiameter;
-        body.frontDiameter = bench.bedAt(body.front) + 2.0 * body.noodleDiameter;
+        body.covers = *covers;
+        body.rearDiameter = bench.bedAt(body.end) + body.covers;
+        body.frontDiameter = bench.bedAt(body.front) + body.covers;
         return;
     }
-    if (bench.part(part).kind == PartKind::thorax) {
-        const Length ball = std::max(0.45 * gape, bench.resolver.beadDiameter().value_or(0.0 * mm));
-        body.rearDiameter = rear.value_or(ball);
-        body.frontDiameter = front.value_or(ball);
+    if (thorax && !rear && !front) {  // a swelling, as thick as its bead where it is the ball of one
+        constexpr double kThorax = 0.45;  // of the gape
+        body.swelling = kThorax * gape;
+        if (body.props) body.swelling = std::max(*body.swelling, bench.resolver.beadDiameter(*body.props));
+        body.rearDiameter = bench.bedAt(body.end);
+        body.frontDiameter = bench.bedAt(body.front);
         return;
     }
-    body.rearDiameter = rear.value_or(std::max(0.24 * gape, bench.bedAt(body.end) + kOverUnderbody));
-    const Length usual = isDubbed(body.method) ? std::max(0.40 * gape, body.rearDiameter + 0.10 * gape)
-                                               : std::max(0.30 * gape, body.rearDiameter);
+    if (thorax && (!rear || !front)) {  // a cylinder of the one that is written
+        body.exponent = 0.0;
+        body.rearDiameter = body.frontDiameter = rear ? *rear : *front;
+        return;
+    }
+    body.rearDiameter = rear.value_or(std::max(0.24 * gape, bench.bedAt(body.end) + 0.10 * mm));
+    // An even body is as thick as its rear says, unless its front says otherwise.
+    const Length usual = body.exponent == 0.0 && rear ? body.rearDiameter
+                         : isDubbed(body.method)      ? std::max(0.40 * gape, body.rearDiameter + 0.10 * gape)
+                                                      : std::max(0.30 * gape, body.rearDiameter);
     body.frontDiameter = front.value_or(usual);
 }
 
-// Where the wanted profile dips under what is bound there, and what is thickest in it.
-void checkTaper(Bench& bench, std::size_t part, const BodyPlan& body) {
+// Where a written profile dips under what is bound there, by how much it will be thicker, and what is thickest in it.
+void checkTaper(Bench& bench, std::size_t part, const BodyPart& written, const BodyPlan& body) {
+    if (!written.rear && !written.rearDiameter && !written.foremost && !written.frontDiameter) return;
     constexpr int kLooks = 60;
-    constexpr Length kSlack = 0.005 * mm;
+    constexpr Length kLayer = 0.10 * mm;
+    constexpr double kShare = 0.08, kTooMuch = 0.25;  // of what is bound
+    Length most, where;
     for (int i = 0; i <= kLooks; ++i) {
         const Length s = body.front + static_cast<double>(i) / kLooks * (body.end - body.front);
-        const Length under = bench.plan.bulk.diameter(s, body.rowsUnder);
-        const Length wanted = bench.plan.bodyDiameter(body, s);
-        if (wanted >= under - kSlack) continue;
-        std::string thickest = "the wire";
-        if (const BulkRow* row = bench.plan.bulk.thickest(s, body.rowsUnder)) {
-            const std::string what = row->part < 0 ? "thread bed"
-                                                   : std::string(nameOf(bench.part(static_cast<std::size_t>(row->part)).kind));
-            thickest = "the " + what + (std::holds_alternative<ThreadLayers>(row->what) ? "'s thread" : "");
-        }
-        bench.warn(part, "rear_mm", Concern::taper, {(under - wanted) / mm},
-                   "this taper is not possible here: it wants " + formatLength(wanted, LengthUnit::millimetres, 2) +
-                       " where " + formatLength(under, LengthUnit::millimetres, 2) + " is bound already; thickest is " + thickest,
-                   "a thicker body, fewer tail fibres or finer thread");
-        return;
+        const Length over = bench.plan.bulk.diameter(s, body.rowsUnder) - taperedDiameter(body, s);
+        if (over <= most) continue;
+        most = over;
+        where = s;
     }
+    const Length under = bench.plan.bulk.diameter(where, body.rowsUnder);
+    if (most <= std::max(kLayer, kShare * under)) return;
+    std::string thickest = "the wire";
+    if (const BulkRow* row = bench.plan.bulk.thickest(where, body.rowsUnder)) {
+        const std::string what = row->part < 0 ? "thread bed" : std::string(nameOf(bench.part(static_cast<std::size_t>(row->part)).kind));
+        thickest = "the " + what + (std::holds_alternative<ThreadLayers>(row->what) ? "'s thread" : "");
+    }
+    bench.warn(part, "rear_mm", Concern::taper, {most / mm, "mm", most > kTooMuch * under ? Severity::warning : Severity::note},
+               "it will be " + formatLength(most, LengthUnit::millimetres, 2) + " thicker there than it is written: " + formatLength(under, LengthUnit::millimetres, 2) +
+                   " is bound already; thickest is " + thickest,
+               "a thicker body, fewer tail fibres or finer thread");
 }
 
-// A thorax behind a bead that is smaller than the bead leaves it to slide about.
+// A ball that is smaller than the bead which it props leaves it to slide about.
 void checkBall(Bench& bench, std::size_t part, const BodyPlan& body) {
-    const auto bead = bench.resolver.beadDiameter();
-    if (!bead || bench.part(part).kind != PartKind::thorax) return;
-    const Length ball = std::max(body.rearDiameter, body.frontDiameter);
-    if (ball < *bead)
-        bench.warn(part, "front_diameter", Concern::ball, {(*bead - ball) / mm},
-                   "this ball of " + formatLength(ball) + " is smaller than its bead of " + formatLength(*bead),
-                   "make it " + formatLength(*bead) + " thick or take a smaller bead");
+    if (!body.props) return;
+    const Length bead = bench.resolver.beadDiameter(*body.props);
+    const Length ball = body.swelling ? *body.swelling : std::max(body.rearDiameter, body.frontDiameter);
+    if (ball < bead - slack(ball, bead))
+        bench.warn(part, "front_diameter", Concern::ball, {(bead - ball) / mm, "mm", Severity::note},
+                   "this ball of " + formatLength(ball) + " is smaller than its bead of " + formatLength(bead),
+                   "make it " + formatLength(bead) + " thick or take a smaller bead");
+}
+
+// Strands that are too short: by fingers only a note, by hackle pliers as well a warning.
+void checkStrands(Bench& bench, std::size_t part, const BodyPart& written, Length perStrand, Length free) {
+    const auto shortBy = [&](Length held) { return perStrand - std::max(free - held, 0.0 * mm); };
+    const Length held = written.held == Grip::pliers ? kHeldByPliers : kHeldByFingers, over = shortBy(held);
+    if (over <= slack(perStrand, free - held)) return;
+    const bool byBoth = shortBy(kHeldByPliers) > 0.0 * mm;
+    bench.warn(part, "strands", Concern::strandsShort, {over / mm, "mm", byBoth ? Severity::warning : Severity::note},
+               "each strand wants " + formatLength(perStrand) + " and gives " + formatLength(std::max(free - held, 0.0 * mm)) + (written.held == Grip::pliers ? " by the pliers" : " by the fingers"),
+               byBoth ? "more strands together, or longer ones" : "hold it with hackle pliers");
+}
+
+// Strands side by side or twisted to a rope. Where they are a tail's own, that tail now knows what its fibres need.
+void windStrands(Bench& bench, std::size_t part, const BodyPart& written, BodyPlan& body, const Material& made) {
+    const auto under = [&](double s) { return bench.plan.bulk.diameter(s * mm, body.rowsUnder) / mm; };
+    const double k = written.strands ? written.strands->wholeMiddle() : body.method == BodyMethod::herl ? 2.0 : 4.0;
+    const double width = windingWidth(made) / mm, thickness = windingThickness(made) / mm;
+    // Twisted together they are a rope as thick as all their sections; side by side a ribbon.
+    const double rope = std::sqrt(4.0 / kPi * k * width * thickness);
+    const double step = written.twisted.value_or(false) ? rope : k * width, high = written.twisted.value_or(false) ? rope : thickness;
+    body.strands = k;
+    body.turns = (body.end - body.front) / mm / step;
+    body.perStrand = integrateOver(bench, body, [&](double s) { return std::hypot(kPi * (under(s) + high), step) / step; }) * mm;
+    body.length = *body.perStrand;
+    Length natural = naturalLength(made);
+    if (const Part& here = bench.part(part); here.from)
+        if (const auto source = find(bench.pattern, *here.from); source && *source < bench.plan.parts.size())
+            if (auto* tail = std::get_if<TailPlan>(&bench.plan.parts[*source].detail)) {
+                natural -= tail->length;
+                tail->fibreNeeded = tail->length + *body.perStrand + kHeldByPliers;
+            }
+    const bool tipsAreTail = natural < naturalLength(made);
+    const Length free = tipsAreTail ? natural : (1.0 - kBrittleTip) * natural;
+    const Length usable = free - (written.held == Grip::pliers ? kHeldByPliers : kHeldByFingers);
+    body.yield = std::max(0, static_cast<int>(std::floor(usable / *body.perStrand)));
+    checkStrands(bench, part, written, *body.perStrand, free);
+}
+
+// Touching turns of thread, layer on layer up to the profile.
+void windThread(const Bench& bench, BodyPlan& body, const Material& made) {
+    const LaidThread thread = threadOf(bench, made);
+    const Length middle = 0.5 * (body.front + body.end), bed = bench.plan.bulk.diameter(middle, body.rowsUnder);
+    const double layers = std::max(1.0, std::round((bench.plan.bodyDiameter(body, middle) - bed) / (2.0 * thread.thickness)));
+    const double turns = (body.end - body.front) / thread.width;
+    body.turns = turns * layers;
+    Length length;
+    for (double layer = 0.0; layer < layers; layer += 1.0) length += turns * hypot(kPi * (bed + (2.0 * layer + 1.0) * thread.thickness), thread.width);
+    body.length = length;
 }
 
 }  // namespace
+
+Length taperedDiameter(const BodyPlan& body, Length s) {
+    if (body.exponent == 0.0) return body.frontDiameter;
+    const double t = std::clamp((body.end - s) / (body.end - body.front), 0.0, 1.0);
+    return body.rearDiameter + (body.frontDiameter - body.rearDiameter) * std::pow(t, body.exponent);
+}
 
 BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const Material& made) {
     const Section section =
@@ -122,8 +213,9 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
     body.front = section.front;
     body.rowsUnder = bench.plan.bulk.size();
     const bool rope = body.method == BodyMethod::loop || body.method == BodyMethod::rope;
-    body.noodleDiameter = written.noodleDiameter.value_or(rope ? kRopeNoodle : kLevelNoodle);
-    chooseDiameters(bench, part, written, body);
+    body.noodleDiameter = written.noodleDiameter.value_or(usualNoodle(body.method, bench.hook));
+    if (bench.part(part).kind == PartKind::thorax) body.props = bench.resolver.beadPropped(part);
+    chooseDiameters(bench, part, written, body, made);
     if (const Length thickest = std::max(body.rearDiameter, body.frontDiameter), most = kThickestBody * bench.hook.gape(); thickest > most) {
         bench.resolver.fault(bench.resolver.partPlace(part).key(body.frontDiameter >= body.rearDiameter ? "front_diameter" : "rear_diameter"),
                              "expected a body of at most " + formatLength(most) + " on this hook, got " + formatLength(thickest), "no body is thicker than three gapes");
@@ -139,8 +231,7 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
     const double ell = (body.end - body.front) / mm;
 
     if (isDubbed(body.method)) {
-        const auto* fur = std::get_if<DubbingTraits>(&made.traits);
-        body.mass = body.volume * packedDensity(fur ? *fur : DubbingTraits{});
+        body.mass = body.volume * packedDensity(made, bench.book);
         const double level = body.noodleDiameter / mm;
         const auto noodleAt = [&](double s) {
             return body.method == BodyMethod::noodle ? std::max(kThinnestNoodle / mm, (wanted(s) - under(s)) / 2.0) : level;
@@ -151,43 +242,23 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         if (rope) body.rope = kRopeSpare * *body.noodle + kRopeHeld;
         if (body.method != BodyMethod::noodle && !body.overUnderbody) {
             const double least = std::min(wanted(body.front / mm) - under(body.front / mm), wanted(body.end / mm) - under(body.end / mm));
-            if (level > least / 2.0)
-                bench.warn(part, "noodle_diameter_mm", Concern::noodle, {level - std::max(0.0, least / 2.0)},
+            const double fits = std::max(0.0, least / 2.0);
+            if (level > fits + slack(level * mm, fits * mm) / mm)
+                bench.warn(part, "noodle_diameter_mm", Concern::noodle, {level - fits, "mm", Severity::note},
                            "a noodle of " + formatShort(level, 2) + " mm is too thick there: thin it to " +
                                formatShort(std::max(0.0, least / 2.0), 2) + " mm at the thin end");
         }
     } else if (isStrands(body.method)) {
-        const double k = written.strands ? written.strands->wholeMiddle() : 2.0;
-        const double width = windingWidth(made) / mm;
-        const double thickness = windingThickness(made) / mm;
-        body.strands = k;
-        body.turns = ell / (k * width);
-        body.perStrand = integrateOver(bench, body, [&](double s) {
-                             return std::hypot(kPi * (under(s) + thickness), k * width) / (k * width);
-                         }) * mm;
-        const auto* strand = std::get_if<StrandTraits>(&made.traits);
-        const Length natural = strand ? strand->natural.value_or(kUsualStrand) : kUsualStrand;
-        const bool tipsAreTail = bench.part(part).from && find(bench.pattern, *bench.part(part).from) &&
-                                 bench.part(*find(bench.pattern, *bench.part(part).from)).kind == PartKind::tail;
-        const Length usable = (tipsAreTail ? 1.0 : 1.0 - kBrittleTip) * natural -
-                              (written.held == Grip::pliers ? kHeldByPliers : kHeldByFingers);
-        body.yield = std::max(0, static_cast<int>(std::floor(usable / *body.perStrand)));
-        body.length = *body.perStrand;
-        if (*body.yield == 0)
-            bench.warn(part, "strands", Concern::strandsShort, {(*body.perStrand - std::max(usable, 0.0 * mm)) / mm},
-                       "these strands are too short for the body: each needs " + formatLength(*body.perStrand) + ", usable are " +
-                           formatLength(std::max(usable, 0.0 * mm)),
-                       "more strands together, longer ones, or hackle pliers");
+        windStrands(bench, part, written, body, made);
     } else if (body.method == BodyMethod::thread) {
-        // Layers of thread up to the wanted profile.
-        const double packed = bench.thread.width * bench.thread.thickness / mm2;
-        const double mid = 0.5 * (wanted(body.front / mm) + wanted(body.end / mm));
-        body.length = body.volume / (packed * mm2);
-        body.turns = *body.length / (kPi * mid * mm);
+        windThread(bench, body, made);
     } else if (body.method == BodyMethod::chenille || body.method == BodyMethod::tube || body.method == BodyMethod::wire) {
+        // Touching turns; chenille's length is its core's, on which the pile stands.
         const double d = windingThickness(made) / mm;
+        const auto* pile = std::get_if<RopeTraits>(&made.traits);
+        const double on = body.method == BodyMethod::chenille && pile ? pile->core.value_or(0.25 * mm) / mm : d;
         body.turns = ell / d;
-        body.length = integrateOver(bench, body, [&](double s) { return std::hypot(kPi * (under(s) + d), d) / d; }) * mm;
+        body.length = integrateOver(bench, body, [&](double s) { return std::hypot(kPi * (under(s) + on), d) / d; }) * mm;
     } else {
         const double step = windingWidth(made) / mm * (1.0 - written.overlap.value_or(0.0));
         const double thickness = windingThickness(made) / mm;
@@ -200,7 +271,7 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
             });
         body.length = length * mm;
     }
-    checkTaper(bench, part, body);
+    checkTaper(bench, part, written, body);
     checkBall(bench, part, body);
     return body;
 }

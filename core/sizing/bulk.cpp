@@ -31,6 +31,14 @@ Length Bulk::diameter(Length station, std::size_t rows) const {
     return d;
 }
 
+Length Bulk::diameterOverBed(Length station, std::size_t rows) const {
+    Length d = wire_;
+    const std::size_t count = std::min(rows, rows_.size());
+    for (std::size_t i = 0; i < count; ++i)
+        if (rows_[i].part >= 0 && covers(rows_[i], station)) d = boundOver(d, rows_[i]);
+    return d;
+}
+
 const BulkRow* Bulk::thickest(Length station, std::size_t rows) const {
     const BulkRow* found = nullptr;
     Length most;

@@ -41,6 +41,9 @@ class Bulk {
     // Diameter at a station over the first `rows` rows (all of them by default), both ends of a row included.
     [[nodiscard]] Length diameter(Length station, std::size_t rows = std::numeric_limits<std::size_t>::max()) const;
 
+    // The same without the first thread bed, which lies under everything alike.
+    [[nodiscard]] Length diameterOverBed(Length station, std::size_t rows = std::numeric_limits<std::size_t>::max()) const;
+
     // The row that adds most to the diameter there; nothing where only the wire is.
     [[nodiscard]] const BulkRow* thickest(Length station, std::size_t rows) const;
 

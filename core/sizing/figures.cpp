@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "book/spec_words.h"
 #include "sizing/budget.h"
 #include "units/text.h"
 #include "words/words.h"
@@ -44,9 +45,11 @@ struct WriteFigures {
     const PartPlan& part;
     Sheet& sheet;
 
+    void operator()(const Impossible&) const {}
     void operator()(const TagPlan& tag) const {
+        sheet.length("length_mm", tag.along, kTailTolerance);
         sheet.number("turns", tag.turns);
-        sheet.length("length_mm", tag.length);
+        sheet.length("strip_mm", tag.length);
     }
     void operator()(const TailPlan& tail) const {
         sheet.length("length_mm", tail.length, kTailTolerance, sayLength(tail.length, plan.hook).text);
@@ -63,6 +66,8 @@ struct WriteFigures {
         sheet.number("angle_deg", rib.angle.inDegrees());
         sheet.length("length_mm", rib.wound);
         sheet.length("cut_mm", rib.cut);
+        sheet.number("crosses_palmer", rib.crossesPalmer);
+        sheet.number("crosses_body", rib.crossesBody);
     }
     void operator()(const UnderbodyPlan& under) const {
         sheet.length("end_mm", under.end);
@@ -74,6 +79,7 @@ struct WriteFigures {
     void operator()(const BodyPlan& body) const {
         sheet.length("end_mm", body.end, kBodyTolerance, sayStation(body.end, plan.hook).text);
         sheet.length("front_mm", body.front, kBodyTolerance, sayStation(body.front, plan.hook).text);
+        if (body.swelling) sheet.length("diameter_mm", *body.swelling, kDiameterTolerance);
         sheet.length("rear_diameter_mm", body.rearDiameter, kDiameterTolerance);
         sheet.length("front_diameter_mm", body.frontDiameter, kDiameterTolerance);
         sheet.number("volume_mm3", body.volume / mm3);
@@ -95,9 +101,10 @@ struct WriteFigures {
         sheet.length("stem_mm", h.stem);
         sheet.number("fibres", h.fibres);
         sheet.number("fullness", h.fullness);
-        sheet.text("fullness_class", std::string(nameOf(classOf(h.fullness))));
+        sheet.text("fullness_class", std::string(nameOf(classOf(h.worth))));
         sheet.length("fibre_shortest_mm", h.shortest);
         sheet.length("fibre_longest_mm", h.longest);
+        sheet.length("fibre_tie_in_mm", h.tieInFibre);
         sheet.number("most_turns", h.mostTurns);
         sheet.length("bed_mm", h.bed);
     }
@@ -116,19 +123,26 @@ struct WriteFigures {
         if (wing.slip > 0.0 * mm) sheet.length("slip_mm", wing.slip, kSlipTolerance, sayLength(wing.slip, plan.hook).text);
         sheet.length("depth_mm", wing.depth, kWingTolerance, sayLength(wing.depth, plan.hook).text);
         sheet.number("barbs", wing.barbs);
+        sheet.number("count", wing.count);
+        sheet.number("fibres_to_take", wing.toTake);
         sheet.number("lift_deg", wing.lift.inDegrees());
-        sheet.number("bed_layers", wing.bedLayers);
-        sheet.length("behind_mm", wing.behind);
+        if (wing.seat != Seat::stated) {
+            sheet.text("seat", std::string(nameOf(wing.seat)));
+            sheet.number("ramp_turns", wing.rampTurns);
+            sheet.length("bend_mm", wing.bend);
+        }
         sheet.length("bed_mm", wing.bed);
-        sheet.length("gap_mm", wing.gap);
     }
     void operator()(const PiecePlan& piece) const {
         sheet.length("length_mm", piece.length, kWingTolerance, sayLength(piece.length, plan.hook).text);
         sheet.number("count", piece.count);
+        sheet.length("piece_mm", piece.piece);
     }
     void operator()(const BeadPlan& bead) const {
         sheet.length("diameter_mm", bead.diameter);
         sheet.length("room_mm", bead.room);
+        sheet.length("hole_mm", bead.hole);
+        sheet.text("ball", bead.ball ? "yes" : "no");
     }
     void operator()(const ThreadPlan&) const {}
     void operator()(const HeadPlan& head) const {
@@ -144,14 +158,20 @@ std::string turnsText(double turns) { return formatShort(turns, 1) + (turns == 1
 struct SayPart {
     const Plan& plan;
     const PartPlan& part;
+    const Part& written;
 
+    // First in the yardstick that it was written in, else in the nearest.
+    [[nodiscard]] std::string yardstick(const std::optional<LengthSpec>& spec, Length length) const {
+        return spec && std::holds_alternative<Ratio>(spec->value) ? saySpec(*spec) : sayLength(length, plan.hook).text;
+    }
+    std::string operator()(const Impossible&) const { return "can't be tied as it is written"; }
     std::string operator()(const TagPlan& tag) const {
         return turnsText(tag.turns) + ", " + lengthText(tag.along) + " of the hook";
     }
     std::string operator()(const TailPlan& tail) const {
         const WirePoint root = plan.hook.at(part.station);
         const Length tip = root.position.x + tail.length * cos(root.heading);
-        return "tail " + lengthText(tail.length) + ": " + sayLength(tail.length, plan.hook).text + ", ends " +
+        return "tail " + lengthText(tail.length) + ": " + yardstick(std::get<TailPart>(written.detail).length, tail.length) + ", ends " +
                sayReach(tip, plan.hook).text;
     }
     std::string operator()(const RibPlan& rib) const {
@@ -171,7 +191,9 @@ struct SayPart {
         return text;
     }
     std::string fibre(const HacklePlan& h) const {
-        const std::string end = h.target ? sayReach(h.target->x, plan.hook).text : sayLength(h.fibre, plan.hook).text;
+        const auto* collar = std::get_if<CollarPart>(&written.detail);
+        const auto& spec = collar ? collar->length : std::get<PalmerPart>(written.detail).length;
+        const std::string end = h.target ? sayReach(h.target->x, plan.hook).text : yardstick(spec, h.fibre);
         std::string text = "fibres " + lengthText(h.fibre) + (h.target ? " " : ": ") + end;
         // Where the schools differ by more than a tier would overlook, both numbers are said.
         constexpr Length kNoticed = 0.5 * mm;
@@ -182,15 +204,22 @@ struct SayPart {
     }
     std::string operator()(const PalmerPlan& palmer) const {
         return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " +
-               turnsText(palmer.openTurns) + " down the body: " + std::string(nameOf(classOf(palmer.hackle.fullness)));
+               turnsText(palmer.openTurns) + " down the body: " + std::string(nameOf(classOf(palmer.hackle.worth)));
     }
     std::string operator()(const HacklePlan& h) const {
         return fibre(h) + ", " + turnsText(h.turns) + " by the " + std::string(nameOf(h.tieIn)) + ": " +
-               std::string(nameOf(classOf(h.fullness)));
+               std::string(nameOf(classOf(h.worth)));
     }
     std::string operator()(const WingPlan& wing) const {
         const Length tip = plan.hook.at(part.station).position.x + wing.length;
-        std::string text = "wing " + lengthText(wing.length) + ", tips " + sayReach(tip, plan.hook).text;
+        const LengthSpec& spec = std::get<WingPart>(written.detail).length;
+        const auto* reach = std::get_if<Reach>(&spec.value);
+        const bool stands = std::get<WingPart>(written.detail).angle.has_value() && wing.lift > Angle::degrees(60.0);
+        std::string text = "wing " + lengthText(wing.length);
+        if (std::holds_alternative<Ratio>(spec.value) || (reach && reach->fraction)) text += ", " + saySpec(spec);
+        text += stands ? ", standing at " + formatNumber(wing.lift.inDegrees(), 0) + "°" : ", tips " + sayReach(tip, plan.hook).text;
+        if (wing.count && wing.style != WingStyle::hair) text += "; " + formatShort(*wing.count, 0) + (wing.style == WingStyle::tips ? " points" : wing.style == WingStyle::plume ? (*wing.count == 1.0 ? " plume" : " plumes") : "");
+        if (wing.toTake) text += "; " + formatShort(*wing.count, 0) + " hairs stay, " + formatShort(*wing.toTake, 0) + " to take";
         if (wing.style == WingStyle::rolled)
             text += "; slip " + lengthText(wing.slip) + " wide, rolled to " + lengthText(wing.depth);
         else if (wing.slip > 0.0 * mm)
@@ -198,7 +227,8 @@ struct SayPart {
         return text;
     }
     std::string operator()(const PiecePlan& piece) const {
-        return formatShort(piece.count, 0) + " of " + lengthText(piece.length) + ": " + sayLength(piece.length, plan.hook).text;
+        const auto* legs = std::get_if<LegsPart>(&written.detail);
+        return formatShort(piece.count, 0) + " of " + lengthText(piece.length) + ": " + yardstick(legs ? std::optional(legs->length) : std::get<CheekPart>(written.detail).length, piece.length);
     }
     std::string operator()(const BeadPlan& bead) const { return lengthText(bead.diameter) + " bead"; }
     std::string operator()(const ThreadPlan&) const { return "finish off and start " + part.made.title(); }
@@ -256,7 +286,9 @@ constexpr std::array kLabels = {
     Label{"fibre_shortest_mm", "shortest fibre"}, Label{"fibre_longest_mm", "longest fibre"},
     Label{"most_turns", "most turns"}, Label{"bed_mm", "bed under it"}, Label{"shoulder_turns", "shoulder turns"},
     Label{"open_turns", "open turns"}, Label{"depth_mm", "depth"}, Label{"lift_deg", "lift"},
-    Label{"bed_layers", "bed to lay it flat"}, Label{"behind_mm", "thick behind it"}, Label{"gap_mm", "gap"},
+    Label{"seat", "how it sits"}, Label{"ramp_turns", "turns of ramp"}, Label{"bend_mm", "level again after"}, Label{"strip_mm", "to wind"},
+    Label{"crosses_palmer", "palmer turns crossed"}, Label{"crosses_body", "body turns crossed"}, Label{"fibre_tie_in_mm", "fibre at the tie-in"},
+    Label{"piece_mm", "the piece as sold"}, Label{"hole_mm", "hole"}, Label{"ball", "on a ball"},
     Label{"count", "count"}, Label{"diameter_mm", "diameter"}, Label{"room_mm", "room taken"},
     Label{"whip_turns", "whip turns"}, Label{"thread_mm", "thread in all"}, Label{"layers", "layers"}};
 
@@ -293,8 +325,9 @@ std::string displayOf(const Figure& figure) {
 }
 
 void describeParts(Plan& plan) {
-    for (PartPlan& part : plan.parts) {
-        part.words = std::visit(SayPart{plan, part}, part.detail);
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        PartPlan& part = plan.parts[i];
+        part.words = std::visit(SayPart{plan, part, plan.pattern.parts[i]}, part.detail);
         part.drivers = driversOf(plan, part);
     }
 }
@@ -302,6 +335,7 @@ void describeParts(Plan& plan) {
 std::string headlineOf(const Plan& plan, std::size_t part) {
     struct Headline {
         const Plan& plan;
+        std::string operator()(const Impossible&) const { return "impossible"; }
         std::string operator()(const TagPlan& p) const { return turnsText(p.turns); }
         std::string operator()(const TailPlan& p) const { return lengthText(p.length); }
         std::string operator()(const RibPlan& p) const { return turnsText(p.turns); }
@@ -309,6 +343,7 @@ std::string headlineOf(const Plan& plan, std::size_t part) {
             return p.turns ? turnsText(*p.turns) : formatShort(p.layers, 0) + (p.layers == 1.0 ? " layer" : " layers");
         }
         std::string operator()(const BodyPlan& p) const {
+            if (p.swelling) return lengthText(*p.swelling);
             return formatNumber(p.rearDiameter / mm, 1) + "–" + lengthText(p.frontDiameter);
         }
         std::string operator()(const PalmerPlan& p) const { return lengthText(p.hackle.fibre); }

@@ -14,7 +14,7 @@ namespace {
 
 constexpr double kPi = std::numbers::pi;
 constexpr double kFibreCurve = 1.03;       // of a fibre standing as it will fish, models.md section 2
-constexpr double kPalmerCount = 0.6;       // fibres spread along the body count so much each
+constexpr double kPalmerCount = 0.6;       // fibres spread along the body count so much each, in fibres a mm of gape
 constexpr double kUsualShoulderTurns = 2.0;
 constexpr double kUsualOpenTurns = 5.0;
 
@@ -40,74 +40,125 @@ void sizeFibre(const Bench& bench, HacklePlan& h, const LengthSpec& spec, Length
                              "aim it further back");
 }
 
+// Most turns, to the half, over which this feather's softness hides how its fibres grow.
+double mostTurns(const Feather& f, Length fibre, Length growth) {
+    constexpr double kNoLimit = 60.0;
+    return growth > 0.0 * mm ? std::floor(2.0 * (1.0 + f.tolerance() * fibre / growth)) / 2.0 : kNoLimit;
+}
+
+// What a feather can't give is a warning where it was measured; of its kind's usual it is no more than a note.
+Severity severityOf(const Material& made, const char* key) {
+    return std::ranges::find(made.measured, key) != made.measured.end() ? Severity::warning : Severity::note;
+}
+
 void gradeFibres(Bench& bench, HacklePlan& h, std::size_t part) {
     const Length growth = h.feather.gamma * stemPerTurn(h.feather, h.bed);
     const Length spread = std::max(0.0, h.turns - 1.0) * growth;
     h.shortest = h.fibre - 0.5 * spread;
     h.longest = h.fibre + 0.5 * spread;
     h.tieInFibre = h.tieIn == TieIn::tip ? h.shortest : h.longest;
-    h.mostTurns = growth > 0.0 * mm ? 1.0 + std::floor(h.feather.tolerance() * h.fibre / growth) : 60.0;
-    if (h.turns > h.mostTurns)
-        bench.warn(part, "turns", Concern::softness, {h.turns - h.mostTurns, "turns"},
+    h.mostTurns = mostTurns(h.feather, h.fibre, growth);
+    const auto& written = std::get<CollarPart>(bench.part(part).detail);
+    if (written.until || written.cut.value_or(false)) return;  // graded on purpose, or cut to one length
+    const Length hidden = h.feather.tolerance() * h.fibre;
+    if (spread > hidden + slack(spread, hidden))
+        bench.warn(part, "turns", Concern::softness, {std::max(0.5, h.turns - h.mostTurns), "turns", Severity::note},
                    formatShort(h.turns, 1) + " turns spread the fibres from " + formatLength(h.shortest) + " to " +
                        formatLength(h.longest) + ", more than this feather's softness hides",
-                   "at most " + formatShort(h.mostTurns, 0) + " turns, or a feather whose fibres grow less along the stem");
+                   "at most " + formatShort(h.mostTurns, 1) + " turns, or a feather whose fibres grow less along the stem");
 }
 
-// What this feather can't give: the stem, the longest or the shortest fibre.
-void checkFeather(Bench& bench, const HacklePlan& h, std::size_t part, const Material& made) {
-    const auto* traits = std::get_if<HackleTraits>(&made.traits);
-    if (!traits) return;
-    if (traits->usableStem && h.stem > *traits->usableStem)
-        bench.warn(part, "turns", Concern::stemShort, {(h.stem - *traits->usableStem) / mm}, "this feather gives " + formatLength(*traits->usableStem) + " of stem, " + formatShort(h.turns, 1) +
-                                      " turns want " + formatLength(h.stem), "fewer turns, or two feathers");
-    if (traits->fibreLongest && h.fibre > *traits->fibreLongest)
-        bench.warn(part, "length", Concern::fibreTooLong, {(h.fibre - *traits->fibreLongest) / mm}, "the longest fibre of this feather is " + formatLength(*traits->fibreLongest) + ", wanted is " +
-                                       formatLength(h.fibre), "a larger feather, or aim shorter");
-    if (traits->fibreShortest && h.fibre < *traits->fibreShortest)
-        bench.warn(part, "length", Concern::fibreTooShort, {(*traits->fibreShortest - h.fibre) / mm}, "the shortest fibre of this feather is " + formatLength(*traits->fibreShortest) + ", wanted is " +
-                                       formatLength(h.fibre), "a smaller feather, or aim longer");
+// What this feather can't give: the stem, the longest or the shortest fibre. `stem` with what another collar takes of it.
+void checkFeather(Bench& bench, const HacklePlan& h, Length stem, std::size_t part, const Material& made, bool cut) {
+    const Feather& f = h.feather;
+    if (f.usableStem && stem > *f.usableStem + slack(stem, *f.usableStem))
+        bench.warn(part, "turns", Concern::stemShort, {(stem - *f.usableStem) / mm, "mm", severityOf(made, "usable_stem_mm")},
+                   "such a feather gives " + formatLength(*f.usableStem) + " of stem, " + formatLength(stem) + " are wanted", "two feathers, or a turn less");
+    if (cut) return;  // to one length: it has no range
+    if (f.fibreLongest && h.fibre > *f.fibreLongest + slack(h.fibre, *f.fibreLongest))
+        bench.warn(part, "length", Concern::fibreTooLong, {(h.fibre - *f.fibreLongest) / mm, "mm", severityOf(made, "fibre_longest_mm")},
+                   "the longest fibre of such a feather is " + formatLength(*f.fibreLongest) + ", wanted is " + formatLength(h.fibre), "a larger feather, or aim shorter");
+    if (f.fibreShortest && h.fibre < *f.fibreShortest - slack(h.fibre, *f.fibreShortest))
+        bench.warn(part, "length", Concern::fibreTooShort, {(*f.fibreShortest - h.fibre) / mm, "mm", severityOf(made, "fibre_shortest_mm")},
+                   "the shortest fibre of such a feather is " + formatLength(*f.fibreShortest) + ", wanted is " + formatLength(h.fibre), "a smaller feather, or aim longer");
+}
+
+double worthOfTurn(const Feather& f) { return f.fibresPerStem() / (2.0 * f.usualDensity) / f.usualTurns; }
+
+// Where a hackle is wound on from another collar, the stem that one has taken already.
+Length carriedOn(const Bench& bench, std::size_t part) {
+    const auto& from = bench.part(part).from;
+    const auto source = from ? find(bench.pattern, *from) : std::nullopt;
+    if (!source || *source >= bench.plan.parts.size()) return 0.0 * mm;
+    const auto* h = std::get_if<HacklePlan>(&bench.plan.parts[*source].detail);
+    return h ? h->stem : 0.0 * mm;
 }
 
 }  // namespace
 
-Fullness classOf(double fullness) {
-    if (fullness < 9.0) return Fullness::sparse;
-    if (fullness < 16.0) return Fullness::standard;
-    if (fullness <= 26.0) return Fullness::full;
-    return Fullness::bushy;
+FullnessSchool classOf(double worth) {
+    constexpr double kSparse = 0.76, kStandard = 1.50, kFull = 2.80;
+    if (worth < kSparse) return FullnessSchool::sparse;
+    if (worth <= kStandard) return FullnessSchool::standard;
+    return worth <= kFull ? FullnessSchool::full : FullnessSchool::bushy;
 }
 
-double turnsForFullness(double fullness, const Feather& feather, Length bed, Length gape) {
-    const double n = fullness * (gape / mm) / (feather.fibresPerStem() * stemPerTurn(feather, bed));
-    return std::max(1.0, std::round(2.0 * n) / 2.0);
+double worthOf(FullnessSchool school) {
+    switch (school) {
+        case FullnessSchool::sparse: return 0.5;
+        case FullnessSchool::standard: return 1.0;
+        case FullnessSchool::full: return 1.75;
+        case FullnessSchool::bushy: return 3.0;
+    }
+    throw BrokenContract("unknown fullness");
 }
+
+double wantedWorth(const Full& full) {
+    const auto* number = std::get_if<double>(&full);
+    return number ? *number : worthOf(std::get<FullnessSchool>(full));
+}
+
+double turnsForWorth(double worth, const Feather& feather) { return std::max(1.0, std::floor(2.0 * worth / worthOfTurn(feather) + 0.5) / 2.0); }
 
 HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written, const Material& made) {
     HacklePlan h;
     const Place place = bench.resolver.partPlace(part);
     const Length station = bench.resolver.tieIn(part);
     h.feather = feather(made, bench.hook);
-    h.bed = bench.bedAt(station);
+    h.bed = bench.bedAhead(station);
+    h.rowsUnder = bench.plan.bulk.size();
+    h.roomShare = written.until ? 1.0 : written.through.value_or(false) ? 0.5 * kHackleSpread : kHackleSpread;
     h.tieIn = written.tieIn.value_or(bench.plan.schools.tieIn);
     h.stand = written.angle.value_or(FibreStand::swept);
     const Length perTurn = stemPerTurn(h.feather, h.bed);
-    if (written.turns)
-        h.turns = written.turns->middle();
-    else if (written.until) {
+    h.through = written.through.value_or(false);
+    if (written.until) {
         const Length room = station - bench.resolver.station(*written.until, place.key("until"));
         if (room <= 0.0 * mm)
             bench.resolver.fault(place.key("until"), "expected a station ahead of the collar, got one at or behind it");
-        h.turns = std::max(1.0, room / h.feather.stem);
-    } else
-        h.turns = turnsForFullness(written.fullness.value_or(fullnessOf(bench.plan.schools.fullness.value_or(FullnessSchool::standard))), h.feather, h.bed, bench.hook.gape());
+        h.untilTurns = std::max(1.0, room / h.feather.stem);
+    }
     sizeFibre(bench, h, written.length, station, place.key("length"));
+    if (written.turns)
+        h.turns = written.turns->middle();
+    else if (written.until)
+        h.turns = h.untilTurns;
+    else {
+        constexpr double kOfTheUsual = 12.0;  // fibres a mm of gape, as older files wrote it: one usual collar
+        const double worth = written.full                                              ? wantedWorth(*written.full)
+                             : written.fullness                                        ? *written.fullness / kOfTheUsual
+                                                                                       : worthOf(bench.plan.schools.fullness.value_or(FullnessSchool::standard));
+        h.turns = std::min(turnsForWorth(worth, h.feather), mostTurns(h.feather, h.fibre, h.feather.gamma * perTurn));
+        if (h.feather.usableStem) h.turns = std::min(h.turns, std::floor(2.0 * (*h.feather.usableStem / perTurn)) / 2.0);
+        h.turns = std::max(1.0, h.turns);
+    }
     h.stem = h.turns * perTurn;
     h.fibres = h.stem * h.feather.fibresPerStem();
     h.fullness = h.fibres / (bench.hook.gape() / mm);
+    h.worth = h.turns * worthOfTurn(h.feather);
     h.width = h.turns * h.feather.stem;
     gradeFibres(bench, h, part);
-    checkFeather(bench, h, part, made);
+    checkFeather(bench, h, h.stem + carriedOn(bench, part), part, made, written.cut.value_or(false));
     // The stem's butt is bound towards the eye, under the head.
     bench.bindBundle(static_cast<int>(part), bench.resolver.beadAtEye() + bench.thread.width, station, 1.0, h.feather.stem);
     return h;
@@ -118,21 +169,17 @@ PalmerPlan sizePalmer(Bench& bench, std::size_t part, const PalmerPart& written,
     HacklePlan& h = palmer.hackle;
     const Place place = bench.resolver.partPlace(part);
     const Plan& plan = bench.plan;
-    Length start = bench.resolver.bodyFront();
+    const Length start = bench.resolver.tieIn(part);
     palmer.end = bench.resolver.bodyEnd();
     if (written.along == PalmerAlong::thorax)
-        if (const auto thoraxPart = findKind(bench.pattern, PartKind::thorax)) {
-            const Section thorax = bench.resolver.thorax(*thoraxPart);
-            start = thorax.front;
-            palmer.end = thorax.end;
-        }
-    if (bench.part(part).station) start = bench.resolver.tieIn(part);
+        if (const auto on = bench.resolver.first(PartKind::thorax)) palmer.end = bench.resolver.thorax(*on).end;
     palmer.shoulderTurns = written.shoulderTurns ? written.shoulderTurns->middle() : kUsualShoulderTurns;
     palmer.openTurns = written.openTurns ? written.openTurns->middle() : kUsualOpenTurns;
     palmer.feathers = written.feathers.value_or(1);
     palmer.wound = written.wound.value_or(PalmerWound::rearward);
+    palmer.hand = (written.direction.value_or(Winding::with) == Winding::with ? 1 : -1) * (palmer.wound == PalmerWound::forward ? 1 : -1);
     h.feather = feather(made, bench.hook);
-    h.bed = bench.bedAt(start);
+    h.bed = bench.bedAhead(start);
     h.turns = palmer.shoulderTurns + palmer.openTurns;
     sizeFibre(bench, h, written.length, start, place.key("length"));
 
@@ -158,14 +205,15 @@ PalmerPlan sizePalmer(Bench& bench, std::size_t part, const PalmerPart& written,
     h.stem = palmer.shoulderTurns * hypot(kPi * (diameterAt(start) + stemWidth), stemWidth) + openStem;
     h.fibres = h.stem * h.feather.fibresPerStem() * static_cast<double>(palmer.feathers);
     h.fullness = kPalmerCount * h.fibres / (bench.hook.gape() / mm);
+    h.worth = h.turns * static_cast<double>(palmer.feathers) * worthOfTurn(h.feather);
     h.width = palmer.end - start;
     // A palmer is graded on purpose: longest at the shoulder, falling to the tail by the feather's own growth.
     h.longest = h.fibre;
     h.shortest = std::max(0.35 * h.fibre, h.fibre - h.feather.gamma * h.stem);
     h.tieInFibre = palmer.wound == PalmerWound::rearward ? h.longest : h.shortest;
     const Length growth = h.feather.gamma * hypot(kPi * (diameterAt(start) + stemWidth), stemWidth);
-    h.mostTurns = growth > 0.0 * mm ? 1.0 + std::floor(h.feather.tolerance() * h.fibre / growth) : 60.0;
-    checkFeather(bench, h, part, made);
+    h.mostTurns = mostTurns(h.feather, h.fibre, growth);
+    checkFeather(bench, h, h.stem, part, made, false);
     return palmer;
 }
 

@@ -12,7 +12,8 @@ namespace machair {
 namespace {
 
 constexpr double kClearTurns = 1.0;  // of thread, kept clear behind the eye
-constexpr int kHeadLayers = 3;
+constexpr double kHeadLayers = 3.0;
+constexpr Length kAtFront = 1e-6 * mm;  // as near the body's front as makes no difference
 constexpr Length kHandling = 150.0 * mm;
 constexpr Length kFrontBack = 0.5 * mm;
 
@@ -30,11 +31,110 @@ double whipTurns(const Pattern& pattern) {
     return head && head->whipTurns ? head->whipTurns->middle() : kWhipTurns;
 }
 
-// Turns of thread that the front wants besides the hackles: bindings or whip finish, and one clear.
-double threadTurns(const Plan& plan) {
-    const double wing = has(plan, PartKind::wing) ? kWingBindingTurns : 0.0;
+// Turns that bind the wing: a low one six, one of tips or plume or at an angle four. A second wing's lie on the first's.
+double wingTurns(const Plan& plan) {
+    double most = 0.0;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i)
+        if (const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail)) {
+            const bool few = wing->style == WingStyle::tips || wing->style == WingStyle::plume || wing->style == WingStyle::upright || std::get<WingPart>(plan.pattern.parts[i].detail).angle;
+            most = std::max(most, few ? kFewBindingTurns : kWingBindingTurns);
+        }
+    return most;
+}
+Length beadAtEye(const Plan& plan) {
+    const auto* bead = plan.parts.empty() ? nullptr : std::get_if<BeadPlan>(&plan.parts.front().detail);
+    return bead ? bead->diameter : 0.0 * mm;
+}
+// One turn is kept clear behind the eye; behind a bead the whip itself lies.
+double clearTurns(const Plan& plan) { return beadAtEye(plan) > 0.0 * mm ? 0.0 : kClearTurns; }
+
+double bindingTurns(const Plan& plan) {
     const double cheek = has(plan, PartKind::cheek) ? kCheekBindingTurns : 0.0;
-    return std::max(wing + cheek, whipTurns(plan.pattern)) + kClearTurns;
+    return std::max(wingTurns(plan) + cheek, whipTurns(plan.pattern));
+}
+
+// Turns of thread that the front wants besides the hackles: bindings or whip finish, and what is kept clear.
+double threadTurns(const Plan& plan) { return bindingTurns(plan) + clearTurns(plan); }
+
+// A wing tied before the body and standing at its front, or behind it, is propped by two turns.
+bool hasProppedWing(const Plan& plan) {
+    for (const PartPlan& part : plan.parts) {
+        if (std::holds_alternative<BodyPlan>(part.detail)) break;
+        if (std::holds_alternative<WingPlan>(part.detail) && part.station >= plan.foremostBody - kAtFront) return true;
+    }
+    return false;
+}
+
+// Hackles count when they stand ahead of the body, wherever they come in the order; not those with a station at or behind
+// its front.
+bool takesRoom(const Plan& plan, std::size_t i) {
+    if (!std::holds_alternative<HacklePlan>(plan.parts[i].detail)) return false;
+    const bool written = plan.pattern.parts[i].station.has_value();
+    return written ? plan.parts[i].station < plan.foremostBody - kAtFront : plan.parts[i].station <= plan.foremostBody + kAtFront;
+}
+Length hackleRoom(const HacklePlan& h) { return h.roomShare * h.width; }
+
+// The part that a bead is pushed back on, whatever thread was changed between.
+std::size_t partBehind(const Plan& plan, std::size_t bead) {
+    std::size_t before = bead - 1;
+    while (before > 0 && plan.parts[before].kind == PartKind::thread) --before;
+    return before;
+}
+
+// Where the front of the body usually ends, as a share of the shank.
+Length usualFront(const Plan& plan) {
+    int fronts = 0;
+    Length beads = beadAtEye(plan);
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        fronts += takesRoom(plan, i) || std::holds_alternative<WingPlan>(plan.parts[i].detail) ? 1 : 0;
+        if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail); bead && !bead->atEye) beads += bead->diameter;
+    }
+    return ((fronts > 1 ? 0.30 : 0.24) + (has(plan, PartKind::cheek) ? 0.04 : 0.0)) * plan.hook.shank() + beads;
+}
+
+// What takes room ahead of the body, from the eye back.
+std::vector<RoomShare> sharesOf(const Plan& plan, const LaidThread& thread) {
+    std::vector<RoomShare> shares;
+    if (clearTurns(plan) > 0.0) shares.push_back({"turn clear behind the eye", clearTurns(plan) * thread.width, -1});
+    shares.push_back({has(plan, PartKind::wing) ? "head and wing binding" : "head", bindingTurns(plan) * thread.width, -1});
+    for (std::size_t i = plan.parts.size(); i-- > 0;) {
+        const int part = static_cast<int>(i);
+        if (takesRoom(plan, i)) {
+            const auto& h = std::get<HacklePlan>(plan.parts[i].detail);
+            shares.push_back({"hackle of " + formatShort(h.turns, 1) + (h.turns == 1.0 ? " turn" : " turns"), hackleRoom(h), part});
+        } else if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail); bead && !bead->atEye)
+            shares.push_back({"bead", bead->diameter, part});
+    }
+    if (hasProppedWing(plan)) shares.push_back({"turns that prop the wing", kWingGapTurns * thread.width, -1});
+    return shares;
+}
+
+// The thickness of the head, its butts whole or cut on a slope, over what is bound at its middle.
+struct Thickness {
+    Length whole, sloped;
+};
+Thickness boundAt(const Plan& plan, Length station) {
+    Length threadOnly = plan.hook.wire();
+    double bundles = 0.0;
+    for (const BulkRow& row : plan.bulk.rows()) {
+        if (station < row.from || station > row.to) continue;
+        if (const auto* bundle = std::get_if<BoundBundle>(&row.what))
+            bundles += bundle->count * (bundle->diameter * bundle->diameter / mm2) / kBundlePacking;
+        else
+            threadOnly = boundOver(threadOnly, row);
+    }
+    return {sqrt(threadOnly * threadOnly + bundles * mm2), sqrt(threadOnly * threadOnly + 0.5 * bundles * mm2)};
+}
+
+Crowding crowdingOf(const HeadBudget& budget, const Plan& plan) {
+    const Length allowed = slack(budget.needed, budget.available), beyond = plan.foremostBody - budget.usual;
+    if (budget.margin() < -allowed) {
+        constexpr double kTooMuch = 0.30;  // eye widths
+        return -budget.margin() > kTooMuch * plan.hook.eyeWidth() ? Crowding::warning : Crowding::note;
+    }
+    if (plan.frontIsWritten || beyond <= slack(plan.foremostBody, budget.usual)) return Crowding::no;
+    constexpr double kFarBeyond = 0.08;  // of the shank
+    return beyond > kFarBeyond * plan.hook.shank() ? Crowding::warning : Crowding::note;
 }
 
 std::vector<Remedy> remedies(const Bench& bench, Length thinnestHackle) {
@@ -66,58 +166,57 @@ std::vector<Remedy> remedies(const Bench& bench, Length thinnestHackle) {
 
 Length roomNeeded(const Plan& plan, const LaidThread& thread) {
     Length sum;
-    for (const PartPlan& part : plan.parts)
-        if (const auto* h = std::get_if<HacklePlan>(&part.detail); h && !h->behindWing)
-            sum += kHackleSpread * h->turns * h->feather.stem;
-    return sum + threadTurns(plan) * thread.width;
+    for (const RoomShare& share : sharesOf(plan, thread)) sum += share.room;
+    return sum;
 }
 
-Length bindingRoom(const Plan& plan, const LaidThread& thread) { return (threadTurns(plan) - kClearTurns) * thread.width; }
+Length roomGiven(const Plan& plan) {
+    constexpr double kFurGives = 0.25;  // of a bead's diameter that is pushed back on fur
+    Length given;
+    for (std::size_t i = 1; i < plan.parts.size(); ++i)
+        if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail); bead && plan.parts[partBehind(plan, i)].made.kind == MaterialKind::dubbing) given += kFurGives * bead->diameter;
+    return given;
+}
+
+Length bindingRoom(const Plan& plan, const LaidThread& thread) { return bindingTurns(plan) * thread.width; }
+
+std::vector<Length> hackleRooms(const Plan& plan) {
+    std::vector<Length> rooms;
+    for (const PartPlan& part : plan.parts) {
+        const auto* h = std::get_if<HacklePlan>(&part.detail);
+        rooms.push_back(h && !h->through ? hackleRoom(*h) : 0.0 * mm);
+    }
+    return rooms;
+}
 
 HeadBudget budgetHead(Bench& bench) {
     Plan& plan = bench.plan;
     HeadBudget budget;
     const Length b = bench.thread.width;
-    budget.needed = roomNeeded(plan, bench.thread);
-    const Length eyeBead = bench.resolver.beadAtEye();
-    const Length front = bench.resolver.foremostBody();
-    budget.available = front - eyeBead;
-    budget.from = eyeBead + kClearTurns * b;
-    budget.to = std::max(budget.from + 2.0 * b, std::min(bench.hackleFront, front));
-
-    budget.shares.push_back({"clear behind the eye", kClearTurns * b, -1});
-    const double binding = threadTurns(plan) - kClearTurns;
-    budget.shares.push_back({has(plan, PartKind::wing) ? "head and wing binding" : "head", binding * b, -1});
-    Length widestStem;
-    for (std::size_t i = 0; i < plan.parts.size(); ++i)
-        if (const auto* h = std::get_if<HacklePlan>(&plan.parts[i].detail); h && !h->behindWing) {
-            budget.shares.push_back({"hackle, " + formatShort(h->turns, 1) + " turns",
-                                     kHackleSpread * h->turns * h->feather.stem, static_cast<int>(i)});
-            if (h->turns > 1.0) widestStem = std::max(widestStem, h->feather.stem);
-        }
-
+    budget.shares = sharesOf(plan, bench.thread);
+    for (const RoomShare& share : budget.shares) budget.needed += share.room;
+    budget.available = plan.foremostBody - beadAtEye(plan) + roomGiven(plan);
+    budget.from = beadAtEye(plan) + clearTurns(plan) * b;
+    budget.to = std::max(budget.from + 2.0 * b, std::min(bench.hackleFront, plan.foremostBody));
     const HeadPart* written = headPart(plan.pattern);
-    const int layers = written && written->layers ? *written->layers : kHeadLayers;
-    const Length middle = 0.5 * (budget.from + budget.to);
-    const auto part = findKind(plan.pattern, PartKind::head);
-    const Length bed = bench.bedAt(middle);
-    budget.diameter = bed + 2.0 * bench.thread.thickness * static_cast<double>(layers);
-    // Slope-cut butts halve what the bound bundles add.
-    Length threadOnly = plan.hook.wire();
-    double bundles = 0.0;
-    for (const BulkRow& row : plan.bulk.rows()) {
-        if (middle < row.from || middle > row.to) continue;
-        if (const auto* bundle = std::get_if<BoundBundle>(&row.what))
-            bundles += bundle->count * (bundle->diameter * bundle->diameter / mm2) / kBundlePacking;
-        else
-            threadOnly = boundOver(threadOnly, row);
+    const double layers = written && written->layers ? *written->layers : kHeadLayers;
+    const Thickness bound = boundAt(plan, 0.5 * (budget.from + budget.to));
+    budget.diameter = bound.whole + 2.0 * bench.thread.thickness * layers;
+    budget.slopeCutTakes = bound.whole - bound.sloped;
+    if (layers > 0.0) {
+        const auto part = findKind(plan.pattern, PartKind::head);
+        bench.bindThread(part ? static_cast<int>(*part) : -1, budget.from, budget.to, layers);
     }
-    const Length whole = sqrt(threadOnly * threadOnly + bundles * mm2);
-    const Length sloped = sqrt(threadOnly * threadOnly + 0.5 * bundles * mm2);
-    budget.slopeCutTakes = whole - sloped;
-    if (layers > 0)
-        bench.bindThread(part ? static_cast<int>(*part) : -1, budget.from, budget.to, static_cast<double>(layers));
-    if (budget.margin() < 0.0 * mm) budget.remedies = remedies(bench, widestStem);
+    budget.usual = usualFront(plan);
+    budget.crowded = crowdingOf(budget, plan);
+    constexpr Length kLittle = 0.5 * mm;
+    if (budget.margin() < kLittle || budget.crowded != Crowding::no) {
+        Length widestStem;
+        for (std::size_t i = 0; i < plan.parts.size(); ++i)
+            if (takesRoom(plan, i))
+                if (const auto& h = std::get<HacklePlan>(plan.parts[i].detail); h.turns > 1.0) widestStem = std::max(widestStem, h.feather.stem);
+        budget.remedies = remedies(bench, widestStem);
+    }
     return budget;
 }
 

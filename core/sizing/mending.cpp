@@ -190,12 +190,27 @@ void tryFrontBack(Trials& trials) {
     }
 }
 
+void tryFrontForward(Trials& trials) {
+    const Plan& plan = trials.plan();
+    const auto body = std::ranges::find_if(plan.parts, [](const PartPlan& p) { return p.kind == PartKind::body && std::holds_alternative<BodyPlan>(p.detail); });
+    if (body == plan.parts.end()) return;
+    for (int steps = 1; steps <= 8; ++steps) {
+        const Length front = std::get<BodyPlan>(body->detail).front - static_cast<double>(steps) * kFrontStep;
+        if (front <= 0.0 * mm) return;
+        trials.part<BodyPart>("front", static_cast<std::size_t>(body - plan.parts.begin()), steps, "body front forward to " + formatLength(front) + " behind the eye", [&](BodyPart& b) {
+            StationSpec station;
+            station.behind = ratioOf(front / plan.hook.shank(), Yardstick::shank);
+            b.front = station;
+        });
+    }
+}
+
 void trySlimmerShoulder(Trials& trials) {
     const Plan& plan = trials.plan();
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         const auto* body = std::get_if<BodyPlan>(&plan.parts[i].detail);
         if (!body || body->front > plan.foremostBody + 0.001 * mm) continue;
-        for (int steps = 1; steps <= 8; ++steps) {
+        for (int steps = 1; steps <= 20; ++steps) {
             const Length front = body->frontDiameter - static_cast<double>(steps) * kBodyStep;
             if (front < body->rearDiameter) break;
             trials.part<BodyPart>("shoulder", i, steps, "shoulder of " + formatLength(front), [&](BodyPart& b) {
@@ -209,7 +224,7 @@ void trySlimmerShoulder(Trials& trials) {
 // Thread wound under the wing's place before it is tied in: levels its bed with what lies behind.
 void tryBedUnderWing(Trials& trials, std::size_t wing) {
     const auto* sized = std::get_if<WingPlan>(&trials.plan().parts[wing].detail);
-    if (!sized || sized->bedLayers < 1) return;
+    if (!sized || sized->rampLayers < 1) return;
     const Length shank = trials.plan().hook.shank();
     const auto at = [&](Length station) {
         StationSpec spec;
@@ -220,8 +235,8 @@ void tryBedUnderWing(Trials& trials, std::size_t wing) {
     const Length fore = std::max(0.0 * mm, trials.plan().parts[wing].station - kBedAhead * trials.plan().thread.width);
     Part bed;
     bed.kind = PartKind::underbody;
-    bed.detail = UnderbodyPart{sized->bedLayers, at(front), at(fore), {}, {}};
-    Edit edit{std::to_string(sized->bedLayers) + (sized->bedLayers == 1 ? " layer" : " layers") + " of thread under the wing", trials.book()};
+    bed.detail = UnderbodyPart{sized->rampLayers, at(front), at(fore), {}, {}};
+    Edit edit{std::to_string(sized->rampTurns) + " turns of ramp under the wing", trials.book()};
     const Pattern& pattern = trials.plan().pattern;
     rearrange(edit.after, pattern.id, orderWithNewAt(pattern, wing), bed);
     trials.take("bed", 1, std::move(edit));
@@ -276,8 +291,9 @@ void tryWindings(Trials& trials, std::size_t part) {
     const Pattern& pattern = trials.plan().pattern;
     if (const auto rib = findKind(pattern, PartKind::rib)) {
         const Winding now = std::get<RibPart>(pattern.parts[*rib].detail).direction.value_or(trials.plan().schools.rib);
-        trials.part<RibPart>("rib", *rib, 1, "rib wound against the body", [&](RibPart& r) { r.direction = against(now); });
+        trials.part<RibPart>("rib", *rib, 1, "rib wound the other way", [&](RibPart& r) { r.direction = against(now); });
     }
+    if (!std::holds_alternative<BodyPart>(pattern.parts[part].detail)) return;
     const Winding now = std::get<BodyPart>(pattern.parts[part].detail).direction.value_or(Winding::with);
     trials.part<BodyPart>("body", part, 1, "body wound against the rib", [&](BodyPart& b) { b.direction = against(now); });
 }
@@ -375,6 +391,20 @@ std::vector<Mend> mendsOf(const Book& book, const Plan& plan, const Warning& war
             for (std::size_t i = 0; i < part; ++i) tryFewerTurns(trials, i);
             break;
         case Concern::fixedStop: tryRatios(trials, part); break;
+        case Concern::shortBody: tryFrontForward(trials); break;
+        case Concern::proportion: tryLengths(trials, part, -1); break;
+        case Concern::ribWithPalmer: tryWindings(trials, part); break;
+        case Concern::headThick:
+            tryThreads(trials);
+            tryFewerTailFibres(trials);
+            break;
+        case Concern::bars:
+        case Concern::beadSize:
+        case Concern::beadHole:
+        case Concern::beadEye: tryMaterials(trials, part); break;
+        case Concern::contradiction:
+        case Concern::label:
+        case Concern::coats: break;  // the remedy's words say it
         case Concern::oddPair: tryPairs(trials, part); break;
         case Concern::brittleBody: tryWindings(trials, part); break;
         case Concern::tooLong: tryShortening(trials); break;

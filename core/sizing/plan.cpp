@@ -5,8 +5,11 @@
 #include <ranges>
 
 #include "sizing/bench.h"
+#include "sizing/counts.h"
 #include "sizing/figures.h"
 #include "sizing/head.h"
+#include "sizing/limits.h"
+#include "sizing/needs.h"
 #include "sizing/resolver.h"
 #include "units/text.h"
 
@@ -14,8 +17,298 @@ namespace machair {
 
 namespace {
 
-// What a part is made of when nothing is written.
-Material usualMaterial(PartKind kind, const Material& thread) {
+class Planner {
+  public:
+    Planner(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools)
+        : pattern_(pattern), hook_(hook), book_(book), place_(place), schools_(schoolsFor(pattern, book, schools)), leftOut_(pattern.parts.size(), false) {}
+
+    Result<Plan> run() {
+        const Material* thread = book_.findMaterial(pattern_.thread);
+        if (!thread || thread->kind != MaterialKind::thread)
+            return noSuch(place_.key("thread"), "thread", pattern_.thread);
+        threadMaterial_ = *thread;
+        thread_ = laidThread(*thread);
+        // What can't be sized is left out with its faults, and then what hangs on it, until the rest stands.
+        Faults kept;
+        for (;;) {
+            Plan planned = settled();
+            if (planned.faults.empty()) {
+                planned.faults = std::move(kept);
+                return planned;
+            }
+            append(kept, planned.faults);
+            if (!leaveOut(planned.faults)) return tl::unexpected(std::move(kept));
+        }
+    }
+
+  private:
+    // The body's front waits for the room that the head wants, and that room for the turns of hackles standing at the front.
+    // Turns are rounded, so this settles in two or three rounds.
+    Plan settled() {
+        constexpr int kMostRounds = 8;
+        Resolver::Room room{0.0 * mm, 0.0 * mm};
+        for (int round = 0;; ++round) {
+            Plan planned = once(room);
+            if (!planned.faults.empty()) return planned;
+            Resolver::Room wanted{roomNeeded(planned, planned.finishThread) - roomGiven(planned), bindingRoom(planned, planned.finishThread), hackleRooms(planned)};
+            static constexpr Length kSettled = 1e-9 * mm;
+            const auto same = [](Length a, Length b) { return abs(a - b) < kSettled; };
+            const bool still = same(wanted.atEye, room.atEye) && std::ranges::equal(wanted.hackles, room.hackles, same);
+            if (still && planned.foremostBody + kSettled >= room.atEye) return planned;
+            if (round == kMostRounds) return planned;  // turns that flicker between two halves: either is right
+            room = std::move(wanted);
+        }
+    }
+
+    // Marks the parts that the faults stand at; whether there was one that wasn't marked already.
+    bool leaveOut(const Faults& faults) {
+        bool any = false;
+        for (std::size_t i = 0; i < leftOut_.size(); ++i) {
+            const std::string part = place_.key("parts").at(i).text();
+            const auto at = [&](const Fault& fault) {
+                const std::string where = fault.place.text();
+                return where.starts_with(part) && (where.size() == part.size() || where[part.size()] == '.');
+            };
+            if (leftOut_[i] || std::ranges::none_of(faults, at)) continue;
+            leftOut_[i] = any = true;
+        }
+        return any;
+    }
+
+    Plan once(const Resolver::Room& room) {
+        Plan plan(pattern_, hook_);
+        plan.schools = schools_;
+        plan.thread = thread_;
+        plan.threadMaterial = threadMaterial_;
+        plan.finishThread = thread_;
+        Resolver resolver(pattern_, hook_, book_, place_, schools_, room, leftOut_);
+        plan.bodyEnd = resolver.bodyEnd();
+        plan.bodyFront = resolver.bodyFront();
+        plan.foremostBody = resolver.foremostBody();
+        plan.frontIsWritten = resolver.frontIsWritten();
+        Bench bench{pattern_, hook_, book_, resolver, plan, thread_, resolver.foremostBody()};
+        if (plan.bodyEnd <= plan.bodyFront && resolver.faults().empty())
+            resolver.fault(bodyPlace(resolver),
+                           "expected a body end behind its front, got the end at " + formatShort(plan.bodyEnd / mm, 2) +
+                               " mm and the front at " + formatShort(plan.bodyFront / mm, 2) + " mm from the eye",
+                           "end it further back or start it further forward");
+        if (resolver.faults().empty()) size(bench);
+        plan.faults = resolver.faults();
+        return plan;
+    }
+
+    void size(Bench& bench) {
+        Plan& plan = bench.plan;
+        bench.bindThread(-1, bench.resolver.beadAtEye() + thread_.width, plan.bodyEnd, 1.0);
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) sizePart(bench, i);
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+            if (auto* rib = std::get_if<RibPlan>(&plan.parts[i].detail))
+                windRib(bench, *rib, i, std::get<RibPart>(pattern_.parts[i].detail));
+        plan.finishThread = bench.thread;
+        plan.head = budgetHead(bench);
+        plan.threadUsed = threadUsed(plan, bench.thread);
+        for (PartPlan& part : plan.parts)
+            if (auto* head = std::get_if<HeadPlan>(&part.detail)) head->thread = plan.threadUsed;
+        measureFly(plan);
+        sayOfPlan(bench);
+        std::ranges::stable_sort(plan.warnings, std::ranges::greater(), &Warning::severity);
+        plan.needs = needsOf(plan);
+        if (bench.resolver.faults().empty()) describeParts(plan);
+    }
+
+    // Where a body's end or front is to be changed: the last section's, else where a thorax leaves no room for one.
+    [[nodiscard]] Place bodyPlace(const Resolver& resolver) const {
+        std::optional<std::size_t> last;
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+            if ((pattern_.parts[i].kind == PartKind::body || pattern_.parts[i].kind == PartKind::thorax) && !resolver.isLeftOut(i)) last = i;
+        return last ? place_.key("parts").at(*last).key("end") : place_;
+    }
+
+    void sizePart(Bench& bench, std::size_t i) {
+        const Part& written = pattern_.parts[i];
+        PartPlan part;
+        part.kind = written.kind;
+        part.place = bench.resolver.partPlace(i);
+        if (bench.resolver.isLeftOut(i)) {
+            part.detail = Impossible{};
+            bench.plan.parts.push_back(std::move(part));
+            return;
+        }
+        part.material = written.material;
+        if (written.from) {
+            const auto source = find(pattern_, *written.from);
+            if (!source)
+                bench.resolver.fault(part.place.key("from"), "expected a part of this dressing, got " + describe(*written.from));
+            else if (!part.material)
+                part.material = pattern_.parts[*source].material;
+        }
+        part.made = bench.resolver.madeOf(i);
+        if (part.material && !book_.findMaterial(*part.material))
+            bench.resolver.fault(part.place.key("material"), "expected the id of a material, got \"" + *part.material + "\"", "add that material, or name one of the drawers");
+        if (!canBeMadeOf(written.kind, part.made.kind)) {
+            bench.resolver.fault(part.place.key("material"), "expected something that makes a " + std::string(nameOf(written.kind)) + ", got a " + std::string(nameOf(part.made.kind)));
+            part.made = usualMaterial(written.kind, pattern_, book_);
+        }
+        placeAtFront(bench, i);
+        part.station = bench.resolver.tieIn(i);
+
+        struct Size {
+            Bench& bench;
+            std::size_t i;
+            PartPlan& part;
+            void operator()(const TagPart& p) { part.detail = sizeTag(bench, i, p, part.made); }
+            void operator()(const TailPart& p) { part.detail = sizeTail(bench, i, p, part.made); }
+            void operator()(const RibPart& p) { part.detail = tieInRib(bench, i, p, part.made); }
+            void operator()(const UnderbodyPart& p) { part.detail = sizeUnderbody(bench, i, p, part.made); }
+            void operator()(const BodyPart& p) {
+                BodyPlan body = sizeBody(bench, i, p, part.made);
+                part.station = body.end;
+                part.detail = body;
+            }
+            void operator()(const PalmerPart& p) { part.detail = sizePalmer(bench, i, p, part.made); }
+            void operator()(const CollarPart& p) {
+                HacklePlan h = sizeCollar(bench, i, p, part.made);
+                h.behindWing = std::any_of(bench.pattern.parts.begin() + static_cast<std::ptrdiff_t>(i), bench.pattern.parts.end(),
+                                           [](const Part& q) { return q.kind == PartKind::wing; });
+                if (!bench.pattern.parts[i].station && !h.through) {
+                    const Length ahead = part.station - h.roomShare * h.width;
+                    if (part.station > bench.resolver.foremostBody())
+                        bench.betweenFront = ahead;
+                    else
+                        bench.hackleFront = std::min(bench.hackleFront, ahead);
+                }
+                part.detail = h;
+            }
+            void operator()(const WingPart& p) {
+                const bool written = bench.pattern.parts[i].station.has_value();
+                WingPlan wing = sizeWing(bench, i, p, part.made);
+                const Length front = bench.resolver.foremostBody(), b = bench.thread.width;
+                if (bench.bodyTied()) {
+                    if (!bench.wingAt) bench.wingAt = part.station;
+                    if (!written) bench.hackleFront = std::min(bench.hackleFront, part.station - b);  // a hackle after it is wound over the rest of its binding
+                } else if (part.station >= front)
+                    bench.hackleFront = std::min(bench.hackleFront, front - kWingGapTurns * b);  // propped by two turns
+                part.detail = wing;
+            }
+            void operator()(const LegsPart& p) {
+                const double count = p.count ? p.count->wholeMiddle() : kUsualLegs;
+                part.detail = PiecePlan{bench.resolver.lengthOf(i), count, {}};
+                constexpr Length kLeg = 0.20 * mm;
+                bindAtFront(count, part.made.kind == MaterialKind::leg ? kLeg : fibreDiameter(part.made));
+            }
+            void operator()(const CheekPart& p) {
+                const double count = p.count ? p.count->wholeMiddle() : 2.0;
+                const auto* piece = std::get_if<PieceTraits>(&part.made.traits);
+                part.detail = PiecePlan{bench.resolver.lengthOf(i), count, piece ? piece->length : std::nullopt};
+                constexpr Length kStalk = 0.30 * mm;
+                bindAtFront(count, kStalk);
+            }
+            void operator()(const BeadPart&) {
+                const Length d = bench.resolver.beadDiameter(i);
+                const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
+                constexpr double kHole = 0.36;
+                BeadPlan bead{d, d, traits && traits->hole ? *traits->hole : kHole * d, false, i == 0};
+                if (i == 0) {
+                    part.station = 0.0 * mm;
+                } else {  // pushed back on what is before it: the rest stands ahead
+                    for (std::size_t k = 0; k < i; ++k)
+                        if (const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[k].detail); body && body->props == i) bead.ball = true;
+                    if (!bench.pattern.parts[i].station) {
+                        bench.hackleFront = std::max(0.0 * mm, bench.hackleFront - d);
+                        part.station = bench.hackleFront;
+                    } else
+                        bench.hackleFront = std::min(bench.hackleFront, part.station);
+                }
+                part.detail = bead;
+            }
+            void operator()(const ThreadPart&) {
+                if (part.made.kind == MaterialKind::thread) bench.thread = laidThread(part.made);
+                part.detail = ThreadPlan{};
+            }
+            void operator()(const HeadPart& p) { part.detail = sizeHead(bench, p); }
+            // Butts bound down from the eye to the body's front, or to where it stands.
+            void bindAtFront(double count, Length diameter) const {
+                bench.bindBundle(static_cast<int>(i), bench.resolver.beadAtEye() + bench.thread.width, std::max(bench.resolver.foremostBody(), part.station), count, diameter);
+            }
+        };
+        std::visit(Size{bench, i, part}, written.detail);
+        bench.plan.parts.push_back(std::move(part));
+    }
+
+    // Stations of what is tied in ahead of the body, in tying order (plan.h says where they stand).
+    void placeAtFront(Bench& bench, std::size_t i) {
+        const Part& written = pattern_.parts[i];
+        if (written.station) return;
+        const bool isWing = written.kind == PartKind::wing || written.kind == PartKind::cheek || written.kind == PartKind::legs;
+        const bool isCollar = written.kind == PartKind::collar || written.kind == PartKind::throat;
+        const auto* wing = std::get_if<WingPart>(&written.detail);
+        constexpr double kUprightShare = 0.25;  // of the shank, of an upright wing tied before the body
+        if (wing && wing->style == WingStyle::upright && !bench.bodyTied())
+            bench.resolver.placeFrontPart(i, kUprightShare * hook_.shank());
+        else if (isWing)
+            bench.resolver.placeFrontPart(i, bench.wingAt.value_or(std::max(0.0 * mm, bench.hackleFront - kWingGapTurns * bench.thread.width)));
+        if (!isCollar) return;
+        const PartPlan* before = hackleWoundThrough(bench, written);
+        // Wound between the body and a thorax that stands ahead of it, it stands on the body's front.
+        bool thoraxFollows = false;
+        for (std::size_t k = i; k < pattern_.parts.size(); ++k)
+            if (const auto* body = std::get_if<BodyPart>(&pattern_.parts[k].detail)) thoraxFollows = thoraxFollows || (!body->end && !body->front && pattern_.parts[k].kind == PartKind::thorax);
+        const Length front = thoraxFollows ? std::min(bench.betweenFront, bench.resolver.bodyFront()) : bench.hackleFront;
+        bench.resolver.placeFrontPart(i, before ? before->station : std::max(0.0 * mm, front));
+    }
+
+    // The collar that `written` is wound through, its turns sunk between that one's: the one before it, unless a wing
+    // stands between. Null when it has a place of its own.
+    static const PartPlan* hackleWoundThrough(const Bench& bench, const Part& written) {
+        const auto* collar = std::get_if<CollarPart>(&written.detail);
+        if (!collar || !collar->through.value_or(false)) return nullptr;
+        for (const PartPlan& part : bench.plan.parts | std::views::reverse) {
+            if (std::holds_alternative<WingPlan>(part.detail)) return nullptr;
+            if (std::holds_alternative<HacklePlan>(part.detail)) return &part;
+        }
+        return nullptr;
+    }
+
+    const Pattern& pattern_;
+    const Hook& hook_;
+    const Book& book_;
+    Place place_;
+    Schools schools_;
+    LaidThread thread_;
+    Material threadMaterial_;
+    std::vector<bool> leftOut_;
+};
+
+// Counts as they are written for the dressing's own hook, scaled to another size: fibres and plumes with the gape, hairs with
+// its square. Turns, strands, legs, cheeks and tips stay.
+Pattern countedFor(const Pattern& written, const Hook& hook, const Book& book) {
+    const HookSpec* own = book.findHook(written.hook);
+    if (!own || own->size == hook.size()) return written;
+    Pattern scaled = written;
+    for (Part& part : scaled.parts) {
+        const Material* made = part.material ? book.findMaterial(*part.material) : nullptr;
+        const bool hair = made && made->kind == MaterialKind::hair;
+        if (auto* tail = std::get_if<TailPart>(&part.detail); tail && tail->fibres) *tail->fibres = scaledCount(*tail->fibres, hair || tail->style == TailStyle::hair ? 2.0 : 1.0, own->size, hook.size());
+        if (auto* wing = std::get_if<WingPart>(&part.detail); wing && wing->count && wing->style != WingStyle::tips && wing->style != WingStyle::upright && wing->style != WingStyle::paired)
+            *wing->count = scaledCount(*wing->count, wing->style == WingStyle::hair ? 2.0 : 1.0, own->size, hook.size());
+    }
+    return scaled;
+}
+
+Result<HookSpec> hookOf(const Book& book, const Pattern& pattern, const Place& place) {
+    const HookSpec* spec = book.findHook(pattern.hook);
+    if (!spec) return noSuch(place.key("hook"), "hook", pattern.hook);
+    return *spec;
+}
+Place hookPlace(const Book& book, std::string_view id) {
+    for (std::size_t i = 0; i < book.hooks.size(); ++i)
+        if (book.hooks[i].id == id) return Place("hooks").at(i);
+    return Place("hooks");
+}
+
+}  // namespace
+
+Material usualMaterial(PartKind kind, const Pattern& pattern, const Book& book) {
     Material m;
     switch (kind) {
         case PartKind::rib: m.kind = MaterialKind::wire; break;
@@ -39,322 +332,23 @@ Material usualMaterial(PartKind kind, const Material& thread) {
         case PartKind::underbody:
         case PartKind::body:
         case PartKind::thread:
-        case PartKind::head: return thread;
+        case PartKind::head:
+            if (const Material* thread = book.findMaterial(pattern.thread)) return *thread;
+            m.kind = MaterialKind::thread;
+            break;
     }
     m.traits = traitsFor(m.kind);
     return m;
 }
 
-class Planner {
-  public:
-    Planner(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools)
-        : pattern_(pattern), hook_(hook), book_(book), place_(place), schools_(schoolsFor(pattern, book, schools)) {}
+Length usualNoodle(BodyMethod method, const Hook& hook) {
+    constexpr double kLevel = 0.07, kRope = 0.085;  // of the gape: a rope of 0.47 mm on a 10
+    return (method == BodyMethod::loop || method == BodyMethod::rope ? kRope : kLevel) * hook.gape();
+}
 
-    Result<Plan> run() {
-        const Material* thread = book_.findMaterial(pattern_.thread);
-        if (!thread || thread->kind != MaterialKind::thread)
-            return noSuch(place_.key("thread"), "thread", pattern_.thread);
-        threadMaterial_ = *thread;
-        thread_ = laidThread(*thread);
-        // The body's front waits for the room that the head wants, and that room for the turns of hackles standing at
-        // the front. Turns are rounded, so this settles in two or three rounds.
-        constexpr int kMostRounds = 8;
-        Resolver::Room room{0.0 * mm, 0.0 * mm};
-        for (int round = 0;; ++round) {
-            auto planned = once(room);
-            if (!planned) return planned;
-            const Resolver::Room wanted{roomNeeded(*planned, thread_), bindingRoom(*planned, thread_)};
-            constexpr Length kSettled = 1e-9 * mm;
-            if (planned->foremostBody + kSettled >= room.atEye && abs(wanted.atEye - room.atEye) < kSettled) return planned;
-            if (round == kMostRounds) return planned;  // turns that flicker between two halves: either is right
-            room = wanted;
-        }
-    }
-
-  private:
-    Result<Plan> once(const Resolver::Room& room) {
-        Plan plan(pattern_, hook_);
-        plan.schools = schools_;
-        plan.thread = thread_;
-        plan.threadMaterial = threadMaterial_;
-        Resolver resolver(pattern_, hook_, book_, place_, schools_, room);
-        plan.bodyEnd = resolver.bodyEnd();
-        plan.foremostBody = resolver.foremostBody();
-        plan.bodyFront = resolver.bodyFront();
-        Bench bench{pattern_, hook_, book_, resolver, plan, thread_, false, resolver.foremostBody()};
-        if (plan.bodyEnd <= plan.bodyFront && resolver.faults().empty())
-            resolver.fault(bodyPlace("end"),
-                           "expected a body end behind its front, got the end at " + formatShort(plan.bodyEnd / mm, 2) +
-                               " mm and the front at " + formatShort(plan.bodyFront / mm, 2) + " mm from the eye",
-                           "end it further back or start it further forward");
-        if (!resolver.faults().empty()) return tl::unexpected(resolver.faults());
-
-        const Length eyeBead = resolver.beadAtEye();
-        bench.bindThread(-1, eyeBead + thread_.width, plan.bodyEnd, 1.0);
-        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) sizePart(bench, i);
-        for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
-            if (auto* rib = std::get_if<RibPlan>(&plan.parts[i].detail))
-                windRib(bench, *rib, i, std::get<RibPart>(pattern_.parts[i].detail));
-        plan.head = budgetHead(bench);
-        plan.threadUsed = threadUsed(plan, thread_);
-        for (PartPlan& part : plan.parts)
-            if (auto* head = std::get_if<HeadPlan>(&part.detail)) head->thread = plan.threadUsed;
-        finish(bench);
-        if (!resolver.faults().empty()) return tl::unexpected(resolver.faults());
-        describeParts(plan);
-        return plan;
-    }
-
-    [[nodiscard]] Place bodyPlace(const char* key) const {
-        const auto body = findKind(pattern_, PartKind::body);
-        return body ? place_.key("parts").at(*body).key(key) : place_;
-    }
-
-    void sizePart(Bench& bench, std::size_t i) {
-        const Part& written = pattern_.parts[i];
-        PartPlan part;
-        part.kind = written.kind;
-        part.place = bench.resolver.partPlace(i);
-        part.material = written.material;
-        if (!part.material && written.from)
-            if (const auto source = find(pattern_, *written.from)) part.material = pattern_.parts[*source].material;
-        part.made = usualMaterial(written.kind, threadMaterial_);
-        if (part.material) {
-            if (const Material* found = book_.findMaterial(*part.material))
-                part.made = *found;
-            else
-                bench.resolver.fault(part.place.key("material"), "expected the id of a material, got \"" + *part.material + "\"");
-        }
-        if ((written.kind == PartKind::palmer || written.kind == PartKind::collar || written.kind == PartKind::throat) &&
-            part.made.kind != MaterialKind::hackle) {
-            bench.resolver.fault(part.place.key("material"),
-                                 "expected a hackle, got a " + std::string(nameOf(part.made.kind)));
-            part.made = usualMaterial(PartKind::collar, threadMaterial_);
-        }
-        placeAtFront(bench, i);
-        part.station = bench.resolver.tieIn(i);
-
-        struct Size {
-            Bench& bench;
-            std::size_t i;
-            PartPlan& part;
-            void operator()(const TagPart& p) { part.detail = sizeTag(bench, i, p, part.made); }
-            void operator()(const TailPart& p) { part.detail = sizeTail(bench, i, p, part.made); }
-            void operator()(const RibPart& p) { part.detail = tieInRib(bench, i, p, part.made); }
-            void operator()(const UnderbodyPart& p) { part.detail = sizeUnderbody(bench, i, p, part.made); }
-            void operator()(const BodyPart& p) {
-                BodyPlan body = sizeBody(bench, i, p, part.made);
-                part.station = body.end;
-                part.detail = body;
-            }
-            void operator()(const PalmerPart& p) { part.detail = sizePalmer(bench, i, p, part.made); }
-            void operator()(const CollarPart& p) {
-                HacklePlan h = sizeCollar(bench, i, p, part.made);
-                const bool wingFollows = std::any_of(bench.pattern.parts.begin() + static_cast<std::ptrdiff_t>(i),
-                                                     bench.pattern.parts.end(),
-                                                     [](const Part& q) { return q.kind == PartKind::wing; });
-                h.behindWing = wingFollows && !bench.wingTied;
-                if (!h.behindWing) bench.hackleFront = std::min(bench.hackleFront, part.station - kHackleSpread * h.width);
-                part.detail = h;
-            }
-            void operator()(const WingPart& p) {
-                WingPlan wing = sizeWing(bench, i, p, part.made);
-                bench.hackleFront = std::min(bench.hackleFront, part.station);
-                part.detail = wing;
-            }
-            void operator()(const LegsPart& p) {
-                part.detail = PiecePlan{bench.resolver.lengthOf(i), p.count ? p.count->wholeMiddle() : 2.0};
-            }
-            void operator()(const CheekPart& p) {
-                part.detail = PiecePlan{bench.resolver.lengthOf(i), p.count ? p.count->wholeMiddle() : 2.0};
-            }
-            void operator()(const BeadPart&) {
-                const Length d = bench.resolver.beadDiameter().value_or(0.0 * mm);
-                part.detail = BeadPlan{d, d};
-                if (i == 0) {
-                    part.station = 0.0 * mm;
-                } else {  // pushed back on what is before it: the rest stands ahead
-                    bench.hackleFront = std::max(0.0 * mm, bench.hackleFront - d);
-                    part.station = bench.hackleFront;
-                }
-            }
-            void operator()(const ThreadPart&) {
-                if (part.made.kind == MaterialKind::thread) bench.thread = laidThread(part.made);
-                part.detail = ThreadPlan{};
-            }
-            void operator()(const HeadPart& p) { part.detail = sizeHead(bench, p); }
-        };
-        std::visit(Size{bench, i, part}, written.detail);
-        bench.plan.parts.push_back(std::move(part));
-    }
-
-    // Stations of what is tied in ahead of the body, in tying order (plan.h says where they stand).
-    void placeAtFront(Bench& bench, std::size_t i) {
-        const Part& written = pattern_.parts[i];
-        if (written.station) return;
-        const Length front = bench.resolver.foremostBody();
-        const bool isWing = written.kind == PartKind::wing || written.kind == PartKind::cheek || written.kind == PartKind::legs;
-        const bool isCollar = written.kind == PartKind::collar || written.kind == PartKind::throat;
-        if (isWing) bench.resolver.placeFrontPart(i, std::max(0.0 * mm, front - kWingGapTurns * bench.thread.width));
-        if (!isCollar) return;
-        const PartPlan* before = hackleWoundThrough(bench, written);
-        bench.resolver.placeFrontPart(i, before ? before->station : std::max(0.0 * mm, bench.hackleFront));
-    }
-
-    // The collar that `written` is wound through, its turns sunk between that one's: the one before it, unless a wing
-    // stands between. Null when it has a place of its own.
-    static const PartPlan* hackleWoundThrough(const Bench& bench, const Part& written) {
-        const auto* collar = std::get_if<CollarPart>(&written.detail);
-        if (!collar || !collar->through.value_or(false)) return nullptr;
-        for (const PartPlan& part : bench.plan.parts | std::views::reverse) {
-            if (std::holds_alternative<WingPlan>(part.detail)) return nullptr;
-            if (std::holds_alternative<HacklePlan>(part.detail)) return &part;
-        }
-        return nullptr;
-    }
-
-    void finish(Bench& bench) {
-        Plan& plan = bench.plan;
-        Length rear = hook_.overall() - hook_.eyeWidth();
-        std::string furthest = "the hook itself is that long: take a smaller one";
-        for (std::size_t i = 0; i < plan.parts.size(); ++i) {
-            const WirePoint root = hook_.at(plan.parts[i].station);
-            Length reach;
-            if (const auto* tail = std::get_if<TailPlan>(&plan.parts[i].detail)) {
-                reach = tail->length * cos(root.heading);
-                if (!plan.tailTip) plan.tailTip = root.position.x + reach;
-            } else if (const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail))
-                reach = wing->length;
-            if (root.position.x + reach > rear) {
-                rear = root.position.x + reach;
-                furthest = "shorten the " + std::string(nameOf(plan.parts[i].kind));
-            }
-        }
-        plan.length = hook_.eyeWidth() + rear;
-        warnOfFixedStops(bench);
-        warnOfBrittleBody(bench);
-        warnOfOddPairs(bench);
-        if (pattern_.maxLength && plan.length > *pattern_.maxLength)
-            plan.warnings.push_back({{place_.key("max_length_mm"),
-                                     "this fly is " + formatLength(plan.length) + " long, " +
-                                         formatLength(plan.length - *pattern_.maxLength) + " over its limit",
-                                     furthest + " by " + formatLength(plan.length - *pattern_.maxLength)},
-                                    Concern::tooLong, {}, (plan.length - *pattern_.maxLength) / mm, "mm"});
-        if (plan.head.margin() < 0.0 * mm)
-            plan.warnings.push_back({{place_, "the head is crowded by " + formatLength(-plan.head.margin(), LengthUnit::millimetres, 2),
-                                     plan.head.remedies.empty() ? "" : plan.head.remedies.front().words},
-                                    Concern::crowdedHead, {}, -plan.head.margin() / mm, "mm"});
-        collectNeeds(plan);
-    }
-
-    void warnOfFixedStops(Bench& bench) const {
-        constexpr double kShareOfShank = 0.40;
-        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) {
-            const auto* body = std::get_if<BodyPart>(&pattern_.parts[i].detail);
-            if (!body) continue;
-            for (const auto& [spec, key] : {std::pair{&body->end, "end"}, std::pair{&body->front, "front"}}) {
-                if (!*spec) continue;
-                for (const auto* offset : {&(*spec)->ahead, &(*spec)->behind}) {
-                    const Length* fixed = *offset ? std::get_if<Length>(&(*offset)->value) : nullptr;
-                    if (fixed && *fixed > kShareOfShank * hook_.shank())
-                        bench.warn(i, key, Concern::fixedStop, {1.0, ""}, "a fixed stop of " + formatLength(*fixed) + " is over two fifths of this shank",
-                                   "a ratio of the shank moves with the hook");
-                }
-            }
-        }
-    }
-
-    static void warnOfOddPairs(Bench& bench) {
-        const auto odd = [](double n) { return std::fmod(std::round(n), 2.0) != 0.0; };
-        for (std::size_t i = 0; i < bench.plan.parts.size(); ++i) {
-            const PartPlan& part = bench.plan.parts[i];
-            const auto* pieces = std::get_if<PiecePlan>(&part.detail);
-            const auto* wing = std::get_if<WingPlan>(&part.detail);
-            const bool tips = wing && wing->style == WingStyle::tips && wing->count && odd(*wing->count);
-            if (tips || (pieces && part.kind == PartKind::cheek && odd(pieces->count)))
-                bench.warn(i, "count", Concern::oddPair, {1.0, ""}, "an odd number where a pair is meant", "one more, or one less, so that left and right match");
-        }
-    }
-
-    // A brittle body is locked by a rib that crosses it, not by one that lies in its turns.
-    void warnOfBrittleBody(Bench& bench) const {
-        const auto rib = findKind(pattern_, PartKind::rib);
-        if (!rib) return;
-        const Winding ribbed = std::get<RibPart>(pattern_.parts[*rib].detail).direction.value_or(schools_.rib);
-        for (std::size_t i = 0; i < bench.plan.parts.size(); ++i) {
-            const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[i].detail);
-            if (!body || (body->method != BodyMethod::herl && body->method != BodyMethod::fibres)) continue;
-            const Winding wound = std::get<BodyPart>(pattern_.parts[i].detail).direction.value_or(Winding::with);
-            if (wound == ribbed)
-                bench.warn(i, "direction", Concern::brittleBody, {1.0, ""}, "a brittle body with the rib wound the same way is not locked by it",
-                           "wind one of the two against the other");
-        }
-    }
-
-    static void collectNeeds(Plan& plan) {
-        for (std::size_t i = 0; i < plan.parts.size(); ++i) {
-            const PartPlan& part = plan.parts[i];
-            if (!part.material) continue;
-            Need need{*part.material, {}, {}, {}, {}, {}};
-            if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-                need.length = tail->fibreNeeded;
-                need.fibres = tail->fibres;
-            } else if (const auto* rib = std::get_if<RibPlan>(&part.detail))
-                need.length = rib->cut;
-            else if (const auto* tag = std::get_if<TagPlan>(&part.detail))
-                need.length = tag->length;
-            else if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-                if (body->noodle) need.mass = body->mass;
-                if (body->length) need.length = body->length;
-                if (body->strands) need.fibres = body->strands;
-            } else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
-                need.stem = palmer->hackle.stem;
-            else if (const auto* hackle = std::get_if<HacklePlan>(&part.detail))
-                need.stem = hackle->stem;
-            else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-                if (wing->slip > 0.0 * mm) need.slip = wing->slip;
-                need.length = wing->length;
-            } else if (const auto* piece = std::get_if<PiecePlan>(&part.detail)) {
-                need.length = piece->length;
-                need.fibres = piece->count;
-            }
-            addNeed(plan.needs, need, plan.pattern.parts[i].from.has_value());
-        }
-    }
-
-    // One feather for several parts is counted together: lengths take the longest, amounts add up. Where a part goes on
-    // with another's strands (`from`) they are the same strands, long enough for both.
-    static void addNeed(std::vector<Need>& needs, const Need& more, bool continued) {
-        const auto same = std::ranges::find(needs, more.material, &Need::material);
-        if (same == needs.end()) {
-            needs.push_back(more);
-            return;
-        }
-        const auto add = [](auto& to, const auto& from) {
-            if (from) to = to ? *to + *from : *from;
-        };
-        if (continued) {
-            add(same->length, more.length);
-            add(same->mass, more.mass);
-            return;
-        }
-        if (more.length) same->length = same->length ? std::max(*same->length, *more.length) : *more.length;
-        add(same->fibres, more.fibres);
-        add(same->slip, more.slip);
-        add(same->stem, more.stem);
-        add(same->mass, more.mass);
-    }
-
-    const Pattern& pattern_;
-    const Hook& hook_;
-    const Book& book_;
-    Place place_;
-    Schools schools_;
-    LaidThread thread_;
-    Material threadMaterial_;
-};
-
-}  // namespace
+bool Bench::bodyTied() const {
+    return std::ranges::any_of(plan.parts, [](const PartPlan& p) { return std::holds_alternative<BodyPlan>(p.detail); });
+}
 
 void Bench::bindThread(int index, Length from, Length to, double layers) {
     if (to > from) plan.bulk.add({index, from, to, ThreadLayers{layers, thread.thickness, thread.width}});
@@ -365,7 +359,7 @@ void Bench::bindBundle(int index, Length from, Length to, double count, Length d
 }
 
 void Bench::warn(std::size_t index, const char* key, Concern concern, Excess excess, std::string what, std::string remedy) {
-    plan.warnings.push_back({{resolver.partPlace(index).key(key), std::move(what), std::move(remedy)}, concern, index, excess.over, excess.unit});
+    plan.warnings.push_back({{resolver.partPlace(index).key(key), std::move(what), std::move(remedy)}, concern, index, excess.over, excess.unit, key, excess.severity});
 }
 
 const BodyPlan* Plan::bodyAt(Length station) const {
@@ -377,10 +371,13 @@ const BodyPlan* Plan::bodyAt(Length station) const {
 }
 
 Length Plan::bodyDiameter(const BodyPlan& body, Length s) const {
-    if (body.overUnderbody) return bulk.diameter(s, body.rowsUnder) + 2.0 * body.noodleDiameter;
-    if (body.exponent == 0.0) return body.frontDiameter;
-    const double t = std::clamp((body.end - s) / (body.end - body.front), 0.0, 1.0);
-    return body.rearDiameter + (body.frontDiameter - body.rearDiameter) * std::pow(t, body.exponent);
+    const Length under = bulk.diameter(s, body.rowsUnder);
+    if (body.overUnderbody) return under + body.covers;
+    if (body.swelling) {
+        const double u = std::clamp((s - body.front) / (body.end - body.front) * 2.0 - 1.0, -1.0, 1.0);
+        return under + std::max(0.0 * mm, *body.swelling - under) * std::sqrt(1.0 - u * u);
+    }
+    return std::max(under, taperedDiameter(body, s));  // nowhere less than is bound there
 }
 
 Length Plan::under(Length station) const {
@@ -441,9 +438,9 @@ Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usua
     return schools;
 }
 
-Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools) {
+Result<Plan> planWhatCan(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools) {
     try {
-        return Planner(pattern, hook, book, place, schools).run();
+        return Planner(countedFor(pattern, hook, book), hook, book, place, schools).run();
     } catch (const BrokenContract&) {
         throw;  // ours to mend, not the tier's
     } catch (const std::exception&) {  // of a solver or an allocation, at measures that no material has
@@ -451,27 +448,68 @@ Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, co
     }
 }
 
-Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools) {
-    const Pattern* pattern = book.findPattern(patternId);
-    if (!pattern)
-        return noSuch(Place("patterns"), "dressing", patternId);
-    const Place place = Place("patterns").at(book.indexOfPattern(patternId));
-    const HookSpec* spec = book.findHook(pattern->hook);
-    if (!spec) return noSuch(place.key("hook"), "hook", pattern->hook);
-    const auto hook = makeHook(*spec, Place("hooks").at(static_cast<std::size_t>(spec - book.hooks.data())));
+namespace {
+
+Result<Plan> soundOnly(Result<Plan> planned) {
+    if (planned && !planned->faults.empty()) return tl::unexpected(std::move(planned->faults));
+    return planned;
+}
+
+struct Found {
+    const Pattern* pattern = nullptr;
+    HookSpec spec;
+    Place place;
+};
+Result<Found> findDressing(const Book& book, std::string_view id) {
+    const Pattern* pattern = book.findPattern(id);
+    if (!pattern) return noSuch(Place("patterns"), "dressing", id);
+    const Place place = Place("patterns").at(book.indexOfPattern(id));
+    auto spec = hookOf(book, *pattern, place);
+    if (!spec) return tl::unexpected(std::move(spec.error()));
+    return Found{pattern, std::move(*spec), place};
+}
+
+Result<Plan> planOn(const Book& book, const Found& found, const Schools& schools = {}) {
+    const auto hook = makeHook(found.spec, hookPlace(book, found.spec.id));
     if (!hook) return tl::unexpected(hook.error());
-    return plan(*pattern, *hook, book, place, schools);
+    return planWhatCan(*found.pattern, *hook, book, found.place, schools);
+}
+
+}  // namespace
+
+Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools) {
+    return soundOnly(planWhatCan(pattern, hook, book, place, schools));
+}
+
+Result<Plan> planWhatCan(const Book& book, std::string_view patternId) {
+    const auto found = findDressing(book, patternId);
+    return found ? planOn(book, *found) : tl::unexpected(found.error());
+}
+
+Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools) {
+    const auto found = findDressing(book, patternId);
+    return found ? soundOnly(planOn(book, *found, schools)) : tl::unexpected(found.error());
+}
+
+Result<Plan> planOnSize(const Book& book, std::string_view patternId, int size) {
+    auto found = findDressing(book, patternId);
+    if (!found) return tl::unexpected(found.error());
+    if (found->spec.size != size) {
+        found->spec.size = size;
+        found->spec.measured.reset();
+    }
+    return planOn(book, *found);
 }
 
 Result<Plan> planBatch(const Book& book, const Batch& batch) {
-    if (!batch.hook) return planPattern(book, batch.pattern);
-    const Pattern* pattern = book.findPattern(batch.pattern);
-    if (!pattern) return noSuch(Place("patterns"), "dressing", batch.pattern);
-    const HookSpec* spec = book.findHook(*batch.hook);
-    if (!spec) return noSuch(Place("batches").key("hook"), "hook", *batch.hook);
-    const auto hook = makeHook(*spec, Place("hooks").at(static_cast<std::size_t>(spec - book.hooks.data())));
-    if (!hook) return tl::unexpected(hook.error());
-    return plan(*pattern, *hook, book, Place("patterns").at(book.indexOfPattern(batch.pattern)));
+    auto found = findDressing(book, batch.pattern);
+    if (!found) return tl::unexpected(found.error());
+    if (batch.hook) {
+        const HookSpec* spec = book.findHook(*batch.hook);
+        if (!spec) return noSuch(Place("batches").key("hook"), "hook", *batch.hook);
+        found->spec = *spec;
+    }
+    return soundOnly(planOn(book, *found));
 }
 
 Faults checkWithPlans(const Book& book) {

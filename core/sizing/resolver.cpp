@@ -9,16 +9,45 @@ namespace machair {
 namespace {
 
 constexpr double kFrontShare = 0.22;   // of the shank kept ahead of the body, models.md section 4
-constexpr double kThoraxShare = 0.10;  // of the shank
+constexpr double kBehindBead = 0.06;   // of the shank, at least, behind a bead at the eye: the whip lies there
+constexpr double kThoraxShare = 0.15;  // of the shank
+constexpr double kLeastThorax = 0.05;  // of the shank
 constexpr double kTippetBar = 0.12;    // of the bar spacing, models.md section 2
 
 std::string mmText(Length l) { return formatShort(l / mm, 2) + " mm"; }
 
 }  // namespace
 
-Resolver::Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room)
-    : pattern_(pattern), hook_(hook), book_(book), place_(std::move(place)), schools_(schools), room_(room),
-      lengths_(pattern.parts.size()), tieIns_(pattern.parts.size()) {}
+Resolver::Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room, std::vector<bool> leftOut)
+    : pattern_(pattern), hook_(hook), book_(book), place_(std::move(place)), schools_(schools), room_(std::move(room)),
+      lengths_(pattern.parts.size()), tieIns_(pattern.parts.size()), leftOut_(std::move(leftOut)) {}
+
+std::optional<std::size_t> Resolver::first(PartKind kind) const {
+    for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+        if (pattern_.parts[i].kind == kind && !isLeftOut(i)) return i;
+    return std::nullopt;
+}
+
+std::optional<std::size_t> Resolver::partMeant(const PartRef& ref, const Place& place) {
+    const auto part = find(pattern_, ref);
+    if (!part)
+        fault(place, "expected a part of this dressing, got " + describe(ref));
+    else if (isLeftOut(*part))
+        fault(place, "expected a part that can be sized, got " + describe(ref) + ", which can't be");
+    else
+        return part;
+    return std::nullopt;
+}
+
+Material Resolver::madeOf(std::size_t part) const {
+    const Part& written = pattern_.parts[part];
+    std::optional<std::string> id = written.material;
+    if (!id && written.from)
+        if (const auto source = find(pattern_, *written.from)) id = pattern_.parts[*source].material;
+    if (id)
+        if (const Material* made = book_.findMaterial(*id)) return *made;
+    return usualMaterial(written.kind, pattern_, book_);
+}
 
 void Resolver::fault(Place place, std::string what, std::string remedy) {
     Fault fault{std::move(place), std::move(what), std::move(remedy)};
@@ -46,12 +75,20 @@ Length Resolver::once(Node& node, const std::string& name, const Place& place, C
 std::vector<std::size_t> Resolver::bodies() const {
     std::vector<std::size_t> found;
     for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
-        if (pattern_.parts[i].kind == PartKind::body) found.push_back(i);
+        if (pattern_.parts[i].kind == PartKind::body && !isLeftOut(i)) found.push_back(i);
+    return found;
+}
+
+std::vector<std::size_t> Resolver::thoraxes() const {
+    std::vector<std::size_t> found;
+    for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+        if (pattern_.parts[i].kind == PartKind::thorax && !isLeftOut(i)) found.push_back(i);
     return found;
 }
 
 Length Resolver::bodyEnd() {
-    return once(bodyEnd_, "body end", place_, [this] {
+    const auto first_ = first(PartKind::body);
+    return once(bodyEnd_, "body end", first_ ? partPlace(*first_).key("end") : place_, [this] {
         const auto sections = bodies();
         if (!sections.empty()) {
             const auto& body = std::get<BodyPart>(pattern_.parts[sections.front()].detail);
@@ -65,47 +102,121 @@ Length Resolver::bodyEnd() {
 }
 
 bool Resolver::frontIsWritten() const {
-    if (const auto thorax = findKind(pattern_, PartKind::thorax))
-        return std::get<BodyPart>(pattern_.parts[*thorax].detail).front.has_value();
+    const auto thorax = thoraxes();
+    for (const std::size_t part : thorax)
+        if (!standsFree(part)) return true;
     const auto sections = bodies();
     return !sections.empty() && std::get<BodyPart>(pattern_.parts[sections.back()].detail).front.has_value();
 }
 
+bool Resolver::standsFree(std::size_t thorax) const {
+    const auto& written = std::get<BodyPart>(pattern_.parts[thorax].detail);
+    return !written.end && !written.front;
+}
+
+std::optional<std::size_t> Resolver::beadPropped(std::size_t thorax) const {
+    if (madeOf(thorax).kind != MaterialKind::dubbing) return std::nullopt;
+    for (std::size_t i = thorax + 1; i < pattern_.parts.size(); ++i) {
+        if (isLeftOut(i) || pattern_.parts[i].kind == PartKind::thread) continue;
+        return pattern_.parts[i].kind == PartKind::bead ? std::optional(i) : std::nullopt;
+    }
+    return std::nullopt;
+}
+
+Length Resolver::thoraxLength(std::size_t part) {
+    const auto& written = std::get<BodyPart>(pattern_.parts[part].detail);
+    const Material made = madeOf(part);
+    const BodyMethod method = written.method.value_or(usualMethod(made.kind));
+    constexpr double kTwoTurns = 2.5, kBallToBead = 0.6, kHotSpot = 0.03, kHotSpotTurns = 3.0;
+    if (method == BodyMethod::level || method == BodyMethod::loop || method == BodyMethod::rope)
+        return kTwoTurns * written.noodleDiameter.value_or(usualNoodle(method, hook_));
+    if (method == BodyMethod::thread) {
+        const Material* thread = made.kind == MaterialKind::thread ? &made : book_.findMaterial(pattern_.thread);
+        return std::max(kHotSpot * hook_.shank(), thread ? kHotSpotTurns * laidThread(*thread).width : 0.0 * mm);
+    }
+    if (method == BodyMethod::noodle)
+        if (const auto bead = beadPropped(part)) return kBallToBead * beadDiameter(*bead);
+    return kThoraxShare * hook_.shank();
+}
+
+Length Resolver::ownRoom() {
+    const Length bead = beadAtEye();
+    for (std::size_t i = 0; i < pattern_.parts.size(); ++i) {
+        const auto* collar = std::get_if<CollarPart>(&pattern_.parts[i].detail);
+        if (!collar || !collar->until || isLeftOut(i)) continue;
+        // A collar wound as far as a station: it, its binding and three stems stand ahead of the body.
+        constexpr double kStems = 3.0;
+        const Material made = madeOf(i);
+        const Length stem = canBeWound(made.kind) ? feather(made, hook_).stem : 0.3 * mm;
+        return std::max(kFrontShare * hook_.shank(), station(*collar->until, partPlace(i).key("until")) + room_.bindings + kStems * stem) + bead;
+    }
+    return bead > 0.0 * mm ? bead + std::max(room_.atEye, kBehindBead * hook_.shank()) : std::max(kFrontShare * hook_.shank(), room_.atEye);
+}
+
+Length Resolver::hacklesBehind(std::size_t thorax) const {
+    Length room;
+    bool bodyTied = false;
+    for (std::size_t i = 0; i < thorax; ++i) {
+        const PartKind kind = pattern_.parts[i].kind;
+        bodyTied = bodyTied || kind == PartKind::body;
+        if (kind == PartKind::thorax) room = 0.0 * mm;  // that one lies ahead of them already
+        if (bodyTied && !pattern_.parts[i].station && i < room_.hackles.size()) room += room_.hackles[i];
+    }
+    return room;
+}
+
+// Section 4, "where the body lies": a thorax without stations lies ahead of the body as far as the room goes, and on it for
+// the rest; what was wound between them stands between them.
+std::vector<Section> Resolver::placeThoraxes() {
+    std::vector<Section> placed;
+    Length ahead = bodyFront();
+    for (const std::size_t part : thoraxes()) {
+        const auto& written = std::get<BodyPart>(pattern_.parts[part].detail);
+        Section s{part, ahead, ahead};
+        if (written.end) s.end = station(*written.end, partPlace(part).key("end"));
+        if (written.front) s.front = station(*written.front, partPlace(part).key("front"));
+        if (written.front && !written.end)
+            s.end = s.front + thoraxLength(part);
+        else if (written.end && !written.front)
+            s.front = std::min(ownRoom(), s.end - kLeastThorax * hook_.shank());
+        else if (!written.end) {
+            const Length length = thoraxLength(part);
+            const Length from = ahead - hacklesBehind(part);
+            s.front = std::max(from - length, std::min(from, room_.atEye + beadAtEye()));
+            s.end = std::max(from, s.front + length);
+            if (s.end > from) s.end = s.front + length;
+        }
+        ahead = s.front;
+        placed.push_back(s);
+    }
+    return placed;
+}
+
 Length Resolver::foremostBody() {
     return once(foremost_, "body front", place_, [this] {
-        const auto written = [this](std::size_t part) -> std::optional<Length> {
-            const auto& body = std::get<BodyPart>(pattern_.parts[part].detail);
-            if (!body.front) return std::nullopt;
-            return station(*body.front, partPlace(part).key("front"));
-        };
-        std::optional<Length> front;
-        if (const auto thorax = findKind(pattern_, PartKind::thorax))
-            front = written(*thorax);
-        else if (const auto sections = bodies(); !sections.empty())
-            front = written(sections.back());
-        Length least = kFrontShare * hook_.shank();
-        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) {
-            const auto* collar = std::get_if<CollarPart>(&pattern_.parts[i].detail);
-            if (!collar || !collar->until) continue;
-            // A collar wound as far as a station: it, its binding and three stems stand ahead of the body.
-            const Material* made = pattern_.parts[i].material ? book_.findMaterial(*pattern_.parts[i].material) : nullptr;
-            const Length stem = made && made->kind == MaterialKind::hackle ? feather(*made, hook_).stem : 0.3 * mm;
-            least = std::max(least, station(*collar->until, partPlace(i).key("until")) + room_.bindings + 3.0 * stem);
-        }
-        return front.value_or(std::max(least, room_.atEye) + beadAtEye());
+        if (thoraxes().empty()) return bodyFront();
+        if (!thoraxes_) thoraxes_ = placeThoraxes();
+        return std::ranges::min_element(*thoraxes_, {}, &Section::front)->front;
     });
 }
 
 Length Resolver::bodyFront() {
-    return once(bodyFront_, "body front", place_, [this] {
-        const auto sections = bodies();
+    const auto sections = bodies();
+    return once(bodyFront_, "body front", sections.empty() ? place_ : partPlace(sections.back()).key("front"), [this, &sections] {
         if (!sections.empty()) {
             const auto& body = std::get<BodyPart>(pattern_.parts[sections.back()].detail);
             if (body.front) return station(*body.front, partPlace(sections.back()).key("front"));
         }
-        const auto thoraxPart = findKind(pattern_, PartKind::thorax);
-        if (!thoraxPart) return foremostBody();
-        return thorax(*thoraxPart).end;
+        Length free, written;
+        for (const std::size_t part : thoraxes()) {
+            const auto& thorax = std::get<BodyPart>(pattern_.parts[part].detail);
+            if (standsFree(part))
+                free += thoraxLength(part) + hacklesBehind(part);
+            else
+                written = std::max(written, thorax.end ? station(*thorax.end, partPlace(part).key("end"))
+                                                       : station(*thorax.front, partPlace(part).key("front")) + thoraxLength(part));
+        }
+        return std::max(ownRoom() + free, written);
     });
 }
 
@@ -136,29 +247,26 @@ Section Resolver::section(std::size_t part) {
 }
 
 Section Resolver::thorax(std::size_t part) {
-    const auto& written = std::get<BodyPart>(pattern_.parts[part].detail);
-    Section result{part, 0.0 * mm, foremostBody()};
-    result.end = written.end ? station(*written.end, partPlace(part).key("end")) : result.front + kThoraxShare * hook_.shank();
-    if (result.end <= result.front)
-        fault(partPlace(part).key("end"), "expected a thorax end behind its front, got the end at " + mmText(result.end) +
-                                              " and the front at " + mmText(result.front) + " from the eye");
-    return result;
+    if (!thoraxes_) thoraxes_ = placeThoraxes();
+    const auto found = std::ranges::find(*thoraxes_, part, &Section::part);
+    require(found != thoraxes_->end(), "thorax wants a thorax");
+    if (found->end <= found->front)
+        fault(partPlace(part).key("end"), "expected a thorax end behind its front, got the end at " + mmText(found->end) +
+                                              " and the front at " + mmText(found->front) + " from the eye");
+    return *found;
 }
 
+Length Resolver::beadDiameter(std::size_t bead) const { return machair::beadDiameter(madeOf(bead), hook_.size()); }
+
 std::optional<Length> Resolver::beadDiameter() const {
-    const auto bead = findKind(pattern_, PartKind::bead);
-    if (!bead) return std::nullopt;
-    const auto& material = pattern_.parts[*bead].material;
-    const Material* made = material ? book_.findMaterial(*material) : nullptr;
-    const auto* traits = made ? std::get_if<BeadTraits>(&made->traits) : nullptr;
-    if (traits && traits->diameter) return *traits->diameter;
-    return 0.60 * nominalGape(hook_.size());
+    const auto bead = first(PartKind::bead);
+    return bead ? std::optional(beadDiameter(*bead)) : std::nullopt;
 }
 
 Length Resolver::beadAtEye() const {
     // A bead tied first is seated at the eye; later ones are pushed back on what is before them.
-    if (pattern_.parts.empty() || pattern_.parts.front().kind != PartKind::bead) return 0.0 * mm;
-    return beadDiameter().value_or(0.0 * mm);
+    if (pattern_.parts.empty() || pattern_.parts.front().kind != PartKind::bead || isLeftOut(0)) return 0.0 * mm;
+    return beadDiameter(0);
 }
 
 Length Resolver::tieIn(std::size_t part) {
@@ -170,7 +278,10 @@ Length Resolver::tieIn(std::size_t part) {
         case PartKind::tail:
         case PartKind::butt:
         case PartKind::rib: return bodyEnd();
-        case PartKind::palmer: return bodyFront();
+        case PartKind::palmer:
+            if (std::get<PalmerPart>(written.detail).along == PalmerAlong::thorax)
+                if (const auto on = first(PartKind::thorax)) return thorax(*on).front;
+            return bodyFront();
         default: return foremostBody();
     }
 }
@@ -208,7 +319,9 @@ Length Resolver::lengthOf(std::size_t part) {
             Length operator()(const ThreadPart&) const { return none(); }
             Length operator()(const HeadPart&) const { return none(); }
         };
+        const std::size_t before = faults_.size();
         const Length result = std::visit(Visit{*this, part, place}, written.detail);
+        if (faults_.size() > before) return 1.0 * mm;  // said already: what comes out of it means nothing
         constexpr Length kMost = 1000.0 * mm;  // formats.md
         if (result > 0.0 * mm && result <= kMost) return result;
         if (result > kMost) {
@@ -235,10 +348,8 @@ Length Resolver::fibreLength(const LengthSpec& spec, std::size_t part) {
 
 Length Resolver::yardstick(const Ratio& ratio, const Place& place) {
     if (const auto* ref = std::get_if<PartRef>(&ratio.of)) {
-        const auto part = find(pattern_, *ref);
-        if (part) return lengthOf(*part);
-        fault(place.key("of"), "expected a part of this dressing, got " + describe(*ref));
-        return 1.0 * mm;
+        const auto part = partMeant(*ref, place.key("of"));
+        return part ? lengthOf(*part) : 1.0 * mm;
     }
     switch (std::get<Yardstick>(ratio.of)) {
         case Yardstick::shank: return hook_.shank();
@@ -253,7 +364,7 @@ Length Resolver::yardstick(const Ratio& ratio, const Place& place) {
 }
 
 Length Resolver::tailTipX() {
-    const auto tail = findKind(pattern_, PartKind::tail);
+    const auto tail = first(PartKind::tail);
     const WirePoint root = hook_.at(bodyEnd());
     return root.position.x + (tail ? lengthOf(*tail) * cos(root.heading) : 0.0 * mm);
 }
@@ -261,12 +372,9 @@ Length Resolver::tailTipX() {
 Length Resolver::reachX(const Reach& reach, const Place& place) {
     Length x;
     if (const auto* ref = std::get_if<PartRef>(&reach.to)) {
-        const auto part = find(pattern_, *ref);
+        const auto part = partMeant(*ref, place.key("to"));
         const double fraction = reach.fraction.value_or(1.0);
-        if (!part) {
-            fault(place.key("to"), "expected a part of this dressing, got " + describe(*ref));
-            return 1.0 * mm;
-        }
+        if (!part) return 1.0 * mm;
         const WirePoint root = hook_.at(tieIn(*part));
         x = root.position.x + fraction * lengthOf(*part) * cos(root.heading);
     } else {
@@ -317,10 +425,10 @@ Length Resolver::length(const LengthSpec& spec, Length origin, const Place& plac
 }
 
 std::optional<Length> Resolver::tippetSpacing() const {
-    for (const Part& part : pattern_.parts) {
-        const Material* made = part.material ? book_.findMaterial(*part.material) : nullptr;
-        if (!made || part.kind != PartKind::tail) continue;
-        if (const auto* tippet = std::get_if<TippetTraits>(&made->traits)) return tippet->barSpacing;
+    for (std::size_t i = 0; i < pattern_.parts.size(); ++i) {
+        if (pattern_.parts[i].kind != PartKind::tail || isLeftOut(i)) continue;
+        const Material made = madeOf(i);
+        if (const auto* tippet = std::get_if<TippetTraits>(&made.traits)) return tippet->barSpacing;
     }
     return std::nullopt;
 }

@@ -11,12 +11,32 @@ namespace machair {
 namespace {
 
 constexpr double kPi = std::numbers::pi;
-constexpr double kPitchToGape = 0.30;    // the usual pitch, formats.md
+constexpr double kPitchToGape = 0.22;    // the usual pitch
+constexpr double kLeastTurns = 4.0, kMostTurns = 6.0;
 constexpr Length kRibHeld = 45.0 * mm;
 
 template <class F>
 double integrate(F f, Length from, Length to) {
     return boost::math::quadrature::gauss_kronrod<double, 15>::integrate(f, from / mm, to / mm, 8, 1e-10);
+}
+
+// The hand of a rib and what it crosses (section 4, "what locks what"): with a palmer its direction is against that, without
+// one against the thread. Two windings over the same stretch cross |h₁·N₁ − h₂·N₂| times.
+void crossWindings(const Plan& plan, RibPlan& rib) {
+    const PalmerPlan* palmer = nullptr;
+    const BodyPlan* body = nullptr;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        if (const auto* p = std::get_if<PalmerPlan>(&plan.parts[i].detail); p && !palmer) palmer = p;
+        if (const auto* b = std::get_if<BodyPlan>(&plan.parts[i].detail); b && !body && b->strands && b->turns && b->end > rib.front && b->front < rib.end) {
+            body = b;
+            const int own = std::get<BodyPart>(plan.pattern.parts[i].detail).direction.value_or(Winding::with) == Winding::with ? 1 : -1;
+            rib.crossesBody = own * *b->turns;  // signed for now
+        }
+    }
+    const bool with = rib.direction == Winding::with;
+    rib.hand = palmer ? (with ? palmer->hand : -palmer->hand) : with ? 1 : -1;
+    if (palmer) rib.crossesPalmer = std::abs(rib.hand * rib.turns - palmer->hand * palmer->openTurns);
+    if (rib.crossesBody) rib.crossesBody = std::abs(rib.hand * rib.turns - *rib.crossesBody);
 }
 
 }  // namespace
@@ -36,7 +56,7 @@ RibPlan tieInRib(Bench& bench, std::size_t part, const RibPart& written, const M
     return rib;
 }
 
-void windRib(const Bench& bench, RibPlan& rib, std::size_t part, const RibPart& written) {
+void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& written) {
     if (written.along)
         if (const auto* index = std::get_if<std::size_t>(&*written.along)) {
             std::size_t seen = 0;
@@ -58,17 +78,15 @@ void windRib(const Bench& bench, RibPlan& rib, std::size_t part, const RibPart& 
     if (along <= 0.0 * mm) return;  // a fault of the body's, already placed
     if (written.turns)
         rib.turns = written.turns->middle();
-    else {
-        const Length spacing = written.spacing
-                                   ? bench.resolver.size(*written.spacing, bench.resolver.partPlace(part).key("spacing"))
-                                   : kPitchToGape * bench.hook.gape();
-        rib.turns = std::max(1.0, std::round(along / spacing));
-    }
+    else if (written.spacing)
+        rib.turns = std::max(1.0, std::round(along / bench.resolver.size(*written.spacing, bench.resolver.partPlace(part).key("spacing"))));
+    else
+        rib.turns = std::clamp(std::round(along / (kPitchToGape * bench.hook.gape())), kLeastTurns, kMostTurns);
     const Plan& plan = bench.plan;
     const BodyPlan* over = plan.bodyAt(0.5 * (rib.front + rib.end));
     rib.sinksIn = over && (over->method == BodyMethod::noodle || over->method == BodyMethod::level ||
                            over->method == BodyMethod::loop || over->method == BodyMethod::rope ||
-                           over->method == BodyMethod::herl || over->method == BodyMethod::fibres);
+                           over->method == BodyMethod::herl || over->method == BodyMethod::fibres || over->method == BodyMethod::chenille);
     const auto bodyDiameter = [&](double s) {
         const BodyPlan* body = plan.bodyAt(s * mm);
         return (body ? plan.bodyDiameter(*body, s * mm) : plan.bulk.diameter(s * mm)) / mm;
@@ -87,6 +105,7 @@ void windRib(const Bench& bench, RibPlan& rib, std::size_t part, const RibPart& 
         rib.angle = Angle::radians(std::atan(1.0 / c));
     }
     rib.cut = rib.wound + kRibHeld;
+    crossWindings(plan, rib);
 }
 
 }  // namespace machair

@@ -2,7 +2,6 @@
 
 #include <algorithm>
 
-#include "book/edits.h"
 #include "sizing/compare.h"
 #include "sizing/figures.h"
 
@@ -22,15 +21,13 @@ std::vector<SizedFly> acrossSizes(const Book& book, std::string_view pattern, co
     std::vector<SizedFly> flies;
     const auto now = planPattern(book, pattern);
     for (const int size : sizes) {
-        const auto resized = resizeHook(book, pattern, {size, std::nullopt});
-        SizedFly fly{size, tl::unexpected(Faults{}), {}, {}};
-        fly.plan = resized ? planPattern(resized->after, pattern) : tl::unexpected(resized.error());
+        SizedFly fly{size, planOnSize(book, pattern, size), {}, {}};
         if (fly.plan && now) {
             for (const Difference& d : differences(*now, *fly.plan))
                 if (changesBesidesSize(d)) fly.changes.push_back(d.words());
-            for (const Fault& warning : fly.plan->warnings) {
-                const bool before = std::ranges::any_of(now->warnings, [&](const Fault& w) { return w.place == warning.place; });
-                if (!before) fly.troubles.push_back(warning.what + (warning.remedy.empty() ? "" : "; " + warning.remedy));
+            for (const Warning& warning : fly.plan->warnings) {
+                const bool before = std::ranges::any_of(now->warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
+                if (!before && warning.severity == Severity::warning) fly.troubles.push_back(warning.what + (warning.remedy.empty() ? "" : "; " + warning.remedy));
             }
         } else if (!fly.plan)
             for (const Fault& fault : fly.plan.error()) fly.troubles.push_back(fault.what);

@@ -1,8 +1,10 @@
 // Wings: models.md section 6.
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include "sizing/bench.h"
+#include "sizing/counts.h"
 #include "units/text.h"
 
 namespace machair {
@@ -13,18 +15,93 @@ constexpr double kSlipToGape = 0.85;
 constexpr double kRolledDepthToGape = 0.50;
 constexpr int kThirds = 3;
 constexpr int kHalvedTwice = 4;
-constexpr Angle kLowLying = 8_deg;
-constexpr double kUsualHairs = 30.0;
+constexpr Angle kUpright = 80_deg;       // of an upright wing whose angle is not stated
+constexpr double kBendsOver = 0.15;      // of the gape, g_w: over which a wing bends
+constexpr double kFurGives = 0.36, kHardGives = 0.40;
 
-// What stands behind the wing: the shoulder of the body, or a collar wound before it where that is thicker.
-Length diameterBehind(const Bench& bench, Length bed) {
-    Length behind = bed;
-    const Length front = bench.resolver.foremostBody();
-    if (const BodyPlan* body = bench.plan.bodyAt(front)) behind = bench.plan.bodyDiameter(*body, front);
-    for (const PartPlan& part : bench.plan.parts)
-        if (const auto* hackle = std::get_if<HacklePlan>(&part.detail))
-            behind = std::max(behind, hackle->bed + 2.0 * hackle->feather.stem);
-    return behind;
+bool gives(BodyMethod method) {
+    return method != BodyMethod::tinsel && method != BodyMethod::floss && method != BodyMethod::wire && method != BodyMethod::tube && method != BodyMethod::thread;
+}
+
+// What the wing leans on, models.md section 6: each collar between it and the body, each body or thorax at its front. All
+// without the first thread bed.
+std::vector<WingSupport> supportsOf(const Bench& bench, Length station) {
+    std::vector<WingSupport> supports;
+    const Plan& plan = bench.plan;
+    const Length g = kBendsOver * bench.hook.gape(), b = bench.thread.width;
+    const Length own = plan.bulk.diameterOverBed(station - kJustAhead);
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const PartPlan& part = plan.parts[i];
+        if (const auto* h = std::get_if<HacklePlan>(&part.detail); h && part.station >= station) {
+            const Length under = plan.bulk.diameterOverBed(part.station - kJustAhead, h->rowsUnder);
+            const double n = std::max(h->turns, 1.0);
+            supports.push_back({i, std::max(0.0 * mm, 0.5 * (under - own)) + (1.0 - 1.0 / (3.0 * n)) * h->feather.stem, g + 0.5 * kHackleSpread * h->width});
+        }
+        if (const auto* body = std::get_if<BodyPlan>(&part.detail); body && body->front >= station - kJustAhead && body->end > body->front) {
+            const Length s = body->swelling ? 0.5 * (body->front + body->end) : body->front;
+            const Length d = plan.bodyDiameter(*body, s), under = plan.bulk.diameter(s, body->rowsUnder);
+            supports.push_back({i, 0.5 * (gives(body->method) ? kFurGives : kHardGives) * std::max(0.0 * mm, d - own),
+                                g + std::max(0.0 * mm, s - station - kWingGapTurns * b) + 0.25 * std::max(0.0 * mm, d - under)});
+        }
+    }
+    return supports;
+}
+
+// A plume wing counts feathers, each of so many barbs and a shaft. A count over twelve is an older file's, of barbs.
+void sizePlumes(WingPlan& wing, const WingPart& written, const Material& made, const Hook& hook) {
+    constexpr double kMostFeathers = 12.0, kBreadth = 0.20;
+    const auto* plume = std::get_if<PlumeTraits>(&made.traits);
+    const double each = plume ? plume->fibres.value_or(kUsualPlumeFibres) : kUsualPlumeFibres;
+    wing.count = written.count ? written.count->wholeMiddle() : usualPlumes(hook.size());
+    wing.barbs = *wing.count > kMostFeathers ? *wing.count : *wing.count * each;
+    wing.barb = plume ? plume->fibre.value_or(0.030 * mm) : 0.030 * mm;
+    wing.depth = kBreadth * hook.gape() * std::sqrt(wing.barbs / each);
+}
+
+Length plumeShaft(const Material& made) {
+    const auto* plume = std::get_if<PlumeTraits>(&made.traits);
+    return plume ? plume->shaft.value_or(kUsualPlumeShaft) : kUsualPlumeShaft;
+}
+
+struct SeatLimits {
+    Angle low, high, ramp;
+};
+SeatLimits limitsOf(WingStyle style) { return style == WingStyle::hair ? SeatLimits{15_deg, 25_deg, 10_deg} : SeatLimits{10_deg, 20_deg, 6_deg}; }
+
+// How the wing sits: judged are paired, rolled and hair wings without a stated angle, tied in after the body; the first of
+// them, the others lie on it.
+void seat(Bench& bench, std::size_t part, const WingPart& written, WingPlan& wing, Length station) {
+    const bool stiff = wing.style == WingStyle::paired || wing.style == WingStyle::rolled;
+    wing.bend = (stiff && wing.style != WingStyle::rolled ? 0.60 : wing.style == WingStyle::hair ? 0.60 : 0.40) * wing.length;
+    const bool afterBody = bench.bodyTied();
+    for (const PartPlan& other : bench.plan.parts)
+        if (const auto* first = std::get_if<WingPlan>(&other.detail); first && afterBody) {
+            wing.lift = written.angle.value_or(first->lift);
+            return;
+        }
+    wing.supports = supportsOf(bench, station);
+    Angle lift;
+    for (const WingSupport& support : wing.supports) lift = std::max(lift, support.lift());
+    wing.lift = written.angle.value_or(wing.style == WingStyle::upright ? kUpright : lift);
+    if (written.angle || !afterBody || !(stiff || wing.style == WingStyle::hair)) return;
+    const SeatLimits limits = limitsOf(wing.style);
+    constexpr double kSlack = 1.03;  // angles: nothing is said of 3 %
+    wing.seat = lift > kSlack * limits.high ? Seat::warning : lift > kSlack * limits.low ? Seat::note : Seat::low;
+    if (wing.seat == Seat::low) return;
+    for (const WingSupport& support : wing.supports)
+        wing.rampLayers = std::max(wing.rampLayers, static_cast<int>(std::ceil((support.step - support.run * tan(limits.ramp)) / bench.thread.thickness)));
+    wing.rampTurns = static_cast<int>(std::ceil(1.5 * wing.rampLayers));
+    const auto highest = std::ranges::max_element(wing.supports, {}, [](const WingSupport& s) { return s.lift(); });
+    const std::string over = std::string(nameOf(bench.part(highest->part).kind));
+    // A ramp is offered while it is short and the head stays slim; whether the head allows it is known once that is sized.
+    constexpr int kMostRamp = 12;
+    const bool isBody = std::holds_alternative<BodyPlan>(bench.plan.parts[highest->part].detail);
+    const Length shoulder = bench.plan.bulk.diameterOverBed(station - kJustAhead) + 2.0 * highest->run * tan(limits.ramp) / (isBody && gives(std::get<BodyPlan>(bench.plan.parts[highest->part].detail).method) ? kFurGives : kHardGives);
+    bench.warn(part, "length", Concern::wingLift, {(lift - limits.low).inDegrees(), "°", wing.seat == Seat::warning ? Severity::warning : Severity::note},
+               "this wing rises " + formatNumber(lift.inDegrees(), 0) + "° over the " + over,
+               wing.rampTurns <= kMostRamp ? std::to_string(wing.rampTurns) + " turns of thread sloping up to the " + over + " lay it low"
+               : isBody                    ? "a shoulder of " + formatLength(shoulder, LengthUnit::millimetres, 2) + ", " + formatNumber(shoulder / bench.hook.gape(), 2) + " of the gape, lays it low"
+                                           : "the " + over + " after the wing lays it low");
 }
 
 }  // namespace
@@ -37,63 +114,70 @@ WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const
     const Length gape = bench.hook.gape();
     wing.style = written.style;
     wing.length = bench.resolver.lengthOf(part);
-    wing.bed = bench.bedAt(station);
-    wing.behind = diameterBehind(bench, wing.bed);
-    wing.gap = std::max(0.0 * mm, front - station);
-    const Angle lift = wing.gap > 0.0 * mm ? atan2(wing.behind - wing.bed, 2.0 * wing.gap)
-                                           : (wing.behind > wing.bed ? 90_deg : 0_deg);
-    wing.lift = written.angle.value_or(std::max(lift, 0_deg));
-    const double layersWanted =
-        std::ceil((wing.behind - 2.0 * wing.gap * tan(kLowLying) - wing.bed) / (2.0 * bench.thread.thickness));
-    wing.bedLayers = std::max(0, static_cast<int>(layersWanted));
-    wing.overCollar = std::ranges::any_of(bench.plan.parts, [](const PartPlan& p) { return p.kind == PartKind::collar; });
+    wing.bed = bench.bedAhead(station);
+    seat(bench, part, written, wing, station);
 
     const PerLength density = barbDensity(made);
     wing.barb = barbDiameter(made);
     double bound = 0.0;
     if (wing.style == WingStyle::rolled) {
         wing.layers = written.layers.value_or(written.folds == Folds::thirds ? kThirds : kHalvedTwice);
-        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : kRolledDepthToGape * gape;
-        wing.slip = static_cast<double>(wing.layers) * wing.depth;
+        const double layers = wing.layers;
+        wing.depth = written.depth   ? bench.resolver.size(*written.depth, place.key("depth"))
+                     : written.width ? bench.resolver.size(*written.width, place.key("width")) / layers  // the raw slip
+                                     : kRolledDepthToGape * gape;
+        wing.slip = layers * wing.depth;
         wing.barbs = wing.slip * density;
         bound = wing.barbs;
-    } else if (wing.style == WingStyle::hair || wing.style == WingStyle::plume || wing.style == WingStyle::tips) {
-        wing.count = written.count ? written.count->wholeMiddle() : (wing.style == WingStyle::tips ? 2.0 : kUsualHairs);
-        wing.barb = fibreDiameter(made);
-        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : 0.35 * gape;
+    } else if (wing.style == WingStyle::plume) {
+        sizePlumes(wing, written, made, bench.hook);
+        bound = wing.barbs;
+    } else if (wing.style == WingStyle::hair || wing.style == WingStyle::tips) {
+        wing.count = written.count ? written.count->wholeMiddle() : wing.style == WingStyle::tips ? 2.0 : usualCount(30.0, 2.0, bench.hook.size());
+        wing.barb = wing.style == WingStyle::tips ? 0.25 * mm : fibreDiameter(made);
+        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : wing.style == WingStyle::tips ? 0.25 * wing.length : 0.35 * gape;
         wing.barbs = *wing.count;
+        wing.toTake = hairsToTake(made, *wing.count);
         bound = *wing.count;
+    } else if (wing.style == WingStyle::cloak) {
+        const bool under = written.position == WingPosition::under;
+        wing.slip = written.width ? bench.resolver.size(*written.width, place.key("width")) : (under ? 3.5 : 5.0) * gape;
+        wing.barbs = wing.slip * density;
+        bound = wing.barbs;
+        // Folded once over the body, its barbs round the upper half: what is seen from the side.
+        const BodyPlan* body = bench.plan.bodyAt(front);
+        const Length across = body ? bench.plan.bodyDiameter(*body, front) : wing.bed;
+        wing.round = written.round.value_or(CloakRound::upper);
+        const bool all = wing.round == CloakRound::all;
+        const Length arc = (all ? 1.0 : 0.5) * std::numbers::pi * across;
+        const Length thick = bound * (std::numbers::pi / 4.0) * (wing.barb * wing.barb) / kBundlePacking / arc;
+        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth"))
+                     : all         ? across + thick + 0.25 * gape
+                                   : std::min(0.5 * wing.slip, 0.5 * across + thick + 0.25 * gape);
     } else {  // slips
         wing.slip = written.width   ? bench.resolver.size(*written.width, place.key("width"))
                     : written.depth ? bench.resolver.size(*written.depth, place.key("depth"))
                                     : kSlipToGape * gape;
         wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : wing.slip;
         wing.barbs = wing.slip * density;
-        bound = (wing.style == WingStyle::cloak ? 1.0 : 2.0) * wing.barbs;
+        bound = 2.0 * wing.barbs;
     }
     if (const auto* vane = std::get_if<VaneTraits>(&made.traits)) {
-        if (vane->vane && wing.slip > *vane->vane)
+        if (vane->vane && wing.slip > *vane->vane + slack(wing.slip, *vane->vane))
             bench.warn(part, "layers", Concern::vaneNarrow, {(wing.slip - *vane->vane) / mm},
                        "the raw slip of " + formatLength(wing.slip) + " is wider than this vane's " + formatLength(*vane->vane),
                        "fewer layers, less depth or a larger feather");
         constexpr Length kBoundAndSpare = 6.0 * mm;  // 2 mm bound and 4 mm to handle
-        if (!vane->barbs.empty() && wing.length + kBoundAndSpare > *std::ranges::max_element(vane->barbs))
+        if (!vane->barbs.empty() && wing.length + kBoundAndSpare > *std::ranges::max_element(vane->barbs) + slack(wing.length, *std::ranges::max_element(vane->barbs)))
             bench.warn(part, "length", Concern::barbShort, {(wing.length + kBoundAndSpare - *std::ranges::max_element(vane->barbs)) / mm},
                        "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) +
                            ", the wing wants " + formatLength(wing.length + kBoundAndSpare),
                        "a shorter wing or a larger feather");
     }
-    if (!written.angle && wing.lift > kLowLying)
-        bench.warn(part, "length", Concern::wingLift, {(wing.lift - kLowLying).inDegrees(), "°"},
-                   "this wing will stand up " + formatNumber(wing.lift.inDegrees(), 0) + "°: " +
-                       formatLength(wing.behind, LengthUnit::millimetres, 2) + " behind it, " +
-                       formatLength(wing.bed, LengthUnit::millimetres, 2) + " under it",
-                   std::to_string(wing.bedLayers) + (wing.bedLayers == 1 ? " layer" : " layers") +
-                       " of thread under it lay it down, or a slimmer shoulder");
     const int index = static_cast<int>(part);
+    if (wing.style == WingStyle::plume) bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), *wing.count, plumeShaft(made));
     bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), bound, wing.barb);
     bench.bindThread(index, station, front, 1.0);
-    bench.wingTied = true;
     return wing;
 }
 

@@ -71,14 +71,14 @@ WetFly::WetFly(const Plan& plan, double celsius) : mu_(viscosity(celsius)) {
         } else if (const auto* h = std::get_if<HacklePlan>(&part.detail)) {
             addHackle(*h, h->fibres, std::max(h->width, kLeastCollarWidth));
         } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-            tailFibres_ += tail->fibres;
-            tailLength_ = std::max(tailLength_, tail->length);
-            tailFibre_ = tail->fibre;
-            addMatter(kFibre, tail->fibres * rod(tail->length, tail->fibre));
+            addTail(*tail);
         } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
             const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
             addMatter(kFibre, (pair ? 2.0 : 1.0) * wing->barbs * rod(wing->length, wing->barb));
-            wing_ += wing->length * wing->depth;
+            if (wing->style == WingStyle::cloak)
+                cloak_ = std::max(cloak_, wing->length * wing->depth);
+            else
+                wing_ += wing->length * wing->depth;
         } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
             if (part.made.kind == MaterialKind::wire)
                 addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(rib->wound, rib->thickness));
@@ -95,7 +95,57 @@ WetFly::WetFly(const Plan& plan, double celsius) : mu_(viscosity(celsius)) {
     }
     addMatter(kSoakedBody, soaked);
     bodyDiameter_ = bodyLength_ > 0.0 * mm ? bodySide / bodyLength_ : 0.0 * mm;
-    submerged_ -= plan.pattern.buoyancyMillinewton.value_or(0.0) * millinewton;
+    wing_ += cloak_;
+    holdInFilm(plan);
+}
+
+void WetFly::addTail(const TailPlan& tail) {
+    const double fibres = tail.style == TailStyle::plume ? tail.barbs.value_or(tail.fibres) : tail.fibres;
+    tails_.push_back({fibres, tail.length, tail.fibre});
+    addMatter(kFibre, fibres * rod(tail.length, tail.fibre));
+}
+
+// What floats (rule of thumb, section 8): the film along the lines where a film fly lies in it, and the air its down holds.
+void WetFly::holdInFilm(const Plan& plan) {
+    if (plan.pattern.buoyancyMillinewton) {
+        submerged_ -= *plan.pattern.buoyancyMillinewton * millinewton;
+        return;
+    }
+    constexpr double kCollar = 0.02, kPlume = 0.01, kTuft = 0.02, kBody = 1.0, kTreatedBody = 2.0;
+    constexpr double kTuftStrands = 30.0;
+    constexpr Angle kStands = 60_deg;
+    const bool treated = plan.pattern.treated.value_or(Treatment::none) != Treatment::none;
+    Length line;
+    bool beaded = false;
+    isFilmFly_ = treated;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const PartPlan& part = plan.parts[i];
+        const auto* plume = std::get_if<PlumeTraits>(&part.made.traits);
+        const bool holdsAir = plume && plume->down.value_or(Down::gland) == Down::gland;
+        if (std::holds_alternative<BeadPlan>(part.detail)) beaded = true;
+        if (const auto* h = std::get_if<HacklePlan>(&part.detail)) {
+            if (h->stand == FibreStand::upright) line += kCollar * h->fibres * h->fibre;
+            else if (holdsAir) line += kPlume * h->fibres * h->fibre;
+            isFilmFly_ = isFilmFly_ || (h->stand == FibreStand::upright && h->feather.stiffness != Stiffness::soft);
+        }
+        const auto* wing = std::get_if<WingPlan>(&part.detail);
+        if (!wing) continue;
+        const bool tuft = wing->style == WingStyle::hair && std::get<WingPart>(plan.pattern.parts[i].detail).angle.value_or(0_deg) >= kStands;
+        if (wing->style == WingStyle::plume && holdsAir) line += kPlume * wing->barbs * wing->length;
+        if (tuft) line += kTuft * (std::get<WingPart>(plan.pattern.parts[i].detail).count ? wing->count.value_or(kTuftStrands) : kTuftStrands) * wing->length;
+        isFilmFly_ = isFilmFly_ || tuft || (wing->style == WingStyle::plume && holdsAir);
+    }
+    isFilmFly_ = isFilmFly_ && !beaded;
+    if (!isFilmFly_) return;
+    line += (treated ? kTreatedBody : kBody) * bodyLength_;
+    constexpr double kSurfaceTension = 0.0728;  // N/m, water in air
+    film_ = kSurfaceTension * (line / metre) * newton;
+    submerged_ -= film_;
+}
+
+bool WetFly::hangsJustUnder() const {
+    constexpr double kFrom = 0.7;  // of its weight
+    return isFilmFly_ && submerged_ > Force{} && film_ >= kFrom * (submerged_ + film_);
 }
 
 Force WetFly::hackleDrag(const Hackle& h, Speed u, bool sinking) const {
@@ -121,9 +171,11 @@ std::vector<WetFly::Share> WetFly::shares(Speed u) const {
         const Force flat = dynamic(u, kWingShare * wing_, kWingFlat);
         list.push_back({"wing", flat, kWingAlong * flat});
     }
-    if (tailFibres_ > 0.0)
-        list.push_back({"tail", dynamic(u, tailFibres_ * tailLength_ * tailFibre_, cylinderDrag(reynolds(u, tailFibre_, mu_))),
-                        Force{}});
+    if (!tails_.empty()) {
+        Force drag;
+        for (const Tail& tail : tails_) drag += dynamic(u, tail.fibres * tail.length * tail.fibre, cylinderDrag(reynolds(u, tail.fibre, mu_)));
+        list.push_back({"tail", drag, Force{}});
+    }
     if (bead_ > 0.0 * mm) {
         const Force ball = dynamic(u, kPi / 4.0 * bead_ * bead_, sphereDrag(reynolds(u, bead_, mu_)));
         list.push_back({"bead", ball, ball});
@@ -144,8 +196,8 @@ Force WetFly::dragAlong(Speed speed) const {
 }
 
 Area WetFly::silhouette() const {
-    Area area = wireLength_ * wire_ + bodyDiameter_ * bodyLength_ + wing_ + tailFibres_ * tailLength_ * tailFibre_ +
-                kPi / 4.0 * bead_ * bead_;
+    Area area = wireLength_ * wire_ + bodyDiameter_ * bodyLength_ + wing_ + kPi / 4.0 * bead_ * bead_;
+    for (const Tail& tail : tails_) area += tail.fibres * tail.length * tail.fibre;
     for (const Hackle& h : hackles_) {
         const double s = sin(h.angle);
         const Area outline = 2.0 * s * h.fibre * (h.width + 0.5 * cos(h.angle) * h.fibre);
@@ -163,6 +215,8 @@ SinkReport sinkReport(const Plan& plan, double celsius) {
     report.presence = fly.dragAlong(kPresenceSpeed);
     report.silhouette = fly.silhouette();
     report.floats = report.submerged <= Force{};
+    report.justUnder = fly.hangsJustUnder();
+    if (fly.isFilmFly()) report.film = fly.film();
     Speed judged = kPresenceSpeed;
     if (!report.floats) {
         // Drag grows without bound with speed, so the top of the bracket is found by doubling.

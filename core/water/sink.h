@@ -16,7 +16,10 @@ class WetFly {
     explicit WetFly(const Plan& plan, double celsius = kUsualCelsius);
 
     [[nodiscard]] Mass mass() const { return mass_; }           // wet
-    [[nodiscard]] Force submergedWeight() const { return submerged_; }  // negative where it floats
+    [[nodiscard]] Force submergedWeight() const { return submerged_; }  // less all buoyancy; negative where it floats
+    [[nodiscard]] Force film() const { return film_; }  // what the film and the air that it holds carry, of a film fly
+    [[nodiscard]] bool isFilmFly() const { return isFilmFly_; }
+    [[nodiscard]] bool hangsJustUnder() const;
     [[nodiscard]] Area silhouette() const;                      // from the side
 
     [[nodiscard]] Force dragFlat(Speed speed) const;   // sinking, lying on its side
@@ -44,16 +47,25 @@ class WetFly {
     Viscosity mu_;
     Mass mass_;
     Force submerged_;
+    Force film_;
+    bool isFilmFly_ = false;
     std::vector<Hackle> hackles_;
     Length bodyDiameter_;
     Length bodyLength_;
     Length wire_;
     Length gape_;
     Length wireLength_;
-    Area wing_;  // flat
-    double tailFibres_ = 0.0;
-    Length tailLength_;
-    Length tailFibre_;
+    void addTail(const TailPlan& tail);
+    void holdInFilm(const Plan& plan);
+
+    Area wing_;   // flat
+    Area cloak_;  // the largest of several, which lie on each other
+    struct Tail {
+        double fibres;
+        Length length;
+        Length fibre;
+    };
+    std::vector<Tail> tails_;
     Length bead_;
 };
 
@@ -64,6 +76,8 @@ struct SinkReport {
     Force presence;  // drag drawn at 0.3 m/s
     Area silhouette;
     bool floats = false;
+    bool justUnder = false;        // it hangs just under the film
+    std::optional<Force> film;     // of a film fly
     int iterations = 0;  // of the root find
     std::vector<std::string> drivers;  // the three largest contributions to drag, in words
 };

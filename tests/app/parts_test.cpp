@@ -71,7 +71,7 @@ TEST_CASE("a dressing is started from a kind in one step, renamed in place, and 
     bench.find<QAction>("start-winged-wet")->trigger();
     CHECK(bench.document().pattern()->title() == "New winged wet");
     CHECK(bench.document().undoStack().count() == 1);
-    CHECK(bench.find<Ticket>("ticket")->rows().size() == 7);
+    CHECK(bench.find<Ticket>("ticket")->rows().size() == 6);
     bench.find<QAction>("rename")->trigger();
     auto* field = bench.find<QComboBox>("dressings")->lineEdit();
     REQUIRE(field != nullptr);

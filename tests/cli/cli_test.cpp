@@ -49,7 +49,7 @@ TEST_CASE("plan gives every key that formats.md lists for its parts") {
     requireKeys(json["parts"][0], {"part", "material", "station_mm", "words", "length_mm", "fibre_needed_mm", "fibres"});
     requireKeys(json["parts"][1], {"turns", "length_mm", "cut_mm", "pitch_mm", "angle_deg"});
     requireKeys(json["parts"][3], {"end_mm", "front_mm", "volume_mm3", "mass_mg", "noodle_mm", "noodle_turns", "rear_diameter_mm", "front_diameter_mm"});
-    requireKeys(json["parts"][4], {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "bed_layers", "behind_mm", "bed_mm", "gap_mm"});
+    requireKeys(json["parts"][4], {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "seat", "ramp_turns", "supports", "bed_mm", "bend_mm"});
     requireKeys(json["parts"][5], {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class",
                                    "fibre_shortest_mm", "fibre_longest_mm", "most_turns", "turns", "bed_mm"});
     requireKeys(json["parts"][6], {"whip_turns", "thread_mm"});

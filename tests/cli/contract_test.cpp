@@ -96,14 +96,14 @@ class Everything {
 TEST_CASE("every part of the contract has its keys, numbers that are numbers, and words") {
     const Everything all;
     const std::map<std::string, std::vector<const char*>> keys = {
-        {"tag", {"turns", "length_mm"}}, {"butt", {"turns", "length_mm"}},
+        {"tag", {"turns", "length_mm", "strip_mm"}}, {"butt", {"turns", "length_mm", "strip_mm"}},
         {"tail", {"length_mm", "fibre_needed_mm", "fibres", "bar_spacing_mm"}},
         {"rib", {"turns", "length_mm", "cut_mm", "pitch_mm", "angle_deg"}},
         {"body", {"end_mm", "front_mm", "volume_mm3", "mass_mg", "noodle_mm", "noodle_turns", "rear_diameter_mm", "front_diameter_mm"}},
         {"palmer", {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class", "shoulder_turns", "open_turns", "bed_mm", "most_turns"}},
         {"collar", {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class", "fibre_shortest_mm", "fibre_longest_mm", "most_turns", "turns", "bed_mm"}},
         {"legs", {"length_mm", "count"}}, {"cheek", {"length_mm", "count"}},
-        {"wing", {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "bed_layers", "behind_mm", "bed_mm", "gap_mm"}},
+        {"wing", {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "seat", "ramp_turns", "supports", "bed_mm", "bend_mm"}},
         {"head", {"whip_turns", "thread_mm"}}};
     for (const auto& [kind, wanted] : keys) {
         const Json& part = all.part(kind);
@@ -134,16 +134,18 @@ TEST_CASE("under_mm of the profile is the wire and all of bulk tied in before th
     }
 }
 
-TEST_CASE("bed_mm of wing and collar is the wire and all of bulk before that part, at its station") {
+TEST_CASE("bed_mm of wing and collar is the wire and all of bulk before that part, just ahead of its station") {
     const Everything all;
     for (const char* kind : {"wing", "collar"}) {
         const Json& part = all.part(kind);
         INFO(kind);
-        CHECK_THAT(part["bed_mm"].get<double>(), WithinAbs(all.diameter(part["station_mm"].get<double>(), all.indexOf(kind)), 1e-6));
+        CHECK_THAT(part["bed_mm"].get<double>(), WithinAbs(all.diameter(part["station_mm"].get<double>() - 1e-6, all.indexOf(kind)), 1e-6));
     }
     const Json& wing = all.part("wing");
-    const double lift = std::atan2(wing["behind_mm"].get<double>() - wing["bed_mm"].get<double>(), 2.0 * wing["gap_mm"].get<double>()) * 180.0 / kPi;
-    CHECK_THAT(wing["lift_deg"].get<double>(), WithinAbs(std::max(0.0, lift), 1e-9));
+    double lift = 0.0;
+    for (const Json& support : wing["supports"]) lift = std::max(lift, std::atan2(support["step_mm"].get<double>(), support["run_mm"].get<double>()) * 180.0 / kPi);
+    CHECK(lift > 0.0);
+    CHECK_THAT(wing["lift_deg"].get<double>(), WithinAbs(lift, 1e-9));
 }
 
 TEST_CASE("thread_mm is the sum over all thread layers of bulk, the whip and the handling") {

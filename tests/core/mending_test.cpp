@@ -78,7 +78,7 @@ BodyPart stopped(double behindEye) {
 BodyPart forward() {
     BodyPart body;
     StationSpec front;
-    front.behind = inMm(2.2 * mm);
+    front.behind = inMm(1.8 * mm);
     body.front = front;
     return body;
 }
@@ -87,8 +87,8 @@ BodyPart forward() {
 std::vector<Trouble> troubles() {
     const Part seal = part(PartKind::body, BodyPart{}, "seal");
     return {
-        {Concern::taper, {part(PartKind::tail, tailOf(60), "tippet"), part(PartKind::body, bodyOf(0.9, 1.4), "seal")}},
-        {Concern::ball, {part(PartKind::bead, BeadPart{}, "bead"), seal, ballOf(1.8)}},
+        {Concern::taper, {part(PartKind::tail, tailOf(60), "tippet"), part(PartKind::body, bodyOf(0.8, 1.4), "seal")}},
+        {Concern::ball, {seal, ballOf(1.8), part(PartKind::bead, BeadPart{}, "bead")}},
         {Concern::noodle, {part(PartKind::body, ropeOf(0.9), "seal")}},
         {Concern::strandsShort, {part(PartKind::body, herlOf(1), "short herl")}},
         {Concern::softness, {seal, part(PartKind::collar, collarOf(7), "hen")}},
@@ -101,6 +101,7 @@ std::vector<Trouble> troubles() {
         {Concern::fixedStop, {part(PartKind::body, stopped(7.0), "seal")}},
         {Concern::oddPair, {seal, part(PartKind::wing, tips(3), "hen")}},
         {Concern::brittleBody, {part(PartKind::rib, ribOf(Winding::with), "wire"), part(PartKind::body, herlOf(4), "herl")}},
+        {Concern::ribWithPalmer, {part(PartKind::rib, ribOf(Winding::with), "wire"), seal, part(PartKind::palmer, PalmerPart{}, "saddle")}},
         {Concern::tooLong, {part(PartKind::tail, tailOf(8), "tippet"), seal}, 19.0 * mm},
         {Concern::crowdedHead, {part(PartKind::body, forward(), "seal"), part(PartKind::collar, collarOf(4), "hen")}},
     };

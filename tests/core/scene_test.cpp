@@ -62,7 +62,7 @@ TEST_CASE("ribs stand at the pitch and in the number of the plan, and slope as t
     CHECK(rib.turns.size() == 6);
     for (std::size_t i = 1; i < rib.turns.size(); ++i)
         CHECK_THAT(rib.turns[i - 1].station - rib.turns[i].station, WithinAbs(rib.turns[i].pitch, 1e-9));
-    CHECK(rib.hand == -1);  // counter-wound
+    CHECK(rib.hand == 1);  // against a palmer wound rearward it goes over and away, and crosses every stem
     CHECK(sceneOf("heather-tinker").ribs[0].hand == 1);
 }
 

@@ -69,7 +69,7 @@ TEST_CASE("a rope is as long as its volume wants, with a tenth spare and an end 
     rope.method = BodyMethod::rope;
     const Plan plan = planOf({part(PartKind::body, rope, "seal")}).value();
     const auto& body = detail<BodyPlan>(plan, 0);
-    CHECK_THAT(mmOf(*body.noodle), WithinRel(body.volume / mm3 / (0.60 * 0.60), 1e-6));
+    CHECK_THAT(mmOf(*body.noodle), WithinRel(body.volume / mm3 / std::pow(0.085 * 5.5, 2), 1e-6));
     CHECK_THAT(mmOf(*body.rope), WithinRel(1.10 * mmOf(*body.noodle) + 12.0, 1e-9));
 }
 
@@ -112,9 +112,12 @@ TEST_CASE("even pitch and equal angle agree on a cylinder and differ on a cone")
     CHECK(std::abs(wound(angled, conedBody()) - wound(rib, conedBody())) > 1e-3);
 }
 
-TEST_CASE("a rib that is not counted comes to the whole number nearest to 0.30 of the gape") {
-    const Plan plan = planOf({part(PartKind::rib, RibPart{}, "wire"), part(PartKind::body, conedBody(), "seal")}).value();
-    CHECK(detail<RibPlan>(plan, 0).turns == 4.0);  // 6.706 / 1.65 = 4.06
+TEST_CASE("a rib that is not counted comes to the whole number nearest to 0.22 of the gape, from four to six") {
+    const auto turns = [](BodyPart body) { return detail<RibPlan>(planOf({part(PartKind::rib, RibPart{}, "wire"), part(PartKind::body, body, "seal")}).value(), 0).turns; };
+    CHECK(turns(conedBody()) == 6.0);  // 6.706 / 1.21 = 5.54
+    BodyPart half = conedBody();
+    half.front = StationSpec{Landmark::eye, {}, inMm(6.0 * mm), {}};
+    CHECK(turns(half) == 4.0);  // 3.28 / 1.21 = 2.7
 }
 
 TEST_CASE("a collar's fibre is given by both schools") {
@@ -137,32 +140,43 @@ TEST_CASE("three turns of hen take the stem of three rings and give 5.2 fibres a
     CHECK_THAT(mmOf(h.stem), WithinRel(stem, 1e-5));
     CHECK_THAT(h.fibres, WithinRel(5.2 * stem, 1e-5));
     CHECK_THAT(h.fullness, WithinRel(5.2 * stem / 5.5, 1e-5));
-    // Growth along the stem spreads the fibres evenly about the wanted one; soft feathers may spread 40 %.
+    // Growth along the stem spreads the fibres evenly about the wanted one; soft feathers may spread 55 %.
     const double growth = 0.22 * stem / 3.0;
     CHECK_THAT(mmOf(h.longest - h.shortest), WithinRel(2.0 * growth, 1e-5));
     CHECK_THAT(mmOf(h.longest + h.shortest), WithinRel(2.0 * mmOf(h.fibre), 1e-9));
-    CHECK(h.mostTurns == 1.0 + std::floor(0.40 * mmOf(h.fibre) / growth));
+    CHECK(h.mostTurns == std::floor(2.0 * (1.0 + 0.55 * mmOf(h.fibre) / growth)) / 2.0);
 }
 
-TEST_CASE("the fullness classes change where the rule of thumb says") {
-    CHECK(classOf(8.99) == Fullness::sparse);
-    CHECK(classOf(9.0) == Fullness::standard);
-    CHECK(classOf(16.0) == Fullness::full);
-    CHECK(classOf(26.0) == Fullness::full);
-    CHECK(classOf(26.01) == Fullness::bushy);
+TEST_CASE("the fullness classes change where the usual collars say") {
+    CHECK(classOf(0.7599) == FullnessSchool::sparse);
+    CHECK(classOf(0.76) == FullnessSchool::standard);
+    CHECK(classOf(1.50) == FullnessSchool::standard);
+    CHECK(classOf(1.51) == FullnessSchool::full);
+    CHECK(classOf(2.80) == FullnessSchool::full);
+    CHECK(classOf(2.81) == FullnessSchool::bushy);
 }
 
-TEST_CASE("turns for a wanted fullness come to the nearest half, at least one") {
+TEST_CASE("turns for a wanted fullness are counted in usual collars, to the nearest half, at least one") {
     CollarPart collar;
-    collar.fullness = 12.0;
-    const auto turns = [&] {
-        const Plan plan = planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::collar, collar, "hen")}).value();
+    const auto turns = [&](const char* made) {
+        const Plan plan = planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::collar, collar, made)}).value();
         return detail<HacklePlan>(plan, 1).turns;
     };
-    const double perTurn = 5.2 * std::hypot(kPi * (kBed + 0.30), 0.30);
-    CHECK(turns() == std::round(2.0 * 12.0 * 5.5 / perTurn) / 2.0);
+    CHECK(turns("hen") == 3.0);  // nothing written: one usual collar
+    collar.fullness = 12.0;      // as older files have it: 12 fibres a mm of gape are one
+    CHECK(turns("hen") == 3.0);
     collar.fullness = 0.1;
-    CHECK(turns() == 1.0);
+    CHECK(turns("hen") == 1.0);
+    collar.fullness.reset();
+    collar.full = FullnessSchool::sparse;  // half a collar
+    CHECK(turns("hen") == 1.5);
+    collar.full = 1.5;
+    CHECK(turns("hen") == 4.5);
+    collar.full = 20.0;  // never more than the spread hides, nor than the stem gives
+    const Plan plan = planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::collar, collar, "hen")}).value();
+    const auto& h = detail<HacklePlan>(plan, 1);
+    CHECK(h.turns <= h.mostTurns);
+    CHECK(h.stem <= 30.0 * mm);
 }
 
 TEST_CASE("tip and butt start from opposite ends of the same spread") {
@@ -198,9 +212,32 @@ TEST_CASE("a wing halved twice to half the gape is cut four times as wide, at 2.
     CHECK_THAT(mmOf(wing.depth), WithinAbs(2.75, 1e-9));
     CHECK_THAT(mmOf(wing.slip), WithinAbs(11.0, 1e-9));
     CHECK_THAT(wing.barbs, WithinAbs(26.4, 1e-9));
-    CHECK_THAT(wing.lift.inRadians(), WithinRel(std::atan2(2.2 - kBed, 2.0 * mmOf(wing.gap)), 1e-5));
-    const double layers = (2.2 - 2.0 * mmOf(wing.gap) * std::tan(8.0 * kPi / 180.0) - kBed) / (2.0 * 0.049147);
-    CHECK(wing.bedLayers == static_cast<int>(std::ceil(layers)));
+    // It leans on the cone's front: half a step 0.36 (D − D_b)/2, D_b without the thread bed 0.60; the run 0.15 G and half of
+    // how thick the fur is there.
+    const double step = 0.5 * 0.36 * (2.2 - 0.60), run = 0.15 * 5.5 + 0.25 * (2.2 - kBed);
+    CHECK_THAT(wing.lift.inRadians(), WithinRel(std::atan2(step, run), 1e-4));
+    CHECK_THAT(mmOf(plan.parts[1].station), WithinAbs(2.574 - 2.0 * 0.147441, 1e-5));
+    CHECK(wing.seat == Seat::note);  // 13.5°
+    const int layers = static_cast<int>(std::ceil((step - run * std::tan(6.0 * kPi / 180.0)) / 0.049147));
+    CHECK(wing.rampLayers == layers);
+    CHECK(wing.rampTurns == static_cast<int>(std::ceil(1.5 * layers)));
+    CHECK_THAT(mmOf(wing.bend), WithinRel(0.40 * mmOf(wing.length), 1e-12));
+}
+
+TEST_CASE("a thorax swells, a ball is as thick as its bead, a hot spot is eight threads thick") {
+    BodyPart thorax;
+    const Plan plan = planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::thorax, thorax, "seal")}).value();
+    const auto& round = detail<BodyPlan>(plan, 1);
+    CHECK_THAT(mmOf(round.end - round.front), WithinAbs(0.15 * 11.7, 1e-9));
+    CHECK_THAT(mmOf(*round.swelling), WithinAbs(0.45 * 5.5, 1e-9));
+    const double middle = mmOf(plan.bodyDiameter(round, 0.5 * (round.front + round.end)));
+    CHECK_THAT(middle, WithinAbs(0.45 * 5.5, 1e-9));
+    const double quarter = mmOf(plan.bodyDiameter(round, round.front + 0.25 * (round.end - round.front)));
+    CHECK_THAT(quarter, WithinRel(kBed + (0.45 * 5.5 - kBed) * std::sqrt(0.75), 1e-4));
+    BodyPart spot;
+    spot.method = BodyMethod::thread;
+    const Plan bright = planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::thorax, spot, "thread")}).value();
+    CHECK_THAT(mmOf(detail<BodyPlan>(bright, 1).covers), WithinRel(8.0 * 0.049147, 1e-4));
 }
 
 TEST_CASE("the head wants its hackle, its whip and one clear turn, and says what is left") {

@@ -51,7 +51,10 @@ TEST_CASE("the eye of the hook is open") {
         const double reach = 1.8 * w * view.pxPerMm;
         const QPointF centre = view.origin + QPointF(-reach * std::cos(scene.hook.eyeTurn), reach * std::sin(scene.hook.eyeTurn));
         INFO(fly);
-        CHECK(std::abs(at(image, centre).L - paperOf(Bench::sand).L) < 0.08);  // the bench shows through
+        // The bench shows through; the slit is only some pixels high at this scale.
+        double clearest = 1.0;
+        for (const double up : {-1.0, 0.0, 1.0}) clearest = std::min(clearest, std::abs(at(image, centre + QPointF(0.0, up)).L - paperOf(Bench::sand).L));
+        CHECK(clearest < 0.08);
     }
 }
 
@@ -187,7 +190,7 @@ TEST_CASE("the other part kinds are drawn: each leaves ink where its part is") {
         const char* fly;
         Layer layer;
     };
-    for (const Drawn& drawn : {Drawn{"ferry-bell", Layer::wing}, Drawn{"ferry-bell", Layer::head}, Drawn{"kelp-strider", Layer::tail},
+    for (const Drawn& drawn : {Drawn{"ferry-bell", Layer::wing}, Drawn{"ferry-bell", Layer::head}, Drawn{"kelp-strider", Layer::nearCollar},
                                Drawn{"kelp-strider", Layer::wing}, Drawn{"brass-buoy", Layer::body}, Drawn{"dusk-hatcher", Layer::wing}}) {
         const Scene scene = sceneOf(drawn.fly);
         QImage image(kPaper, QImage::Format_ARGB32_Premultiplied);

@@ -1,0 +1,375 @@
+#include "sizing/limits.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr Angle kUprightFibres = 85_deg;
+
+Angle standOf(const HacklePlan& h) { return h.stand == FibreStand::upright ? kUprightFibres : h.feather.fibreAngle(); }
+
+std::string title(PartKind kind) { return std::string(nameOf(kind)); }
+
+bool isMeasured(const Material& made, std::string_view key) { return std::ranges::find(made.measured, key) != made.measured.end(); }
+
+// What a plan says; one rule a function.
+class Saying {
+  public:
+    explicit Saying(Bench& bench) : bench_(bench), plan_(bench.plan), hook_(bench.hook), shank_(bench.hook.shank()), gape_(bench.hook.gape()) {}
+
+    void ofFly() {
+        ofCrowding();
+        ofHead();
+        ofShortBody();
+        ofStops();
+        ofLimit();
+        for (std::size_t i = 0; i < plan_.parts.size(); ++i) {
+            if (std::holds_alternative<Impossible>(plan_.parts[i].detail)) continue;
+            ofPairs(i);
+            ofProportion(i);
+            ofPieces(i);
+            ofBead(i);
+            ofLocks(i);
+            ofLabel(i);
+        }
+    }
+
+  private:
+    using Excess = Bench::Excess;
+
+    const Part& written(std::size_t i) const { return plan_.pattern.parts[i]; }
+    void note(std::size_t part, const char* key, Concern concern, double over, const char* unit, std::string what, std::string remedy) {
+        bench_.warn(part, key, concern, {over, unit, Severity::note}, std::move(what), std::move(remedy));
+    }
+    void ofFlyAsAWhole(Concern concern, const char* key, Length over, Severity severity, std::string what, std::string remedy) {
+        Place place = bench_.resolver.flyPlace();
+        if (key[0] != '\0') place = place.key(key);
+        plan_.warnings.push_back({{std::move(place), std::move(what), std::move(remedy)}, concern, {}, over / mm, "mm", key, severity});
+    }
+
+    // Crowded where what is written leaves too little, or where the front of itself goes further back than it usually does.
+    void ofCrowding() {
+        const HeadBudget& head = plan_.head;
+        if (head.crowded == Crowding::no) return;
+        const bool short_ = head.margin() < 0.0 * mm;
+        const Length over = short_ ? -head.margin() : plan_.foremostBody - head.usual;
+        std::string what = short_ ? "the head is crowded by " + formatLength(over, LengthUnit::millimetres, 2)
+                                  : "what stands in front takes " + formatLength(over, LengthUnit::millimetres, 2) + " more of the shank than is usual";
+        const auto most = std::ranges::max_element(head.shares, {}, &RoomShare::room);
+        if (most != head.shares.end()) what += "; most of it goes to the " + most->what;
+        ofFlyAsAWhole(Concern::crowdedHead, "", over, head.crowded == Crowding::warning ? Severity::warning : Severity::note, std::move(what),
+                      head.remedies.empty() ? "" : head.remedies.front().words);
+    }
+
+    void ofHead() {
+        constexpr double kThick = 0.85;  // of the eye's width
+        const Length eye = hook_.eyeWidth(), over = plan_.head.diameter - kThick * eye;
+        if (over <= slack(plan_.head.diameter, kThick * eye)) return;
+        ofFlyAsAWhole(Concern::headThick, "", over, plan_.head.diameter > eye ? Severity::warning : Severity::note,
+                      "the head comes out " + formatLength(plan_.head.diameter, LengthUnit::millimetres, 2) + " thick, " + formatNumber(plan_.head.diameter / eye, 1) + " of the eye's width",
+                      "cut the butts on a slope: that takes " + formatLength(plan_.head.slopeCutTakes, LengthUnit::millimetres, 2) + " off it");
+    }
+
+    void ofShortBody() {
+        constexpr double kShort = 0.30, kBack = 0.40;  // of the shank
+        const auto body = bench_.resolver.first(PartKind::body);
+        if (!body || plan_.head.crowded != Crowding::no) return;
+        const Length long_ = plan_.bodyEnd - plan_.bodyFront;
+        if (long_ + slack(long_, kShort * shank_) >= kShort * shank_ || plan_.bodyFront <= kBack * shank_) return;
+        note(*body, "front", Concern::shortBody, (kShort * shank_ - long_) / mm, "mm",
+             "this front leaves a body of " + formatLength(long_) + ", " + formatNumber(100.0 * (long_ / shank_), 0) + " % of the shank", "bring its front forward");
+    }
+
+    // One stop that several parts share is said once, naming them all.
+    void ofStops() {
+        constexpr double kShareOfShank = 0.40;
+        struct Stop {
+            Length fixed;
+            std::size_t part;
+            const char* key;
+            std::string named;
+        };
+        std::vector<Stop> stops;
+        for (std::size_t i = 0; i < plan_.parts.size(); ++i)
+            for (const auto& [key, spec] : stopsOf(written(i))) {
+                for (const auto* offset : {&spec->ahead, &spec->behind}) {
+                    const Length* fixed = *offset ? std::get_if<Length>(&(*offset)->value) : nullptr;
+                    if (!fixed || *fixed <= kShareOfShank * shank_ + slack(*fixed, kShareOfShank * shank_)) continue;
+                    const std::string named = "the " + title(written(i).kind) + "'s " + key;
+                    const auto same = std::ranges::find(stops, *fixed, &Stop::fixed);
+                    if (same == stops.end())
+                        stops.push_back({*fixed, i, key, named});
+                    else
+                        same->named += " and " + named;
+                }
+            }
+        for (const Stop& stop : stops)
+            bench_.warn(stop.part, stop.key, Concern::fixedStop, {(stop.fixed - kShareOfShank * shank_) / mm, "mm", Severity::warning},
+                        "a fixed stop of " + formatLength(stop.fixed, LengthUnit::millimetres, 2) + " for " + stop.named + " is " + formatNumber(100.0 * (stop.fixed / shank_), 0) + " % of this shank",
+                        "as a share of the shank it moves with the hook");
+    }
+    static std::vector<std::pair<const char*, const StationSpec*>> stopsOf(const Part& part) {
+        std::vector<std::pair<const char*, const StationSpec*>> stops;
+        const auto add = [&](const char* key, const std::optional<StationSpec>& spec) {
+            if (spec) stops.emplace_back(key, &*spec);
+        };
+        if (const auto* body = std::get_if<BodyPart>(&part.detail)) {
+            add("end", body->end);
+            add("front", body->front);
+        } else if (const auto* under = std::get_if<UnderbodyPart>(&part.detail)) {
+            add("end", under->end);
+            add("front", under->front);
+        }
+        return stops;
+    }
+
+    void ofLimit() {
+        const auto& most = plan_.pattern.maxLength;
+        if (!most || plan_.length <= *most + slack(plan_.length, *most)) return;
+        const Length over = plan_.length - *most;
+        const std::string by = " by " + formatLength(over);
+        ofFlyAsAWhole(Concern::tooLong, "max_length_mm", over, Severity::warning, "this fly is " + formatLength(plan_.length) + " long, over its limit" + by,
+                      plan_.endsWith < 0 ? "the hook itself is that long: take a smaller one" : "shorten the " + title(plan_.parts[static_cast<std::size_t>(plan_.endsWith)].kind) + by);
+    }
+
+    void ofPairs(std::size_t i) {
+        const PartPlan& part = plan_.parts[i];
+        double count = 0.0;
+        if (const auto* wing = std::get_if<WingPlan>(&part.detail); wing && wing->style == WingStyle::tips) count = wing->count.value_or(0.0);
+        if (const auto* pieces = std::get_if<PiecePlan>(&part.detail)) {
+            const auto* legs = std::get_if<LegsPart>(&written(i).detail);
+            if (!legs || legs->style != LegStyle::spread) count = pieces->count;
+        }
+        if (std::fmod(std::round(count), 2.0) != 0.0)
+            bench_.warn(i, "count", Concern::oddPair, {1.0, "", Severity::warning}, formatNumber(count, 0) + " where left and right are meant", "one more, or one less, so that both sides match");
+    }
+
+    void ofLongerThan(std::size_t i, const char* key, Length is, Length limit, const std::string& what, const std::string& remedy) {
+        if (is > limit + slack(is, limit)) note(i, key, Concern::proportion, (is - limit) / mm, "mm", what, remedy);
+    }
+
+    void ofProportion(std::size_t i) {
+        const PartPlan& part = plan_.parts[i];
+        if (const auto* tail = std::get_if<TailPlan>(&part.detail)) ofTail(i, *tail);
+        if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
+            constexpr double kMasks = 2.0;  // of the gape
+            ofLongerThan(i, "length", palmer->hackle.fibre, kMasks * gape_, "fibres of " + formatLength(palmer->hackle.fibre) + " at the shoulder mask the point", "twice the gape is as long as they should be");
+        }
+        if (const auto* h = std::get_if<HacklePlan>(&part.detail); h && h->stand == FibreStand::upright) {
+            constexpr double kTopples = 2.4;  // of the gape
+            ofLongerThan(i, "length", h->fibre, kTopples * gape_, "on upright fibres of " + formatLength(h->fibre) + " the fly topples", "about one and a half times the gape stands well");
+        }
+        if (part.kind == PartKind::cheek) ofCheek(i, std::get<PiecePlan>(part.detail));
+        if (const auto* wing = std::get_if<WingPlan>(&part.detail)) ofWing(i, *wing);
+        if (const auto* head = std::get_if<HeadPlan>(&part.detail); head && head->coats > 2)
+            note(i, "coats", Concern::coats, head->coats - 2, "", "a third coat stays tacky for long", "two coats, each dry before the next");
+        if (const auto* tag = std::get_if<TagPart>(&written(i).detail); tag && tag->length && tag->turns) {
+            const double planned = std::get<TagPlan>(part.detail).turns, told = tag->turns->middle();
+            if (std::abs(planned - told) > std::max(0.5, 0.25 * told))
+                note(i, "turns", Concern::contradiction, std::abs(planned - told), "turns", formatShort(told, 1) + " turns are written, its length takes " + formatShort(planned, 1), "the length stands: leave one of the two out");
+        }
+        if (const auto* collar = std::get_if<CollarPart>(&written(i).detail); collar && collar->turns && collar->until) {
+            const auto& h = std::get<HacklePlan>(part.detail);
+            const double asFar = h.untilTurns, told = collar->turns->middle();
+            if (std::abs(asFar - told) > std::max(0.5, 0.25 * told))
+                note(i, "turns", Concern::contradiction, std::abs(asFar - told), "turns", formatShort(told, 1) + " turns are written, as far as its station goes take " + formatShort(asFar, 1), "leave one of the two out");
+        }
+    }
+
+    void ofTail(std::size_t i, const TailPlan& tail) {
+        const auto& spec = std::get<TailPart>(written(i).detail);
+        constexpr double kTangles = 2.5;  // shanks
+        const bool follows = std::holds_alternative<Ratio>(spec.length.value) || std::holds_alternative<Reach>(spec.length.value);
+        if (follows && tail.style != TailStyle::plume)
+            ofLongerThan(i, "length", tail.length, kTangles * shank_, "a tail of " + formatLength(tail.length) + " breaks and tangles", "two and a half shanks are as long as it should be");
+        const auto* tippet = std::get_if<TippetTraits>(&plan_.parts[i].made.traits);
+        if (!tail.barSpacing || !tippet || !tippet->barSpacing) return;
+        constexpr double kOff = 0.12;
+        const Length wanted = *tail.barSpacing, has = *tippet->barSpacing;
+        if (abs(has - wanted) > kOff * wanted + slack(has, wanted))
+            note(i, "length", Concern::bars, abs(has - wanted) / mm, "mm", "its bars want to be " + formatLength(wanted) + " apart, this feather's are " + formatLength(has), "a feather with bars of about that spacing, or a tail to its second bar");
+    }
+
+    void ofCheek(std::size_t i, const PiecePlan& cheek) {
+        Length most = 0.45 * shank_;
+        for (const PartPlan& other : plan_.parts)
+            if (const auto* wing = std::get_if<WingPlan>(&other.detail)) most = std::max(most, 0.60 * wing->length);
+        ofLongerThan(i, "length", cheek.length, most, "a cheek of " + formatLength(cheek.length) + " hides the wing", "about a third of the shank shows well");
+        const auto* piece = std::get_if<PieceTraits>(&plan_.parts[i].made.traits);
+        const auto bead = bench_.resolver.beadDiameter();
+        if (piece && piece->width && bead) ofLongerThan(i, "material", *piece->width, *bead, "a cheek " + formatLength(*piece->width) + " wide stands out beyond the bead", "a narrower one");
+    }
+
+    void ofWing(std::size_t i, const WingPlan& wing) {
+        const auto& spec = std::get<WingPart>(written(i).detail);
+        if (spec.position != WingPosition::under)
+            for (const PartPlan& other : plan_.parts)
+                if (const auto* under = std::get_if<WingPlan>(&other.detail); under && &other != &plan_.parts[i] && std::get<WingPart>(written(static_cast<std::size_t>(&other - plan_.parts.data())).detail).position == WingPosition::under)
+                    ofLongerThan(i, "length", under->length, wing.length, "the over-wing is shorter than the one under it, of " + formatLength(under->length), "let it reach at least as far");
+        if (spec.folds && spec.layers && !foldsMake(*spec.folds, *spec.layers))
+            note(i, "folds", Concern::contradiction, 1.0, "", std::to_string(*spec.layers) + " layers are not folded in " + std::string(nameOf(*spec.folds)), "the layers stand: leave the folds out");
+        constexpr double kMostFeathers = 12.0;
+        if (wing.style == WingStyle::plume && wing.count && *wing.count > kMostFeathers)
+            note(i, "count", Concern::contradiction, *wing.count - kMostFeathers, "", formatNumber(*wing.count, 0) + " is taken for barbs, as older files counted", "count the feathers");
+    }
+    static bool foldsMake(Folds folds, int layers) { return folds == Folds::thirds ? layers % 3 == 0 : (layers & (layers - 1)) == 0; }
+
+    // A piece of something that is shorter than its part wants.
+    void ofPieces(std::size_t i) {
+        const PartPlan& part = plan_.parts[i];
+        const auto short_ = [&](const std::optional<Length>& has, Length wants, const char* key, const char* what) {
+            if (!has || *has >= wants - slack(*has, wants)) return;
+            bench_.warn(i, "material", Concern::proportion, {(wants - *has) / mm, "mm", isMeasured(part.made, key) ? Severity::warning : Severity::note},
+                        std::string(what) + " of " + formatLength(*has) + " where " + formatLength(wants) + " are wanted", "longer ones, or a shorter " + title(part.kind));
+        };
+        const Material& made = part.made;
+        const auto* piece = std::get_if<PieceTraits>(&made.traits);
+        if (const auto* pieces = std::get_if<PiecePlan>(&part.detail)) {
+            if (piece) short_(piece->length, pieces->length, "length_mm", "a piece");
+        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
+            if (piece) short_(piece->length, wing->length, "length_mm", "a point");
+            if (const auto* hair = std::get_if<HairTraits>(&made.traits)) short_(hair->length, wing->length, "length_mm", "hair");
+            if (const auto* plume = std::get_if<PlumeTraits>(&made.traits)) short_(plume->fibreLength, 0.5 * wing->length, "fibre_length_mm", "barbs");
+        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
+            if (const auto* hair = std::get_if<HairTraits>(&made.traits)) short_(hair->length, tail->fibreNeeded, "length_mm", "hair");
+            if (const auto* strands = std::get_if<StrandTraits>(&made.traits)) short_(strands->natural, tail->fibreNeeded, "natural_mm", "fibres");
+        }
+    }
+
+    void ofBead(std::size_t i) {
+        const auto* bead = std::get_if<BeadPlan>(&plan_.parts[i].detail);
+        if (!bead) return;
+        const Length g0 = nominalGape(hook_.size());
+        const double share = bead->diameter / g0;
+        constexpr double kSmall = 0.42, kLarge = 0.80, kTooSmall = 0.33, kTooLarge = 0.95;
+        const Length over = share > kLarge ? bead->diameter - kLarge * g0 : kSmall * g0 - bead->diameter;
+        if (over > slack(bead->diameter, g0 * (share > kLarge ? kLarge : kSmall)))
+            bench_.warn(i, "material", Concern::beadSize, {over / mm, "mm", share > kTooLarge || share < kTooSmall ? Severity::warning : Severity::note},
+                        "a bead of " + formatLength(bead->diameter) + " is " + (share > kLarge ? "large" : "small") + " on this hook", "one of about " + formatLength(0.60 * g0));
+        const bool barbless = hook_.spec().barb == false;
+        const Length passes = (barbless ? 1.10 : 1.35) * hook_.wire(), stops = 0.9 * hook_.eyeWidth();
+        if (bead->hole < passes - slack(bead->hole, passes))
+            bench_.warn(i, "material", Concern::beadHole, {(passes - bead->hole) / mm, "mm", Severity::warning},
+                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " won't pass the bend, which wants " + formatLength(passes, LengthUnit::millimetres, 2), "a larger hole, or a slotted bead");
+        if (bead->hole > stops + slack(bead->hole, stops))
+            bench_.warn(i, "material", Concern::beadEye, {(bead->hole - stops) / mm, "mm", Severity::warning},
+                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " slips over the eye", "a smaller hole, or thread built up ahead of it");
+    }
+
+    // A brittle body is locked by a rib or palmer of the other hand, a palmer by a rib that crosses its turns.
+    void ofLocks(std::size_t i) {
+        const PartPlan& part = plan_.parts[i];
+        if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
+            const auto& spec = std::get<BodyPart>(written(i).detail);
+            if ((body->method != BodyMethod::herl && body->method != BodyMethod::fibres) || spec.twisted.value_or(false)) return;
+            const int hand = spec.direction.value_or(Winding::with) == Winding::with ? 1 : -1;
+            bool ribbed = false, locked = false;
+            for (const PartPlan& other : plan_.parts) {
+                if (const auto* rib = std::get_if<RibPlan>(&other.detail); rib && rib->front < body->end && rib->end > body->front) {
+                    ribbed = true;
+                    locked = locked || rib->hand != hand;
+                }
+                if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail); palmer && other.station < body->end && palmer->end > body->front) locked = locked || palmer->hand != hand;
+            }
+            if (ribbed && !locked)
+                bench_.warn(i, "direction", Concern::brittleBody, {1.0, "", Severity::warning}, "a brittle body with its rib wound the same way is not locked by it", "wind one of the two against the other");
+        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
+            for (const PartPlan& other : plan_.parts)
+                if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail); palmer && palmer->hand == rib->hand && rib->crossesPalmer && *rib->crossesPalmer < palmer->openTurns) {
+                    note(i, "direction", Concern::ribWithPalmer, palmer->openTurns - *rib->crossesPalmer, "turns",
+                         "it runs in the palmer's own spiral and crosses " + formatShort(*rib->crossesPalmer, 1) + " of its turns", "wound the other way it crosses " + formatShort(rib->turns + palmer->openTurns, 1));
+                    return;
+                }
+        }
+    }
+
+    void ofLabel(std::size_t i) {
+        const Material& made = plan_.parts[i].made;
+        if (!made.label || !plan_.parts[i].material || labelIsKnown(made)) return;
+        for (std::size_t k = 0; k < i; ++k)
+            if (plan_.parts[k].material == plan_.parts[i].material) return;  // said already
+        note(i, "material", Concern::label, 1.0, "", "the size \"" + *made.label + "\" is not one that is known", "measure it, or take the usual size as it is assumed");
+    }
+    static bool labelIsKnown(const Material& made) {
+        struct Known {
+            const Material& made;
+            bool sized(bool given) const { return given || sizeOfLabel(made.kind, *made.label).has_value(); }
+            bool operator()(const ThreadTraits& t) const { return t.denier || t.dtex || denierOfLabel(*made.label); }
+            bool operator()(const WireTraits& t) const { return sized(t.diameter.has_value()); }
+            bool operator()(const StripTraits& t) const { return sized(t.width.has_value()); }
+            bool operator()(const RopeTraits& t) const { return made.kind != MaterialKind::chenille || sized(t.diameter.has_value()); }
+            bool operator()(const BeadTraits& t) const { return sized(t.diameter.has_value()); }
+            bool operator()(const DubbingTraits&) const { return true; }
+            bool operator()(const StrandTraits&) const { return true; }
+            bool operator()(const HackleTraits&) const { return true; }
+            bool operator()(const VaneTraits&) const { return true; }
+            bool operator()(const TippetTraits&) const { return true; }
+            bool operator()(const PlumeTraits&) const { return true; }
+            bool operator()(const HairTraits&) const { return true; }
+            bool operator()(const PieceTraits&) const { return true; }
+        };
+        return std::visit(Known{made}, made.traits);
+    }
+
+    Bench& bench_;
+    Plan& plan_;
+    const Hook& hook_;
+    Length shank_, gape_;
+};
+
+}  // namespace
+
+std::optional<Length> tipX(const Plan& plan, std::size_t i) {
+    const PartPlan& part = plan.parts[i];
+    const auto at = [&](Length station) { return plan.hook.at(station); };
+    const Length x = at(part.station).position.x;
+    struct Tip {
+        const Plan& plan;
+        const PartPlan& part;
+        std::size_t i;
+        Length x;
+        std::optional<Length> operator()(const TailPlan& tail) const { return x + tail.length * cos(plan.hook.at(part.station).heading); }
+        std::optional<Length> operator()(const WingPlan& wing) const {
+            const auto& written = std::get<WingPart>(plan.pattern.parts[i].detail);
+            return x + wing.length * (written.angle || wing.style == WingStyle::upright ? cos(wing.lift) : 1.0);
+        }
+        std::optional<Length> operator()(const PiecePlan& piece) const { return x + piece.length; }
+        std::optional<Length> operator()(const HacklePlan& h) const { return h.target ? h.target->x : x + h.fibre * cos(standOf(h)); }
+        std::optional<Length> operator()(const PalmerPlan& palmer) const {
+            const HacklePlan& h = palmer.hackle;
+            return h.target ? h.target->x : plan.hook.at(palmer.end).position.x + h.shortest * cos(standOf(h));
+        }
+        std::optional<Length> operator()(const Impossible&) const { return std::nullopt; }
+        std::optional<Length> operator()(const TagPlan&) const { return std::nullopt; }
+        std::optional<Length> operator()(const RibPlan&) const { return std::nullopt; }
+        std::optional<Length> operator()(const UnderbodyPlan&) const { return std::nullopt; }
+        std::optional<Length> operator()(const BodyPlan&) const { return std::nullopt; }
+        std::optional<Length> operator()(const BeadPlan&) const { return std::nullopt; }
+        std::optional<Length> operator()(const ThreadPlan&) const { return std::nullopt; }
+        std::optional<Length> operator()(const HeadPlan&) const { return std::nullopt; }
+    };
+    return std::visit(Tip{plan, part, i, x}, part.detail);
+}
+
+void measureFly(Plan& plan) {
+    Length front = -plan.hook.eyeWidth(), rear = plan.hook.overall() - plan.hook.eyeWidth();
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const auto tip = tipX(plan, i);
+        if (!tip) continue;
+        if (std::holds_alternative<TailPlan>(plan.parts[i].detail) && !plan.tailTip) plan.tailTip = *tip;
+        front = std::min(front, *tip);
+        if (*tip <= rear) continue;
+        rear = *tip;
+        plan.endsWith = static_cast<int>(i);
+    }
+    plan.length = rear - front;
+}
+
+void sayOfPlan(Bench& bench) { Saying(bench).ofFly(); }
+
+}  // namespace machair
