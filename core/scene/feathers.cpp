@@ -84,6 +84,7 @@ void addFeather(std::vector<Fibre>& fibres, const Vane& vane, std::uint64_t seed
 FibreLook downyLook(const Material& made, Rgb usual) {
     FibreLook look;
     const Lab base = baseColour(made, usual);
+    if (made.kind == MaterialKind::plume) look.barbule = 0.17;  // its softness
     look.kind = FibreKind::soft;
     look.root = shade(base, -0.08);
     look.middle = base;
@@ -156,7 +157,7 @@ TailScene plumeWingScene(const SceneBuild& build, std::size_t part, const WingPl
         vane.up = std::cos(fan) * root.up - std::sin(fan) * root.rear;
         vane.root = root.at + (wing.bed / mm / 2.0) * root.up + (0.15 * (i - 0.5 * (feathers - 1))) * kViewer;
         vane.length = wing.length / mm * (1.0 - 0.03 * (i % 2));
-        vane.half = (feathers == 1 ? 0.25 : 0.14) * gape;
+        vane.half = (feathers == 1 ? 0.28 : 0.15) * gape;
         vane.droop = 0.05 * vane.length;
         vane.barbs = barbsEach(planned.made);
         vane.cut = std::get<WingPart>(build.plan.pattern.parts[part].detail).cut.value_or(false);
@@ -209,7 +210,7 @@ TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& 
     const Axis::Frame root = build.axis.frame(planned.station / mm);
     const double station = planned.station / mm, length = wing.length / mm, bed = wing.bed / mm / 2.0;
     const bool under = std::get<WingPart>(build.plan.pattern.parts[part].detail).position == WingPosition::under;
-    const double half = radians(wing.round == CloakRound::all ? 175.0 : under ? 80.0 : 108.0);
+    const double half = radians(wing.round == CloakRound::all ? 175.0 : under ? 95.0 : 140.0);
     const int n = std::clamp(static_cast<int>(std::lround(wing.barbs)), 6, 160);
     const auto over = [&](double x, double share) {  // how far off the shank's line the barbs lie
         const double s = std::min(station + x, build.plan.bodyEnd / mm - 0.05);

@@ -408,7 +408,7 @@ CheekScene cheekScene(const SceneBuild& build, std::size_t part, const PiecePlan
     const auto* piece = std::get_if<PieceTraits>(&planned.made.traits);
     constexpr double kSlender = 0.34;  // width to length, where it was not measured
     scene.width = piece && piece->width ? *piece->width / mm : kSlender * scene.length;
-    scene.root = frame.at + Vec3{0.0, 0.0, build.plan.bulk.diameter(planned.station) / mm / 2.0} + (0.25 * scene.width) * frame.up;
+    scene.root = frame.at + Vec3{0.0, 0.0, build.plan.bulk.diameter(planned.station) / mm / 2.0} - (0.05 * scene.width) * frame.up;
     scene.colour = baseColour(planned.made, {0.16, 0.14, 0.14});
     const bool spotted = planned.made.colours.size() > 1;
     scene.spot = toLab(spotted ? parseColour(planned.made.colours[1]).value_or(Rgb{0.87, 0.62, 0.24}) : Rgb{0.87, 0.62, 0.24});

@@ -175,7 +175,7 @@ struct SayPart {
                sayReach(tip, plan.hook).text;
     }
     std::string operator()(const RibPlan& rib) const {
-        return turnsText(rib.turns) + (rib.direction == Winding::counter ? " against the body" : " with the body") +
+        return turnsText(rib.turns) + (rib.direction == Winding::counter ? " against the " : " with the ") + (rib.crossesPalmer ? "palmer" : rib.crossesBody ? "body" : "thread") +
                ", one every " + lengthText(rib.pitch) + "; cut " + lengthText(rib.cut);
     }
     std::string operator()(const UnderbodyPlan& under) const {
@@ -215,7 +215,8 @@ struct SayPart {
         const LengthSpec& spec = std::get<WingPart>(written.detail).length;
         const auto* reach = std::get_if<Reach>(&spec.value);
         const bool stands = std::get<WingPart>(written.detail).angle.has_value() && wing.lift > Angle::degrees(60.0);
-        std::string text = "wing " + lengthText(wing.length);
+        const auto& position = std::get<WingPart>(written.detail).position;
+        std::string text = (position == WingPosition::under ? "under-wing " : position == WingPosition::over ? "over-wing " : "wing ") + lengthText(wing.length);
         if (std::holds_alternative<Ratio>(spec.value) || (reach && reach->fraction)) text += ", " + saySpec(spec);
         text += stands ? ", standing at " + formatNumber(wing.lift.inDegrees(), 0) + "°" : ", tips " + sayReach(tip, plan.hook).text;
         if (wing.count && wing.style != WingStyle::hair) text += "; " + formatShort(*wing.count, 0) + (wing.style == WingStyle::tips ? " points" : wing.style == WingStyle::plume ? (*wing.count == 1.0 ? " plume" : " plumes") : "");
