@@ -28,7 +28,7 @@ DressingPanel::DressingPanel(Document& document, QWidget* parent) : QWidget(pare
     auto* first = new QFormLayout;
     first->addRow(tr("thread"), thread_);
     column->addLayout(first);
-    form_ = new FieldsForm("dressing", {"role", "max_length_mm", "buoyancy_mN", "note", "varied_why"},
+    form_ = new FieldsForm("dressing", {"role", "style", "presentation", "max_length_mm", "treated", "buoyancy_mN", "note", "varied_why"},
                            [this](const std::string& key, const std::string& text) { return write(key, text); }, this);
     column->addWidget(form_);
     varied_ = new Label;

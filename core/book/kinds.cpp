@@ -240,11 +240,13 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
             CollarPart& hackle = collar(ratioOf(1.2, Yardstick::gape));
             hackle.angle = FibreStand::upright;
             hackle.tieIn = TieIn::butt;
-            hackle.until = StationSpec{Landmark::eye, {}, ratioOf(0.6, Yardstick::eyeWidth), {}};
+            hackle.until = StationSpec{Landmark::eye, {}, ratioOf(0.45, Yardstick::eyeWidth), {}};
             break;
         }
     }
-    make.add(PartKind::head, HeadPart{});
+    HeadPart head;
+    if (kind == FlyKind::mayfly) head.whipTurns = exactly(3.0);  // the hackle runs to the eye
+    make.add(PartKind::head, head);
     return std::move(make.parts);
 }
 

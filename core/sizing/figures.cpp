@@ -164,6 +164,12 @@ struct SayPart {
     [[nodiscard]] std::string yardstick(const std::optional<LengthSpec>& spec, Length length) const {
         return spec && std::holds_alternative<Ratio>(spec->value) ? saySpec(*spec) : sayLength(length, plan.hook).text;
     }
+    // A station after "from" or "to": "the bend", not "at the bend".
+    [[nodiscard]] std::string place(Length station) const {
+        std::string text = sayStation(station, plan.hook).text;
+        if (text.starts_with("at ")) text.erase(0, 3);
+        return text;
+    }
     std::string operator()(const Impossible&) const { return "can't be tied as it is written"; }
     std::string operator()(const TagPlan& tag) const {
         return turnsText(tag.turns) + ", " + lengthText(tag.along) + " of the hook";
@@ -179,11 +185,10 @@ struct SayPart {
                ", one every " + lengthText(rib.pitch) + "; cut " + lengthText(rib.cut);
     }
     std::string operator()(const UnderbodyPlan& under) const {
-        return "from " + sayStation(under.end, plan.hook).text + " to " + sayStation(under.front, plan.hook).text;
+        return "from " + place(under.end) + " to " + place(under.front);
     }
     std::string operator()(const BodyPlan& body) const {
-        std::string text = "from " + sayStation(body.end, plan.hook).text + " forward to " +
-                           sayStation(body.front, plan.hook).text + ", " +
+        std::string text = "from " + place(body.end) + " forward to " + place(body.front) + ", " +
                            formatNumber(body.rearDiameter / mm, 1) + " to " + lengthText(body.frontDiameter) + " thick";
         if (body.noodle)
             text += "; " + formatNumber(body.mass / mg, 1) + " mg in " +

@@ -62,8 +62,9 @@ class Saying {
                                   : "what stands in front takes " + formatLength(over, LengthUnit::millimetres, 2) + " more of the shank than is usual";
         const auto most = std::ranges::max_element(head.shares, {}, &RoomShare::room);
         if (most != head.shares.end()) what += "; most of it goes to the " + most->what;
-        ofFlyAsAWhole(Concern::crowdedHead, "", over, head.crowded == Crowding::warning ? Severity::warning : Severity::note, std::move(what),
-                      head.remedies.empty() ? "" : head.remedies.front().words);
+        // A front that went back of itself is not mended by going back further.
+        const auto mend = std::ranges::find_if(head.remedies, [short_](const Remedy& remedy) { return short_ || remedy.kind != RemedyKind::bodyFrontBack; });
+        ofFlyAsAWhole(Concern::crowdedHead, "", over, head.crowded == Crowding::warning ? Severity::warning : Severity::note, std::move(what), mend == head.remedies.end() ? "" : mend->words);
     }
 
     void ofHead() {

@@ -514,9 +514,12 @@ Result<Plan> planBatch(const Book& book, const Batch& batch) {
 
 Faults checkWithPlans(const Book& book) {
     Faults faults = check(book);
-    if (!faults.empty()) return faults;  // plans over broken references would only repeat them
-    for (const Pattern& pattern : book.patterns)
-        if (const auto planned = planPattern(book, pattern.id); !planned) append(faults, planned.error());
+    for (const Pattern& pattern : book.patterns) {
+        const auto planned = planPattern(book, pattern.id);
+        if (planned) continue;
+        for (const Fault& fault : planned.error())  // a broken reference is said once
+            if (std::ranges::find(faults, fault.place, &Fault::place) == faults.end()) faults.push_back(fault);
+    }
     return faults;
 }
 

@@ -11,7 +11,9 @@ namespace machair {
 
 namespace {
 
-double usualFibres(TailStyle style, int size) {
+double usualFibres(TailStyle style, MaterialKind made, int size) {
+    constexpr double kFlash = 4.0;  // strands
+    if (made == MaterialKind::ribbon || made == MaterialKind::tinsel) return kFlash;
     switch (style) {
         case TailStyle::fibres: return usualCount(8.0, 1.0, size);
         case TailStyle::tippet: return usualCount(10.0, 1.0, size);
@@ -64,7 +66,7 @@ TailPlan sizeTail(Bench& bench, std::size_t part, const TailPart& written, const
     tail.style = written.style.value_or(usualStyle(made));
     tail.fibreNeeded = (written.doubled.value_or(false) ? 2.0 : 1.0) * tail.length + bound;
     tail.fibre = fibreDiameter(made);
-    tail.fibres = written.fibres ? written.fibres->wholeMiddle() : usualFibres(tail.style, bench.hook.size());
+    tail.fibres = written.fibres ? written.fibres->wholeMiddle() : usualFibres(tail.style, made.kind, bench.hook.size());
     if (tail.style == TailStyle::tippet) tail.barSpacing = tail.length / kBarsToTail;
     if (tail.style == TailStyle::slip || tail.style == TailStyle::cloak) {
         tail.slip = written.width ? bench.resolver.size(*written.width, bench.resolver.partPlace(part).key("width"))

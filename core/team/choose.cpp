@@ -177,7 +177,7 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
             if (box.size() > before) entered.emplace(std::pair(pattern->id, hook), before);
         }
     }
-    if (!faults.empty()) return tl::unexpected(faults);
+    if (box.empty() && !faults.empty()) return tl::unexpected(faults);  // what can't be tied is never proposed
     return box;
 }
 

@@ -21,7 +21,7 @@ struct BoxCandidate {
     FlyFigures figures;
 };
 // The box of the book; every dressing once, as if it were tied, where the book has none. A fly that can't be planned is
-// a fault.
+// left out; faults only where none is left.
 [[nodiscard]] Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetting& setting);
 
 struct Choice {

@@ -138,3 +138,13 @@ TEST_CASE("a favourite can be asked for or kept out") {
     for (const Choice& choice : others.teams)
         CHECK(std::ranges::find(choice.flies, without.avoid[0]) == choice.flies.end());
 }
+
+TEST_CASE("a dressing that can't be tied is never proposed, and keeps no other from being chosen") {
+    Book book = demoBook();
+    const auto before = candidatesOf(book, {}).value();
+    book.findPattern("kelp-lantern")->parts[1].material = "no-such";
+    const auto after = candidatesOf(book, {});
+    REQUIRE(after);
+    CHECK(after->size() < before.size());
+    CHECK(std::ranges::none_of(*after, [](const BoxCandidate& fly) { return fly.pattern == "kelp-lantern"; }));
+}

@@ -93,6 +93,9 @@ TEST_CASE("a dressing that can't be tied doesn't keep a file from being read: it
     CHECK(unplanned.error()[0].line().starts_with("patterns[1].hook: "));
     CHECK(planPattern(book, book.patterns[2].id));
     CHECK(checkWithPlans(book).size() == 2);
+    Json circle = json;
+    circle["patterns"][2]["parts"][0]["length"] = {{"ratio", 1.0}, {"of", "wing"}};
+    CHECK(checkWithPlans(store::readBench(circle.dump())->book).size() >= 3);  // every fault, not only the first kind of them
 }
 
 TEST_CASE("missing flies, ids twice and empty teams are faults with their place") {
