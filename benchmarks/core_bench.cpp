@@ -11,6 +11,20 @@ static void planTheFullestFly(benchmark::State& state) {
 }
 BENCHMARK(planTheFullestFly)->Unit(benchmark::kMillisecond);
 
+// The album's fullest: a tail, rib, body, palmer, two cloaks, cheeks and a head; the target is under 1 ms.
+static void planTheFullestOfTheAlbum(benchmark::State& state) {
+    const Book album = store::readBenchFile(MACHAIR_ALBUM).value().book;
+    for (auto _ : state) benchmark::DoNotOptimize(planPattern(album, "gannet-hermit"));
+}
+BENCHMARK(planTheFullestOfTheAlbum)->Unit(benchmark::kMillisecond);
+
+static void planTheAlbum(benchmark::State& state) {
+    const Book album = store::readBenchFile(MACHAIR_ALBUM).value().book;
+    for (auto _ : state)
+        for (const Pattern& pattern : album.patterns) benchmark::DoNotOptimize(planPattern(album, pattern.id));
+}
+BENCHMARK(planTheAlbum)->Unit(benchmark::kMillisecond);
+
 static void loadTheDemo(benchmark::State& state) {
     const std::string text = demoText();
     for (auto _ : state) benchmark::DoNotOptimize(store::readBench(text));
