@@ -70,13 +70,24 @@ void FlyView::fit(Fit how) {
 
 void FlyView::resizeEvent(QResizeEvent*) { fit(Fit::anew); }
 
+// Why there is no fly to see: nothing was chosen, or what was chosen can't be planned at all.
+QString FlyView::whyNothing() const {
+    const Pattern* pattern = document_.isOpen() ? document_.pattern() : nullptr;
+    if (!pattern) return tr("No dressing on the bench. Open a book, or choose a dressing above.");
+    const auto planned = planWhatCan(document_.book(), pattern->id);
+    if (planned) return {};
+    QString text = tr("%1 can't be planned").arg(qt(pattern->title()));
+    for (const Fault& fault : planned.error()) text += QLatin1Char('\n') + qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    return text + QLatin1Char('\n') + tr("Choose a hook above, or a thread in the ticket.");
+}
+
 void FlyView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     const Colours& c = theme_.colours();
     painter.fillRect(rect(), c.paper);
     if (!scene_) {
         painter.setPen(c.inkSoft);
-        painter.drawText(rect(), Qt::AlignCenter, tr("No dressing on the bench. Open a book, or choose a dressing above."));
+        painter.drawText(rect().adjusted(24, 24, -24, -24), Qt::AlignCenter | Qt::TextWordWrap, whyNothing());
         return;
     }
     painter.setRenderHint(QPainter::Antialiasing);

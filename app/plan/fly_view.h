@@ -42,6 +42,7 @@ class FlyView : public QWidget {
     enum class Fit { anew, keepIfItFits };
     void fit(Fit how);
     [[nodiscard]] QPointF at(double x, double y) const;
+    [[nodiscard]] QString whyNothing() const;
     void paintRule(QPainter& painter) const;
     void paintMeasure(QPainter& painter) const;
     void paintDifferences(QPainter& painter) const;

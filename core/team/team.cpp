@@ -186,7 +186,7 @@ Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const Te
     for (const Position position : kPositions) {
         const auto& fly = team->at(position);
         if (!fly) continue;
-        auto planned = planPattern(book, *fly);
+        auto planned = planWhatCan(book, *fly);  // a part that can't be tied takes no fly off its team
         if (!planned)
             append(faults, planned.error());
         else

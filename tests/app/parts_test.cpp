@@ -3,15 +3,20 @@
 
 #include <QAction>
 #include <QComboBox>
+#include <QLabel>
 #include <QLineEdit>
+#include <fstream>
 
 #include "plan/part_row.h"
 #include "plan/sizes_view.h"
 #include "plan/ticket.h"
+#include "store/bench_file.h"
+#include "tests/samples.h"
 
 using namespace machair;
 using namespace machair::app;
 using machair::app::tests::Bench;
+using machair::tests::demoBook;
 
 namespace {
 
@@ -116,4 +121,30 @@ TEST_CASE("two windows on one book: the other's edit is seen, and said") {
     CHECK(bench.text("headline-0") == QStringLiteral("7.7 mm"));
     CHECK(bench.text("quiet").contains(QStringLiteral("another window")));
     CHECK(bench.document().undoStack().count() == 0);
+}
+
+TEST_CASE("a dressing with a part that can't be tied opens, marked, and the rest of it and its team are there") {
+    Bench bench;
+    Book book = demoBook();
+    book.findPattern("kelp-lantern")->parts[1].material = "no-such";
+    book.findPattern("soot-ember")->hook = "gone";
+    const QString file = bench.path("broken.machair.json");
+    std::ofstream(file.toStdString()) << store::writeBench(book);
+    REQUIRE(bench.document().open(file.toStdString()).empty());
+    bench.document().choosePattern("kelp-lantern");
+    REQUIRE(bench.document().plan());
+    CHECK(bench.document().plan()->faults.size() == 1);
+    CHECK(bench.document().teamReport());
+    const auto said = [&](const QString& words) {
+        const auto labels = bench.window().findChildren<QLabel*>();
+        return std::ranges::any_of(labels, [&](const QLabel* label) { return label->text().contains(words); });
+    };
+    CHECK(bench.find<Ticket>("ticket")->rows().size() == 6);
+    CHECK(said(QStringLiteral("✗ expected the id of a material, got \"no-such\"")));
+    // One thing of it can be mended while another is still amiss, and what was amiss before keeps no edit back.
+    CHECK(bench.document().apply(changeField(bench.document().book(), "kelp-lantern", 0, "fibres", "9")).empty());
+    CHECK(bench.document().apply(changeMaterial(bench.document().book(), "kelp-lantern", 1, "oval-gold")).empty());
+    CHECK(bench.document().plan()->faults.empty());
+    bench.document().choosePattern("soot-ember");
+    CHECK_FALSE(bench.document().plan());
 }
