@@ -14,6 +14,7 @@ struct SceneBuild {
 };
 
 [[nodiscard]] Lab baseColour(const Material& material, Rgb usual);
+[[nodiscard]] Marking markingOf(const Material& made);  // its own, or its kind's: flank is mottled
 
 [[nodiscard]] TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& tail);
 [[nodiscard]] HackleScene collarScene(const SceneBuild& build, std::size_t part, const HacklePlan& hackle);

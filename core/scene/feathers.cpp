@@ -101,10 +101,7 @@ int barbsEach(const Material& made) {
 }
 
 // How far from the root the lower edge has risen, at X mm along the body: it leaves at its lift and bends back level.
-double rise(const WingPlan& wing, double x) {
-    const double level = std::max(1e-6, wing.bend / mm), at = std::min(x, level);
-    return tan(wing.lift) * (at - at * at / (2.0 * level));
-}
+double rise(const WingPlan& wing, double x) { return wingRise(tan(wing.lift), std::max(1e-6, wing.bend / mm), x); }
 
 }  // namespace
 
@@ -206,7 +203,7 @@ TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& 
     scene.look = downyLook(planned.made, {0.49, 0.37, 0.25});
     scene.look.alphaRoot = 0.95;
     scene.look.alphaTip = 0.80;
-    scene.look.marked = planned.made.marking.value_or(planned.made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain) != Marking::plain;
+    scene.look.marked = markingOf(planned.made) != Marking::plain;
     const Axis::Frame root = build.axis.frame(planned.station / mm);
     const double station = planned.station / mm, length = wing.length / mm, bed = wing.bed / mm / 2.0;
     const bool under = std::get<WingPart>(build.plan.pattern.parts[part].detail).position == WingPosition::under;
@@ -251,7 +248,7 @@ TailScene cloakTailScene(const SceneBuild& build, std::size_t part, const TailPl
     scene.look = downyLook(planned.made, {0.49, 0.37, 0.25});
     scene.look.alphaRoot = 0.95;
     scene.look.alphaTip = 0.75;
-    scene.look.marked = planned.made.marking.value_or(planned.made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain) != Marking::plain;
+    scene.look.marked = markingOf(planned.made) != Marking::plain;
     const Axis::Frame root = build.axis.frame(planned.station / mm - 0.5);
     const double gape = build.plan.hook.gape() / mm, length = tail.length / mm + 0.5;
     const int n = std::clamp(static_cast<int>(std::lround(tail.barbs.value_or(tail.fibres))), 4, 80);

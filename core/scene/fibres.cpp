@@ -237,11 +237,7 @@ TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& 
         const Vec3 direction = std::cos(angle) * root.rear + std::sin(angle) * root.up;
         const double own = length * (cut ? 1.0 + random.normal(0.012) : 1.0 - std::abs(random.normal(0.035)) - 0.02 * v * v);
         const double side = random.normal(0.35);
-        const double level = std::max(1e-6, wing.bend / mm);
-        const auto rise = [&](double x) {
-            const double at = std::min(x, level);
-            return bends ? std::tan(wing.lift.inRadians()) * (at - at * at / (2.0 * level)) : 0.0;
-        };
+        const auto rise = [&](double x) { return bends ? wingRise(tan(wing.lift), std::max(1e-6, wing.bend / mm), x) : 0.0; };
         const Vec3 p0 = root.at + (bed + 0.12 * (1.0 + v)) * root.up + Vec3{0.0, 0.0, 0.4 * side};
         const auto along = [&](double share) { return p0 + (share * own) * direction + rise(share * own) * root.up; };
         const Vec3 p3 = along(1.0) - (0.012 * own) * root.up + Vec3{0.0, 0.0, side};

@@ -257,6 +257,10 @@ Lab baseColour(const Material& material, Rgb usual) {
     return toLab(parseColour(hex).value_or(usual));
 }
 
+Marking markingOf(const Material& made) {
+    return made.marking.value_or(made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain);
+}
+
 HookScene hookScene(const Hook& hook) {
     HookScene scene;
     scene.wire = hook.wire() / mm;
@@ -289,10 +293,6 @@ HookScene hookScene(const Hook& hook) {
 }
 
 namespace {
-
-Marking markingOf(const Material& made) {
-    return made.marking.value_or(made.kind == MaterialKind::flank ? Marking::mottled : Marking::plain);
-}
 
 void dressLeaf(WingScene& scene, const SceneBuild& build, std::size_t part) {
     const Material& made = build.plan.parts[part].made;

@@ -136,6 +136,13 @@ struct RibScene {
     bool operator==(const RibScene&) const = default;
 };
 
+// y(X) of models.md section 6: a wing leaves the bed at a slope and bends back down along the body, to be level from
+// `levelAt` on; mm from its tie-in.
+[[nodiscard]] inline double wingRise(double leaves, double levelAt, double x) {
+    const double at = std::min(x, levelAt);
+    return leaves * (at - at * at / (2.0 * levelAt));
+}
+
 // How a wing (or a slip tied as a tail) is made up.
 enum class WingBuild { rolled, slips, bunch };
 
@@ -164,11 +171,7 @@ struct WingScene {
     [[nodiscard]] double midlineAt(double t) const;
     // A place on it, v from the lower edge (0) to the fold (1), mm up from the root.
     [[nodiscard]] double riseAt(double t, double v) const { return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth + liftAt(t * length); }
-    // y(X) of models.md section 6: it leaves at its lift and bends back down along the body.
-    [[nodiscard]] double liftAt(double x) const {
-        const double at = std::min(x, levelAt);
-        return leaves * (at - at * at / (2.0 * levelAt));
-    }
+    [[nodiscard]] double liftAt(double x) const { return wingRise(leaves, levelAt, x); }
     static constexpr double kPinched = 0.13;  // of its depth, at the tie-in
 };
 
