@@ -30,6 +30,14 @@ struct Vane {
     bool cut = false;    // square
 };
 
+// One that leaves the shank at an angle, in the profile's plane.
+Vane vaneAt(const Axis::Frame& frame, double angle) {
+    Vane vane;
+    vane.along = std::cos(angle) * frame.rear + std::sin(angle) * frame.up;
+    vane.up = std::cos(angle) * frame.up - std::sin(angle) * frame.rear;
+    return vane;
+}
+
 // Half its breadth at t, from the root to the tips.
 double breadthAt(const Vane& vane, double t) {
     const double grow = std::sin(0.5 * kPi * std::clamp(t / vane.widestAt, 0.0, 1.0));
@@ -95,6 +103,15 @@ FibreLook downyLook(const Material& made, Rgb usual) {
     return look;
 }
 
+// Barbs off a flank, lying side by side.
+FibreLook barbLook(const Material& made, double alphaTip) {
+    FibreLook look = downyLook(made, {0.49, 0.37, 0.25});
+    look.alphaRoot = 0.95;
+    look.alphaTip = alphaTip;
+    look.marked = markingOf(made) != Marking::plain;
+    return look;
+}
+
 int barbsEach(const Material& made) {
     const auto* plume = std::get_if<PlumeTraits>(&made.traits);
     return std::clamp(static_cast<int>(std::lround(plume ? plume->fibres.value_or(kUsualPlumeFibres) : kUsualPlumeFibres)), 8, 180);
@@ -118,9 +135,7 @@ TailScene plumeTailScene(const SceneBuild& build, std::size_t part, const TailPl
     const int feathers = std::max(1, static_cast<int>(std::lround(tail.fibres)));
     for (int i = 0; i < feathers; ++i) {
         const double fan = radians(5.0 + (feathers > 1 ? 5.0 * (2.0 * i / (feathers - 1.0) - 1.0) : 0.0));
-        Vane vane;
-        vane.along = std::cos(fan) * root.rear + std::sin(fan) * root.up;
-        vane.up = std::cos(fan) * root.up - std::sin(fan) * root.rear;
+        Vane vane = vaneAt(root, fan);
         vane.root = root.at + (build.plan.hook.wire() / mm / 2.0) * root.up + (0.12 * (i - 0.5 * (feathers - 1))) * kViewer;
         vane.length = tail.length / mm + 0.4;
         vane.half = std::min((marabou ? 0.29 : 0.15) * gape, 0.45 * vane.length);
@@ -149,9 +164,7 @@ TailScene plumeWingScene(const SceneBuild& build, std::size_t part, const WingPl
     const int feathers = std::clamp(static_cast<int>(std::lround(std::min(wing.count.value_or(1.0), kMostFeathers))), 1, 12);
     for (int i = 0; i < feathers; ++i) {
         const double fan = radians(lift + (feathers > 1 ? 3.0 * (2.0 * i / (feathers - 1.0) - 1.0) : 0.0));
-        Vane vane;
-        vane.along = std::cos(fan) * root.rear + std::sin(fan) * root.up;
-        vane.up = std::cos(fan) * root.up - std::sin(fan) * root.rear;
+        Vane vane = vaneAt(root, fan);
         vane.root = root.at + (wing.bed / mm / 2.0) * root.up + (0.15 * (i - 0.5 * (feathers - 1))) * kViewer;
         vane.length = wing.length / mm * (1.0 - 0.03 * (i % 2));
         vane.half = (feathers == 1 ? 0.28 : 0.15) * gape;
@@ -178,9 +191,7 @@ TailScene tipsScene(const SceneBuild& build, std::size_t part, const WingPlan& w
     const bool stated = std::get<WingPart>(build.plan.pattern.parts[part].detail).angle.has_value();
     for (int i = points - 1; i >= 0; --i) {  // the far ones first
         const double lift = radians((stated ? wing.lift.inDegrees() : kLies) + 2.5 * i);
-        Vane vane;
-        vane.along = std::cos(lift) * root.rear + std::sin(lift) * root.up;
-        vane.up = std::cos(lift) * root.up - std::sin(lift) * root.rear;
+        Vane vane = vaneAt(root, lift);
         vane.root = root.at + (wing.bed / mm / 2.0 + 0.12 * i) * root.up - (0.2 * i) * kViewer;
         vane.length = wing.length / mm;
         vane.half = 0.5 * kStroked * (piece && piece->width ? *piece->width / mm : wing.depth / mm);
@@ -200,10 +211,7 @@ TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& 
     TailScene scene;
     scene.part = part;
     const PartPlan& planned = build.plan.parts[part];
-    scene.look = downyLook(planned.made, {0.49, 0.37, 0.25});
-    scene.look.alphaRoot = 0.95;
-    scene.look.alphaTip = 0.80;
-    scene.look.marked = markingOf(planned.made) != Marking::plain;
+    scene.look = barbLook(planned.made, 0.80);
     const Axis::Frame root = build.axis.frame(planned.station / mm);
     const double station = planned.station / mm, length = wing.length / mm, bed = wing.bed / mm / 2.0;
     const bool under = std::get<WingPart>(build.plan.pattern.parts[part].detail).position == WingPosition::under;
@@ -245,10 +253,7 @@ TailScene cloakTailScene(const SceneBuild& build, std::size_t part, const TailPl
     TailScene scene;
     scene.part = part;
     const PartPlan& planned = build.plan.parts[part];
-    scene.look = downyLook(planned.made, {0.49, 0.37, 0.25});
-    scene.look.alphaRoot = 0.95;
-    scene.look.alphaTip = 0.75;
-    scene.look.marked = markingOf(planned.made) != Marking::plain;
+    scene.look = barbLook(planned.made, 0.75);
     const Axis::Frame root = build.axis.frame(planned.station / mm - 0.5);
     const double gape = build.plan.hook.gape() / mm, length = tail.length / mm + 0.5;
     const int n = std::clamp(static_cast<int>(std::lround(tail.barbs.value_or(tail.fibres))), 4, 80);

@@ -101,7 +101,7 @@ void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, Bo
         body.rearDiameter = body.frontDiameter = rear ? *rear : *front;
         return;
     }
-    body.rearDiameter = rear.value_or(std::max(0.24 * gape, bench.bedAt(body.end) + 0.10 * mm));
+    body.rearDiameter = rear.value_or(std::max(0.24 * gape, bench.bedAt(body.end) + kOverUnderbody));
     // An even body is as thick as its rear says, unless its front says otherwise.
     const Length usual = body.exponent == 0.0 && rear ? body.rearDiameter
                          : isDubbed(body.method)      ? std::max(0.40 * gape, body.rearDiameter + 0.10 * gape)

@@ -40,8 +40,6 @@ class Saying {
     }
 
   private:
-    using Excess = Bench::Excess;
-
     const Part& written(std::size_t i) const { return plan_.pattern.parts[i]; }
     void note(std::size_t part, const char* key, Concern concern, double over, const char* unit, std::string what, std::string remedy) {
         bench_.warn(part, key, concern, {over, unit, Severity::note}, std::move(what), std::move(remedy));
