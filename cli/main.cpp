@@ -44,24 +44,42 @@ int run(int argc, char** argv) {
     CLI::App* sink = verb("sink", "how a fly sinks and how much water it pushes", showSink);
     sink->add_option("--pattern", options.pattern, "its id")->required();
     warmth(sink);
-    const auto atWater = [&](CLI::App* sub) { sub->add_option("--water", options.water, "a water of the book: its temperature, wave and rules"); };
-    CLI::App* team = verb("team", "three flies weighed as one team", showTeam);
+    const auto light = [&](CLI::App* sub) {
+        sub->add_option("--light", options.light, "bright, cloud or dusk")->check(CLI::IsMember({"bright", "cloud", "dusk"}));
+        sub->add_option("--colour", options.colour, "of the water: clear, tea, peat or green")->check(CLI::IsMember({"clear", "tea", "peat", "green"}));
+    };
+    // The day: that of a water of the book, or as it is told here.
+    const auto onDay = [&](CLI::App* sub, bool windNeeded) {
+        sub->add_option("--water", options.water, "a water of the book: its temperature, wave, light and rules");
+        CLI::Option* wind = sub->add_option("--wind", options.wind, "m/s")->check(between(0.0, 60.0));
+        CLI::Option* fetch = sub->add_option("--fetch", options.fetch, "open water upwind, m")->check(between(0.0, 500000.0));
+        wind->needs(fetch);
+        fetch->needs(wind);
+        if (windNeeded) wind->required();
+        light(sub);
+        CLI::Option* month = sub->add_option("--month", options.month, "1 to 12")->check(CLI::Range(1, 12));
+        sub->parse_complete_callback([&options, wind, month] {
+            options.windSaid = !wind->empty();
+            options.monthSaid = !month->empty();
+        });
+    };
+    CLI::App* team = verb("team", "one to five flies weighed as one team on a day", showTeam);
     team->add_option("--team", options.team, "its id")->required();
     warmth(team);
-    atWater(team);
+    onDay(team, false);
     CLI::App* balance = verb("balance", "the smallest changes that make a team pass", showBalance);
     balance->add_option("--team", options.team, "its id")->required();
     warmth(balance);
-    atWater(balance);
-    CLI::App* choose = verb("choose", "the best three of the fly box for a wind", showChoose);
-    choose->add_option("--wind", options.wind, "m/s")->required()->check(between(0.0, 60.0));
-    choose->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(between(0.0, 500000.0));
+    onDay(balance, false);
+    CLI::App* choose = verb("choose", "the best teams of the fly box for a day, or the flies for one place", showChoose);
     choose->add_option("--school", options.school, "stepped, big_top, one_size, river_swing or one of the book's");
     choose->add_option("--rules", options.rules, "a rule card's id");
     choose->add_option("--include", options.include, "a fly that has to be on the team")->expected(1);
     choose->add_option("--avoid", options.avoid, "flies that may not be");
+    choose->add_option("--place", options.place, "the flies for one place instead: bob, upper, middle, lower or point")->check(CLI::IsMember({"bob", "upper", "middle", "lower", "point"}));
+    choose->add_flag("--book", options.daybook, "with what the daybook says of each fly in its place");
     warmth(choose);
-    atWater(choose);
+    onDay(choose, true);
     CLI::App* drift = verb("drift", "how a team fishes through count, retrieve, lift and hang", showDrift);
     drift->add_option("--team", options.team, "its id")->required();
     warmth(drift);
@@ -75,6 +93,8 @@ int run(int argc, char** argv) {
     number(drift, "--lift", options.lift, "speed of the rod tip in the lift, m/s");
     number(drift, "--height", options.height, "height of the rod tip after the lift, m");
     number(drift, "--elevation", options.elevation, "of the lift, degrees");
+    number(drift, "--hold", options.hold, "seconds to hold the bob in the surface");
+    number(drift, "--draw", options.draw, "m/s drawn in meanwhile");
     number(drift, "--hang", options.hang, "seconds of hang");
     CLI::App* cuts = verb("cuts", "which slips come out of which feathers", showCuts);
     CLI::Option* cutPattern = cuts->add_option("--pattern", options.pattern, "a dressing's id");
@@ -95,7 +115,8 @@ int run(int argc, char** argv) {
     const auto asCsv = [&](CLI::App* sub, const char* help) { sub->add_flag("--csv", options.csv, help); };
     asCsv(verb("daybook", "fish a rod-hour by fly, position, depth, wave, light and month", showDaybook), "the days and catches as CSV instead");
     CLI::App* evening = verb("evening", "what the waiting batches take, and what fits", showEvening);
-    number(evening, "--minutes", options.minutes, "that there are");
+    CLI::Option* minutes = number(evening, "--minutes", options.minutes, "that there are");
+    evening->add_option("--by", options.by, "the hour by which all is to be dry, as 22:30")->excludes(minutes);
     CLI::Option* calendar = evening->add_option("--out", options.out, "write the evening as iCalendar to this file");
     calendar->needs(evening->add_option("--start", options.start, "when it starts, as 2026-11-25T20:00"));
     verb("box", "the flies that are tied, and what to tie next", showBox)->add_option("--month", options.month, "for which month, 1 to 12")->check(CLI::Range(1, 12));
@@ -110,6 +131,7 @@ int run(int argc, char** argv) {
     water->add_option("--wind", options.wind, "m/s")->required()->check(between(0.0, 60.0));
     water->add_option("--fetch", options.fetch, "open water upwind, m")->required()->check(between(0.0, 500000.0));
     water->add_flag("--drogue", options.drogue, "a drogue is out");
+    light(water);
     water->callback([&options, &result] { result = showWater(options); });
     verb("validate", "every fault of a file, or that it is sound", validate);
     verb("convert", "the same book in another file", convert)->add_option("OUT", options.out, "*.machair or *.machair.json")->required();

@@ -1,5 +1,7 @@
 // hand, daybook, evening, box, buy and check: what was tied, what fits the evening, what caught.
 #include <algorithm>
+#include <cstdio>
+#include <ctime>
 #include <fstream>
 #include <numeric>
 #include <iostream>
@@ -94,6 +96,59 @@ int showDaybook(const Options& options) {
     });
 }
 
+namespace {
+
+// From now, or from an evening's start where one is said, to the next time it is that hour.
+std::optional<double> minutesUntil(const std::string& hour) {
+    int h = 0, m = 0;
+    char colon = 0, more = 0;
+    if (std::sscanf(hour.c_str(), "%2d%c%2d%c", &h, &colon, &m, &more) != 3 || colon != ':' || h < 0 || h > 23 || m < 0 || m > 59) return std::nullopt;
+    const std::time_t now = std::time(nullptr);
+    const std::tm* local = std::localtime(&now);
+    constexpr int kDay = 24 * 60;
+    const int left = 60 * h + m - 60 * local->tm_hour - local->tm_min;
+    return left > 0 ? left : left + kDay;
+}
+
+void sayAsked(const Book& book, const std::vector<TyingJob>& jobs, double minutes, Json& json, std::string& text) {
+    const AskedEvening evening = mostBy(jobs, minutes);
+    json["minutes"] = minutes;
+    json["fit"] = evening.flies();
+    json["all_dry_min"] = evening.best.table.allDry;
+    json["proven"] = evening.proven;
+    json["hands_left_min"] = evening.handsLeft;
+    json["flies"] = Json::array();
+    for (std::size_t c = 0; c < evening.chosen.size(); ++c)
+        for (int n = 0; n < evening.chosen[c].count; ++n) {
+            const TyingJob& job = evening.chosen[c];
+            Json fly = {{"pattern", job.fly}, {"starts_min", 0.0}, {"whole_min", 0.0}, {"dry_min", 0.0}};
+            const Pattern* dressing = book.findPattern(job.fly);
+            if (job.hook || dressing) fly["hook"] = job.hook ? *job.hook : dressing->hook;
+            for (const TimedStage& stage : evening.best.table.stages) {
+                if (stage.job != c || stage.fly != n) continue;
+                if (stage.stage == 0) fly["starts_min"] = stage.start;
+                if (stage.stage + 1 == job.stages.size()) {
+                    fly["whole_min"] = stage.end;
+                    fly["dry_min"] = stage.end + job.stages[stage.stage].dry;
+                }
+            }
+            json["flies"].push_back(std::move(fly));
+        }
+    json["left"] = Json::array();
+    for (std::size_t j = 0; j < jobs.size(); ++j)
+        if (const int left = jobs[j].count - evening.counts[j]; left > 0) {
+            const Pattern* dressing = book.findPattern(jobs[j].fly);
+            Json fly = {{"pattern", jobs[j].fly}, {"count", left}};
+            if (jobs[j].hook || dressing) fly["hook"] = jobs[j].hook ? *jobs[j].hook : dressing->hook;
+            json["left"].push_back(std::move(fly));
+        }
+    const std::string left = leftUndone(book, jobs, evening.counts);
+    text += std::to_string(evening.flies()) + " flies can be whole and dry within " + formatNumber(minutes, 0) + " min" + (evening.proven ? ", proven" : "") + (left.empty() ? "" : "; not by then: " + left) + "\n";
+    if (!left.empty() && evening.handsLeft >= 5.0) text += formatNumber(evening.handsLeft, 0) + " min of hands are left: begin one more\n";
+}
+
+}  // namespace
+
 int showEvening(const Options& options) {
     return withBook(options, [&](const Book& book) {
         const auto waiting = waitingJobs(book);
@@ -121,16 +176,13 @@ int showEvening(const Options& options) {
             if (!file) return refuse({{Place(options.out), "expected a file that can be written, got none", "choose another folder"}});
             text += "written to " + options.out + "\n";
         }
-        if (options.minutes > 0.0) {
-            const std::vector<int> dried = driedBefore(best.table, jobs, options.minutes);
-            const int whole = std::reduce(dried.begin(), dried.end());
-            const std::string left = leftUndone(book, jobs, dried);
-            json["fit"] = whole;
-            json["left"] = Json::object();
-            for (std::size_t j = 0; j < jobs.size(); ++j)
-                if (dried[j] < jobs[j].count) json["left"][jobs[j].fly] = json["left"].value(jobs[j].fly, 0) + jobs[j].count - dried[j];
-            text += std::to_string(whole) + " flies are whole and dry within " + formatNumber(options.minutes, 0) + " min" + (left.empty() ? "" : "; not by then: " + left) + "\n";
+        double minutes = options.minutes;
+        if (!options.by.empty()) {
+            const auto until = minutesUntil(options.by);
+            if (!until) return refuse({{Place("by"), "expected an hour as 22:30, got \"" + options.by + "\"", ""}});
+            minutes = *until;
         }
+        if (minutes > 0.0) sayAsked(book, jobs, minutes, json, text);
         return print(options, json, text);
     });
 }

@@ -173,8 +173,11 @@ Json sinkReportJson(const SinkReport& report) {
 Json checksReport(const std::vector<TeamCheck>& list) {
     Json checks = Json::array();
     for (const TeamCheck& check : list) {
-        Json json = {{"check", std::string(nameOf(check.term))},
-                     {"between", {std::string(nameOf(check.upper)), std::string(nameOf(check.lower))}}};
+        Json json = {{"check", std::string(nameOf(check.term))}};
+        if (check.upper == check.lower)
+            json["of"] = std::string(nameOf(check.upper));
+        else
+            json["between"] = {std::string(nameOf(check.upper)), std::string(nameOf(check.lower))};
         if (check.value) json["value"] = *check.value;
         if (check.low) json["low"] = *check.low;
         if (check.high) json["high"] = *check.high;
@@ -191,11 +194,20 @@ Json teamReport(const TeamReport& report) {
     for (const TeamFly& fly : report.flies)
         flies.push_back({{"position", std::string(nameOf(fly.position))},
                          {"pattern", fly.plan.pattern.id},
+                         {"hook", fly.plan.hook.spec().id},
+                         {"style", std::string(nameOf(fly.figures.style))},
+                         {"full", fly.figures.full},
+                         {"stiff", fly.figures.stiff},
                          {"sink_m_s", fly.sink.sinkRate / metrePerSecond},
                          {"presence_mN", fly.sink.presence / millinewton},
                          {"mass_mg", fly.sink.mass / mg},
                          {"floats", fly.sink.floats}});
-    return {{"flies", flies}, {"checks", checksReport(report.checks)}, {"verdict", std::string(nameOf(report.verdict))}};
+    Json json = {{"flies", flies}, {"checks", checksReport(report.checks)}, {"verdict", std::string(nameOf(report.verdict))}, {"wave_m", report.wave}};
+    if (!report.waveGiven) {
+        json["suits"] = Json::array();
+        for (const TeamReport::InWave& one : report.suits) json["suits"].push_back({{"wave_m", one.wave}, {"verdict", std::string(nameOf(one.verdict))}});
+    }
+    return json;
 }
 
 }  // namespace machair::cli

@@ -40,10 +40,19 @@ struct Options {
     double height = 0.0;   // m
     double elevation = 60.0;
     double hang = 0.0;
+    double hold = 0.0;
+    double draw = 0.0;
+    bool windSaid = false;
+    bool monthSaid = false;
+    std::string light;
+    std::string colour;
+    std::string place;     // of a team, to rank flies for
+    bool daybook = false;  // with what the days give back
     int part = 0;
     std::string figure;
     double reading = 0.0;  // mm
     double minutes = 0.0;
+    std::string by;        // 22:30
     std::string start;     // of an evening, 2026-11-25T20:00
     int month = 5;
     bool csv = false;

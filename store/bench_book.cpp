@@ -78,7 +78,7 @@ class BenchBookHome : public Home {
             });
             keepValues(before, after);
             if (std::exchange(unsummed_, false)) recount(*guarded_);
-            if (othersWrote) mustBeSound();
+            if (othersWrote) mustBeSound(check(after).size());
             SQLite::Statement journal(*guarded_, "INSERT INTO edits (words) VALUES (?)");
             journal.bind(1, std::string(words));
             journal.exec();
@@ -162,11 +162,14 @@ class BenchBookHome : public Home {
         sweepBeside(path_);
     }
 
-    void mustBeSound() {
+    // No worse than the edit that is being kept leaves it by itself.
+    void mustBeSound(std::size_t faults) {
         const Result<OpenedBench> now = readAll(*guarded_);
         if (!now) throw ChangedElsewhere(now.error().front().line());
         if (now->setAside.size() > setAside_.size())
             throw ChangedElsewhere(path_.string() + ": does not go together with what somebody else did meanwhile: " + now->setAside.back().line());
+        if (const Faults found = check(now->book); found.size() > faults)
+            throw ChangedElsewhere(path_.string() + ": does not go together with what somebody else did meanwhile: " + found.back().line());
     }
 
     void keepValues(const Book& before, const Book& after) {

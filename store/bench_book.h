@@ -13,7 +13,7 @@
 
 namespace machair::store {
 
-inline constexpr int kBookVersion = 6;
+inline constexpr int kBookVersion = 7;
 inline constexpr std::uintmax_t kLargestBook = std::uintmax_t{512} << 20;  // bytes; twenty years take some thirty million
 
 // Opens a book: nothing of its schema runs before it is known to be ours; an older one is brought up to date (never a

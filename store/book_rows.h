@@ -82,7 +82,7 @@ void recount(SQLite::Database& database);
 // Takes what is set aside, and what it refers to, from the book at `copy`; how many records. Nothing where that is no sound book.
 std::size_t mendFrom(SQLite::Database& database, const std::filesystem::path& copy, const std::vector<SetAside>& aside);
 
-// Sets aside, until nothing is left to, the records that check() finds wrong.
+// Sets aside, until nothing is left to, the records that checkToRead() finds wrong; a dressing that can't be tied is none.
 void setAsideUnsound(OpenedBench& opened);
 
 }  // namespace machair::store

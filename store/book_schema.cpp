@@ -89,6 +89,18 @@ ALTER TABLE season_table ADD COLUMN sum INTEGER;
 ALTER TABLE mishaps ADD COLUMN sum INTEGER;
 ALTER TABLE stock ADD COLUMN sum INTEGER;
 CREATE TABLE lists (list TEXT PRIMARY KEY, records INTEGER NOT NULL, sums INTEGER NOT NULL, sequence INTEGER NOT NULL) STRICT;
+)sql",
+    // A dressing whose hook, thread or material the book lacks is kept, marked: its columns then say nothing.
+    R"sql(
+CREATE TABLE patterns_7 (
+  id TEXT PRIMARY KEY, place INTEGER NOT NULL, record TEXT NOT NULL,
+  hook TEXT REFERENCES hooks (id) DEFERRABLE INITIALLY DEFERRED,
+  thread TEXT REFERENCES materials (id) DEFERRABLE INITIALLY DEFERRED,
+  sum INTEGER) STRICT;
+INSERT INTO patterns_7 (id, place, record, hook, thread, sum) SELECT id, place, record, hook, thread, sum FROM patterns;
+DROP TABLE patterns;
+ALTER TABLE patterns_7 RENAME TO patterns;
+CREATE INDEX patterns_by_hook ON patterns (hook);
 )sql"};
 
 int openFlags(GuardedDatabase::Mode mode) {
@@ -193,6 +205,12 @@ Faults schemaFaults(SQLite::Database& database, const std::filesystem::path& pat
 
 void migrate(SQLite::Database& database, int to) {
     if (pragma(database, "user_version") >= to) return;
+    // A table that others refer to can only be made anew where nobody minds; what refers to what stands the same after it.
+    database.exec("PRAGMA foreign_keys = OFF");
+    const struct On {
+        SQLite::Database& database;
+        ~On() { database.tryExec("PRAGMA foreign_keys = ON"); }
+    } on{database};
     SQLite::Transaction transaction(database, SQLite::TransactionBehavior::IMMEDIATE);
     const int from = pragma(database, "user_version");  // another window may have done it meanwhile
     require(from >= 0 && to <= kBookVersion, "a book's version is looked at before it is brought up to date");

@@ -11,6 +11,8 @@ namespace machair::store {
 
 namespace {
 
+constexpr std::string_view kOnHook = " @ ";  // between a dressing and the hook that it is on
+
 constexpr std::string_view kMeasuredPrefix = "measured.";
 
 // A hook's measures have columns of their own plain names.
@@ -216,12 +218,20 @@ class DayRow {
         if (!value) wrong(column, listOfNames<Enum>());
         return value;
     }
-    // A dressing by id or by its name.
-    [[nodiscard]] std::optional<std::string> fly(const char* column) const {
+    // A dressing by id or by its name, and after an @ the hook that it was on, by id or name.
+    [[nodiscard]] std::optional<Fly> fly(const char* column) const {
         if (!has(column)) return std::nullopt;
-        for (const Pattern& pattern : book_.patterns)
-            if (pattern.id == text(column) || pattern.title() == text(column)) return pattern.id;
-        wrong(column, "a dressing of the book");
+        const std::string all = text(column);
+        const std::size_t at = all.rfind(kOnHook);
+        const std::string dressing = all.substr(0, at);
+        for (const Pattern& pattern : book_.patterns) {
+            if (pattern.id == all || pattern.title() == all) return Fly(pattern.id);
+            if (at == std::string::npos || (pattern.id != dressing && pattern.title() != dressing)) continue;
+            const std::string on = all.substr(at + kOnHook.size());
+            for (const HookSpec& hook : book_.hooks)
+                if (hook.id == on || hook.name == on) return Fly(pattern.id, hook.id);
+        }
+        wrong(column, "a dressing of the book, or one on a hook of it as \"dressing @ hook\"");
         return std::nullopt;
     }
     [[nodiscard]] std::optional<std::string> water() const {
@@ -252,6 +262,10 @@ class DayRow {
 
 }  // namespace
 
+namespace {
+std::string flyText(const std::optional<Fly>& fly) { return !fly ? std::string() : fly->hook ? fly->pattern + std::string(kOnHook) + *fly->hook : fly->pattern; }
+}  // namespace
+
 std::string daysToCsv(const Book& book) {
     CsvRow header(kDayColumns.begin(), kDayColumns.end());
     header.insert(header.end(), {"depth_m", "note", "upper", "lower"});
@@ -266,10 +280,10 @@ std::string daysToCsv(const Book& book) {
             rows.push_back(std::move(whole));
         };
         for (const Outing& outing : day.outings)
-            row("outing", {formatShort(outing.hours, 9), outing.at(Position::bob).value_or(""), outing.at(Position::middle).value_or(""), outing.at(Position::point).value_or(""), "", "", "", "",
-                           day.note.value_or(""), outing.at(Position::upper).value_or(""), outing.at(Position::lower).value_or("")});
+            row("outing", {formatShort(outing.hours, 9), flyText(outing.at(Position::bob)), flyText(outing.at(Position::middle)), flyText(outing.at(Position::point)), "", "", "", "",
+                           day.note.value_or(""), flyText(outing.at(Position::upper)), flyText(outing.at(Position::lower))});
         for (const Fish& fish : day.fish)
-            row("fish", {"", "", "", "", fish.pattern, std::string(nameOf(fish.position)), fish.lost.value_or(false) ? "lost" : fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), "", "", ""});
+            row("fish", {"", "", "", "", flyText(flyOf(fish)), std::string(nameOf(fish.position)), fish.lost.value_or(false) ? "lost" : fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), "", "", ""});
         if (day.outings.empty() && day.fish.empty()) row("day", {"", "", "", "", "", "", "", "", day.note.value_or(""), "", ""});
     }
     return writeCsv(rows);
@@ -341,8 +355,16 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
             if (!row.has("position")) row.wrong("position", "a position for a fish: " + listOfNames<Position>());
             const auto depth = row.number("depth_m", 0.0, 1000.0);
             const bool lost = lettersOf(row.text("kept")) == "lost";
-            if (fly && position)
-                day->fish.push_back({*fly, *position, lost ? std::optional(false) : row.yes("kept"), depth ? std::optional(*depth * metre) : std::nullopt, {}, lost ? std::optional(true) : std::nullopt});
+            if (fly && position) {
+                Fish fish;
+                fish.pattern = fly->pattern;
+                fish.hook = fly->hook;
+                fish.position = *position;
+                fish.kept = lost ? std::optional(false) : row.yes("kept");
+                if (depth) fish.depth = *depth * metre;
+                if (lost) fish.lost = true;
+                day->fish.push_back(std::move(fish));
+            }
         }
     }
     if (!faults.empty()) return tl::unexpected(faults);

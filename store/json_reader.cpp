@@ -77,9 +77,21 @@ void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const 
         out.which = json.get<std::size_t>();
         return;
     }
-    const auto kind = json.is_string() ? fromName<PartKind>(json.get_ref<const std::string&>()) : std::nullopt;
-    if (!kind) return expected(place, "the name of a part, or its place in parts from 0", json);
-    out.which = *kind;
+    if (!json.is_string()) return expected(place, "the name or id of a part, or its place in parts from 0", json);
+    const auto& name = json.get_ref<const std::string&>();
+    if (const auto kind = fromName<PartKind>(name))
+        out.which = *kind;
+    else {
+        out.which = name;  // an id: whether there is such a part is known once the dressing is read
+        named(place, name);
+    }
+}
+
+void JsonReader::resolveNames(const Pattern& pattern) {
+    for (auto& [place, name] : named_)
+        if (std::ranges::none_of(pattern.parts, [&](const Part& part) { return part.id == name; }))
+            faults.push_back({std::move(place), "expected a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip), or a part of this dressing by its name, place or id, got \"" + name + "\"", ""});
+    named_.clear();
 }
 
 void JsonReader::read(const Json& json, const Trail& place, AnyLandmark& out, const Rule&) {
@@ -118,6 +130,10 @@ void JsonReader::read(const Json& json, const Trail& place, Full& out, const Rul
     out = *wanted;
 }
 
+namespace {
+bool isLandmark(const std::string& name) { return fromName<Landmark>(name) || fromName<FlyLandmark>(name); }
+}  // namespace
+
 void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, const Rule&) {
     constexpr const char* kForms = R"(a length ({"mm": …}, {"ratio": …, "of": …}, {"to": …} or {"bars": …}))";
     if (!json.is_object()) return expected(place, kForms, json);
@@ -149,7 +165,7 @@ void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, con
         const auto yardstick = of.is_string() ? fromName<Yardstick>(of.get_ref<const std::string&>()) : std::nullopt;
         if (yardstick)
             ratio.of = *yardstick;
-        else if (of.is_number_unsigned() || (of.is_string() && fromName<PartKind>(of.get_ref<const std::string&>()))) {
+        else if (of.is_number_unsigned() || of.is_string()) {
             PartRef ref;
             read(of, place.key("of"), ref, {});
             ratio.of = ref;
@@ -160,7 +176,7 @@ void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, con
         known = {"to", "fraction", "past", "short"};
         Reach reach;
         const Json& to = json["to"];
-        const bool part = to.is_number_unsigned() || (to.is_string() && fromName<PartKind>(to.get_ref<const std::string&>()));
+        const bool part = to.is_number_unsigned() || (to.is_string() && !isLandmark(to.get_ref<const std::string&>()));
         if (part) {
             PartRef ref;
             read(to, place.key("to"), ref, {});
@@ -187,6 +203,13 @@ void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, con
         out.value = std::move(reach);
     }
     unknownKeys(json, place, known, out.carried);
+}
+
+void JsonReader::read(const Json& json, const Trail& place, Fly& out, const Rule& rule) {
+    if (json.is_string()) return read(json, place, out.pattern, rule);
+    if (!json.is_object()) return expected(place, std::string(rule.noun) + R"(, or {"pattern": …, "hook": …})", json);
+    ObjectReader object(*this, json, place);
+    describe(object, out);
 }
 
 void JsonReader::unknownKeys(const Json& object, const Trail& place, std::span<const char* const> known, Carried& carried) {

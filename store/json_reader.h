@@ -54,6 +54,7 @@ class JsonReader {
     void read(const Json& json, const Trail& place, LengthSpec& out, const Rule& rule);
     void read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule& rule);
     void read(const Json& json, const Trail& place, Full& out, const Rule& rule);
+    void read(const Json& json, const Trail& place, Fly& out, const Rule& rule);
 
     template <int L, int M, int T>
     void read(const Json& json, const Trail& place, Quantity<L, M, T>& out, const Rule& rule) {
@@ -80,7 +81,14 @@ class JsonReader {
         requires std::is_class_v<Record>
     void read(const Json& json, const Trail& place, Record& out, const Rule& rule);
 
+    // Parts that a dressing names by what is no kind and no landmark: its own ids, or nothing that is there.
+    void named(const Trail& place, const std::string& name) { named_.emplace_back(place, name); }
+    void resolveNames(const Pattern& pattern);
+
     void unknownKeys(const Json& object, const Trail& place, std::span<const char* const> known, Carried& carried);
+
+  private:
+    std::vector<std::pair<Place, std::string>> named_;
 };
 
 // One object on its way into a record.
@@ -144,6 +152,7 @@ void JsonReader::read(const Json& json, const Trail& place, Record& out, const R
     if (!json.is_object()) return expected(place, "an object in { }", json);
     ObjectReader object(*this, json, place);
     describe(object, out);
+    if constexpr (std::is_same_v<Record, Pattern>) resolveNames(out);
 }
 
 }  // namespace machair::store

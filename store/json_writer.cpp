@@ -61,6 +61,7 @@ Json toJson(const Count& count, const Rule&) {
 }
 Json toJson(const PartRef& ref, const Rule&) {
     if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
+    if (const auto* id = std::get_if<std::string>(&ref.which)) return *id;
     return std::get<std::size_t>(ref.which);
 }
 Json toJson(const AnyLandmark& landmark, const Rule&) {
@@ -107,6 +108,8 @@ Json toJson(const LengthSpec& spec, const Rule& rule) {
     return json;
 }
 
+Json toJson(const Fly& fly, const Rule&);
+
 class ObjectWriter {
   public:
     template <class T>
@@ -144,6 +147,14 @@ class ObjectWriter {
     }
     Json object_ = Json::object();
 };
+
+// A dressing on its own hook is its bare id.
+Json toJson(const Fly& fly, const Rule&) {
+    if (fly == Fly(fly.pattern)) return fly.pattern;
+    ObjectWriter writer;
+    describe(writer, fly);
+    return writer.take();
+}
 
 }  // namespace
 

@@ -63,6 +63,8 @@ struct SchemaOf {
             return {{"anyOf", {{{"enum", {"sparse", "standard", "full", "bushy"}}}, {{"type", "number"}, {"exclusiveMinimum", 0}, {"maximum", 20}}}}};
         else if constexpr (std::is_same_v<T, std::variant<WholeBody, std::size_t>>)
             return {{"anyOf", {{{"enum", {"all"}}}, {{"type", "integer"}, {"minimum", 0}}}}};
+        else if constexpr (std::is_same_v<T, Fly>)
+            return {{"anyOf", {{{"type", "string"}}, objectSchema<Fly>()}}};
         else if constexpr (std::is_same_v<T, Material>)
             return reference("material");
         else if constexpr (std::is_same_v<T, Part>)
@@ -131,14 +133,10 @@ Json byKindSchema(Kind Record::*kind, const char* key) {
 
 Json lengthSchema() {
     const Json offset = reference("length");
-    Json partNames = namesOf<PartKind>();
-    Json yardsticks = namesOf<Yardstick>();
-    for (const Json& name : partNames) yardsticks.push_back(name);
-    const Json index = {{"type", "integer"}, {"minimum", 0}};
     const auto form = [](Json properties, Json required) {
         return Json{{"type", "object"}, {"properties", std::move(properties)}, {"required", std::move(required)}};
     };
-    const Json of = {{"anyOf", {{{"enum", yardsticks}}, index}}};
+    const Json of = {{"anyOf", {{{"enum", namesOf<Yardstick>()}}, reference("part_reference")}}};
     const Json to = {{"anyOf", {reference("landmark"), reference("part_reference")}}};
     return {{"anyOf",
              {form({{"mm", limited(kLength)}}, {"mm"}), form({{"ratio", limited(kRatio)}, {"of", of}}, {"ratio", "of"}),
@@ -161,7 +159,7 @@ std::string benchSchema() {
     schema["definitions"] = {
         {"length", lengthSchema()},
         {"landmark", {{"enum", landmarks}}},
-        {"part_reference", {{"anyOf", {{{"enum", namesOf<PartKind>()}}, {{"type", "integer"}, {"minimum", 0}}}}}},
+        {"part_reference", {{"anyOf", {{{"enum", namesOf<PartKind>()}}, {{"type", "string"}, {"minLength", 1}}, {{"type", "integer"}, {"minimum", 0}}}}}},
         {"station", objectSchema<StationSpec>()},
         {"material", byKindSchema(&Material::kind, "kind")},
         {"part", byKindSchema(&Part::kind, "part")}};

@@ -42,7 +42,19 @@ class RandomBook {
             water.outline = {{0.0 * mm, 0.0 * mm}, {whole(1, 900) * metre, whole(1, 900) * metre}};
         }
         if (coin()) book.capes.push_back({"cape", book.materials.front().id, 40.0 * mm, {{real(5, 6) * mm, real(6, 7) * mm, whole(0, 9), {}}}, {}});
-        if (coin()) book.season.push_back({"row", "midges", whole(1, 12), whole(1, 12), "dark", {}, {}});
+        if (coin()) {
+            SeasonRow& row = book.season.emplace_back();
+            row.id = "row";
+            row.creature = "midges";
+            row.fromMonth = whole(1, 12);
+            row.toMonth = whole(1, 12);
+            row.suits = "dark";
+            row.size = "12-14";
+            row.where = WaterLayer::film;
+            row.dressings = {"somebody"};
+            row.styles = {FlyStyle::spider, FlyStyle::winged};
+            row.place = Position::point;
+        }
         if (coin()) book.mishaps.push_back({"wing", whole(0, 40), {}});
         if (coin()) book.days.push_back({"day", "2026-06-0" + std::to_string(whole(1, 9)), {}, 2, {}, {}, Light::cloud, {{2.5, trioOf("somebody", {}, {})}}, {{"somebody", Position::bob, coin(), {}, {}}}, {}, {}});
         if (coin()) book.checks.push_back({"check", "somebody", "2026-01-31", {{2, PartKind::body, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}}, {}, {}, {}});

@@ -9,10 +9,12 @@
 #include <QListWidget>
 #include <QMimeData>
 #include <QProgressBar>
+#include <QSettings>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <set>
 
 #include "balance/team_view.h"
 #include "drawing/card.h"
@@ -44,9 +46,9 @@ class BoxList : public QListWidget {
 
 }  // namespace
 
-BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), schools_(new QComboBox), belief_(new Label), checks_(new QListWidget), find_(new QToolButton),
-      progress_(new QProgressBar), found_(new Label), proposals_(new QListWidget), box_(new BoxList) {
+BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), settings_(settings), schools_(new QComboBox), belief_(new Label), checks_(new QListWidget), find_(new QToolButton),
+      progress_(new QProgressBar), found_(new Label), takeAs_(new QComboBox), proposals_(new QListWidget), box_(new BoxList) {
     setObjectName(QStringLiteral("balance"));
     auto* layout = sideBySide(this);
     flies_ = new TeamView(document, theme);
@@ -59,6 +61,7 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QWidget* 
         offered_.clear();
         proposals_->clear();
         proposals_->hide();
+        takeAs_->hide();
         found_->clear();
         refreshSchools();
         refreshBox();
@@ -140,7 +143,7 @@ QWidget* BalanceStation::makePanel() {
     seek->addStretch(1);
     find_->setObjectName(QStringLiteral("find"));
     find_->setText(tr("Find the smallest change"));
-    find_->setToolTip(tr("An exact search over hooks, turns, lengths, beads and the order of the flies (F5)"));
+    find_->setToolTip(tr("An exact search: other flies of the box and another order first, then the flies tied a little otherwise (F5)"));
     find_->setShortcut(QKeySequence(Qt::Key_F5));
     seek->addWidget(find_);
     column->addLayout(seek);
@@ -151,6 +154,15 @@ QWidget* BalanceStation::makePanel() {
     found_->setObjectName(QStringLiteral("found"));
     found_->setWordWrap(true);
     column->addWidget(found_);
+    takeAs_->setObjectName(QStringLiteral("take-as"));
+    takeAs_->setAccessibleName(tr("What a fly that is tied otherwise becomes"));
+    takeAs_->setToolTip(tr("Whether a fly that is tied otherwise becomes a dressing of its own for this team, or the dressing itself is changed. Remembered"));
+    takeAs_->addItem(tr("tied otherwise: a copy for this team"));
+    takeAs_->addItem(tr("tied otherwise: the dressing itself"));
+    takeAs_->setCurrentIndex(settings_.value(QStringLiteral("balance/in-the-dressing"), false).toBool() ? 1 : 0);
+    takeAs_->hide();
+    column->addWidget(takeAs_);
+    connect(takeAs_, &QComboBox::activated, this, [this](int i) { settings_.setValue(QStringLiteral("balance/in-the-dressing"), i == 1); });
     proposals_->setObjectName(QStringLiteral("proposals"));
     proposals_->setAccessibleName(tr("Proposals"));
     proposals_->setToolTip(tr("Point at one to see it on the cast; Enter takes it, Ctrl+Z gives it back"));
@@ -213,13 +225,19 @@ void BalanceStation::refreshSchools() {
 void BalanceStation::refreshBox() {
     box_->clear();
     if (!document_.isOpen()) return;
-    for (const Pattern& pattern : document_.book().patterns) {
-        int tied = 0;
-        for (const BoxFly& fly : document_.book().box)
-            if (fly.pattern == pattern.id) tied += fly.tied.value_or(1);
-        auto* item = new QListWidgetItem(tied > 0 ? tr("%1  ·  %2 tied").arg(qt(pattern.title())).arg(tied) : qt(pattern.title()), box_);
-        item->setData(Qt::UserRole, qt(pattern.id));
+    // The flies that are tied, each on its hook; then the dressings of which none is.
+    const auto add = [this](const Fly& fly, const QString& text) {
+        auto* item = new QListWidgetItem(text, box_);
+        item->setData(Qt::UserRole, TeamView::dragged(fly));
+    };
+    std::set<std::string> tied;
+    for (const BoxFly& fly : document_.book().box) {
+        if (fly.tied.value_or(1) == 0) continue;
+        tied.insert(fly.pattern);
+        add(flyOf(fly), tr("%1  ·  %2 tied").arg(qt(sayFly(document_.book(), flyOf(fly)))).arg(fly.tied.value_or(1)));
     }
+    for (const Pattern& pattern : document_.book().patterns)
+        if (!tied.contains(pattern.id)) add(pattern.id, qt(pattern.title()));
 }
 
 void BalanceStation::writeSheet(const QString& path) {
@@ -269,12 +287,10 @@ void BalanceStation::propose() {
     offered_.clear();
     proposals_->clear();
     offeredTeam_ = document_.team()->id;
-    found_->setText(tr("Looking through hooks, turns, lengths, beads and orders…"));
-    const auto work = [book = document_.book(), team = offeredTeam_, water = document_.water() ? document_.water()->id : std::string(), kept = document_.kept()](
+    found_->setText(tr("Looking through the box, the orders, turns, lengths, hooks and wires…"));
+    const auto work = [book = document_.book(), team = offeredTeam_, water = document_.water() ? document_.water()->id : std::string()](
                           const std::stop_token& stop, const Background::Progress& progress) {
-        TeamSetting setting = settingOf(book, book.findWater(water));
-        setting.contest.kept = kept;
-        return balanceTeam(book, team, setting, {5, stop, progress});
+        return balanceTeam(book, team, settingOf(book, book.findWater(water)), {3, stop, progress});
     };
     background_.start(work, [this](const Result<BalanceReport>& report) { show(report); });
 }
@@ -288,35 +304,66 @@ void BalanceStation::show(const Result<BalanceReport>& report) {
         found_->setText(tr("Stopped."));
         return;
     }
-    offered_ = report->proposals;
-    if (report->withinReach && offered_.size() == 1 && offered_.front().cost == 0) {
+    if (report->passes) {
         found_->setText(tr("Nothing to mend: every check passes."));
-        offered_.clear();
         return;
     }
-    QString said = report->withinReach ? tr("%1 ways, cheapest first (of %2 variants sized).").arg(offered_.size()).arg(report->planned)
-                                       : tr("Nothing within reach passes; the nearest:");
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i) said += QStringLiteral("\n") + qt(report->conflicts[i]);
+    QString said;
+    if (report->empty()) said = tr("No small change makes it pass.");
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i) said += (said.isEmpty() ? QString() : QStringLiteral("\n")) + qt(report->conflicts[i]);
+    if (said.isEmpty()) said = tr("Nothing to tie in the first list; in the second the flies are tied otherwise.");
     found_->setText(said);
+    list(tr("From the box"), report->box);
+    list(tr("Tied otherwise"), report->redressed);
+    if (report->instead) list(tr("Keeps most of its flies, and passes"), {*report->instead});
+    takeAs_->setVisible(std::ranges::any_of(report->redressed, [](const Proposal& p) { return std::ranges::any_of(p.changes, [](const ProposedChange& c) { return c.kind == ChangeKind::redress && !c.made.onlyHook(); }); }));
     proposals_->setVisible(!offered_.empty());
-    for (const Proposal& proposal : offered_) {
-        QStringList words;
-        for (const ProposedChange& change : proposal.changes) words << qt(change.words);
-        new QListWidgetItem(tr("%1  cost %2:  %3").arg(signOf(proposal.verdict)).arg(proposal.cost).arg(words.join(QStringLiteral("; "))), proposals_);
+}
+
+// A heading and its proposals. Every row of the list has its place in `offered_`; a heading's is empty.
+void BalanceStation::list(const QString& title, const std::vector<Proposal>& proposals) {
+    if (proposals.empty()) return;
+    auto* head = new QListWidgetItem(title, proposals_);
+    head->setFlags(Qt::NoItemFlags);
+    head->setForeground(theme_.colours().inkSoft);
+    for (const Proposal& proposal : proposals) {
+        auto* item = new QListWidgetItem(tr("%1  %2   (%3)").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
+        item->setData(Qt::UserRole, static_cast<int>(offered_.size()));
+        QStringList tip;
+        for (const TeamCheck& check : proposal.checks) tip << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words);
+        item->setToolTip(tip.join(QLatin1Char('\n')));
+        offered_.push_back(proposal);
     }
+}
+
+const Proposal* BalanceStation::offeredAt(int row) const {
+    const auto* item = proposals_->item(row);
+    const QVariant at = item ? item->data(Qt::UserRole) : QVariant();
+    return at.isValid() && at.toInt() < static_cast<int>(offered_.size()) ? &offered_[static_cast<std::size_t>(at.toInt())] : nullptr;
+}
+
+Result<Edit> BalanceStation::taken(const Proposal& proposal) const {
+    return takeProposal(document_.book(), offeredTeam_, proposal, takeAs_->currentIndex() == 1 ? TakeAs::dressing : TakeAs::copy, document_.setting().day.wave);
 }
 
 void BalanceStation::preview(int row) {
-    if (row < 0 || row >= static_cast<int>(offered_.size())) return;
-    document_.previewTeam(takeProposal(document_.book(), offeredTeam_, offered_[static_cast<std::size_t>(row)]));
+    if (const Proposal* proposal = offeredAt(row)) document_.previewTeam(taken(*proposal));
 }
 
 void BalanceStation::take(int row) {
-    if (row < 0 || row >= static_cast<int>(offered_.size())) return;
-    auto edit = takeProposal(document_.book(), offeredTeam_, offered_[static_cast<std::size_t>(row)]);
+    const Proposal* offered = offeredAt(row);
+    if (!offered) return;
+    const Proposal proposal = *offered;  // what was offered goes with the edit
+    auto edit = taken(proposal);
+    QStringList touched;
+    if (takeAs_->currentIndex() == 1)
+        for (const std::string& what : touchedBy(document_.book(), offeredTeam_, proposal)) touched << qt(what);
     document_.dropTeamPreview();
     const Faults faults = document_.apply(std::move(edit));
-    if (!faults.empty()) document_.say(qt(faults.front().line()));
+    if (!faults.empty())
+        document_.say(qt(faults.front().line()));
+    else if (!touched.isEmpty())
+        document_.say(tr("The dressing itself is changed; it touches %1").arg(touched.join(QStringLiteral(", "))));
     refresh();
 }
 

@@ -12,6 +12,7 @@ class QComboBox;
 class QLabel;
 class QListWidget;
 class QListWidgetItem;
+class QSettings;
 class QProgressBar;
 class QToolButton;
 
@@ -23,7 +24,7 @@ class TeamView;
 class BalanceStation : public QWidget {
     Q_OBJECT
   public:
-    BalanceStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    BalanceStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent = nullptr);
     void propose();
     void writeSheet(const QString& path);  // .pdf or .svg
 
@@ -37,12 +38,16 @@ class BalanceStation : public QWidget {
     void refreshSchools();
     void refreshBox();
     void show(const Result<BalanceReport>& report);
+    void list(const QString& title, const std::vector<Proposal>& proposals);
+    [[nodiscard]] const Proposal* offeredAt(int row) const;
+    [[nodiscard]] Result<Edit> taken(const Proposal& proposal) const;
     void preview(int row);
     void take(int row);
 
     Document& document_;
     TeamView* flies_ = nullptr;
     const Theme& theme_;
+    QSettings& settings_;
     Background background_{document_};
     QComboBox* schools_;
     QLabel* belief_;
@@ -50,6 +55,7 @@ class BalanceStation : public QWidget {
     QToolButton* find_;
     QProgressBar* progress_;
     QLabel* found_;
+    QComboBox* takeAs_;
     QListWidget* proposals_;
     QListWidget* box_;
     FieldsForm* leader_ = nullptr;

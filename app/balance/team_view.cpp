@@ -16,6 +16,11 @@ namespace machair::app {
 
 namespace {
 
+Fly flyDropped(const QString& text) {
+    const QStringList lines = text.split(QLatin1Char('\n'));
+    return {lines.value(0).toStdString(), lines.size() > 1 ? std::optional(lines[1].toStdString()) : std::nullopt};
+}
+
 constexpr double kEyeX = 190.0;      // px, where the eyes are aligned
 constexpr double kStrandX = 46.0;    // the leader
 constexpr double kTextRoom = 250.0;  // at the right of each row
@@ -74,8 +79,8 @@ void TeamView::rebuild() {
         int hackled = 0;
         for (const TeamFly& fly : report->flies) {
             flies_.push_back({fly.position, makeScene(fly.plan), {}, {}});
-            if (fly.figures.hackle > 0.0) {
-                hackleRatio_ += fly.figures.hackle;
+            if (const auto hackle = longestHackle(fly.plan)) {
+                hackleRatio_ += hackle->second / fly.plan.hook.gape();
                 ++hackled;
             }
         }
@@ -182,10 +187,10 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
         text.adjust(0.0, metrics.height() + 2.0, 0.0, 0.0);
     };
     say(titleOf(fly.position), faceScaled(0.92), c.accent);
-    say(qt(weighed.plan.pattern.title()), faceScaled(1.15, true), c.ink);
+    say(tr("%1, %2%3").arg(qt(weighed.plan.pattern.title())).arg(weighed.plan.hook.size()).arg(weighed.plan.hook.hasBarb() ? QString() : tr(" barbless")), faceScaled(1.15, true), c.ink);
     say(weighed.sink.floats ? tr("floats") : tr("sinks %1 cm/s, ± a quarter").arg(number(100.0 * (weighed.sink.sinkRate / metrePerSecond), 1)), faceScaled(0.95), c.inkSoft);
     say(tr("pushes %1 mN of water").arg(number(weighed.sink.presence / millinewton, 2)), faceScaled(0.95), c.inkSoft);
-    say(tr("%1 mg wet · %2 fibres a mm of gape").arg(number(weighed.sink.mass / mg, 0), number(weighed.figures.fullness, 0)), faceScaled(0.95), c.inkSoft);
+    say(tr("%1 mg wet · %2").arg(number(weighed.sink.mass / mg, 0), qt(sayFull(weighed.figures.full))), faceScaled(0.95), c.inkSoft);
     if (!weighed.sink.drivers.empty()) say(qt(weighed.sink.drivers.front()), faceScaled(0.88), c.inkSoft);
 }
 
@@ -311,6 +316,8 @@ void TeamView::takeOff() {
     if (!faults.empty()) document_.say(qt(faults.front().line()));
 }
 
+QString TeamView::dragged(const Fly& fly) { return qt(fly.pattern) + (fly.hook ? QLatin1Char('\n') + qt(*fly.hook) : QString()); }
+
 void TeamView::dragEnterEvent(QDragEnterEvent* event) {
     if (event->mimeData()->hasFormat(QString::fromLatin1(kDressing)) && document_.team()) event->acceptProposedAction();
 }
@@ -327,7 +334,7 @@ void TeamView::dropEvent(QDropEvent* event) {
     const auto to = positionAt(event->position());
     over_.reset();
     if (to && document_.team())
-        document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to, event->mimeData()->data(QString::fromLatin1(kDressing)).toStdString())));
+        document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to, flyDropped(QString::fromUtf8(event->mimeData()->data(QString::fromLatin1(kDressing)))))));
     event->acceptProposedAction();
     update();
 }

@@ -23,7 +23,9 @@ class TeamView : public QWidget {
     void showFive(bool five);
     // Takes the fly on the bench off the leader.
     void takeOff();
+    // What is dragged in: a dressing and, in a second line, the hook that it is on.
     static constexpr const char* kDressing = "application/x-machair-dressing";
+    [[nodiscard]] static QString dragged(const Fly& fly);
 
   protected:
     void paintEvent(QPaintEvent* event) override;

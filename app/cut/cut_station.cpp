@@ -172,7 +172,7 @@ void CutStation::plan() {
     std::vector<Plan> plans;
     for (const TiedFlies& some : flies) {
         const auto batch = std::ranges::find(document_.book().batches, some.batch, [](const Batch& b) { return std::optional(b.id); });
-        auto sized = some.batch && batch != document_.book().batches.end() ? planBatch(document_.book(), *batch) : planPattern(document_.book(), some.pattern);
+        auto sized = some.batch && batch != document_.book().batches.end() ? planFly(document_.book(), flyOf(*batch), Place("batches")) : planFly(document_.book(), Fly(some.pattern), Place("patterns"));
         if (!sized) return document_.say(qt(sized.error().front().line()));
         plans.push_back(std::move(*sized));
     }

@@ -16,12 +16,15 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "book/fields.h"
 #include "book/record_edits.h"
+#include "daybook/learned.h"
 #include "daybook/photo_strip.h"
 #include "daybook/rate_view.h"
 #include "editing/read_picture.h"
 #include "editing/write_text.h"
 #include "frame/ask_file.h"
+#include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "leader/exposure.h"
 #include "parts/label.h"
@@ -57,6 +60,7 @@ QWidget* DaybookStation::makePanel() {
     by->addWidget(new Label(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));
     for (const auto& entry : Names<Factor>::entries) factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
+    factor_->addItem(tr("style"));
     factor_->addItem(tr("depth"));
     by->addWidget(factor_, 1);
     column->addLayout(by);
@@ -125,6 +129,15 @@ QWidget* DaybookStation::makePanel() {
     note_->setPlaceholderText(tr("a note of the day"));
     note_->setFocusPolicy(Qt::ClickFocus);
     column->addWidget(note_);
+    like_ = new FieldsForm("day", {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "rods"}, [this](const std::string& key, const std::string& text) {
+        return day().empty() ? Faults() : document_.apply(changeDayField(document_.book(), day(), key, text));
+    });
+    like_->hide();
+    auto* like = toolButton("day-like", tr("What it was like…"), tr("The day's wave, wind, light and water, as they were: taken from the water when the day was begun, corrected here"));
+    like->setCheckable(true);
+    connect(like, &QToolButton::toggled, like_, &QWidget::setVisible);
+    column->addWidget(like);
+    column->addWidget(like_);
     connect(note_, &QLineEdit::editingFinished, this, [this] {
         if (!note_->isModified() || day().empty()) return;
         note_->setModified(false);
@@ -169,7 +182,7 @@ QWidget* DaybookStation::makePanel() {
     connect(fresh, &QToolButton::clicked, this, [this, say] {
         if (!document_.isOpen()) return;
         const QString date = date_->text().trimmed();
-        const Faults faults = document_.apply(addDay(document_.book(), date.toStdString(), document_.water() ? std::optional(document_.water()->id) : std::nullopt));
+        const Faults faults = document_.apply(addDay(document_.book(), date.toStdString(), document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
         say(faults);
         for (int row = 0; faults.empty() && row < days_->count(); ++row)
             if (days_->item(row)->data(Qt::UserRole).toString() == date) days_->setCurrentRow(row);
@@ -245,6 +258,7 @@ void DaybookStation::showPhotos() {
     note_->setEnabled(found != document_.book().days.end());
     if (!note_->isModified()) note_->setText(found == document_.book().days.end() ? QString() : qt(found->note.value_or("")));
     if (found == document_.book().days.end()) return photos_->show({});
+    like_->show(fieldsOf(*found));
     photos_->show(found->photos);
 }
 
@@ -322,16 +336,18 @@ void DaybookStation::refreshRates() {
     const TeamSpec* team = document_.team();
     struct Found {
         std::vector<Rate> rates;
-        std::optional<Swap> swap;
+        SwapAdvice swap;
+        std::vector<CurveShift> shifts;
     };
-    background_.start([book = document_.book(), factor, team = team ? team->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
-        return Found{factor ? ratesBy(book, *factor) : ratesByDepth(book, DepthExposure(book, stop)), swapThatTellsMost(book, team)};
+    const bool style = factor_->currentText() == tr("style");
+    background_.start([book = document_.book(), factor, style, team = team ? team->id : std::string(), water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
+        return Found{factor ? ratesBy(book, *factor) : style ? ratesByStyle(book) : ratesByDepth(book, DepthExposure(book, stop)), swapAdvice(book, team, settingOf(book, book.findWater(water))), curveShifts(book)};
     },
                       [this](Found found) {
                           rates_->show(std::move(found.rates));
-                          swap_->setText(found.swap ? tr("To learn most next time: %1 instead of %2 on the %3 (%4 bit).")
-                                                          .arg(qt(found.swap->in), qt(found.swap->out), titleOf(found.swap->position), qt(formatNumber(found.swap->gain, 2)))
-                                                    : tr("No swap would tell much more than the daybook does already."));
+                          QStringList said{qt(found.swap.words)};
+                          for (const CurveShift& shift : found.shifts) said << qt(shift.words());
+                          swap_->setText(said.join(QLatin1Char('\n')));
                       });
 }
 
@@ -342,8 +358,8 @@ void DaybookStation::sayEntry() {
     const bool more = onLeader && (onLeader->at(Position::upper) || onLeader->at(Position::lower));
     if (!position_) return entry_->setText(said + (more ? tr("B, U, M, W (lower) or P for where it took") : tr("B, M or P for where it took")));
     const TeamSpec* team = document_.team();
-    const auto& fly = team ? team->at(*position_) : std::optional<std::string>();
-    said += fly ? tr("%1 on the %2").arg(qt(document_.book().findPattern(*fly)->title()), titleOf(*position_)) : tr("no fly on the %1").arg(titleOf(*position_));
+    const auto& fly = team ? team->at(*position_) : std::optional<Fly>();
+    said += fly ? tr("%1 on the %2").arg(qt(sayFly(document_.book(), *fly)), titleOf(*position_)) : tr("no fly on the %1").arg(titleOf(*position_));
     entry_->setText(said + (!fate_ ? tr(": K kept, R returned or L lost") : *fate_ == Fate::kept ? tr(", kept: Enter") : *fate_ == Fate::returned ? tr(", returned: Enter") : tr(", lost: Enter")));
 }
 

@@ -7,6 +7,7 @@
 #include <string>
 
 #include "book/record_edits.h"
+#include "daybook/learned.h"
 #include "daybook/rates.h"
 #include "editing/background.h"
 #include "editing/document.h"
@@ -20,6 +21,8 @@ class QLineEdit;
 class QListWidget;
 
 namespace machair::app {
+
+class FieldsForm;
 
 class PhotoStrip;
 class RateView;
@@ -74,6 +77,7 @@ class DaybookStation : public QWidget {
     std::optional<Position> position_;
     std::optional<Fate> fate_;
     QLineEdit* note_;
+    FieldsForm* like_ = nullptr;
 };
 
 }  // namespace machair::app

@@ -34,7 +34,7 @@ enum class Style { steady, pulls, figureOfEight };
 
 DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), style_(new QComboBox), words_(new Label),
-      answer_(new Label), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
+      answer_(new Label), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), ofDay_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
     setObjectName(QStringLiteral("drift"));
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
@@ -112,8 +112,17 @@ QWidget* DriftStation::makePanel() {
     row("pause", tr("pauses of"), 0, 5, 0.1, 1, 0.8, tr(" s"));
     row("drift", tr("Boat drifts"), 0, 2, 0.01, 2, 0.10, tr(" m/s"));
     row("lift", tr("Lift"), 0, 2, 0.05, 2, 0.40, tr(" m/s"));
-    row("height", tr("to a height of"), 0.2, 5, 0.1, 1, 1.6, tr(" m"));
-    row("hang", tr("Hang"), 0, 60, 1, 1, 5, tr(" s"));
+    row("height", tr("to a height of"), 0.2, 5, 0.1, 1, 2.0, tr(" m"));
+    row("hold", tr("Hold the bob"), 0, 60, 1, 1, 6, tr(" s"));
+    row("draw", tr("drawing"), 0, 1, 0.02, 2, 0, tr(" m/s"));
+    numbers_["hold"]->setToolTip(tr("The rod goes with the boat and goes on rising, so that the bob stays in the surface"));
+    row("hang", tr("Hang"), 0, 60, 1, 1, 0, tr(" s"));
+    ofDay_->setObjectName(QStringLiteral("drift-of-day"));
+    ofDay_->setText(tr("the boat drifts with the day's wind"));
+    ofDay_->setToolTip(tr("The drift of the water's wind, with its drogue where one is out"));
+    ofDay_->setChecked(true);
+    form->addRow(QString(), ofDay_);
+    connect(ofDay_, &QCheckBox::toggled, this, [this] { handlingChanged(); });
     waves_->setObjectName(QStringLiteral("drift-waves"));
     waves_->setText(tr("in the day's wave"));
     waves_->setToolTip(tr("Runs the wave at three of its phases and says how much it moves the flies"));
@@ -129,6 +138,7 @@ QWidget* DriftStation::makePanel() {
     question_->addItem(tr("How fast to draw so that the point ends at"));
     question_->addItem(tr("Which spacing keeps the bob up longest"));
     question_->addItem(tr("How fast to draw to stay in touch"));
+    question_->addItem(tr("How high and how slow to hold the bob"));
     question_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     column->addWidget(question_);
     auto* line = new QHBoxLayout;
@@ -151,7 +161,7 @@ QWidget* DriftStation::makePanel() {
     answer_->setFont(faceScaled(1.0, true));
     column->addWidget(answer_);
     column->addStretch(1);
-    auto* why = new Label(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics on stated shapes: trust the differences."));
+    auto* why = new Label(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics on stated shapes, on a floating line: trust the differences."));
     why->setWordWrap(true);
     why->setFont(faceScaled(0.88));
     column->addWidget(why);
@@ -180,9 +190,11 @@ Handling DriftStation::handling() const {
         h.pull = 0.5 * second;
         h.pause = 0.15 * second;
     }
-    h.drift = value("drift") * metrePerSecond;
+    h.drift = ofDay_->isChecked() && dayDrift() ? *dayDrift() : value("drift") * metrePerSecond;
     h.lift = value("lift") * metrePerSecond;
     h.height = value("height") * metre;
+    h.hold = value("hold") * second;
+    h.draw = value("draw") * metrePerSecond;
     h.hang = value("hang") * second;
     return h;
 }
@@ -196,19 +208,32 @@ WaveSurface DriftStation::dayWave() const {
     return {0.5 * (sea.height / metre), frequency * frequency / (kGravity / metrePerSecond2), frequency, 0.0};
 }
 
+std::optional<Speed> DriftStation::dayDrift() const {
+    const WaterSpec* water = document_.water();
+    if (!water || !water->wind) return std::nullopt;
+    return seaUnder({*water->wind, water->fetch.value_or(Length{}), water->drogue.value_or(false)}).drift;
+}
+
 std::optional<Rig> DriftStation::rig() const {
     const auto& report = document_.teamReport();
     if (!report || !document_.team()) return std::nullopt;
     return rigOf(report->flies, measuresOf(document_.team()->leader), document_.setting().celsius);
 }
 
-void DriftStation::showEvent(QShowEvent*) { run({}); }
+void DriftStation::showEvent(QShowEvent*) { handlingChanged(); }
 void DriftStation::hideEvent(QHideEvent*) { play_->setChecked(false); }
 
 // While a control moves the run is rougher and quicker; the full one follows when it rests.
 void DriftStation::handlingChanged() {
     const bool pulls = static_cast<Style>(style_->currentData().toInt()) == Style::pulls;
     for (const char* name : {"pull", "pause"}) numbers_.at(name)->setEnabled(pulls);
+    const auto drift = dayDrift();
+    ofDay_->setEnabled(drift.has_value());
+    numbers_.at("drift")->setEnabled(!drift || !ofDay_->isChecked());
+    if (drift && ofDay_->isChecked()) {
+        const QSignalBlocker quiet(numbers_.at("drift"));
+        numbers_.at("drift")->setValue(*drift / metrePerSecond);
+    }
     if (!isVisible()) return;
     DriftOptions rough;
     rough.link = kDraggingLink;
@@ -226,10 +251,12 @@ void DriftStation::run(const DriftOptions& options) {
         return words_->setText(qt(faults.front().line()));
     }
     const WaveSurface wave = waves_->isChecked() ? dayWave() : WaveSurface{};
-    const auto work = [rig = *rigged, h, options, wave](const std::stop_token& stop, const Background::Progress&) {
+    const std::optional<Length> bottom = document_.water() ? document_.water()->depth : std::nullopt;
+    const auto work = [rig = *rigged, h, options, wave, bottom](const std::stop_token& stop, const Background::Progress&) {
         DriftOptions how = options;
         how.stop = stop;
         how.surface = wave;
+        how.bottom = bottom;
         std::pair<DriftReport, WaveSpread> both{runDrift(rig, h, how), {}};
         if (wave.amplitude > 0.0 && !both.first.stopped) both.second = otherPhases(rig, h, how, both.first);
         return both;
@@ -249,7 +276,8 @@ void DriftStation::report() {
     QStringList words;
     const auto seconds = [](Time time) { return qt(formatNumber(time / second, 1)); };
     if (run.bobBreaks)
-        words << tr("The bob breaks the surface %1 s into the lift, holds there %2 s and is clear of it %3 s.").arg(seconds(*run.bobBreaks), seconds(*run.bobHolds), seconds(*run.bobClear));
+        words << tr("The bob breaks the surface %1 s into the lift, with the line's end %2 m high; it holds there %3 s, works within 2 cm and a quarter of the wave %4 s and is clear of it %5 s.")
+                     .arg(seconds(*run.bobBreaks), qt(formatNumber(run.tipAtBreak.value_or(Length{}) / metre, 2)), seconds(*run.bobHolds), seconds(run.bobWorks.value_or(Time{})), seconds(*run.bobClear));
     else if (run.bobHolds)
         words << tr("The bob does not break the surface.");
     QStringList depths;
@@ -272,6 +300,7 @@ void DriftStation::ask() {
     const auto work = [rig = *rigged, h, which, depth](const std::stop_token& stop, const Background::Progress&) {
         if (which == 0) return countFor(rig, Position::point, depth, stop);
         if (which == 1) return retrieveFor(rig, h, Position::point, depth, stop);
+        if (which == 4) return holdingFor(rig, h, h.hold > Time{} ? h.hold : 5.0 * second, stop).answer;
         return which == 2 ? spacingFor(rig, h, stop) : touchFor(rig, h, stop);
     };
     asking_.start(work, [this](const Answer& answer) { answer_->setText(answer.stopped ? tr("Stopped.") : qt(answer.words)); });

@@ -37,6 +37,7 @@ class DriftStation : public QWidget {
     QWidget* makePanel();
     [[nodiscard]] QDoubleSpinBox* number(const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit);
     [[nodiscard]] Handling handling() const;
+    [[nodiscard]] std::optional<Speed> dayDrift() const;
     [[nodiscard]] std::optional<Rig> rig() const;
     [[nodiscard]] WaveSurface dayWave() const;
     void handlingChanged();
@@ -57,6 +58,7 @@ class DriftStation : public QWidget {
     QToolButton* ask_;
     QToolButton* play_;
     QCheckBox* waves_;
+    QCheckBox* ofDay_;
     QSlider* scrub_;
     QTimer playing_;
     QTimer settle_;  // after the last change of a control, the run at full resolution

@@ -7,6 +7,7 @@
 #include <utility>
 
 #include "book/lists.h"
+#include "book/team_edits.h"
 #include "sizing/compare.h"
 
 namespace machair::app {
@@ -142,7 +143,10 @@ Faults Document::open(const std::filesystem::path& path) {
         pattern_.clear();
         if (const TeamSpec* chosen = opened->book.findTeam(team_))
             for (const Position position : kPositions)
-                if (pattern_.empty() && chosen->at(position)) pattern_ = *chosen->at(position);
+                if (pattern_.empty() && chosen->at(position)) {
+                    pattern_ = chosen->at(position)->pattern;
+                    hung_ = position;
+                }
         takeIn(std::move(*opened));
         return {};
     });
@@ -240,8 +244,10 @@ const Pattern* Document::pattern() const { return book_ ? book_->findPattern(pat
 std::optional<Position> Document::position() const {
     const TeamSpec* chosen = team();
     if (!chosen) return std::nullopt;
+    const auto is = [&](Position position) { return chosen->at(position) && chosen->at(position)->pattern == pattern_; };
+    if (hung_ && is(*hung_)) return hung_;  // twins hang in two places
     for (const Position position : kPositions)
-        if (chosen->at(position) == pattern_) return position;
+        if (is(position)) return position;
     return std::nullopt;
 }
 
@@ -256,7 +262,11 @@ void Document::chooseTeam(const std::string& id) {
 
 void Document::choosePosition(Position position) {
     const TeamSpec* chosen = team();
-    if (chosen && chosen->at(position)) choosePattern(*chosen->at(position));
+    if (!chosen || !chosen->at(position)) return;
+    const bool twin = hung_ != position && chosen->at(position)->pattern == pattern_;
+    hung_ = position;
+    choosePattern(chosen->at(position)->pattern);
+    if (twin) emit teamChanged();  // the other of two on one dressing
 }
 
 void Document::choosePattern(const std::string& id) {
@@ -397,25 +407,19 @@ void Document::chooseWater(const std::string& id) {
     emit teamChanged();
 }
 
-TeamSetting Document::setting() const {
-    TeamSetting setting = settingOf(*book_, water());
-    setting.contest = contest_;
-    return setting;
-}
+TeamSetting Document::setting() const { return settingOf(*book_, water()); }
+
+int Document::kept() const { return water() ? water()->kept.value_or(0) : 0; }
 
 void Document::keepFish(int kept) {
-    if (kept == contest_.kept || kept < 0) return;
-    contest_.kept = kept;
-    replan();
-    emit teamChanged();
+    if (!water() || kept == this->kept() || kept < 0) return;
+    refuse(apply(changeWaterField(*book_, water()->id, "kept", kept == 0 ? "" : std::to_string(kept))));
 }
 
 void Document::previewTeam(const Result<Edit>& edit) {
     if (!edit || !team()) return;
     const Book& after = edit->after;
-    TeamSetting setting = settingOf(after, water() ? after.findWater(water()->id) : nullptr);
-    setting.contest = contest_;
-    auto weighed = weighTeam(after, team_, setting);
+    auto weighed = weighTeam(after, team_, settingOf(after, water() ? after.findWater(water()->id) : nullptr));
     if (!weighed) return;
     report_ = std::move(*weighed);
     teamPreviewed_ = true;

@@ -57,8 +57,8 @@ class Document : public QObject {
     [[nodiscard]] const WaterSpec* water() const;
     void chooseWater(const std::string& id);
     [[nodiscard]] TeamSetting setting() const;
-    // How many fish are kept today, where a rule card asks.
-    [[nodiscard]] int kept() const { return contest_.kept; }
+    // How many fish are kept today on the water, where a rule card asks.
+    [[nodiscard]] int kept() const;
     void keepFish(int kept);
     // Shows the team as an edit would make it, without making it.
     void previewTeam(const Result<Edit>& edit);
@@ -132,7 +132,7 @@ class Document : public QObject {
     std::string team_;
     std::string pattern_;
     std::string water_;
-    ContestState contest_;
+    std::optional<Position> hung_;  // the place that was chosen, where the dressing hangs in two
     bool teamPreviewed_ = false;
     std::optional<std::size_t> part_;
     std::optional<Plan> plan_;

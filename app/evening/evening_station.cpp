@@ -8,6 +8,7 @@
 #include <QListWidget>
 #include <QSignalBlocker>
 #include <QSpinBox>
+#include <QTimeEdit>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -32,13 +33,14 @@ namespace machair::app {
 namespace {
 
 constexpr int kPanelWidth = 340;
+constexpr int kMostByThen = 5;  // among the ways
 constexpr int kTick = 1000;  // ms between two looks at the clock
 
 }  // namespace
 
 EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
-      way_(new QComboBox), said_(new Label), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget), due_(new Label) {
+      by_(new QTimeEdit), way_(new QComboBox), said_(new Label), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget), due_(new Label) {
     setObjectName(QStringLiteral("evening"));
     clock_.setInterval(kTick);
     connect(&clock_, &QTimer::timeout, this, &EveningStation::tick);
@@ -94,14 +96,28 @@ QWidget* EveningStation::makePanel() {
     minutes_->setValue(120);
     minutes_->setSuffix(tr(" min"));
     time->addWidget(minutes_);
+    by_->setObjectName(QStringLiteral("by-hour"));
+    by_->setAccessibleName(tr("Until this hour"));
+    by_->setDisplayFormat(QStringLiteral("HH:mm"));
+    by_->setToolTip(tr("By this hour: as many minutes as there are until then"));
+    time->addWidget(new Label(tr("until")));
+    time->addWidget(by_);
+    connect(by_, &QTimeEdit::editingFinished, this, [this] {
+        const int seconds = QTime::currentTime().secsTo(by_->time());
+        constexpr int kDay = 24 * 60 * 60;
+        minutes_->setValue((seconds < 0 ? seconds + kDay : seconds) / 60);
+    });
     way_->setObjectName(QStringLiteral("way"));
     way_->addItem(tr("the best way"));
     way_->addItem(tr("fly by fly"));
     way_->addItem(tr("stage by stage"));
     way_->addItem(tr("least change of material"));
     way_->addItem(tr("my order"));
-    time->addWidget(way_, 1);
+    way_->addItem(tr("the most by then"));
+    way_->setCurrentIndex(kMostByThen);
+    time->addStretch(1);
     column->addLayout(time);
+    column->addWidget(way_);
     said_->setObjectName(QStringLiteral("evening-said"));
     said_->setWordWrap(true);
     column->addWidget(said_);
@@ -135,7 +151,7 @@ QWidget* EveningStation::makePanel() {
         sinceLast_.start();
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     });
-    connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::showTable);
+    connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::askEvening);
     connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
     return panel;
 }
@@ -244,6 +260,12 @@ Timetable EveningStation::table() const {
         return made;
     };
     switch (way_->currentIndex()) {
+        case kMostByThen: {
+            if (!asked_) return {};
+            Timetable chosen = asked_->best.table;
+            for (TimedStage& stage : chosen.stages) stage.job = asked_->of[stage.job];
+            return chosen;
+        }
         case 1: return flyByFly(jobs_);
         case 2: return stageByStage(jobs_);
         case 3: return inOrder(groupedOrder(document_.book(), jobs_));
@@ -267,7 +289,7 @@ void EveningStation::move(std::size_t job, std::size_t before) {
 }
 
 void EveningStation::keepCalendar() {
-    if (!best_ || jobs_.empty()) return document_.say(tr("Nothing waits to be tied"));
+    if (!best_ || table().stages.empty()) return document_.say(jobs_.empty() ? tr("Nothing waits to be tied") : tr("No fly can be whole and dry by then"));
     askWhereToWrite(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"), QStringLiteral("ics"), [this](const QString& path) {
         const std::string start = QDate::currentDate().toString(Qt::ISODate).toStdString() + "T20:00";
         const std::string stamp = QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyyMMdd'T'HHmmss'Z'")).toStdString();
@@ -305,6 +327,7 @@ void EveningStation::refresh() {
     refreshBox();
     auto jobs = waitingJobs(document_.book());
     best_.reset();  // what was shown is of other jobs
+    asked_.reset();
     jobs_ = jobs ? std::move(*jobs) : std::vector<TyingJob>();
     if (!jobs) {
         background_.stop();
@@ -314,8 +337,20 @@ void EveningStation::refresh() {
     background_.start([jobs = jobs_](const std::stop_token& stop, const Background::Progress&) { return earliestFinish(jobs, kSetUp, stop); },
                       [this](BestTimetable best) {
                           best_ = std::move(best);
-                          showTable();
+                          askEvening();
                       });
+}
+
+// The most flies that are whole and dry within the minutes that there are.
+void EveningStation::askEvening() {
+    by_->setTime(QTime::currentTime().addSecs(60 * minutes_->value()));
+    asked_.reset();
+    showTable();
+    asking_.start([jobs = jobs_, minutes = static_cast<double>(minutes_->value())](const std::stop_token& stop, const Background::Progress&) { return mostBy(jobs, minutes, kSetUp, stop); },
+                  [this](AskedEvening asked) {
+                      asked_ = std::move(asked);
+                      showTable();
+                  });
 }
 
 void EveningStation::showTable() {
@@ -330,6 +365,16 @@ void EveningStation::showTable() {
     const auto number = [](double minutes) { return qt(formatNumber(minutes, 0)); };
     int all = 0;
     for (const TyingJob& job : jobs_) all += job.count;
+    if (way_->currentIndex() == kMostByThen) {
+        if (!asked_) return said_->setText(tr("Laying out the evening…"));
+        const std::string left = leftUndone(document_.book(), jobs_, asked_->counts);
+        QString words = tr("Within %1 min %2 of %3 can be whole and dry%4.").arg(minutes_->value()).arg(asked_->flies()).arg(all).arg(asked_->proven ? tr(" (proven)") : QString());
+        if (asked_->flies() > 0) words += tr(" Hands free after %1 min, all dry after %2.").arg(number(shown.handsFree), number(shown.allDry));
+        constexpr double kBeginOneMore = 5.0;
+        if (!left.empty() && asked_->handsLeft >= kBeginOneMore) words += tr(" %1 min of hands are left: begin one more.").arg(number(asked_->handsLeft));
+        if (!left.empty()) words += tr("\nFor another evening: %1.").arg(qt(left));
+        return said_->setText(words + QLatin1Char('\n') + sayTimes());
+    }
     const std::vector<int> dried = driedBefore(shown, jobs_, minutes_->value());
     const int fit = std::reduce(dried.begin(), dried.end());
     const std::string left = leftUndone(document_.book(), jobs_, dried);
@@ -354,13 +399,14 @@ std::optional<double> EveningStation::minutesGone() const {
 
 void EveningStation::runEvening(bool on) {
     due_->setVisible(on);
-    if (!on || !best_ || jobs_.empty()) {
+    const bool laidOut = best_ && (way_->currentIndex() != kMostByThen || asked_);
+    if (!on || !laidOut || table().stages.empty()) {
         clock_.stop();
         begun_.invalidate();
         timeline_->showNow(std::nullopt);
         if (on) {
             run_->setChecked(false);
-            document_.say(best_ && jobs_.empty() ? tr("Nothing waits to be tied") : tr("The evening is still being laid out: a moment"));
+            document_.say(best_ && jobs_.empty() ? tr("Nothing waits to be tied") : !laidOut ? tr("The evening is still being laid out: a moment") : tr("No fly can be whole and dry by then"));
         }
         return run_->setText(tr("Begin the evening"));
     }

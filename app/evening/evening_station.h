@@ -14,6 +14,7 @@ class QComboBox;
 class QLabel;
 class QListWidget;
 class QSpinBox;
+class QTimeEdit;
 class QToolButton;
 
 namespace machair::app {
@@ -40,6 +41,7 @@ class EveningStation : public QWidget {
     void tick();
     void refresh();
     void refreshBox();
+    void askEvening();
     void showTable();
     // The timetable that is shown: the best, one of the two ways, least change of material, or the order dragged.
     [[nodiscard]] Timetable table() const;
@@ -57,6 +59,7 @@ class EveningStation : public QWidget {
     QListWidget* batches_;
     QSpinBox* wanted_;
     QSpinBox* minutes_;
+    QTimeEdit* by_;
     QComboBox* way_;
     QLabel* said_;
     QListWidget* box_;
@@ -68,6 +71,8 @@ class EveningStation : public QWidget {
     QElapsedTimer sinceLast_;         // one was tied
     std::vector<TyingJob> jobs_;
     std::optional<BestTimetable> best_;
+    std::optional<AskedEvening> asked_;
+    Background asking_{document_};
     QToolButton* run_ = nullptr;
     QLabel* due_;
     QTimer clock_;

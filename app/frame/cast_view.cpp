@@ -27,15 +27,6 @@ constexpr double kDeepestDrop = 56.0;      // px that the fastest fly of a team 
 constexpr double kPxPerCmPerSecond = 3.4;  // of sink rate, until the deepest is reached
 constexpr int kVerdictWidth = 270;
 
-QString verdictWords(Verdict verdict) {
-    switch (verdict) {
-        case Verdict::pass: return QObject::tr("✓  fishes as one");
-        case Verdict::near: return QObject::tr("≈  nearly a team");
-        case Verdict::off: return QObject::tr("✗  not a team yet");
-    }
-    return {};
-}
-
 }  // namespace
 
 CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
@@ -79,7 +70,7 @@ void CastView::refreshVerdict() {
         return;
     }
     const Colours& c = theme_.colours();
-    verdict_->setText(verdictWords(report->verdict));
+    verdict_->setText(signOf(report->verdict) + QStringLiteral("  ") + qt(sayVerdict(*report)));
     QPalette palette = verdict_->palette();
     palette.setColor(QPalette::WindowText, colourOf(c, report->verdict));
     verdict_->setPalette(palette);
@@ -95,7 +86,7 @@ void CastView::refreshVerdict() {
     if (!worst)
         reason_->setText(tr("one fly: nothing to compare"));
     else if (worst->verdict == Verdict::pass)
-        reason_->setText(tr("every check of its school passes"));
+        reason_->setText(report->waveGiven ? tr("every check of its school passes") : qt(saySuits(*report)));
     else
         reason_->setText(qt(worst->words));
     const auto rules = std::ranges::find(report->checks, TeamTerm::rules, &TeamCheck::term);
@@ -116,7 +107,7 @@ void CastView::rebuild() {
             Hanging hanging;
             hanging.position = fly.position;
             hanging.scene = makeScene(fly.plan);
-            hanging.name = qt(fly.plan.pattern.title());
+            hanging.name = tr("%1, %2%3").arg(qt(fly.plan.pattern.title())).arg(fly.plan.hook.size()).arg(fly.plan.hook.hasBarb() ? QString() : tr(" barbless"));
             hanging.sinks = fly.sink.floats ? tr("floats")
                                             : tr("sinks %1 cm/s").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)));
             flies_.push_back(std::move(hanging));

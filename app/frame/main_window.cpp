@@ -85,7 +85,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_), new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_), new DriftStation(document_, theme_), new WaterStation(document_, theme_, hub_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
+    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_), new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_), new DriftStation(document_, theme_), new WaterStation(document_, theme_, hub_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
         stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);

@@ -211,37 +211,40 @@ void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
     const Colours& c = theme_.colours();
     painter.setFont(faceScaled(0.95, true));
     painter.setPen(c.ink);
-    painter.drawText(QPointF(frame.left(), frame.top() + 14.0), tr("How full, fibres a mm of gape"));
-    painter.setFont(faceScaled(0.88));
     const auto& report = document_.teamReport();
+    // The verdict of the day in the words that the cast has for it: the same report.
+    painter.drawText(QPointF(frame.left(), frame.top() + 14.0), report ? tr("How full, in usual collars · %1 %2").arg(signOf(report->verdict), qt(sayVerdict(*report))) : tr("How full, in usual collars"));
+    painter.setFont(faceScaled(0.88));
     if (!sea_ || !report) return;
-    constexpr double kMost = 45.0;
-    const double left = frame.left() + 70.0, room = frame.width() - 70.0 - 150.0;
+    constexpr double kMost = 5.0;
+    const double said = 190.0;
+    const double left = frame.left() + 70.0, room = frame.width() - 70.0 - said;
     double y = frame.top() + 26.0;
+    const TeamDay day = document_.setting().day;
     for (const Position position : positionsShown(document_.team()->flies)) {
-        const double wanted = report->rules.fullnessScale * sea_->fullness.at(position);
+        const PlaceWants wants = wantsOf(report->rules, position, report->wave, day);
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(frame.left(), y, 64.0, 26.0), Qt::AlignVCenter | Qt::AlignLeft, titleOf(position));
-        const auto x = [&](double fibres) { return left + room * std::min(fibres, kMost) / kMost; };
+        const auto x = [&](double full) { return left + room * std::min(full, kMost) / kMost; };
         painter.setPen(Qt::NoPen);
         QColor band = c.grass;
         band.setAlpha(70);
         painter.setBrush(band);
-        const double low = std::max(0.0, wanted + report->rules.fullness.low), high = wanted + report->rules.fullness.high;
-        painter.drawRect(QRectF(x(low), y + 3.0, x(high) - x(low), 20.0));
+        painter.drawRect(QRectF(x(wants.fullness.low), y + 3.0, x(wants.fullness.high) - x(wants.fullness.low), 20.0));
         painter.setPen(QPen(c.grass, 1.6));
-        painter.drawLine(QPointF(x(wanted), y + 1.0), QPointF(x(wanted), y + 25.0));
-        QString said = tr("wants %1").arg(number(wanted, 0));
+        painter.drawLine(QPointF(x(wants.best), y + 1.0), QPointF(x(wants.best), y + 25.0));
+        QString text = tr("%1 to %2").arg(number(wants.fullness.low, 1), number(wants.fullness.high, 1));
         for (const TeamFly& fly : report->flies)
             if (fly.position == position) {
-                const double own = fly.figures.fullness;
+                const double own = fly.figures.full;
                 painter.setPen(Qt::NoPen);
                 painter.setBrush(c.accent);
                 painter.drawEllipse(QPointF(x(own), y + 13.0), 5.0, 5.0);
-                said += tr(", has %1%2").arg(number(own, 0), own < low ? tr(": fuller") : own > high ? tr(": sparser") : tr(" ✓"));
+                const auto so = dressItSo(fly.plan, wants);
+                text += tr(", has %1%2").arg(number(own, 1), so ? QStringLiteral(": ") + qt(so->words) : tr(" ✓"));
             }
         painter.setPen(c.ink);
-        painter.drawText(QRectF(left + room + 10.0, y, 150.0, 26.0), Qt::AlignVCenter | Qt::AlignLeft, said);
+        painter.drawText(QRectF(left + room + 10.0, y - 2.0, said - 6.0, 30.0), Qt::AlignVCenter | Qt::AlignLeft | Qt::TextWordWrap, text);
         y += 29.0;
     }
     painter.setPen(c.inkSoft);

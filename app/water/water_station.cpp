@@ -1,5 +1,6 @@
 #include "water/water_station.h"
 
+#include <QCheckBox>
 #include <QComboBox>
 #include <QFile>
 #include <QHBoxLayout>
@@ -12,6 +13,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "daybook/box.h"
 #include "drawing/card.h"
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
@@ -26,6 +28,21 @@ namespace machair::app {
 
 namespace {
 
+// "sedge, 10-12, brown, surface: palmer; fished pulled"
+QString seasonWords(const SeasonRow& row) {
+    QStringList of{qt(row.creature)};
+    for (const auto* word : {&row.size, &row.colour})
+        if (*word) of << qt(**word);
+    if (row.where) of << qt(std::string(nameOf(*row.where)));
+    QString text = of.join(QStringLiteral(", "));
+    QStringList suits;
+    if (row.suits) suits << qt(*row.suits);
+    for (const FlyStyle style : row.styles) suits << qt(std::string(nameOf(style)));
+    if (!suits.isEmpty()) text += QStringLiteral(": ") + suits.join(QStringLiteral(", "));
+    if (row.fished) text += QObject::tr("; fished %1").arg(qt(*row.fished));
+    return text;
+}
+
 constexpr int kDayWidth = 290;
 constexpr int kRulesWidth = 390;
 
@@ -33,8 +50,8 @@ constexpr int kRulesWidth = 390;
 
 WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), hub_(devices), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
-      weatherButton_(nullptr), season_(new QListWidget), cautions_(new Label), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new Label), boxRuled_(new QListWidget), chooseButton_(nullptr),
-      favourite_(new QComboBox), chosen_(new Label), teams_(new QListWidget) {
+      weatherButton_(nullptr), season_(new QListWidget), answers_(new Label), cautions_(new Label), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new Label), boxRuled_(new QListWidget), chooseButton_(nullptr),
+      favourite_(new QComboBox), place_(new QComboBox), withBook_(new QCheckBox), chosen_(new Label), teams_(new QListWidget) {
     setObjectName(QStringLiteral("water"));
     auto* layout = sideBySide(this);
     layout->addWidget(scrolled(makeDay(), kDayWidth));
@@ -94,11 +111,15 @@ QWidget* WaterStation::makeDay() {
     season_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     season_->setToolTip(tr("A click opens the row to edit it"));
     column->addWidget(season_);
-    row_ = new FieldsForm("season-row", {"creature", "from_month", "to_month", "suits"}, [this](const std::string& key, const std::string& text) {
+    row_ = new FieldsForm("season-row", {"creature", "from_month", "to_month", "size", "colour", "where", "fished", "styles", "dressings", "place", "suits"}, [this](const std::string& key, const std::string& text) {
         return document_.apply(changeSeasonField(document_.book(), seasonRow_, key, text));
     });
     row_->hide();
     column->addWidget(row_);
+    answers_->setObjectName(QStringLiteral("season-answers"));
+    answers_->setWordWrap(true);
+    answers_->setFont(faceScaled(0.92));
+    column->addWidget(answers_);
     connect(addRow, &QToolButton::clicked, this, [this] {
         if (!document_.isOpen() || !document_.done(document_.apply(addSeasonRow(document_.book(), document_.water() ? document_.water()->month.value_or(6) : 6)))) return;
         seasonRow_ = document_.book().season.back().id;
@@ -137,6 +158,43 @@ QWidget* WaterStation::makeDay() {
 QWidget* WaterStation::makeRules() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel, 12, 14);
+    auto* line = new QHBoxLayout;
+    line->addWidget(heading(tr("Choose from the box")));
+    line->addStretch(1);
+    favourite_->setObjectName(QStringLiteral("favourite"));
+    favourite_->setAccessibleName(tr("A fly that has to be on the team"));
+    favourite_->setToolTip(tr("Why not my favourite: the best teams that have it"));
+    favourite_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    favourite_->setMinimumContentsLength(9);
+    line->addWidget(favourite_);
+    chooseButton_ = toolButton("choose", tr("Choose"), tr("The best ordered three of the box for this wave, school and card; exact (F6)"));
+    chooseButton_->setShortcut(QKeySequence(Qt::Key_F6));
+    line->addWidget(chooseButton_);
+    column->addLayout(line);
+    auto* for_ = new QHBoxLayout;
+    place_->setObjectName(QStringLiteral("choose-place"));
+    place_->setAccessibleName(tr("For the whole team or one place"));
+    place_->addItem(tr("for the whole team"), -1);
+    for (const Position position : kPositions) place_->addItem(tr("for the %1").arg(titleOf(position).toLower()), static_cast<int>(position));
+    for_->addWidget(place_, 1);
+    withBook_->setObjectName(QStringLiteral("with-daybook"));
+    withBook_->setText(tr("and my daybook"));
+    withBook_->setToolTip(tr("Flies that did better than others in their place on the same days count for more, and the wave's wants are moved by what caught"));
+    for_->addWidget(withBook_);
+    column->addLayout(for_);
+    connect(place_, &QComboBox::activated, this, [this] { choose(); });
+    connect(withBook_, &QCheckBox::toggled, this, [this] { choose(); });
+    chosen_->setObjectName(QStringLiteral("chosen"));
+    chosen_->setWordWrap(true);
+    column->addWidget(chosen_);
+    teams_->setObjectName(QStringLiteral("choices"));
+    teams_->setAccessibleName(tr("Teams, best first"));
+    teams_->setToolTip(tr("Enter or a double click makes it a team of the book"));
+    teams_->setWordWrap(true);
+    teams_->setFrameShape(QFrame::NoFrame);
+    teams_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    teams_->setMinimumHeight(300);
+    column->addWidget(teams_, 1);
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Rule card")));
     top->addStretch(1);
@@ -167,6 +225,10 @@ QWidget* WaterStation::makeRules() {
     ruled_->setObjectName(QStringLiteral("ruled"));
     ruled_->setWordWrap(true);
     column->addWidget(ruled_);
+    twins_ = toolButton("change-over", tr("Change them over"), tr("Takes off what the card forbids now and puts on what stands beside it: the twin of the dressing where the box has one"));
+    twins_->hide();
+    connect(twins_, &QToolButton::clicked, this, &WaterStation::changeOver);
+    column->addWidget(twins_);
     boxRuled_->setObjectName(QStringLiteral("box-ruled"));
     boxRuled_->setAccessibleName(tr("The whole box under this card"));
     boxRuled_->setFrameShape(QFrame::NoFrame);
@@ -174,29 +236,6 @@ QWidget* WaterStation::makeRules() {
     boxRuled_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     boxRuled_->setMaximumHeight(110);
     column->addWidget(boxRuled_);
-    auto* line = new QHBoxLayout;
-    line->addWidget(heading(tr("Choose from the box")));
-    line->addStretch(1);
-    favourite_->setObjectName(QStringLiteral("favourite"));
-    favourite_->setAccessibleName(tr("A fly that has to be on the team"));
-    favourite_->setToolTip(tr("Why not my favourite: the best teams that have it"));
-    favourite_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    favourite_->setMinimumContentsLength(9);
-    line->addWidget(favourite_);
-    chooseButton_ = toolButton("choose", tr("Choose"), tr("The best ordered three of the box for this wave, school and card; exact (F6)"));
-    chooseButton_->setShortcut(QKeySequence(Qt::Key_F6));
-    line->addWidget(chooseButton_);
-    column->addLayout(line);
-    chosen_->setObjectName(QStringLiteral("chosen"));
-    chosen_->setWordWrap(true);
-    column->addWidget(chosen_);
-    teams_->setObjectName(QStringLiteral("choices"));
-    teams_->setAccessibleName(tr("Teams, best first"));
-    teams_->setToolTip(tr("Enter or a double click makes it a team of the book"));
-    teams_->setWordWrap(true);
-    teams_->setFrameShape(QFrame::NoFrame);
-    teams_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    column->addWidget(teams_, 1);
     column->addStretch(0);
     connect(addCard_, &QToolButton::clicked, this, [this] {
         if (document_.water()) document_.refuse(document_.apply(addRuleCard(document_.book(), document_.water()->id)));
@@ -259,7 +298,7 @@ void WaterStation::bringShore(const QString& name) {
 
 void WaterStation::showEvent(QShowEvent*) {
     refresh();
-    if (choices_.empty()) choose();
+    if (stale_ || (choices_.empty() && placed_.empty())) choose();
 }
 
 void WaterStation::refresh() {
@@ -282,10 +321,13 @@ void WaterStation::refresh() {
     const QString was = favourite_->currentData().toString();
     favourite_->clear();
     favourite_->addItem(tr("any fly"), QString());
-    for (const Pattern& pattern : document_.book().patterns) favourite_->addItem(qt(pattern.title()), qt(pattern.id));
+    if (document_.book().box.empty())
+        for (const Pattern& pattern : document_.book().patterns) favourite_->addItem(qt(pattern.title()), qt(pattern.id));
+    for (const BoxFly& fly : document_.book().box) favourite_->addItem(qt(sayFly(document_.book(), flyOf(fly))), qt(fly.id));
     favourite_->setCurrentIndex(std::max(0, favourite_->findData(was)));
     refreshSeason();
     refreshRules();
+    makeStale();
 }
 
 void WaterStation::refreshSeason() {
@@ -296,12 +338,13 @@ void WaterStation::refreshSeason() {
     for (const SeasonRow& row : document_.book().season) {
         if (row.id == seasonRow_) open = &row;
         if (month != 0 && !row.includes(month) && row.id != seasonRow_) continue;
-        auto* item = new QListWidgetItem(qt(row.creature) + (row.suits ? QStringLiteral(": ") + qt(*row.suits) : QString()), season_);
+        auto* item = new QListWidgetItem(seasonWords(row), season_);
         item->setData(Qt::UserRole, qt(row.id));
         item->setToolTip(item->text());
     }
     row_->setVisible(open != nullptr);
     if (open) row_->show(fieldsOf(*open));
+    answers_->setText(qt(sayAnswers(document_.book(), month)));
 }
 
 const RuleCard* WaterStation::ruleCard() const {
@@ -318,6 +361,7 @@ void WaterStation::refreshRules() {
     kept_->setVisible(card && card->barb == BarbRule::barbedUntilKept);
     gaugeButton_->setVisible(card && card->longestFly);
     if (!card) {
+        twins_->hide();
         ruled_->setText(tr("No card: nothing is ruled here. %1").arg(qt(std::string(kRulesCaution))));
         return;
     }
@@ -326,6 +370,9 @@ void WaterStation::refreshRules() {
     if (const auto& report = document_.teamReport())
         for (const TeamCheck& check : report->checks)
             if (check.term == TeamTerm::rules) said << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) + (check.mend.empty() ? QString() : QStringLiteral(" → ") + qt(check.mend));
+    comesOff_ = document_.team() ? underTheCard(document_.book(), document_.team()->id, document_.setting()) : std::vector<ComesOff>();
+    for (const ComesOff& one : comesOff_) said << QStringLiteral("→ ") + qt(one.words);
+    twins_->setVisible(std::ranges::any_of(comesOff_, [](const ComesOff& one) { return one.on.has_value(); }));
     if (!card->source || !card->date) said << tr("Say where and when this card was read.");
     said << qt(std::string(kRulesCaution));
     ruled_->setText(said.join(QLatin1Char('\n')));
@@ -335,11 +382,12 @@ void WaterStation::refreshRules() {
         Faults faults;
     };
     boxWork_.start(
-        [book = document_.book(), setting = document_.setting(), card = *card, kept = document_.kept()](const std::stop_token& stop, const Background::Progress&) {
+        [book = document_.book(), book_water = document_.water()->id, card = *card](const std::stop_token& stop, const Background::Progress&) {
             Ruled ruled;
+            const TeamSetting setting = settingOf(book, book.findWater(book_water));
             const auto box = candidatesOf(book, setting);
             if (!box) ruled.faults = box.error();
-            for (std::size_t i = 0; box && i < box->size() && !stop.stop_requested(); ++i) ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, card, {kept}));
+            for (std::size_t i = 0; box && i < box->size() && !stop.stop_requested(); ++i) ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, card, setting.contest));
             return ruled;
         },
         [this](const Ruled& ruled) {
@@ -355,19 +403,42 @@ void WaterStation::refreshRules() {
         });
 }
 
+// What is chosen for: a team of three, or one place; with a fly that has to be there, and with or without the daybook.
+struct WaterStation::Wanted {
+    std::string water;
+    SchoolRules rules;
+    std::string favourite;            // a box fly's id
+    std::optional<Position> place;
+    ByPosition<std::optional<Fly>> beside;
+    bool daybook = false;
+};
+
+void WaterStation::changeOver() {
+    if (!document_.team()) return;
+    const std::string team = document_.team()->id;
+    Edit edit{"under the card: ", document_.book()};
+    for (const ComesOff& one : comesOff_) {
+        if (!one.on) continue;
+        auto changed = changeTeamFly(edit.after, team, one.position, one.on);
+        if (!changed) return document_.refuse(changed.error());
+        edit.after = std::move(changed->after);
+        edit.words += (edit.words.ends_with(": ") ? "" : "; ") + sayFly(document_.book(), *one.on) + " on the " + std::string(nameOf(one.position));
+    }
+    document_.refuse(document_.apply(std::move(edit)));
+}
+
 void WaterStation::choose() {
     if (!document_.isOpen()) return;
     const TeamSpec* team = document_.team();
-    const SchoolRules rules = team ? rulesFor(document_.book(), *team) : rulesOf(School::stepped);
-    struct Found {
-        Faults faults;
-        std::vector<BoxCandidate> box;
-        ChoiceReport report;
-    };
-    const auto work = [book = document_.book(), water = document_.water() ? document_.water()->id : std::string(), kept = document_.kept(), rules,
-                       favourite = favourite_->currentData().toString().toStdString()](const std::stop_token& stop, const Background::Progress&) {
-        TeamSetting setting = choiceSettingOf(book, book.findWater(water));
-        setting.contest.kept = kept;
+    Wanted wanted{document_.water() ? document_.water()->id : std::string(), team ? rulesFor(document_.book(), *team) : rulesOf(School::stepped),
+                  favourite_->currentData().toString().toStdString(), {}, {}, withBook_->isChecked()};
+    if (const int place = place_->currentData().toInt(); place >= 0) {
+        wanted.place = kPositions[static_cast<std::size_t>(place)];
+        if (team) wanted.beside = team->flies;
+    }
+    stale_ = false;
+    const auto work = [book = document_.book(), wanted](const std::stop_token& stop, const Background::Progress&) {
+        const TeamSetting setting = settingOf(book, book.findWater(wanted.water));
         Found found;
         auto box = candidatesOf(book, setting);
         if (!box) {
@@ -375,34 +446,67 @@ void WaterStation::choose() {
             return found;
         }
         found.box = std::move(*box);
+        const SchoolRules rules = wanted.daybook ? shifted(wanted.rules, curveShifts(book)) : wanted.rules;
+        const auto candidate = [&](const Fly& fly) -> std::optional<std::size_t> {
+            const Pattern* pattern = book.findPattern(fly.pattern);
+            const Fly whole(fly.pattern, fly.hook.value_or(pattern ? pattern->hook : std::string()));
+            const auto at = std::ranges::find(found.box, whole, &BoxCandidate::fly);
+            return at == found.box.end() ? std::nullopt : std::optional(static_cast<std::size_t>(at - found.box.begin()));
+        };
         ChoiceWish wish;
         wish.stop = stop;
-        if (const auto fly = std::ranges::find(found.box, favourite, &BoxCandidate::pattern); fly != found.box.end()) wish.include = static_cast<std::size_t>(fly - found.box.begin());
+        if (wanted.daybook) wish.daybook = daybookTerms(book, found.box);
+        if (wanted.place) {
+            ByPosition<std::optional<std::size_t>> beside;
+            for (const Position other : kPositions)
+                if (other != *wanted.place && wanted.beside[other]) beside[other] = candidate(*wanted.beside[other]);
+            found.placed = rankPlace(found.box, *wanted.place, rules, setting, beside, wish.daybook);
+            return found;
+        }
+        if (const auto fly = std::ranges::find(found.box, wanted.favourite, &BoxCandidate::id); fly != found.box.end()) {
+            wish.include = static_cast<std::size_t>(fly - found.box.begin());
+            found.why = whyNot(found.box, *wish.include, {}, rules, setting, wish.daybook);
+        }
         found.report = chooseTeams(found.box, rules, setting, wish);
         return found;
     };
-    background_.start(work, [this](Found found) {
-        if (!found.faults.empty()) return chosen_->setText(qt(found.faults.front().line()));
-        box_ = std::move(found.box);
-        show(found.report);
-    });
+    background_.start(work, [this](Found found) { show(std::move(found)); });
 }
 
-void WaterStation::show(const ChoiceReport& report) {
-    choices_ = report.teams;
+// Whatever changes of the day, the box or the school makes what is listed old.
+void WaterStation::makeStale() {
+    if (choices_.empty() && placed_.empty()) return;
+    if (isVisible() && !background_.running()) return choose();
+    stale_ = true;
+}
+
+void WaterStation::show(Found found) {
+    if (!found.faults.empty()) return chosen_->setText(qt(found.faults.front().line()));
+    box_ = std::move(found.box);
+    choices_ = std::move(found.report.teams);
+    placed_ = std::move(found.placed);
     teams_->clear();
-    QString said = report.teams.empty() ? tr("No team of three can be made up from the box under these rules.")
-                                        : tr("Of %1 orders of three, %2 had to be looked at. A rule of thumb.").arg(box_.size() * box_.size() * box_.size()).arg(report.examined);
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, report.leftOut.size()); ++i)
-        said += tr("\nLeft out: %1: %2").arg(qt(box_[report.leftOut[i].fly].title), qt(report.leftOut[i].why));
+    if (!placed_.empty()) return showPlaced();
+    QString said = choices_.empty() ? tr("No team of three can be made up from the box under these rules.")
+                                    : tr("Of %1 orders of three, %2 had to be looked at. A rule of thumb.").arg(box_.size() * box_.size() * box_.size()).arg(found.report.examined);
+    if (found.why) {
+        if (!found.why->keptOut.empty()) said += QStringLiteral("\n") + tr("Why not: %1").arg(qt(found.why->keptOut));
+        for (const std::string& difference : found.why->differences) said += QStringLiteral("\n") + tr("It costs: %1").arg(qt(difference));
+    }
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, found.report.leftOut.size()); ++i)
+        said += tr("\nLeft out: %1: %2").arg(qt(box_[found.report.leftOut[i].fly].title), qt(found.report.leftOut[i].why));
     chosen_->setText(said);
     int rank = 1;
-    for (const Choice& choice : report.teams) {
-        QString text = tr("%1.  %2 · %3 · %4\n      %5 of %6 by this school")
+    for (const Choice& choice : choices_) {
+        QString text = tr("%1.  %2 · %3 · %4\n      %5 %6 of 100")
                            .arg(rank++)
-                           .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title), qt(formatNumber(choice.score, 1)),
-                                qt(formatNumber(choice.best, 0)));
-        for (std::size_t i = 0; i < std::min<std::size_t>(2, choice.reasons.size()); ++i) text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
+                           .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title), signOf(choice.verdict), qt(formatNumber(choice.score, 0)));
+        for (std::size_t p = 0; p < kTrio.size(); ++p) {
+            QStringList others;
+            for (const std::size_t other : choice.couldBe[p]) others << qt(box_[other].title);
+            if (!others.isEmpty()) text += QStringLiteral("\n      ") + tr("or on the %1 %2").arg(titleOf(kTrio[p]).toLower(), others.join(QStringLiteral(", ")));
+        }
+        for (std::size_t i = 0; i < std::min<std::size_t>(3, choice.reasons.size()); ++i) text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
         auto* item = new QListWidgetItem(text, teams_);
         QStringList all;
         for (const std::string& reason : choice.reasons) all << qt(reason);
@@ -410,10 +514,30 @@ void WaterStation::show(const ChoiceReport& report) {
     }
 }
 
+// The flies for one place, those kept out last and with the reason.
+void WaterStation::showPlaced() {
+    chosen_->setText(tr("Beside the flies that hang there. Enter puts one in its place."));
+    for (const Placed& placed : placed_) {
+        QString text = tr("%1  %2").arg(qt(formatNumber(placed.score(), 0)), qt(box_[placed.fly].title));
+        if (!placed.keptOut.empty())
+            text += QStringLiteral("\n      ") + tr("kept out: %1").arg(qt(placed.keptOut));
+        else
+            for (std::size_t i = 0; i < std::min<std::size_t>(2, placed.reasons.size()); ++i) text += QStringLiteral("\n      ") + qt(placed.reasons[i]);
+        auto* item = new QListWidgetItem(text, teams_);
+        item->setForeground(placed.keptOut.empty() ? theme_.colours().ink : theme_.colours().inkSoft);
+    }
+}
+
 void WaterStation::takeChoice(int row) {
-    if (row < 0 || row >= static_cast<int>(choices_.size())) return;
+    if (row < 0) return;
+    if (!placed_.empty()) {
+        if (row >= static_cast<int>(placed_.size()) || !document_.team() || place_->currentData().toInt() < 0) return;
+        const Position position = kPositions[static_cast<std::size_t>(place_->currentData().toInt())];
+        return document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, position, box_[placed_[static_cast<std::size_t>(row)].fly].fly)));
+    }
+    if (row >= static_cast<int>(choices_.size())) return;
     const Choice& choice = choices_[static_cast<std::size_t>(row)];
-    const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].pattern); };
+    const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].fly); };
     const std::string name = document_.water() ? "Chosen for " + document_.water()->title() : std::string("Chosen");
     if (document_.done(document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2)))))) document_.chooseTeam(document_.book().teams.back().id);
 }

@@ -8,10 +8,12 @@
 #include "devices/hub.h"
 #include "editing/background.h"
 #include "editing/document.h"
+#include "daybook/learned.h"
 #include "team/choose.h"
 #include "theme/theme.h"
 #include "water/shore.h"
 
+class QCheckBox;
 class QComboBox;
 class QLabel;
 class QListWidget;
@@ -41,8 +43,19 @@ class WaterStation : public QWidget {
     // The card of the day's water; nothing where it has none.
     [[nodiscard]] const RuleCard* ruleCard() const;
     void refreshSeason();
+    void changeOver();
     void choose();
-    void show(const ChoiceReport& report);
+    struct Wanted;
+    struct Found {
+        Faults faults;
+        std::vector<BoxCandidate> box;
+        ChoiceReport report;
+        std::vector<Placed> placed;
+        std::optional<WhyNot> why;
+    };
+    void show(Found found);
+    void showPlaced();
+    void makeStale();
     void takeChoice(int row);
     void setShore(const std::vector<MapPoint>& outline);
     void watchWeather();
@@ -62,21 +75,28 @@ class WaterStation : public QWidget {
     FieldsForm* day_;
     QToolButton* weatherButton_;
     QListWidget* season_;
+    QLabel* answers_;
     QLabel* cautions_;
     FieldsForm* card_;
     FieldsForm* row_ = nullptr;
     std::string seasonRow_;  // the one that is open
     QToolButton* addCard_;
     QToolButton* gaugeButton_ = nullptr;
+    QToolButton* twins_ = nullptr;
+    std::vector<ComesOff> comesOff_;
     QSpinBox* kept_;
     QLabel* ruled_;
     QListWidget* boxRuled_;
     QToolButton* chooseButton_;
     QComboBox* favourite_;
+    QComboBox* place_;
+    QCheckBox* withBook_;
     QLabel* chosen_;
     QListWidget* teams_;
     std::vector<BoxCandidate> box_;
     std::vector<Choice> choices_;
+    std::vector<Placed> placed_;
+    bool stale_ = false;
 };
 
 }  // namespace machair::app

@@ -135,13 +135,13 @@ Result<std::vector<TyingJob>> waitingJobs(const Book& book) {
     for (const Batch& batch : book.batches) {
         const int left = batch.left();
         if (left <= 0) continue;
-        const auto plan = planBatch(book, batch);
+        const auto plan = planFly(book, flyOf(batch), Place("batches"));
         if (plan)
-            jobs.push_back({batch.pattern, stagesOf(*plan, ownMinutes(book, batch.pattern)), left});
+            jobs.push_back({batch.pattern, stagesOf(*plan, ownMinutes(book, batch.pattern)), left, batch.hook, batch.day});
         else
             append(faults, plan.error());
     }
-    if (!faults.empty()) return tl::unexpected(std::move(faults));
+    if (jobs.empty() && !faults.empty()) return tl::unexpected(std::move(faults));  // one that can't be sized keeps no other waiting
     return jobs;
 }
 

@@ -2,7 +2,10 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 #include <limits>
+#include <set>
+#include <utility>
 
 namespace machair {
 
@@ -10,7 +13,7 @@ namespace {
 
 constexpr double kNever = std::numeric_limits<double>::infinity();
 
-struct Fly {
+struct TyingFly {
     std::size_t job = 0;
     int number = 0;
     std::size_t next = 0;   // stage
@@ -23,13 +26,13 @@ class Hands {
         for (std::size_t j = 0; j < jobs.size(); ++j)
             for (int n = 0; n < jobs[j].count; ++n) flies_.push_back({j, n, 0, 0.0});
     }
-    [[nodiscard]] const Stage& stageOf(const Fly& fly) const { return jobs_[fly.job].stages[fly.next]; }
-    [[nodiscard]] bool whole(const Fly& fly) const { return fly.next == jobs_[fly.job].stages.size(); }
-    std::vector<Fly>& flies() { return flies_; }
+    [[nodiscard]] const Stage& stageOf(const TyingFly& fly) const { return jobs_[fly.job].stages[fly.next]; }
+    [[nodiscard]] bool whole(const TyingFly& fly) const { return fly.next == jobs_[fly.job].stages.size(); }
+    std::vector<TyingFly>& flies() { return flies_; }
     [[nodiscard]] double now() const { return now_; }
     void waitUntil(double time) { now_ = std::max(now_, time); }
 
-    void work(Fly& fly) {
+    void work(TyingFly& fly) {
         const Stage& stage = stageOf(fly);
         if (!last_.empty() && last_ != stage.name) now_ += setUp_;
         last_ = stage.name;
@@ -46,7 +49,7 @@ class Hands {
   private:
     const std::vector<TyingJob>& jobs_;
     double setUp_;
-    std::vector<Fly> flies_;
+    std::vector<TyingFly> flies_;
     Timetable table_;
     double now_ = 0.0;
     std::string last_;
@@ -67,8 +70,11 @@ class Search {
             for (int n = 0; n < jobs[j].count; ++n) flies_.push_back({j, n, 0, 0.0});
         }
     }
+    // Up to the first that is better than what it began with, where nobody asks for the best.
+    void stopAtFirst() { first_ = true; }
+    [[nodiscard]] bool found() const { return !bestOrder_.empty(); }
     bool run() {
-        for (const Fly& fly : flies_)
+        for (const TyingFly& fly : flies_)
             for (std::size_t s = 0; s < jobs_[fly.job].stages.size(); ++s) handsLeft_ += jobs_[fly.job].stages[s].hands;
         descend(0.0, {}, 0.0);
         return !cut_;
@@ -81,7 +87,7 @@ class Search {
     [[nodiscard]] double bound(double now, double dry) const {
         double least = std::numeric_limits<double>::infinity(), bound = dry;
         bool left = false;
-        for (const Fly& fly : flies_) {
+        for (const TyingFly& fly : flies_) {
             if (fly.next == jobs_[fly.job].stages.size()) continue;
             left = true;
             bound = std::max(bound, std::max(now, fly.ready) + rest_[fly.job][fly.next]);
@@ -99,7 +105,7 @@ class Search {
         std::vector<std::size_t> choices;
         bool left = false;
         for (std::size_t i = 0; i < flies_.size(); ++i) {
-            const Fly& fly = flies_[i];
+            const TyingFly& fly = flies_[i];
             if (fly.next == jobs_[fly.job].stages.size()) continue;
             left = true;
             // The first ready of those alike.
@@ -109,6 +115,7 @@ class Search {
         if (!left) {
             best_ = dry;
             bestOrder_ = order_;
+            cut_ = first_;
             return;
         }
         const auto startOf = [&](std::size_t i) { return std::max(now + (!last.empty() && last != jobs_[flies_[i].job].stages[flies_[i].next].name ? setUp_ : 0.0), flies_[i].ready); };
@@ -119,8 +126,8 @@ class Search {
         for (const std::size_t i : choices) {
             const double start = startOf(i);
             if (start >= soonest + setUp_ && setUp_ == 0.0) continue;
-            Fly& fly = flies_[i];
-            const Fly before = fly;
+            TyingFly& fly = flies_[i];
+            const TyingFly before = fly;
             const Stage& stage = jobs_[fly.job].stages[fly.next];
             order_.push_back({fly.job, fly.number, fly.next, start, start + stage.hands});
             handsLeft_ -= stage.hands;
@@ -137,13 +144,14 @@ class Search {
     double setUp_;
     std::stop_token stop_;
     std::vector<std::vector<double>> rest_;
-    std::vector<Fly> flies_;
+    std::vector<TyingFly> flies_;
     std::vector<TimedStage> order_;
     std::vector<TimedStage> bestOrder_;
     double handsLeft_ = 0.0;
     double best_;
     std::uint64_t steps_ = 0;
     bool cut_ = false;
+    bool first_ = false;
 };
 
 }  // namespace
@@ -151,21 +159,21 @@ class Search {
 Timetable flyByFly(const std::vector<TyingJob>& jobs, double setUp) {
     Hands hands(jobs, setUp);
     auto& flies = hands.flies();
-    const auto onAtOnce = [&](Fly& fly) {  // stages without drying between them are one sitting
+    const auto onAtOnce = [&](TyingFly& fly) {  // stages without drying between them are one sitting
         do hands.work(fly);
         while (!hands.whole(fly) && fly.ready <= hands.now());
     };
-    const auto longestDue = [&](double by) -> Fly* {
-        Fly* due = nullptr;
-        for (Fly& fly : flies)
+    const auto longestDue = [&](double by) -> TyingFly* {
+        TyingFly* due = nullptr;
+        for (TyingFly& fly : flies)
             if (fly.next > 0 && !hands.whole(fly) && fly.ready <= by && (!due || fly.ready < due->ready)) due = &fly;
         return due;
     };
-    for (Fly& fly : flies) {
-        while (Fly* due = longestDue(hands.now())) onAtOnce(*due);
+    for (TyingFly& fly : flies) {
+        while (TyingFly* due = longestDue(hands.now())) onAtOnce(*due);
         onAtOnce(fly);
     }
-    while (Fly* due = longestDue(kNever)) onAtOnce(*due);
+    while (TyingFly* due = longestDue(kNever)) onAtOnce(*due);
     return hands.take();
 }
 
@@ -174,7 +182,7 @@ Timetable stageByStage(const std::vector<TyingJob>& jobs, double setUp) {
     std::size_t most = 0;
     for (const TyingJob& job : jobs) most = std::max(most, job.stages.size());
     for (std::size_t stage = 0; stage < most; ++stage)
-        for (Fly& fly : hands.flies())
+        for (TyingFly& fly : hands.flies())
             if (fly.next == stage && !hands.whole(fly)) hands.work(fly);
     return hands.take();
 }
@@ -207,6 +215,136 @@ BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, st
     }
     if (best.proven) best.bound = best.table.allDry;
     return best;
+}
+
+namespace {
+
+// Whether all of these can be whole and dry by then; nothing where the search was cut short.
+class Trials {
+  public:
+    Trials(const std::vector<TyingJob>& jobs, double minutes, double setUp, std::stop_token stop) : jobs_(jobs), minutes_(minutes), setUp_(setUp), stop_(std::move(stop)) {}
+    bool fits(const std::vector<int>& counts) {
+        const std::vector<TyingJob> some = with(counts);
+        if (leastFor(some) > minutes_ + kDust) return false;
+        if (std::min(flyByFly(some, setUp_).allDry, stageByStage(some, setUp_).allDry) <= minutes_ + kDust) return true;
+        int flies = 0;
+        for (const TyingJob& job : some) flies += job.count;
+        if (flies > kExactFlies) {
+            proven_ = false;
+            return false;
+        }
+        Search search(some, setUp_, stop_, minutes_ + 2.0 * kDust);
+        search.stopAtFirst();
+        const bool whole = search.run();
+        if (!whole && !search.found()) proven_ = false;
+        return search.found();
+    }
+    [[nodiscard]] std::vector<TyingJob> with(const std::vector<int>& counts) const {
+        std::vector<TyingJob> some;
+        for (std::size_t j = 0; j < jobs_.size(); ++j) {
+            if (counts[j] == 0) continue;
+            some.push_back(jobs_[j]);
+            some.back().count = counts[j];
+        }
+        return some;
+    }
+    [[nodiscard]] bool proven() const { return proven_; }
+
+  private:
+    static constexpr double kDust = 1e-9;
+    // The longest chain; and all hands-on time, a change to each other stage once, and the shortest last drying.
+    [[nodiscard]] double leastFor(const std::vector<TyingJob>& some) const {
+        double chain = 0.0, hands = 0.0, last = kNever;
+        std::set<std::string> names;
+        for (const TyingJob& job : some) {
+            double own = 0.0;
+            for (const Stage& stage : job.stages) {
+                own += stage.hands + stage.dry;
+                hands += stage.hands * job.count;
+                names.insert(stage.name);
+            }
+            chain = std::max(chain, own);
+            if (!job.stages.empty()) last = std::min(last, job.stages.back().dry);
+        }
+        if (names.empty()) return 0.0;
+        return std::max(chain, hands + setUp_ * static_cast<double>(names.size() - 1) + last);
+    }
+    const std::vector<TyingJob>& jobs_;
+    double minutes_, setUp_;
+    std::stop_token stop_;
+    bool proven_ = true;
+};
+
+int sumOf(const std::vector<int>& counts) {
+    int sum = 0;
+    for (const int count : counts) sum += count;
+    return sum;
+}
+
+// The jobs of each day, the earliest first, those for no day last.
+std::vector<std::vector<std::size_t>> byDay(const std::vector<TyingJob>& jobs) {
+    std::vector<std::size_t> order(jobs.size());
+    for (std::size_t j = 0; j < jobs.size(); ++j) order[j] = j;
+    const auto dayOf = [&](std::size_t j) { return std::pair(!jobs[j].day.has_value(), jobs[j].day.value_or("")); };
+    std::ranges::stable_sort(order, {}, dayOf);
+    std::vector<std::vector<std::size_t>> groups;
+    for (const std::size_t j : order) {
+        if (groups.empty() || dayOf(groups.back().front()) != dayOf(j)) groups.emplace_back();
+        groups.back().push_back(j);
+    }
+    return groups;
+}
+
+}  // namespace
+
+int AskedEvening::flies() const { return sumOf(counts); }
+
+AskedEvening mostBy(const std::vector<TyingJob>& jobs, double minutes, double setUp, std::stop_token stop) {
+    AskedEvening evening;
+    evening.counts.assign(jobs.size(), 0);
+    Trials trials(jobs, minutes, setUp, stop);
+    for (const std::vector<std::size_t>& group : byDay(jobs)) {
+        std::vector<int> all = evening.counts;
+        for (const std::size_t j : group) all[j] = jobs[j].count;
+        if (trials.fits(all)) {
+            evening.counts = std::move(all);
+            continue;
+        }
+        // What fits is closed downwards: every choice of one fly more stands on one of those that fit. Of more flies than
+        // are proven only one choice is followed, that with more of the earlier jobs.
+        std::set<std::vector<int>, std::greater<>> fitting{evening.counts};
+        for (;;) {
+            std::set<std::vector<int>, std::greater<>> more;
+            for (const std::vector<int>& counts : fitting)
+                for (const std::size_t j : group) {
+                    if (counts[j] >= jobs[j].count || stop.stop_requested()) continue;
+                    std::vector<int> one = counts;
+                    ++one[j];
+                    if (!more.contains(one) && trials.fits(one)) more.insert(std::move(one));
+                }
+            if (more.empty()) break;
+            fitting = std::move(more);
+            if (sumOf(*fitting.begin()) > kExactFlies) fitting.erase(std::next(fitting.begin()), fitting.end());
+        }
+        double earliest = kNever;
+        for (const std::vector<int>& counts : fitting) {  // more of the earlier jobs first
+            if (fitting.size() == 1) {
+                evening.counts = counts;
+                break;
+            }
+            const double dry = earliestFinish(trials.with(counts), setUp, stop).table.allDry;
+            if (dry >= earliest - 1e-9) continue;
+            earliest = dry;
+            evening.counts = counts;
+        }
+    }
+    evening.chosen = trials.with(evening.counts);
+    for (std::size_t j = 0; j < jobs.size(); ++j)
+        if (evening.counts[j] > 0) evening.of.push_back(j);
+    evening.best = earliestFinish(evening.chosen, setUp, stop);
+    evening.proven = trials.proven() && (evening.chosen.empty() || evening.best.proven);
+    evening.handsLeft = std::max(0.0, minutes - evening.best.table.handsFree);
+    return evening;
 }
 
 std::vector<int> driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes) {

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <cstdint>
+#include <optional>
 #include <stop_token>
 #include <string>
 #include <vector>
@@ -18,6 +19,8 @@ struct TyingJob {
     std::string fly;
     std::vector<Stage> stages;
     int count = 1;
+    std::optional<std::string> hook = {};  // where it isn't the dressing's own
+    std::optional<std::string> day = {};   // YYYY-MM-DD that they are for
 };
 
 struct TimedStage {
@@ -49,6 +52,20 @@ struct BestTimetable {
 inline constexpr int kExactFlies = 12;
 // Earliest all dry: exact up to 12 flies, else the better of the two ways and a bound.
 [[nodiscard]] BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp = kSetUp, std::stop_token stop = {});
+
+// So many minutes: the flies of the earliest day first, the most of them that are all whole and dry by then, then those of
+// the next day, those for no day last; among equals the earliest all dry, then the earlier job. Exact while up to
+// kExactFlies are chosen; beyond, the better of the two ways.
+struct AskedEvening {
+    std::vector<int> counts;       // of each job
+    std::vector<TyingJob> chosen;  // those jobs with these counts, the ones with none left out
+    std::vector<std::size_t> of;   // which job each of `chosen` is
+    BestTimetable best;
+    double handsLeft = 0.0;        // minutes after the last stage
+    bool proven = true;
+    [[nodiscard]] int flies() const;
+};
+[[nodiscard]] AskedEvening mostBy(const std::vector<TyingJob>& jobs, double minutes, double setUp = kSetUp, std::stop_token stop = {});
 
 // How many flies of each job are whole and dry before this many minutes.
 [[nodiscard]] std::vector<int> driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes);

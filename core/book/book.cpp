@@ -57,7 +57,7 @@ class RefCheck {
 
     void ref(const PartRef& ref, const Place& place) {
         if (find(pattern_, ref)) return;
-        faults_.push_back({place, "expected a part of this dressing, got " + describe(ref), ""});
+        faults_.push_back({place, "expected a part of this dressing by its name, place or id, or a landmark, got " + describe(ref), ""});
     }
     void length(const LengthSpec& spec, const Place& place) {
         if (const auto* ratio = std::get_if<Ratio>(&spec.value)) {

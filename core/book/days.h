@@ -5,7 +5,6 @@
 #include <string>
 #include <vector>
 
-#include "book/teams.h"
 #include "book/waters.h"
 
 namespace machair {
@@ -25,6 +24,8 @@ struct Batch {
     bool operator==(const Batch&) const = default;
     [[nodiscard]] int left() const { return std::max(0, wanted - tied.value_or(0)); }  // still to tie
 };
+
+[[nodiscard]] inline Fly flyOf(const Batch& batch) { return {batch.pattern, batch.hook}; }
 
 // How often a part went wrong at the vice, by its kind.
 struct Mishap {
@@ -61,7 +62,7 @@ struct Outing {
     FliesByPosition flies;
     Carried carried = {};
     bool operator==(const Outing&) const = default;
-    [[nodiscard]] const std::optional<std::string>& at(Position position) const { return flies[position]; }
+    [[nodiscard]] const std::optional<Fly>& at(Position position) const { return flies[position]; }
 };
 struct Fish {
     std::string pattern;
@@ -70,8 +71,11 @@ struct Fish {
     std::optional<Length> depth;
     Carried carried = {};
     std::optional<bool> lost = {};  // hooked, and off again: it tells of the fly, not of the creel
+    std::optional<std::string> hook = {};  // that the dressing was on; its own where absent
+    std::optional<std::string> time = {};  // HH:MM
     bool operator==(const Fish&) const = default;
 };
+[[nodiscard]] inline Fly flyOf(const Fish& fish) { return {fish.pattern, fish.hook}; }
 struct Day {
     std::string id;
     std::string date;  // YYYY-MM-DD
@@ -84,6 +88,9 @@ struct Day {
     std::vector<Fish> fish;
     std::vector<std::string> photos;  // files
     std::optional<std::string> note = {};
+    std::optional<WaterColour> colour = {};
+    std::optional<double> celsius = {};
+    std::optional<std::string> hatching = {};
     Carried carried = {};
     bool operator==(const Day&) const = default;
 };

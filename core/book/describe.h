@@ -82,6 +82,10 @@ inline constexpr Rule kTied{0.0, 100000.0, false, "a whole number of flies from 
     return text.size() == 7 && text.front() == '#' && text.find_first_not_of("0123456789abcdefABCDEF", 1) == std::string_view::npos;
 }
 inline constexpr Rule kFull{0.0, 20.0, true, "sparse, standard, full, bushy, or a number of usual collars over 0 and at most 20"};
+inline constexpr Rule kLimit{-1e6, 1e6, false, "a limit from -1000000 to 1000000"};
+inline constexpr Rule kWeight{0.0, 100.0, false, "a weight from 0 to 100"};
+inline constexpr Rule kCollars{0.0, 20.0, false, "a number of usual collars from 0 to 20"};
+inline constexpr Rule kSuits{0.0, 1.0, false, "a share from 0 to 1"};
 inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
 
 [[nodiscard]] constexpr Rule idIn(const char* list, const char* noun) {
@@ -97,6 +101,7 @@ inline constexpr Rule kSchoolId = idIn("team_schools", "the id of a school");
 inline constexpr Rule kCardId = idIn("rule_cards", "the id of a rule card");
 // A dressing, team or water that was taken out of the book may still stand in its records: they tell of the past.
 inline constexpr Rule kPatternOnce = kPatternId.once();
+inline constexpr Rule kHookOnce = kHookId.once();
 inline constexpr Rule kTeamOnce = idIn("teams", "the id of a team").once();
 inline constexpr Rule kWaterOnce = idIn("waters", "the id of a water").once();
 
@@ -434,6 +439,14 @@ void describe(V& v, T& l) {
     v.rest(l.carried);
 }
 
+template <class V, Is<Fly> T>
+void describe(V& v, T& f) {
+    v("pattern", f.pattern, kPatternId);
+    v("hook", f.hook, kHookId);
+    v("presentation", f.presentation);
+    v.rest(f.carried);
+}
+
 template <class V, Is<TeamSpec> T>
 void describe(V& v, T& t) {
     v("id", t.id);
@@ -444,6 +457,32 @@ void describe(V& v, T& t) {
     v("leader", t.leader);
     v("note", t.note);
     v.rest(t.carried);
+}
+
+template <class V, Is<OwnWanted> T>
+void describe(V& v, T& w) {
+    v("term", w.term);
+    v("low", w.low, kLimit);
+    v("high", w.high, kLimit);
+    v("near", w.nearWidth, kPositive);
+    v("weight", w.weight, kWeight);
+    v.rest(w.carried);
+}
+template <class V, Is<OwnRange> T>
+void describe(V& v, T& r) {
+    v("place", r.place);
+    v("wave_m", r.wave, kWave);
+    v("low", r.low, kCollars);
+    v("high", r.high, kCollars);
+    v.rest(r.carried);
+}
+template <class V, Is<OwnStyle> T>
+void describe(V& v, T& s) {
+    v("style", s.style);
+    v("place", s.place);
+    v("calm", s.calm, kSuits);
+    v("wave", s.wave, kSuits);
+    v.rest(s.carried);
 }
 
 template <class V, Is<TeamSchool> T>
@@ -462,6 +501,9 @@ void describe(V& v, T& s) {
     v("dropper_least_m", s.dropperLeast, kLeaderLength.says("droppers at least, m"));
     v("dropper_most_m", s.dropperMost, kLeaderLength.says("droppers at most, m"));
     v("fullness", s.fullness, kRatio.says("fullness, times the wave's"));
+    v("wanted", s.wanted);
+    v("ranges", s.ranges);
+    v("styles", s.styles);
     v.rest(s.carried);
 }
 
@@ -526,6 +568,13 @@ void describe(V& v, T& s) {
     v("from_month", s.fromMonth, kMonth.says("from month"));
     v("to_month", s.toMonth, kMonth.says("to month"));
     v("suits", s.suits);
+    v("size", s.size);
+    v("colour", s.colour);
+    v("where", s.where);
+    v("fished", s.fished);
+    v("dressings", s.dressings, kPatternOnce);
+    v("styles", s.styles);
+    v("place", s.place);
     v("note", s.note);
     v.rest(s.carried);
 }
@@ -581,6 +630,8 @@ void describe(V& v, T& f) {
     v("kept", f.kept);
     v("depth_m", f.depth, kLeaderLength.says("depth, m"));
     v("lost", f.lost);
+    v("hook", f.hook, kHookOnce);
+    v("time", f.time);
     v.rest(f.carried);
 }
 template <class V, Is<Day> T>
@@ -592,6 +643,9 @@ void describe(V& v, T& d) {
     v("wind_m_s", d.wind, kWind.says("wind, m/s"));
     v("wave_m", d.wave, kWave);
     v("light", d.light);
+    v("colour", d.colour);
+    v("celsius", d.celsius, kWaterWarmth.says("water, °C"));
+    v("hatching", d.hatching);
     v("outings", d.outings);
     v("fish", d.fish);
     v("photos", d.photos);
@@ -613,6 +667,7 @@ void describe(V& v, T& w) {
     v("month", w.month, kMonth);
     v("hatching", w.hatching);
     v("drogue", w.drogue, kPlain.says("a drogue out"));
+    v("kept", w.kept, kFewOrNone.says("fish kept so far"));
     v("rules", w.rules, kCardId);
     v("outline_m", w.outline, kOnMap);
     v("note", w.note);

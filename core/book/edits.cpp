@@ -8,6 +8,7 @@
 #include "book/fields.h"
 #include "book/fitting.h"
 #include "book/part_order.h"
+#include "book/references.h"
 #include "book/schools.h"
 
 namespace machair {
@@ -98,13 +99,22 @@ std::string hookId(const HookSpec& spec) {
     return id;
 }
 
+}  // namespace
+
 bool sameModel(const HookSpec& a, const HookSpec& b) {
     return a.size == b.size && a.family == b.family && a.longer.value_or(0) == b.longer.value_or(0) &&
            a.heavier.value_or(0) == b.heavier.value_or(0) && a.barb.value_or(true) == b.barb.value_or(true) &&
            a.eye.value_or(EyeTurn::down) == b.eye.value_or(EyeTurn::down);
 }
 
-}  // namespace
+std::string takeHook(Book& book, HookSpec hook) {
+    for (const HookSpec& known : book.hooks)
+        if (known.id == hook.id || sameModel(known, hook)) return known.id;
+    hook.name = describeHook(hook);
+    hook.id = freeId(book, hookId(hook));
+    book.hooks.push_back(hook);
+    return hook.id;
+}
 
 Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t part, std::string_view key, std::string_view text) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
@@ -228,6 +238,11 @@ Result<Edit> removeHook(const Book& book, std::string_view hook) {
     if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = found - book.hooks.data();
     if (const auto ids = dressingsOn(book, hook); !ids.empty()) return stillUsed(book, Place("hooks").at(static_cast<std::size_t>(index)), ids);
+    std::string in;  // flies of the box, of a team or of a batch are on it
+    eachReference(book, [&](const Reference& reference) {
+        if (!reference.past && reference.to == "hooks" && reference.id == hook) in = reference.place().text();
+    });
+    if (!in.empty()) return fail(Place("hooks").at(static_cast<std::size_t>(index)), "expected nothing tied on it, got " + in, "put that fly on another hook first");
     Edit edit{found->name.value_or(found->id) + " taken out", book};
     edit.after.hooks.erase(edit.after.hooks.begin() + index);
     return edit;
@@ -320,26 +335,24 @@ Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookCh
     wanted.measured.reset();
     wanted.note.reset();
     wanted.carried.clear();
-    wanted.name = describeHook(wanted);
-    wanted.id = freeId(book, hookId(wanted));
+    wanted.id.clear();
     if (const auto valid = makeHook(wanted, placeOf(book, pattern).key("hook")); !valid) return tl::unexpected(valid.error());
     Book with = book;
-    with.hooks.push_back(wanted);
-    return changeHook(with, pattern, wanted.id);
+    return changeHook(with, pattern, takeHook(with, wanted));
 }
 
-Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position, const std::optional<std::string>& pattern) {
+Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position, const std::optional<Fly>& fly) {
     const auto spec = std::ranges::find(book.teams, team, &TeamSpec::id);
     if (spec == book.teams.end()) return noSuch(Place("teams"), "team", team);
     const auto index = static_cast<std::size_t>(spec - book.teams.begin());
     const Place place = Place("teams").at(index);
-    if (pattern && !book.findPattern(*pattern))
-        return noSuch(place.key(nameOf(position)), "dressing", *pattern);
+    if (fly && !book.findPattern(fly->pattern)) return noSuch(place.key(nameOf(position)), "dressing", fly->pattern);
+    if (fly && fly->hook && !book.findHook(*fly->hook)) return noSuch(place.key(nameOf(position)).key("hook"), "hook", *fly->hook);
     Edit edit{{}, book};
-    edit.after.teams[index].at(position) = pattern;
+    edit.after.teams[index].at(position) = fly;
     if (edit.after.teams[index].empty())
         return fail(place, "expected at least one fly, as bob, middle or point, got an empty team", "keep one fly on the leader");
-    edit.words = std::string(nameOf(position)) + (pattern ? ": " + book.findPattern(*pattern)->title() : " taken off");
+    edit.words = std::string(nameOf(position)) + (fly ? ": " + book.findPattern(fly->pattern)->title() : " taken off");
     return edit;
 }
 

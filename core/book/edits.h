@@ -48,6 +48,9 @@ enum class Source { typed, measured };
 [[nodiscard]] Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_view hook);
 
 // The same hook in another size or wire: one of the book where it has one, else a nominal one is added to it.
+[[nodiscard]] bool sameModel(const HookSpec& a, const HookSpec& b);
+// The id of this hook in the book, put in where it has no such model.
+std::string takeHook(Book& book, HookSpec hook);
 struct HookChange {
     std::optional<int> size;
     std::optional<int> heavier;
@@ -56,6 +59,6 @@ struct HookChange {
 [[nodiscard]] Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change);
 
 [[nodiscard]] Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position,
-                                         const std::optional<std::string>& pattern);
+                                         const std::optional<Fly>& fly);
 
 }  // namespace machair

@@ -76,6 +76,11 @@ struct Show {
     static Field make(const PerLength& v) { return {{}, {}, FieldKind::number, formatExact(v * mm), {}}; }
     static Field make(const Speed& v) { return {{}, {}, FieldKind::number, formatShort(v / metrePerSecond, 9), {}}; }
     static Field make(const Density& v) { return {{}, {}, FieldKind::number, formatExact(v / mgPerMm3), {}}; }
+    template <class Enum>
+        requires std::is_enum_v<Enum>
+    static Field make(const std::vector<Enum>& v) {
+        return {{}, {}, FieldKind::text, joined(v, [](Enum e) { return enumText(nameOf(e)); }), {}};
+    }
     template <class List, class Text>
     static std::string joined(const List& list, Text text) {
         std::string all;
@@ -196,6 +201,18 @@ class Read {
         v = std::move(list);
         return {};
     }
+    template <class Enum>
+        requires std::is_enum_v<Enum>
+    Faults into(std::vector<Enum>& v) const {
+        std::vector<Enum> list;
+        for (const std::string_view item : items()) {
+            const auto value = fromName<Enum>(enumName(item));
+            if (!value) return wrong(listOfNames<Enum>() + ", or several with commas");
+            list.push_back(*value);
+        }
+        v = std::move(list);
+        return {};
+    }
     // "fur-olive 2, fur-hare 1": furs of the book by id, with their parts.
     Faults into(std::vector<BlendPart>& v) const {
         std::vector<BlendPart> list;
@@ -270,6 +287,10 @@ class Read {
     const Rule& rule_;
 };
 
+// Rows of a table within a record: no single field.
+template <class T>
+concept Tabled = std::same_as<T, OwnWanted> || std::same_as<T, OwnRange> || std::same_as<T, OwnStyle> || std::same_as<T, Outing> || std::same_as<T, Fish>;
+
 class FieldLister {
   public:
     std::vector<Field> fields;
@@ -296,6 +317,8 @@ class FieldLister {
     }
     void operator()(const char*, const std::vector<std::array<Length, 2>>&, const Rule& = {}) {}  // a shore is drawn on a map
     void operator()(const char*, const std::vector<Part>&, const Rule& = {}) {}                    // edited one by one
+    template <Tabled T>
+    void operator()(const char*, const std::vector<T>&, const Rule& = {}) {}
     void operator()(const char*, const std::optional<SchoolChoices>&, const Rule& = {}) {}         // a list of their own
     void operator()(const char* key, const std::optional<HookMeasures>& member, const Rule& = {}) {
         within_ = std::string(key) + ".";
@@ -366,6 +389,8 @@ class FieldWriter {
     }
     void operator()(const char*, std::vector<std::array<Length, 2>>&, const Rule& = {}) {}
     void operator()(const char*, std::vector<Part>&, const Rule& = {}) {}
+    template <Tabled T>
+    void operator()(const char*, std::vector<T>&, const Rule& = {}) {}
     void operator()(const char*, std::optional<SchoolChoices>&, const Rule& = {}) {}
     template <class Kind, class Variant>
     void byKind(Kind, Variant& member, Variant (*)(Kind)) {
@@ -453,6 +478,9 @@ std::vector<Field> fieldsOf(const Pattern& pattern) { return recordFields(patter
 Result<Pattern> withField(const Pattern& pattern, std::string_view key, std::string_view text, const Place& place) {
     return recordWith(pattern, key, text, place);
 }
+
+std::vector<Field> fieldsOf(const Day& day) { return recordFields(day); }
+Result<Day> withField(const Day& day, std::string_view key, std::string_view text, const Place& place) { return recordWith(day, key, text, place); }
 
 std::vector<Field> fieldsOf(const Stock& stock) { return recordFields(stock); }
 Result<Stock> withField(const Stock& stock, std::string_view key, std::string_view text, const Place& place) { return recordWith(stock, key, text, place); }

@@ -53,6 +53,10 @@ struct Field {
 [[nodiscard]] Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::string_view text, const Place& place);
 
+// Of a day on the water, without what was fished and caught.
+[[nodiscard]] std::vector<Field> fieldsOf(const Day& day);
+[[nodiscard]] Result<Day> withField(const Day& day, std::string_view key, std::string_view text, const Place& place);
+
 [[nodiscard]] std::vector<Field> fieldsOf(const Stock& stock);
 [[nodiscard]] Result<Stock> withField(const Stock& stock, std::string_view key, std::string_view text, const Place& place);
 [[nodiscard]] std::vector<Field> fieldsOf(const Batch& batch);

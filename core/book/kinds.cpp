@@ -410,7 +410,7 @@ Result<Edit> removePattern(const Book& book, std::string_view pattern) {
     for (std::size_t i = 0; i < after.teams.size(); ++i) {
         TeamSpec& team = after.teams[i];
         for (const Position position : kPositions)
-            if (team.at(position) == std::string(pattern)) team.at(position).reset();
+            if (team.at(position) && team.at(position)->pattern == pattern) team.at(position).reset();
         if (team.empty())
             faults.push_back({Place("teams").at(i), "expected another fly in " + team.title() + " before " + found->title() + " goes", "put another dressing there first"});
     }

@@ -23,7 +23,7 @@ std::string titleOf(const Book& book, std::string_view pattern) {
 
 }  // namespace
 
-Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water) {
+Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
     if (!isDate(date)) return fail(place.key("date"), "expected a date as 2026-05-02, got \"" + std::string(date) + "\"");
     if (std::ranges::find(book.days, date, &Day::id) != book.days.end()) return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
@@ -31,9 +31,13 @@ Result<Edit> addDay(const Book& book, std::string_view date, const std::optional
     Day day;
     day.id = day.date = std::string(date);
     day.water = water;
+    day.wave = wave;
     if (const WaterSpec* known = water ? book.findWater(*water) : nullptr) {
         day.wind = known->wind;
         day.light = known->light;
+        day.colour = known->colour;
+        day.celsius = known->celsius;
+        day.hatching = known->hatching;
     }
     // In the order of the calendar.
     const auto after = std::ranges::upper_bound(edit.after.days, day.date, {}, &Day::date);
@@ -53,11 +57,18 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
     return edit;
 }
 
-Result<Edit> addFish(const Book& book, std::string_view day, Position position, std::string_view pattern, Fate fate, std::optional<Length> depth) {
+Result<Edit> addFish(const Book& book, std::string_view day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
-    Edit edit{"a fish to " + titleOf(book, pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : fate == Fate::returned ? ", returned" : ", lost"), book};
-    edit.after.days[*index].fish.push_back({std::string(pattern), position, fate == Fate::kept, depth, {}, fate == Fate::lost ? std::optional(true) : std::nullopt});
+    Edit edit{"a fish to " + titleOf(book, fly.pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : fate == Fate::returned ? ", returned" : ", lost"), book};
+    Fish fish;
+    fish.pattern = fly.pattern;
+    fish.hook = fly.hook;
+    fish.position = position;
+    fish.kept = fate == Fate::kept;
+    fish.depth = depth;
+    if (fate == Fate::lost) fish.lost = true;
+    edit.after.days[*index].fish.push_back(std::move(fish));
     return edit;
 }
 
@@ -68,6 +79,17 @@ Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view f
     if (file.empty() || std::ranges::find(photos, file) != photos.end()) return fail(Place("days").at(*index).key("photos"), "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
     Edit edit{"a photograph of " + std::string(day), book};
     edit.after.days[*index].photos.emplace_back(file);
+    return edit;
+}
+
+Result<Edit> changeDayField(const Book& book, std::string_view day, std::string_view key, std::string_view text) {
+    const auto index = indexOfDay(book, day);
+    if (!index) return tl::unexpected(index.error());
+    auto changed = withField(book.days[*index], key, text, Place("days").at(*index));
+    if (!changed) return tl::unexpected(changed.error());
+    if (!isDate(changed->date)) return fail(Place("days").at(*index).key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
+    Edit edit{std::string(day) + ": " + fieldLabel(fieldsOf(*changed), key) + " " + (text.empty() ? "not said" : std::string(text)), book};
+    edit.after.days[*index] = std::move(*changed);
     return edit;
 }
 

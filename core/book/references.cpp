@@ -21,6 +21,17 @@ class Walk {
         if (!rule.refersTo) return;
         root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, member, rule.past, [this, key] { return place().key(key); }));
     }
+    // Its dressing stands under the fly's own key where nothing else is said of it.
+    void operator()(const char* key, const Fly& fly, const Rule& rule = {}) {
+        const bool bare = fly == Fly(fly.pattern);
+        root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, fly.pattern, rule.past, [this, key, bare] { return bare ? place().key(key) : place().key(key).key("pattern"); }));
+        if (fly.hook) root_.visit(Reference(root_.list, root_.index, kHookId.refersTo, kHookId.noun, *fly.hook, rule.past, [this, key] { return place().key(key).key("hook"); }));
+    }
+    void operator()(const char* key, const std::vector<std::string>& members, const Rule& rule = {}) {
+        if (!rule.refersTo) return;
+        for (std::size_t i = 0; i < members.size(); ++i)
+            root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, members[i], rule.past, [this, key, i] { return place().key(key).at(i); }));
+    }
     template <class T>
     void operator()(const char* key, const T& member, const Rule& = {}) {
         into(key, member);

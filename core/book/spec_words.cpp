@@ -62,6 +62,7 @@ std::string numberText(double value) {
 
 std::string partName(const PartRef& ref) {
     if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
+    if (const auto* id = std::get_if<std::string>(&ref.which)) return "part " + *id;
     return "part " + std::to_string(std::get<std::size_t>(ref.which));
 }
 
@@ -69,8 +70,10 @@ std::optional<PartRef> readPart(std::string_view text) {
     if (const auto kind = fromName<PartKind>(text)) return PartRef{*kind};
     constexpr std::string_view kPart = "part ";
     if (!text.starts_with(kPart)) return std::nullopt;
-    const auto number = parseNumber(text.substr(kPart.size()));
+    const std::string_view which = text.substr(kPart.size());
+    const auto number = parseNumber(which);
     constexpr double kMostParts = 1e6;
+    if (!number && !which.empty() && which.find(' ') == std::string_view::npos) return PartRef{std::string(which)};
     if (!number || *number < 0.0 || *number > kMostParts || *number != std::floor(*number)) return std::nullopt;
     return PartRef{static_cast<std::size_t>(*number)};
 }

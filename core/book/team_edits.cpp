@@ -43,8 +43,8 @@ Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const c
     return edit;
 }
 
-std::string nameOr(const Book& book, const std::optional<std::string>& pattern) {
-    const Pattern* found = pattern ? book.findPattern(*pattern) : nullptr;
+std::string nameOr(const Book& book, const std::optional<Fly>& fly) {
+    const Pattern* found = fly ? book.findPattern(fly->pattern) : nullptr;
     return found ? found->title() : "nothing";
 }
 
@@ -169,7 +169,11 @@ Result<Edit> changeRuleField(const Book& book, std::string_view card, std::strin
 
 Result<Edit> addSeasonRow(const Book& book, int month) {
     Edit edit{"a row in the season's table", book};
-    edit.after.season.push_back({freeIdIn(book.season, "season"), "something", month, month, {}, {}, {}});
+    SeasonRow row;
+    row.id = freeIdIn(book.season, "season");
+    row.creature = "something";
+    row.fromMonth = row.toMonth = month;
+    edit.after.season.push_back(std::move(row));
     return edit;
 }
 

@@ -7,6 +7,7 @@
 #include <utility>
 #include <vector>
 
+#include "book/fly.h"
 #include "dressing/pattern.h"
 #include "hook/hook.h"
 #include "units/names.h"
@@ -40,12 +41,11 @@ struct ByPosition {
     [[nodiscard]] const T& operator[](Position position) const { return each[static_cast<std::size_t>(position)]; }
     bool operator==(const ByPosition&) const = default;
 };
-// Dressings, by id, where there is a fly.
-using FliesByPosition = ByPosition<std::optional<std::string>>;
+using FliesByPosition = ByPosition<std::optional<Fly>>;
 // The positions that a team is shown with: the usual three, and any other that has a fly.
 [[nodiscard]] std::vector<Position> positionsShown(const FliesByPosition& flies);
 // A team of three.
-[[nodiscard]] inline FliesByPosition trioOf(std::optional<std::string> bob, std::optional<std::string> middle, std::optional<std::string> point) {
+[[nodiscard]] inline FliesByPosition trioOf(std::optional<Fly> bob, std::optional<Fly> middle, std::optional<Fly> point) {
     FliesByPosition flies;
     flies[Position::bob] = std::move(bob);
     flies[Position::middle] = std::move(middle);
@@ -91,8 +91,8 @@ struct TeamSpec {
     bool operator==(const TeamSpec&) const = default;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
-    [[nodiscard]] const std::optional<std::string>& at(Position position) const { return flies[position]; }
-    [[nodiscard]] std::optional<std::string>& at(Position position) { return flies[position]; }
+    [[nodiscard]] const std::optional<Fly>& at(Position position) const { return flies[position]; }
+    [[nodiscard]] std::optional<Fly>& at(Position position) { return flies[position]; }
     [[nodiscard]] bool empty() const { return flies == FliesByPosition{}; }
 };
 
@@ -112,6 +112,56 @@ struct LeaderMeasures {
 };
 [[nodiscard]] LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec);
 
+// What a team is judged on: of one fly in its place, of a pair, of the leader (models-team.md section D).
+enum class TeamTerm {
+    style, role, fullness, stiff, hold, anchor, slim, size, season, rules,
+    sinkStep, sinkAcross, presenceOrder, turnover, pointWeight, sizeStep, topSizeStep, family, variety, twice, spacing, dropper
+};
+template <>
+struct Names<TeamTerm> {
+    static constexpr std::array entries = {
+        NameOf{TeamTerm::style, "style"},           NameOf{TeamTerm::role, "role"},
+        NameOf{TeamTerm::fullness, "fullness"},     NameOf{TeamTerm::stiff, "stiff"},
+        NameOf{TeamTerm::hold, "hold"},             NameOf{TeamTerm::anchor, "anchor"},
+        NameOf{TeamTerm::slim, "slim"},             NameOf{TeamTerm::size, "size"},
+        NameOf{TeamTerm::season, "season"},         NameOf{TeamTerm::rules, "rules"},
+        NameOf{TeamTerm::sinkStep, "sink_step"},    NameOf{TeamTerm::sinkAcross, "sink_across"},
+        NameOf{TeamTerm::presenceOrder, "presence_order"}, NameOf{TeamTerm::turnover, "turnover"},
+        NameOf{TeamTerm::pointWeight, "point_weight"}, NameOf{TeamTerm::sizeStep, "size_step"},
+        NameOf{TeamTerm::topSizeStep, "top_size_step"}, NameOf{TeamTerm::family, "family"},
+        NameOf{TeamTerm::variety, "variety"},       NameOf{TeamTerm::twice, "twice"},
+        NameOf{TeamTerm::spacing, "spacing"},       NameOf{TeamTerm::dropper, "dropper"}};
+};
+
+// Of a school of the tier's own: another range, near-width or weight for one term; what is absent stays as it is.
+struct OwnWanted {
+    TeamTerm term = TeamTerm::fullness;
+    std::optional<double> low;
+    std::optional<double> high;
+    std::optional<double> nearWidth;
+    std::optional<double> weight;
+    Carried carried;
+    bool operator==(const OwnWanted&) const = default;
+};
+// How full a fly is wanted in a place at one height of wave, in usual collars.
+struct OwnRange {
+    Position place = Position::bob;
+    Length wave;
+    double low = 0.0;
+    double high = 4.0;
+    Carried carried;
+    bool operator==(const OwnRange&) const = default;
+};
+// How a style suits a place, from 0 to 1, in a calm and in a wave.
+struct OwnStyle {
+    FlyStyle style = FlyStyle::palmer;
+    Position place = Position::bob;
+    double calm = 0.5;
+    std::optional<double> wave;  // as in a calm where absent
+    Carried carried;
+    bool operator==(const OwnStyle&) const = default;
+};
+
 // A school of the tier's own: one of the four, with what it wants otherwise. team/rules.h says what each number is.
 struct TeamSchool {
     std::string id;
@@ -128,6 +178,9 @@ struct TeamSchool {
     std::optional<Length> dropperLeast;
     std::optional<Length> dropperMost;
     std::optional<double> fullness;  // times what the wave wants
+    std::vector<OwnWanted> wanted;
+    std::vector<OwnRange> ranges;    // a place that is named has only these rows
+    std::vector<OwnStyle> styles;
     Carried carried;
     bool operator==(const TeamSchool&) const = default;
 

@@ -6,6 +6,7 @@
 #include <string>
 #include <vector>
 
+#include "book/teams.h"
 #include "hook/hook.h"
 #include "units/names.h"
 #include "units/quantity.h"
@@ -38,6 +39,7 @@ struct WaterSpec {
     std::optional<int> month;
     std::optional<std::string> hatching;
     std::optional<bool> drogue;
+    std::optional<int> kept;           // fish so far today: a contest's barbs come off after so many
     std::optional<std::string> rules;  // id of a rule card
     std::vector<std::array<Length, 2>> outline;  // its shore, east and north of a corner
     std::optional<std::string> note;
@@ -76,6 +78,13 @@ struct RuleCard {
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
 };
 
+// Where in the water a creature is taken.
+enum class WaterLayer { bottom, mid, film, surface };
+template <>
+struct Names<WaterLayer> {
+    static constexpr std::array entries = {NameOf{WaterLayer::bottom, "bottom"}, NameOf{WaterLayer::mid, "mid"}, NameOf{WaterLayer::film, "film"}, NameOf{WaterLayer::surface, "surface"}};
+};
+
 // What is about on the water from one month to another (over the new year where the first is later), and what suits it.
 struct SeasonRow {
     std::string id;
@@ -83,6 +92,13 @@ struct SeasonRow {
     int fromMonth = 1;
     int toMonth = 12;
     std::optional<std::string> suits;  // "dark and sparse; Tern's Shadow"
+    std::optional<std::string> size;   // "12-14"
+    std::optional<std::string> colour;
+    std::optional<WaterLayer> where;
+    std::optional<std::string> fished;
+    std::vector<std::string> dressings;  // ids of those that imitate it
+    std::vector<FlyStyle> styles;
+    std::optional<Position> place;       // of the team; any where absent
     std::optional<std::string> note;
     Carried carried;
     bool operator==(const SeasonRow&) const = default;
@@ -101,5 +117,6 @@ struct BoxFly {
     Carried carried = {};
     bool operator==(const BoxFly&) const = default;
 };
+[[nodiscard]] inline Fly flyOf(const BoxFly& fly) { return {fly.pattern, fly.hook}; }
 
 }  // namespace machair

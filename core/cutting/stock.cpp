@@ -69,7 +69,7 @@ Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<do
     auto edit = tieOne(book, batch);
     if (!edit) return edit;
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
-    if (const auto plan = planBatch(book, *found)) takeOut(edit->after.stock, *plan, 1);
+    if (const auto plan = planFly(book, flyOf(*found), Place("batches"))) takeOut(edit->after.stock, *plan, 1);
     if (minutes) edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())].minutes.push_back(*minutes);
     return edit;
 }
@@ -77,11 +77,15 @@ Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<do
 Result<std::vector<StockWanted>> stockWanted(const Book& book) {
     std::vector<StockWanted> list;
     std::vector<double> wanted;
+    Faults faults;
     for (const Batch& batch : book.batches) {
         const int left = std::min(kMostFlies, batch.left());
         if (left <= 0) continue;
-        const auto plan = planBatch(book, batch);
-        if (!plan) return tl::unexpected(plan.error());
+        const auto plan = planFly(book, flyOf(batch), Place("batches"));
+        if (!plan) {
+            append(faults, plan.error());  // what can be tied is bought for all the same
+            continue;
+        }
         for (const LaidOut& laid : layOut(*plan, left)) {
             if (laid.material.empty()) continue;
             auto at = std::ranges::find(list, laid.material, &StockWanted::material);
@@ -108,6 +112,7 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
             }
         }
     }
+    if (list.empty() && !faults.empty()) return tl::unexpected(std::move(faults));
     std::ranges::stable_sort(list, [](const StockWanted& a, const StockWanted& b) {
         return a.lasts.has_value() != b.lasts.has_value() ? a.lasts.has_value() : a.lasts.value_or(0.0) < b.lasts.value_or(0.0);
     });
@@ -146,7 +151,7 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
         if (!boxed) return boxed;
         edit.after = std::move(boxed->after);
         edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " + std::to_string(before + some.flies) + " in the box";
-        if (const auto plan = batch == book.batches.end() ? planPattern(book, some.pattern) : planBatch(book, *batch)) takeOut(edit.after.stock, *plan, some.flies);
+        if (const auto plan = batch == book.batches.end() ? planFly(book, Fly(some.pattern), Place("patterns")) : planFly(book, flyOf(*batch), Place("batches"))) takeOut(edit.after.stock, *plan, some.flies);
         for (Batch& tiedOf : edit.after.batches)
             if (tiedOf.id == some.batch) tiedOf.tied = tiedOf.tied.value_or(0) + some.flies;
     }

@@ -20,6 +20,25 @@ std::vector<BoxRow> boxRows(const Book& book) {
     return rows;
 }
 
+std::string sayAnswers(const Book& book, int month) {
+    std::map<std::string, int> sound;
+    for (const BoxRow& row : boxRows(book)) sound[row.pattern] += row.sound();
+    std::string said;
+    for (const SeasonRow& row : book.season) {
+        if (!row.includes(month)) continue;
+        std::string has, wants;
+        for (const Pattern& pattern : book.patterns) {
+            const bool named = std::ranges::find(row.dressings, pattern.id) != row.dressings.end() || (row.suits && row.suits->find(pattern.title()) != std::string::npos);
+            if (!named) continue;
+            std::string& into = sound[pattern.id] > 0 ? has : wants;
+            into += (into.empty() ? "" : ", ") + pattern.title() + (sound[pattern.id] > 0 ? " (" + std::to_string(sound[pattern.id]) + ")" : "");
+        }
+        if (has.empty() && wants.empty()) continue;
+        said += (said.empty() ? "" : "\n") + row.creature + ": " + (has.empty() ? "nothing in the box, tie " + wants : "the box has " + has + (wants.empty() ? "" : "; to tie: " + wants));
+    }
+    return said;
+}
+
 Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event) {
     const auto found = std::ranges::find(book.box, boxFly, &BoxFly::id);
     if (found == book.box.end()) return noSuch(Place("box"), "fly of the box", boxFly);

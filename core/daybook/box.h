@@ -22,6 +22,10 @@ struct BoxRow {
 // By dressing, size and barb state, in the book's order.
 [[nodiscard]] std::vector<BoxRow> boxRows(const Book& book);
 
+// Which of the season's creatures of a month the box answers, and which dressing to tie for those that it doesn't; empty
+// where no row speaks of it.
+[[nodiscard]] std::string sayAnswers(const Book& book, int month);
+
 // What happened to one fly of the box. Faults: no such fly, none left that it could have happened to.
 enum class BoxEvent { tied, chewed, lost, mended, thrownAway };
 [[nodiscard]] Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event);

@@ -18,26 +18,7 @@ constexpr double kPriorHours = 4.0;  // the prior weighs as much as four hours
 constexpr std::size_t kDaysForSpread = 5;
 constexpr double kUsualSpread = 1.5;
 
-double entropy(double p) {
-    const auto part = [](double q) { return q <= 0.0 ? 0.0 : -q * std::log2(q); };
-    return part(p) + part(1.0 - p);
-}
 double chance(double a1, double b1, double a2, double b2) { return boost::math::ibeta(a2, a1, b2 / (b1 + b2)); }
-
-// Negative binomial probabilities of n fish in h hours, until what is left is under 1e-9.
-std::vector<double> fishInHours(double a, double b, double h) {
-    std::vector<double> p;
-    const double q = h / (b + h);
-    double term = std::exp(a * std::log(b / (b + h))), sum = 0.0;
-    constexpr std::size_t kMost = 4000;
-    for (std::size_t n = 0; n < kMost; ++n) {
-        p.push_back(term);
-        sum += term;
-        if (1.0 - sum < 1e-9) break;
-        term *= (a + static_cast<double>(n)) / (static_cast<double>(n) + 1.0) * q;
-    }
-    return p;
-}
 
 }  // namespace
 
@@ -87,32 +68,31 @@ bool enoughToTell(const Rate& one, const Rate& two) {
     return overlap <= 0.5 * std::min(one.high - one.low, two.high - two.low);
 }
 
-double gainOfTrying(const Rate& one, const Rate& two, double hours) {
-    const auto ofOne = fishInHours(one.a, one.b, hours), ofTwo = fishInHours(two.a, two.b, hours);
-    double expected = 0.0;
-    for (std::size_t i = 0; i < ofOne.size(); ++i)
-        for (std::size_t j = 0; j < ofTwo.size(); ++j)
-            if (const double p = ofOne[i] * ofTwo[j]; p > 1e-12)
-                expected += p * entropy(chance(one.a + static_cast<double>(i), one.b + hours, two.a + static_cast<double>(j), two.b + hours));
-    return entropy(chanceBetter(one, two)) - expected;
-}
-
 std::vector<Rate> ratesBy(const Book& book, Factor factor) {
     const auto title = [&](const std::string& pattern) {
         const Pattern* found = book.findPattern(pattern);
         return found ? found->title() : pattern;
     };
-    const auto cellOf = [&](const Day& day, const std::string& pattern, Position position) -> std::string {
+    const auto size = [&](const Fly& fly) {
+        const Pattern* found = book.findPattern(fly.pattern);
+        const HookSpec* hook = fly.hook ? book.findHook(*fly.hook) : found ? book.findHook(found->hook) : nullptr;
+        return hook ? "size " + std::to_string(hook->size) : std::string();
+    };
+    return ratesBy(book, [&](const Day& day, const Fly& fly, Position position) -> std::string {
         switch (factor) {
-            case Factor::fly: return title(pattern);
+            case Factor::fly: return title(fly.pattern);
             case Factor::position: return std::string(nameOf(position));
-            case Factor::flyAndPosition: return title(pattern) + " on the " + std::string(nameOf(position));
+            case Factor::flyAndPosition: return title(fly.pattern) + " on the " + std::string(nameOf(position));
+            case Factor::size: return size(fly);
             case Factor::wave: return day.wave ? std::string(nameOf(seaClass(*day.wave))) : std::string();
             case Factor::light: return day.light ? std::string(nameOf(*day.light)) : std::string();
             case Factor::month: return day.date.substr(5, 2);
         }
         return {};
-    };
+    });
+}
+
+std::vector<Rate> ratesBy(const Book& book, const CellOf& cellOf) {
     // A day's share of a cell: hours in which the fly fished there, fish that it took there.
     std::map<std::string, RateCell> cells;
     double fish = 0.0, hours = 0.0;
@@ -124,7 +104,7 @@ std::vector<Rate> ratesBy(const Book& book, Factor factor) {
                 if (const auto& fly = outing.at(position))
                     if (const std::string cell = cellOf(day, *fly, position); !cell.empty()) own[cell].second += rods * outing.hours;
         for (const Fish& caught : day.fish)
-            if (const std::string cell = cellOf(day, caught.pattern, caught.position); !cell.empty()) own[cell].first += 1.0;
+            if (const std::string cell = cellOf(day, flyOf(caught), caught.position); !cell.empty()) own[cell].first += 1.0;
         for (const auto& [cell, both] : own) {
             cells[cell].days.push_back(both);
             fish += both.first;
@@ -183,8 +163,8 @@ FlyComparison compareFlies(const Book& book, std::string_view one, std::string_v
                 std::array<bool, 2> on{};
                 for (const Position position : kPositions) {
                     const auto& fly = outing.at(position);
-                    on[0] |= fly && *fly == one;
-                    on[1] |= fly && *fly == two;
+                    on[0] |= fly && fly->pattern == one;
+                    on[1] |= fly && fly->pattern == two;
                 }
                 together |= on[0] && on[1];
                 if (onlyShared && !(on[0] && on[1])) continue;
@@ -216,36 +196,6 @@ FlyComparison compareFlies(const Book& book, std::string_view one, std::string_v
     comparison.two = rateOf(std::string(two), cells[1], std::max(0.0, fish - cells[1].fish()), std::max(0.0, hours - cells[1].hours()));
     comparison.better = chanceBetter(comparison.one, comparison.two);
     return comparison;
-}
-
-std::optional<Swap> swapThatTellsMost(const Book& book, std::string_view teamId) {
-    const TeamSpec* team = book.findTeam(teamId);
-    if (!team || book.days.empty()) return std::nullopt;
-    const auto rates = ratesBy(book, Factor::flyAndPosition);
-    double fish = 0.0, hours = 0.0;
-    for (const Rate& rate : rates) {
-        fish += rate.fish;
-        hours += rate.hours;
-    }
-    // A pair that was never fished has only its prior.
-    const auto rateFor = [&](const std::string& name) {
-        const auto found = std::ranges::find(rates, name, &Rate::name);
-        return found == rates.end() ? rateOf(name, {}, fish, hours) : *found;
-    };
-    std::optional<Swap> best;
-    for (const Position position : kPositions) {
-        const Pattern* out = team->at(position) ? book.findPattern(*team->at(position)) : nullptr;
-        if (!out) continue;
-        const std::string where = " on the " + std::string(nameOf(position));
-        const Rate now = rateFor(out->title() + where);
-        for (const Pattern& in : book.patterns) {
-            const TeamRole role = in.role.value_or(TeamRole::any);
-            if (std::ranges::find(team->flies.each, in.id) != team->flies.each.end() || (role != TeamRole::any && role != roleAt(position))) continue;
-            const double gain = gainOfTrying(rateFor(in.title() + where), now);
-            if (gain >= kLeastGain && (!best || gain > best->gain)) best = Swap{in.title(), out->title(), position, gain};
-        }
-    }
-    return best;
 }
 
 }  // namespace machair

@@ -37,19 +37,17 @@ struct Rate {
 // Whether the two can be told apart.
 [[nodiscard]] bool enoughToTell(const Rate& one, const Rate& two);
 
-// Bits that the next outing's hours on each would tell of which is better.
-inline constexpr double kOutingHours = 3.0;
-inline constexpr double kLeastGain = 0.02;
-[[nodiscard]] double gainOfTrying(const Rate& one, const Rate& two, double hours = kOutingHours);
-
-enum class Factor { fly, position, flyAndPosition, wave, light, month };
+enum class Factor { fly, position, flyAndPosition, size, wave, light, month };
 template <>
 struct Names<Factor> {
     static constexpr std::array entries = {NameOf{Factor::fly, "fly"}, NameOf{Factor::position, "position"}, NameOf{Factor::flyAndPosition, "fly_and_position"},
-                                           NameOf{Factor::wave, "wave"}, NameOf{Factor::light, "light"}, NameOf{Factor::month, "month"}};
+                                           NameOf{Factor::size, "size"}, NameOf{Factor::wave, "wave"}, NameOf{Factor::light, "light"}, NameOf{Factor::month, "month"}};
 };
 // The rates of a factor's cells, best first.
 [[nodiscard]] std::vector<Rate> ratesBy(const Book& book, Factor factor);
+// The same by whatever names a cell of a fly in a position on a day; what has no name is left out.
+using CellOf = std::function<std::string(const Day&, const Fly&, Position)>;
+[[nodiscard]] std::vector<Rate> ratesBy(const Book& book, const CellOf& cellOf);
 
 // By depth, in bands of 10 cm: exposure is the hours of each outing times the share of the time that its fly spends in
 // each band, which `shares` tells (from the drift of that team; as many bands as it likes, summing to 1 or less). Only fish
@@ -69,15 +67,5 @@ struct FlyComparison {
     [[nodiscard]] bool told() const { return enoughToTell(one, two); }
 };
 [[nodiscard]] FlyComparison compareFlies(const Book& book, std::string_view one, std::string_view two);
-
-// The swap on a team that would tell most of what the daybook doesn't know yet: another fly of the book in a position.
-struct Swap {
-    std::string in;   // titles
-    std::string out;
-    Position position = Position::bob;
-    double gain = 0.0;  // bits
-};
-// Nothing where no swap tells kLeastGain bits, or where there is no such team.
-[[nodiscard]] std::optional<Swap> swapThatTellsMost(const Book& book, std::string_view team);
 
 }  // namespace machair

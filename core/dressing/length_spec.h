@@ -4,6 +4,7 @@
 #include <cstddef>
 #include <memory>
 #include <optional>
+#include <string>
 #include <variant>
 
 #include "hook/hook.h"
@@ -26,9 +27,9 @@ struct Names<PartKind> {
         NameOf{PartKind::head, "head"}};
 };
 
-// Another part of the same dressing: the first of its kind, or its place in tying order.
+// Another part of the same dressing: the first of its kind, its place in tying order, or its id.
 struct PartRef {
-    std::variant<PartKind, std::size_t> which;
+    std::variant<PartKind, std::size_t, std::string> which;
     bool operator==(const PartRef&) const = default;
 };
 

@@ -40,6 +40,11 @@ std::optional<std::size_t> findKind(const Pattern& pattern, PartKind kind) {
 
 std::optional<std::size_t> find(const Pattern& pattern, const PartRef& ref) {
     if (const auto* kind = std::get_if<PartKind>(&ref.which)) return findKind(pattern, *kind);
+    if (const auto* id = std::get_if<std::string>(&ref.which)) {
+        for (std::size_t i = 0; i < pattern.parts.size(); ++i)
+            if (pattern.parts[i].id == *id) return i;
+        return std::nullopt;
+    }
     const std::size_t index = std::get<std::size_t>(ref.which);
     if (index >= pattern.parts.size()) return std::nullopt;
     return index;
@@ -47,6 +52,7 @@ std::optional<std::size_t> find(const Pattern& pattern, const PartRef& ref) {
 
 std::string describe(const PartRef& ref) {
     if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
+    if (const auto* id = std::get_if<std::string>(&ref.which)) return "\"" + *id + "\"";
     return "part " + std::to_string(std::get<std::size_t>(ref.which));
 }
 

@@ -21,6 +21,7 @@ Faults check(const Handling& h) {
     };
     atLeastNothing("count", h.count);
     atLeastNothing("for", h.retrieveFor);
+    atLeastNothing("hold", h.hold);
     atLeastNothing("hang", h.hang);
     const auto speed = [&](const char* key, Speed value) {
         if (!(value >= Speed{}) || value > 5.0 * metrePerSecond) faults.push_back({Place(key), "expected a speed from 0 to 5 m/s", ""});
@@ -28,15 +29,18 @@ Faults check(const Handling& h) {
     speed("retrieve", h.retrieve);
     speed("drift", h.drift);
     speed("lift", h.lift);
+    speed("draw", h.draw);
     if (h.pull.has_value() != h.pause.has_value()) faults.push_back({Place(h.pull ? "pause" : "pull"), "expected both a pull and a pause, got one of them", ""});
     if (h.pull && h.pause && (*h.pull <= Time{} || *h.pause < Time{})) faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
     if (h.lift > Speed{} && h.height <= Length{}) faults.push_back({Place("height"), "expected the height of the rod tip at the end of the lift", ""});
     if (h.height > 20.0 * metre || h.height < Length{}) faults.push_back({Place("height"), "expected a height from 0 to 20 m", ""});
     if (h.elevation.inDegrees() < 5.0 || h.elevation.inDegrees() > 90.0) faults.push_back({Place("elevation"), "expected an elevation from 5 to 90 degrees", ""});
     if (!faults.empty()) return faults;
-    if (TipPath(h).length() > kLongestDrift)
-        faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(TipPath(h).length() / second, 0), "a shorter count, retrieve or hang"});
-    if (TipPath(h).length() <= Time{}) faults.push_back({Place(), "expected some time in the water, got none", "a count, a retrieve or a hang"});
+    if (h.hold > Time{} && h.height <= Length{}) faults.push_back({Place("height"), "expected the height that the line's end can be held to, got none", ""});
+    const Time whole = TipPath(h).length() + h.hold;
+    if (whole > kLongestDrift)
+        faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(whole / second, 0), "a shorter count, retrieve, hold or hang"});
+    if (whole <= Time{}) faults.push_back({Place(), "expected some time in the water, got none", "a count, a retrieve or a hang"});
     return faults;
 }
 
@@ -44,6 +48,11 @@ Vec2 TipPath::Phase::at(double seconds) const {
     const double t = seconds - start;
     if (t >= ramp) return from + (0.5 * ramp) * (before + during) + (t - ramp) * during;
     return from + t * before + (0.5 * t * t / ramp) * (during - before);
+}
+
+Vec2 TipPath::Phase::speedAt(double seconds) const {
+    const double t = seconds - start;
+    return t >= ramp ? during : before + (t / ramp) * (during - before);
 }
 
 void TipPath::add(double length, Vec2 speed) {
@@ -77,13 +86,18 @@ TipPath::TipPath(const Handling& h) {
         const double length = even >= 0.5 * kRamp ? even + 0.5 * kRamp : even / 0.75;
         add(length, {drift - h.lift / metrePerSecond * cos(h.elevation), rise});
     }
-    add(h.hang / second, {drift, 0.0});
+    if (h.hold <= Time{}) add(h.hang / second, {drift, 0.0});
 }
 
 Vec2 TipPath::at(double seconds) const {
-    if (phases_.empty()) return {};
+    return phases_.empty() ? Vec2{} : phaseAt(seconds).at(seconds);
+}
+
+Vec2 TipPath::speedAt(double seconds) const { return phases_.empty() ? Vec2{} : phaseAt(seconds).speedAt(seconds); }
+
+const TipPath::Phase& TipPath::phaseAt(double seconds) const {
     const auto after = std::ranges::upper_bound(phases_, seconds, {}, &Phase::start);
-    return (after == phases_.begin() ? phases_.front() : *(after - 1)).at(seconds);
+    return after == phases_.begin() ? phases_.front() : *(after - 1);
 }
 
 std::optional<Time> TipPath::liftStart() const {
@@ -93,17 +107,82 @@ std::optional<Time> TipPath::liftStart() const {
 
 namespace {
 
+// The rod as it is held: along its path until the bob is up, then with the boat and upwards as fast as the bob sinks back
+// (models-team.md section G). The hand answers the mean surface, not each crest.
+class Rod {
+  public:
+    Rod(const Handling& handling, const TipPath& path, std::optional<Length> bobFibre)
+        : path_(path), holds_(handling.hold > Time{} && bobFibre), half_(bobFibre ? 0.5 * (*bobFibre / metre) : 0.0), reach_(handling.height / metre), along_((handling.drift - handling.draw) / metrePerSecond),
+          drift_(handling.drift / metrePerSecond), hold_(handling.hold / second), hang_(handling.hang / second) {}
+
+    // Where the tip is `dt` later, the bob being at this height over the mean surface.
+    Vec2 next(double now, double dt, double bob) {
+        if (phase_ == Phase::path) {
+            const bool lifting = path_.liftStart() && now > *path_.liftStart() / second;
+            const bool over = now > path_.length() / second + 1e-9;
+            if (!holds_ || (!over && !(lifting && bob >= -half_))) {
+                at_ = path_.at(now);
+                return at_;
+            }
+            speed_ = path_.speedAt(now - dt);
+            phase_ = Phase::hold;
+            since_ = now - dt;
+        }
+        if (phase_ == Phase::hold && now - since_ > hold_ + 1e-9) {
+            phase_ = Phase::hang;
+            since_ = now - dt;
+        }
+        towards(phase_ == Phase::hold ? held(bob, dt) : Vec2{drift_, 0.0}, dt);
+        at_ = at_ + dt * speed_;
+        return at_;
+    }
+    [[nodiscard]] bool done(double now) const {
+        constexpr double kDust = 1e-9;
+        if (!holds_) return now > path_.length() / second - kDust;
+        if (phase_ == Phase::hang) return now - since_ > hang_ - kDust;
+        return phase_ == Phase::hold && hang_ <= 0.0 && now - since_ > hold_ - kDust;
+    }
+
+  private:
+    enum class Phase { path, hold, hang };
+    Vec2 held(double bob, double dt) {
+        constexpr double kGain = 4.0, kFastestDown = -0.2, kFastestUp = 0.4;  // per s, per s², m/s
+        const double off = -half_ - bob;
+        const double wanted = kGain * off + sum_;
+        double rise = std::clamp(wanted, kFastestDown, kFastestUp);
+        if (wanted == rise) sum_ += kGain * off * dt;
+        if (at_.z >= reach_) rise = std::min(rise, 0.0);
+        return {along_, rise};
+    }
+    void towards(Vec2 wanted, double dt) {
+        constexpr double kMostChange = 3.0;  // m/s²
+        const Vec2 change = wanted - speed_;
+        const double much = std::hypot(change.x, change.z), most = kMostChange * dt;
+        speed_ = much <= most ? wanted : speed_ + (most / much) * change;
+    }
+
+    const TipPath& path_;
+    bool holds_;
+    double half_, reach_, along_, drift_, hold_, hang_;
+    Phase phase_ = Phase::path;
+    double since_ = 0.0;
+    Vec2 at_, speed_;
+    double sum_ = 0.0;
+};
+
 // What is read off while the chain moves.
 class Reading {
   public:
     Reading(const Rig& rig, const Chain& chain, const Handling& handling, const TipPath& path, const DriftOptions& options)
         : rig_(rig), chain_(chain), options_(options) {
-        // In the lift and the hang the bob works the surface; without a lift nothing rises on purpose.
-        if (path.liftStart()) working_ = *path.liftStart() / second;
-        (void)handling;
+        // From the lift on the bob works the surface; without a lift or a hold nothing rises on purpose.
+        if (path.liftStart())
+            working_ = *path.liftStart() / second;
+        else if (handling.hold > Time{})
+            working_ = path.length() / second;
         for (std::size_t f = 0; f < rig_.flies.size(); ++f) report.flyNode[rig_.flies[f].position] = chain_.nodeOf(f);
         for (const Chain::Node& node : chain_.nodes()) report.parents.push_back(node.parent);
-        if (working_ && bob()) report.bobHolds = report.bobClear = Time{};
+        if (working_ && bob()) report.bobHolds = report.bobClear = report.bobWorks = Time{};
     }
 
     void sample(double now) {
@@ -127,16 +206,26 @@ class Reading {
             const auto band = static_cast<std::size_t>(depth / (kDepthBand / metre));
             if (bands.size() <= band) bands.resize(band + 1);
             bands[band] += dt * second;
+            if (options_.bottom && depth >= *options_.bottom / metre && !onBottom_[rig_.flies[f].position]) onBottom_[rig_.flies[f].position] = now;
         }
         if (!working_ || now <= *working_ || !bob()) return;
         const double z = height(*bob(), now);
         const double f = rig_.flies[*bob()].fibre / metre;
-        if (!report.bobBreaks && z >= -f) report.bobBreaks = (now - *working_) * second;
+        if (!report.bobBreaks && z >= -f) {
+            report.bobBreaks = (now - *working_) * second;
+            report.tipAtBreak = chain_.nodes()[0].place.z * metre;
+        }
+        constexpr double kWorking = 0.02;  // m
+        if (std::abs(z) <= kWorking + 0.5 * std::abs(options_.surface.amplitude)) *report.bobWorks += dt * second;
         if (std::abs(z) <= f) *report.bobHolds += dt * second;
         if (z > f) *report.bobClear += dt * second;
     }
 
     DriftReport report;
+
+    // Over the mean surface; 0 where there is no bob.
+    [[nodiscard]] double bobOverMean() const { return bob() ? chain_.nodes()[chain_.nodeOf(*bob())].place.z : 0.0; }
+    [[nodiscard]] const ByPosition<std::optional<double>>& onBottom() const { return onBottom_; }
 
   private:
     [[nodiscard]] std::optional<std::size_t> bob() const {
@@ -152,6 +241,7 @@ class Reading {
     const Chain& chain_;
     const DriftOptions& options_;
     std::optional<double> working_;
+    ByPosition<std::optional<double>> onBottom_;  // since when, s
 };
 
 }  // namespace
@@ -163,23 +253,26 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
     Reading reading(rig, chain, handling, path, options);
     DriftReport& report = reading.report;
     const double dt = options.step / second;
-    const auto steps = static_cast<std::uint64_t>(std::llround(path.length() / options.step));
+    const double longest = (path.length() + handling.hold + (handling.hold > Time{} ? handling.hang : Time{})) / second;
+    const auto steps = static_cast<std::uint64_t>(std::llround(longest / dt));
     const auto every = std::max<std::uint64_t>(1, static_cast<std::uint64_t>(std::llround(kSampleEvery / options.step)));
-    const auto tipAt = [&](double t) {
-        Vec2 tip = path.at(t);
+    const bool hasBob = !rig.flies.empty() && rig.flies.front().position == Position::bob;
+    Rod rod(handling, path, hasBob ? std::optional(rig.flies.front().fibre) : std::nullopt);
+    const auto riding = [&](Vec2 tip, double t) {
         constexpr double kLeavesTheWave = 0.3;  // m of lift over which the tip stops riding it
         if (options.surface.amplitude != 0.0) tip.z += options.surface.height(tip.x, t) * std::clamp(1.0 - tip.z / kLeavesTheWave, 0.0, 1.0);
         return tip;
     };
     reading.sample(0.0);
-    Vec2 tip = tipAt(0.0);
+    Vec2 tip = riding(path.at(0.0), 0.0);
     for (std::uint64_t i = 1; i <= steps; ++i) {
         if (i % every == 0 && options.stop.stop_requested()) {
             report.stopped = true;
             break;
         }
         const double now = static_cast<double>(i) * dt;
-        const Vec2 next = tipAt(now);
+        if (rod.done(now - dt)) break;
+        const Vec2 next = riding(rod.next(now, dt, reading.bobOverMean()), now);
         chain.advanceSurely(dt, tip, next, now - dt, report.count);
         tip = next;
         reading.spend(dt, now);
@@ -188,6 +281,9 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
             if (options.progress) options.progress(static_cast<double>(i) / static_cast<double>(steps));
         }
     }
+    for (const Position position : kPositions)
+        if (const auto since = reading.onBottom()[position])
+            report.warnings.push_back("the " + std::string(nameOf(position)) + " is on the bottom from " + formatNumber(*since, 0) + " s on: the water is " + formatNumber(*options.bottom / metre, 1) + " m deep");
     if (handling.retrieve <= handling.drift && handling.retrieveFor > Time{} && handling.drift > Speed{})
         report.warnings.push_back("you are not in touch below " + formatNumber(handling.drift / metrePerSecond, 2) + " m/s: the boat drifts as fast as you draw");
     for (const RiggedFly& fly : rig.flies)

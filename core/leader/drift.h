@@ -1,4 +1,5 @@
-// How a team fishes: the leader led through count, retrieve, lift and hang (models.md section 10).
+// How a team fishes: the leader led through count, retrieve, lift, hold and hang (models.md section 10, models-team.md
+// section G). A floating line only.
 #pragma once
 
 #include <array>
@@ -23,6 +24,8 @@ struct Handling {
     Speed lift;
     Length height;               // of the rod tip at the end of the lift
     Angle elevation = Angle::degrees(60.0);
+    Time hold;                   // then the rod holds the bob in the surface: it goes with the boat and goes on rising
+    Speed draw;                  // less this
     Time hang;
 };
 
@@ -30,13 +33,15 @@ struct Handling {
 inline constexpr Time kLongestDrift = 600.0 * second;
 [[nodiscard]] Faults check(const Handling& handling);
 
-// Where the rod tip is: exact integrals of a speed that changes in ramps of 0.2 s.
+// Where the rod tip is up to the end of the lift, and in the hang where nothing is held: exact integrals of a speed that
+// changes in ramps of 0.2 s.
 class TipPath {
   public:
     explicit TipPath(const Handling& handling);
     [[nodiscard]] Vec2 at(double seconds) const;
     [[nodiscard]] Time length() const { return end_ * second; }
     [[nodiscard]] std::optional<Time> liftStart() const;
+    [[nodiscard]] Vec2 speedAt(double seconds) const;
 
   private:
     struct Phase {
@@ -46,7 +51,9 @@ class TipPath {
         Vec2 during;
         Vec2 from;    // place at its start
         [[nodiscard]] Vec2 at(double seconds) const;
+        [[nodiscard]] Vec2 speedAt(double seconds) const;
     };
+    [[nodiscard]] const Phase& phaseAt(double seconds) const;
     void add(double length, Vec2 speed);
     std::vector<Phase> phases_;
     double end_ = 0.0;
@@ -66,7 +73,9 @@ struct DriftReport {
     std::vector<int> parents;                          // of each sample's nodes
     ByPosition<std::optional<std::size_t>> flyNode;
     std::optional<Time> bobBreaks;                     // after the lift starts
-    std::optional<Time> bobHolds;
+    std::optional<Time> bobHolds;                      // with its fibres touching the surface, in lift and hold
+    std::optional<Time> bobWorks;                      // within 2 cm and a quarter of the wave's height of it
+    std::optional<Length> tipAtBreak;                  // height of the line's end then
     std::optional<Time> bobClear;
     std::vector<std::string> warnings;
     Chain::Count count;
@@ -86,6 +95,7 @@ struct DriftOptions {
     LeaderStart start = LeaderStart::straight;
     WaveSurface surface = {};
     bool keepNodes = true;
+    std::optional<Length> bottom = {};  // depth of the water: a fly that reaches it is said
     std::stop_token stop = {};
     std::function<void(double)> progress = {};  // the share done, 0 to 1
 };

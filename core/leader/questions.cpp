@@ -129,6 +129,48 @@ Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) 
     return answer;
 }
 
+HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted, std::stop_token stop) {
+    HeldBob held;
+    if (handling.lift <= Speed{}) {
+        held.answer.words = "a lift is needed before anything holds in the surface";
+        return held;
+    }
+    Handling h = handling;
+    h.hold = wanted + 2.0 * second;
+    h.hang = Time{};
+    const DriftReport run = runDrift(rig, h, roughly(std::move(stop)));
+    held.answer.runs = 1;
+    held.answer.stopped = run.stopped;
+    if (run.stopped) return held;
+    if (!run.bobHolds) {
+        held.answer = notThere(Position::bob);
+        return held;
+    }
+    held.holds = run.bobHolds;
+    held.breaks = run.bobBreaks;
+    if (!run.bobBreaks) {
+        held.answer.words = "with the line's end no higher than " + metres(handling.height) + " the bob never comes up: a shorter first length, a drogue or a higher rod helps";
+        return held;
+    }
+    held.atBreak = run.tipAtBreak;
+    const Time lift = TipPath(h).liftStart().value_or(Time{});
+    const Time end = lift + *run.bobBreaks + wanted;
+    const auto last = std::ranges::lower_bound(run.samples, end, {}, &DriftSample::time);
+    held.atEnd = -(last == run.samples.end() ? run.samples.back() : *last).tip;
+    held.answer.value = std::max(0.0, (*held.atEnd - *held.atBreak) / wanted / metrePerSecond);
+    // The reach gave out where the bob left the surface while the rod was as high as it goes.
+    constexpr double kShort = 0.8;
+    if (*run.bobHolds < kShort * wanted && *held.atEnd > 0.98 * handling.height) {
+        held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high, and a reach of " + metres(handling.height) + " holds it " + formatNumber(*run.bobHolds / second, 1) +
+                            " s: a shorter first length or a drogue helps";
+        return held;
+    }
+    held.answer.found = true;
+    held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high; to hold it " + formatNumber(wanted / second, 0) + " s raise to " + metres(*held.atEnd) + ", " +
+                        formatNumber(held.answer.value, 2) + " m/s";
+    return held;
+}
+
 Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop) {
     Answer answer;
     if (handling.lift <= Speed{}) {

@@ -23,6 +23,15 @@ struct Answer {
 // fly, is drawn to within kSagInTouch of straight; to 1 mm/s. Never below the boat's drift. A rule of thumb.
 inline constexpr double kSagInTouch = 0.02;
 [[nodiscard]] Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop = {});
+// How high and how slow to hold the bob in the surface for so long after it breaks.
+struct HeldBob {
+    Answer answer;               // metres a second, upwards
+    std::optional<Length> atBreak;  // of the line's end
+    std::optional<Length> atEnd;
+    std::optional<Time> breaks;  // after the lift starts
+    std::optional<Time> holds;
+};
+[[nodiscard]] HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted = 5.0 * second, std::stop_token stop = {});
 // Which bob-to-middle spacing holds the bob longest at the surface in lift and hang, of 0.4 to 2.4 m by 0.1 m.
 [[nodiscard]] Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop = {});
 

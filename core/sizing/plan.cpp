@@ -501,15 +501,16 @@ Result<Plan> planOnSize(const Book& book, std::string_view patternId, int size) 
     return planOn(book, *found);
 }
 
-Result<Plan> planBatch(const Book& book, const Batch& batch) {
-    auto found = findDressing(book, batch.pattern);
+Result<Plan> planFly(const Book& book, const Fly& fly, const Place& place) {
+    if (!book.findPattern(fly.pattern)) return noSuch(place, "dressing", fly.pattern);
+    auto found = findDressing(book, fly.pattern);
     if (!found) return tl::unexpected(found.error());
-    if (batch.hook) {
-        const HookSpec* spec = book.findHook(*batch.hook);
-        if (!spec) return noSuch(Place("batches").key("hook"), "hook", *batch.hook);
+    if (fly.hook) {
+        const HookSpec* spec = book.findHook(*fly.hook);
+        if (!spec) return noSuch(place.key("hook"), "hook", *fly.hook);
         found->spec = *spec;
     }
-    return soundOnly(planOn(book, *found));
+    return planOn(book, *found);
 }
 
 Faults checkWithPlans(const Book& book) {

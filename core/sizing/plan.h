@@ -357,8 +357,9 @@ struct Plan {
 // A dressing of the book on another size of its hook: the same family, long and heavy, all its measures nominal.
 [[nodiscard]] Result<Plan> planOnSize(const Book& book, std::string_view patternId, int size);
 
-// A batch's dressing on the hook that the batch is tied on, its own where none is said.
-[[nodiscard]] Result<Plan> planBatch(const Book& book, const Batch& batch);
+// A fly: the dressing on the hook that is said, its own where none is. What can't be tied is among the plan's faults. A hook
+// or a dressing that the book lacks is a fault at `place`.
+[[nodiscard]] Result<Plan> planFly(const Book& book, const Fly& fly, const Place& place);
 
 // Every fault of a book, those of its records and those found by planning each dressing.
 [[nodiscard]] Faults checkWithPlans(const Book& book);

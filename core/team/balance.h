@@ -1,61 +1,70 @@
-// The smallest change that makes a team pass: models.md section 11, Balance. An exact search over hook size and wire,
-// hackle turns and overshoot, a bead, and the order of the flies; costs are whole numbers, from the tier's own dressing.
-// Of four and five flies only neighbours are exchanged, changes of a fly go up to a cost of 13, and where nothing passes the nearest is not proven to be it.
+// The smallest change that makes a team pass: models-team.md section E. Two lists, each searched exactly under a ceiling of
+// cost: other flies of the box and another order, with nothing to tie; and flies tied a little otherwise.
 #pragma once
 
-#include <compare>
 #include <functional>
+#include <optional>
 #include <stop_token>
 #include <string>
 #include <vector>
 
 #include "book/edits.h"
+#include "team/choose.h"
+#include "team/redress.h"
 #include "team/team.h"
 
 namespace machair {
 
-struct FlyChange {
-    int size = 0;       // steps of two hook numbers: +1 is smaller (10 → 12)
-    int wire = 0;       // sizes heavier
-    int turns = 0;      // of its fullest hackle
-    int overshoot = 0;  // steps of 5 % of the gape on that hackle's length
-    int bead = 0;       // +1 on, -1 off
-    auto operator<=>(const FlyChange&) const = default;
-    [[nodiscard]] int cost() const;
+enum class ChangeKind { order, box, redress };
+template <>
+struct Names<ChangeKind> {
+    static constexpr std::array entries = {NameOf{ChangeKind::order, "order"}, NameOf{ChangeKind::box, "box"}, NameOf{ChangeKind::redress, "redress"}};
 };
-
-// The dressing with this change, in the book; a hook that the book lacks is added to it. Faults where it can't be made:
-// no such hook size, no hackle, a turn too few.
-[[nodiscard]] Result<Edit> changeFly(const Book& book, std::string_view pattern, const FlyChange& change);
 
 struct ProposedChange {
     Position position = Position::bob;
-    std::string words;  // "one turn more on the collar"
+    ChangeKind kind = ChangeKind::order;
+    std::string words;   // "Dune Bell to the bob"
+    Fly fly;             // what hangs there then
+    FlyChange made;      // where it is tied otherwise
 };
 struct Proposal {
     int cost = 0;
     std::vector<ProposedChange> changes;
-    FliesByPosition patterns;  // after it
+    FliesByPosition flies;              // after it, as they are in the box
     ByPosition<FlyChange> made;
+    std::vector<Fly> instead;           // others that do as well in the one place that the box fills
+    std::vector<std::string> insteadTitles;
+    double score = 0.0;                 // of 100, as Choose has it
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;
+    [[nodiscard]] std::string words() const;  // in one line
 };
 struct BalanceReport {
-    std::vector<Proposal> proposals;    // best first
-    bool withinReach = true;            // false: nothing passes, these are the nearest
-    std::vector<std::string> conflicts; // then: which two wants stand against each other
-    std::uint64_t planned = 0;          // variants sized
+    bool passes = false;                 // as it is: there is nothing to propose
+    std::vector<Proposal> box;           // from the box, best first
+    std::vector<Proposal> redressed;     // tied otherwise, best first
+    std::vector<std::string> conflicts;  // where neither list has anything: what stands against what
+    std::optional<Proposal> instead;     // then: the best team of the box that passes and keeps most of the flies
+    std::uint64_t planned = 0;           // flies sized
     bool stopped = false;
+    [[nodiscard]] bool empty() const { return box.empty() && redressed.empty(); }
 };
 
+inline constexpr int kCostCeiling = 8;
+
 struct BalanceOptions {
-    std::size_t wanted = 5;
+    std::size_t wanted = 3;  // of each list
     std::stop_token stop = {};
     std::function<void(double)> progress = {};
 };
 [[nodiscard]] Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const TeamSetting& setting = {}, const BalanceOptions& options = {});
 
-// Takes a proposal: the dressings changed and the flies in their new order, as one edit.
-[[nodiscard]] Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal);
+// Takes a proposal, as one edit. A fly that is tied otherwise becomes a dressing of its own for this team, or the dressing
+// itself is changed; only another hook needs neither.
+enum class TakeAs { copy, dressing };
+[[nodiscard]] Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal, TakeAs as = TakeAs::copy, std::optional<Length> wave = {});
+// What changing the dressings themselves would touch beside this team: "Reed Skipper, 10 in West shore", "4 in the box".
+[[nodiscard]] std::vector<std::string> touchedBy(const Book& book, std::string_view team, const Proposal& proposal);
 
 }  // namespace machair

@@ -1,6 +1,7 @@
 #include "team/best_triples.h"
 
 #include <algorithm>
+#include <tuple>
 
 namespace machair {
 
@@ -81,7 +82,7 @@ class Search {
         for (std::size_t k = 0; k < n; ++k) {
             const std::int64_t score = base + onward[k] + across[k];
             if (isNever(score) || (found_.best.size() == wanted_ && score < found_.best.back().score)) continue;
-            if (s_.thriceTheSame(pair.i, pair.j, k)) continue;
+            if (s_.thriceTheSame(pair.i, pair.j, k) || (s_.allowed && !s_.allowed(pair.i, pair.j, k))) continue;
             keep({{pair.i, pair.j, k}, score});
         }
     }

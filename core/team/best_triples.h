@@ -7,6 +7,7 @@
 
 #include <array>
 #include <cstdint>
+#include <functional>
 #include <stop_token>
 #include <vector>
 
@@ -34,6 +35,8 @@ struct TripleScores {
     ScoreTable across;  // 0 with 2
     // By place and member: who it is, where the same one may not stand in all three places, else -1. Empty where all may.
     std::array<std::vector<std::int32_t>, 3> notThrice;
+    // Whether a triple may be taken at all; asked only of those that would be. All may where it is empty.
+    std::function<bool(std::size_t, std::size_t, std::size_t)> allowed = {};
     [[nodiscard]] bool thriceTheSame(std::size_t i, std::size_t j, std::size_t k) const {
         return !notThrice[0].empty() && notThrice[0][i] >= 0 && notThrice[0][i] == notThrice[1][j] && notThrice[0][i] == notThrice[2][k];
     }

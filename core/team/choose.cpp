@@ -5,6 +5,8 @@
 #include <future>
 #include <map>
 #include <numeric>
+#include <set>
+#include <tuple>
 
 #include "units/text.h"
 
@@ -17,17 +19,39 @@ constexpr std::int32_t kTieShare = 4;  // so that flies still to be tied only br
 
 std::int32_t units(double score) { return kTieShare * static_cast<std::int32_t>(kUnit * score + (score < 0.0 ? -0.5 : 0.5)); }  // to the nearest
 
-// What a team has of a term: all of its weight inside the wanted range, falling to nothing one near-width outside.
-double earned(double weight, double shortfall) { return weight * std::max(0.0, 1.0 - shortfall); }
+double waveOf(const SchoolRules& rules, const TeamSetting& setting) { return setting.day.wave ? *setting.day.wave / metre : rules.usualWave; }
 
-double singleScore(const BoxCandidate& fly, Position position, const SchoolRules& rules, const TeamSetting& setting) {
-    double score = 0.0;
-    if (setting.fullness) {
-        score += earned(rules.fullness.weight, rules.fullness.shortfall(fly.figures.fullness - rules.fullnessScale * setting.fullness->at(position)));
+PlaceWants wantsIn(const SchoolRules& rules, const TeamSetting& setting, Position position) { return wantsOf(rules, position, waveOf(rules, setting), setting.day); }
+
+PlaceExtras extrasOf(const BoxCandidate& fly, Position position, const TeamSetting& setting, std::optional<double> daybook) {
+    PlaceExtras extras;
+    if (const auto season = seasonFit(setting.day, position, fly.figures.style, fly.fly.pattern, fly.dressing)) extras.season = season->share;
+    extras.daybook = daybook;
+    return extras;
+}
+
+std::optional<double> termOf(const DaybookTerms& daybook, std::size_t fly, std::size_t place) { return fly < daybook.size() ? daybook[fly][place] : std::nullopt; }
+
+// Every candidate in each of the three places, worked out once for a search.
+struct Fits {
+    std::array<PlaceWants, kTrio.size()> wants;
+    std::array<std::vector<double>, kTrio.size()> sum;
+    std::array<std::vector<char>, kTrio.size()> keptOut;
+    std::array<double, kTrio.size()> whole{};
+    [[nodiscard]] double wholeOfAll() const { return whole[0] + whole[1] + whole[2]; }
+};
+Fits fitsOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const DaybookTerms& daybook) {
+    Fits fits;
+    for (std::size_t p = 0; p < kTrio.size(); ++p) {
+        fits.wants[p] = wantsIn(rules, setting, kTrio[p]);
+        for (std::size_t i = 0; i < box.size(); ++i) {
+            const PlaceFit fit = fitIn(box[i].figures, fits.wants[p], extrasOf(box[i], kTrio[p], setting, termOf(daybook, i, p)));
+            fits.sum[p].push_back(fit.sum);
+            fits.keptOut[p].push_back(fit.keptOut ? 1 : 0);
+            fits.whole[p] = std::max(fits.whole[p], fit.whole);
+        }
     }
-    const TeamRole role = fly.role.value_or(TeamRole::any);
-    if (role == TeamRole::any || role == roleAt(position)) score += rules.roleWeight;
-    return score;
+    return fits;
 }
 
 // Flies seen in the same colour are compared once: a box has far fewer colours than flies.
@@ -41,12 +65,23 @@ class Contrasts {
             if (fresh) colours_.push_back(c);
             of_.push_back(found->second);
         }
-        table_.assign(colours_.size() * colours_.size(), 0.0f);
-        for (std::size_t i = 0; i < colours_.size(); ++i)
-            for (std::size_t j = 0; j < i; ++j)
-                table_[i * colours_.size() + j] = table_[j * colours_.size() + i] = static_cast<float>(ciede2000(colours_[i], colours_[j]));
+        table_.assign(colours_.size() * colours_.size(), -1.0f);
     }
-    [[nodiscard]] double between(std::size_t a, std::size_t b) const { return static_cast<double>(table_[of_[a] * colours_.size() + of_[b]]); }
+    // Of the colours that are asked for, and only those.
+    [[nodiscard]] double between(std::size_t a, std::size_t b) const {
+        const std::size_t i = std::min(of_[a], of_[b]), j = std::max(of_[a], of_[b]);
+        return i == j ? 0.0 : ciede2000(colours_[i], colours_[j]);
+    }
+    void prepare(const std::set<std::size_t>& flies) {
+        std::set<std::size_t> colours;
+        for (const std::size_t fly : flies) colours.insert(of_[fly]);
+        for (const std::size_t i : colours)
+            for (const std::size_t j : colours)
+                if (i < j) table_[i * colours_.size() + j] = table_[j * colours_.size() + i] = static_cast<float>(ciede2000(colours_[i], colours_[j]));
+    }
+    [[nodiscard]] double prepared(std::size_t a, std::size_t b) const {
+        return of_[a] == of_[b] ? 0.0 : static_cast<double>(table_[of_[a] * colours_.size() + of_[b]]);
+    }
 
   private:
     std::vector<CieLab> colours_;
@@ -54,51 +89,149 @@ class Contrasts {
     std::vector<float> table_;
 };
 
-// All three pair tables of one list of flies at once, the rows shared out over two threads.
-void fillTables(TripleScores& scores, const std::vector<BoxCandidate>& box, const Contrasts& contrasts, const std::vector<std::size_t>& flies, const SchoolRules& rules) {
-    const std::size_t n = flies.size();
-    for (ScoreTable* table : {&scores.first, &scores.second, &scores.across}) *table = ScoreTable(n, n);
-    const auto rows = [&](std::size_t from, std::size_t to) {
-        for (std::size_t i = from; i < to; ++i)
-            for (std::size_t j = 0; j < n; ++j) {
-                const PairLosses less = lossesOfNumbers(box[flies[i]].figures, box[flies[j]].figures, rules);
-                const double colour = rules.variety.weight - earned(rules.variety.weight, rules.variety.shortfall(contrasts.between(flies[i], flies[j])));
-                scores.first.at(i, j) = -units(less.bobMiddle + colour);
-                scores.second.at(i, j) = -units(less.middlePoint + colour);
-                scores.across.at(i, j) = -units(less.bobPoint);
-            }
-    };
-    auto half = std::async(std::launch::async, rows, std::size_t{0}, n / 2);
-    rows(n / 2, n);
-    half.get();
-    for (std::size_t i = 0; i < n; ++i)
-        if (box[flies[i]].tied < 2)
-            for (ScoreTable* table : {&scores.first, &scores.second, &scores.across}) table->at(i, i) = kNever;
+std::array<std::vector<std::int32_t>, 3> singleScores(const std::vector<BoxCandidate>& box, const Fits& fits, const FlyLists& lists) {
+    std::array<std::vector<std::int32_t>, 3> scores;
+    for (std::size_t p = 0; p < 3; ++p)
+        for (const std::size_t fly : lists[p]) scores[p].push_back(fits.keptOut[p][fly] != 0 ? kNever : units(fits.sum[p][fly]) - (box[fly].tied == 0 ? 1 : 0));
+    return scores;
 }
 
-// A table of two lists, where one fly has to be on the team.
+// One pair table, the rows shared out over two threads.
 ScoreTable pairTable(const std::vector<BoxCandidate>& box, const Contrasts& contrasts, const std::vector<std::size_t>& upper, const std::vector<std::size_t>& lower,
-                     const PairPlace& place, const SchoolRules& rules) {
+                     double PairLosses::*which, const SchoolRules& rules) {
     ScoreTable table(upper.size(), lower.size());
-    for (std::size_t i = 0; i < upper.size(); ++i)
-        for (std::size_t j = 0; j < lower.size(); ++j) {
-            if (upper[i] == lower[j] && box[upper[i]].tied < 2) {
-                table.at(i, j) = kNever;
-                continue;
+    const auto rows = [&](std::size_t from, std::size_t to) {
+        for (std::size_t i = from; i < to; ++i)
+            for (std::size_t j = 0; j < lower.size(); ++j) {
+                const std::size_t a = upper[i], b = lower[j];
+                table.at(i, j) = a == b && box[a].tied < 2 ? kNever : -units(lossesOf(box[a].figures, box[b].figures, contrasts.prepared(a, b), rules).*which);
             }
-            double less = lossOfNumbers(box[upper[i]].figures, box[lower[j]].figures, place, rules);
-            if (place.neighbours)
-                less += rules.variety.weight - earned(rules.variety.weight, rules.variety.shortfall(contrasts.between(upper[i], lower[j])));
-            table.at(i, j) = -units(less);
-        }
+    };
+    constexpr std::size_t kWorthAThread = 4096;
+    if (upper.size() * lower.size() < kWorthAThread) {
+        rows(0, upper.size());
+        return table;
+    }
+    auto half = std::async(std::launch::async, rows, std::size_t{0}, upper.size() / 2);
+    rows(upper.size() / 2, upper.size());
+    half.get();
     return table;
 }
 
-std::array<std::vector<std::int32_t>, 3> singleScores(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists) {
-    std::array<std::vector<std::int32_t>, 3> scores;
+TripleScores scoresFrom(const std::vector<BoxCandidate>& box, const Fits& fits, const SchoolRules& rules, const FlyLists& lists, Contrasts& contrasts) {
+    TripleScores scores;
+    scores.single = singleScores(box, fits, lists);
+    std::set<std::size_t> all;
     for (std::size_t p = 0; p < 3; ++p)
-        for (const std::size_t fly : lists[p]) scores[p].push_back(units(singleScore(box[fly], kTrio[p], rules, setting)) - (box[fly].tied == 0 ? 1 : 0));
+        for (const std::size_t fly : lists[p]) {
+            scores.notThrice[p].push_back(box[fly].tied < 3 ? static_cast<std::int32_t>(fly) : -1);
+            all.insert(fly);
+        }
+    contrasts.prepare(all);
+    scores.first = pairTable(box, contrasts, lists[0], lists[1], &PairLosses::bobMiddle, rules);
+    scores.second = pairTable(box, contrasts, lists[1], lists[2], &PairLosses::middlePoint, rules);
+    scores.across = pairTable(box, contrasts, lists[0], lists[2], &PairLosses::bobPoint, rules);
     return scores;
+}
+
+// The likeliest of each list by themselves.
+FlyLists likeliestOf(const FlyLists& lists, const std::array<std::vector<std::int32_t>, 3>& single, std::size_t most) {
+    FlyLists likeliest;
+    for (std::size_t p = 0; p < 3; ++p) {
+        std::vector<std::size_t> order(lists[p].size());
+        std::iota(order.begin(), order.end(), std::size_t{0});
+        std::ranges::stable_sort(order, std::greater{}, [&](std::size_t i) { return single[p][i]; });
+        order.resize(std::min(order.size(), most));
+        std::ranges::sort(order);
+        for (const std::size_t i : order) likeliest[p].push_back(lists[p][i]);
+    }
+    return likeliest;
+}
+
+FlyLists keptAbove(const FlyLists& lists, const std::array<std::vector<std::int32_t>, 3>& single, std::int64_t floor) {
+    std::array<std::int64_t, 3> most{};
+    for (std::size_t p = 0; p < 3; ++p) most[p] = std::ranges::max(single[p]);
+    FlyLists kept;
+    for (std::size_t p = 0; p < 3; ++p)
+        for (std::size_t i = 0; i < lists[p].size(); ++i)
+            if (!isNever(single[p][i]) && single[p][i] + most[(p + 1) % 3] + most[(p + 2) % 3] >= floor) kept[p].push_back(lists[p][i]);
+    return kept;
+}
+
+constexpr std::size_t kFirstLook = 96;
+
+using Trio = std::array<std::size_t, 3>;
+// Two teams are distinct where at most one place has the same fly in both.
+bool distinct(const Trio& a, const Trio& b) { return (a[0] == b[0] ? 1 : 0) + (a[1] == b[1] ? 1 : 0) + (a[2] == b[2] ? 1 : 0) <= 1; }
+
+struct FoundTrio {
+    Trio flies{};
+    std::int64_t score = 0;
+};
+
+// The best team of some lists that is distinct from all of `shown`.
+std::optional<FoundTrio> bestBeside(TripleScores& scores, const FlyLists& lists, const std::vector<FoundTrio>& shown, ChoiceReport& report, const std::stop_token& stop) {
+    if (!shown.empty())
+        scores.allowed = [&lists, &shown](std::size_t i, std::size_t j, std::size_t k) {
+            return std::ranges::all_of(shown, [&](const FoundTrio& s) { return distinct(s.flies, {lists[0][i], lists[1][j], lists[2][k]}); });
+        };
+    else
+        scores.allowed = nullptr;
+    const BestTriples best = bestTriples(scores, 1, stop);
+    report.examined += best.examined;
+    report.pairsScanned += best.pairsScanned;
+    report.stopped = report.stopped || best.stopped;
+    if (best.best.empty()) return std::nullopt;
+    const Triple& t = best.best.front();
+    return FoundTrio{{lists[0][t.at[0]], lists[1][t.at[1]], lists[2][t.at[2]]}, t.score};
+}
+
+// The distinct teams of one set of lists, exactly: each search runs over those flies that could come up to the best team
+// of the likeliest ones, and anew over more where that was too few.
+class DistinctTeams {
+  public:
+    DistinctTeams(const std::vector<BoxCandidate>& box, const Fits& fits, const SchoolRules& rules, FlyLists lists, Contrasts& contrasts)
+        : box_(box), fits_(fits), rules_(rules), all_(std::move(lists)), contrasts_(contrasts), single_(singleScores(box, fits, all_)) {
+        few_ = likeliestOf(all_, single_, kFirstLook);
+        small_ = std::ranges::all_of(all_, [](const auto& list) { return list.size() <= 2 * kFirstLook; });
+        if (!small_) fewScores_ = scoresFrom(box_, fits_, rules_, few_, contrasts_);
+    }
+    std::optional<FoundTrio> next(const std::vector<FoundTrio>& shown, ChoiceReport& report, const std::stop_token& stop) {
+        if (std::ranges::any_of(all_, [](const auto& list) { return list.empty(); })) return std::nullopt;
+        std::int64_t floor = kNever;
+        if (!small_)
+            if (const auto known = bestBeside(fewScores_, few_, shown, report, stop)) floor = known->score;
+        if (!ready_ || floor < floor_) {
+            kept_ = keptAbove(all_, single_, floor);
+            scores_ = scoresFrom(box_, fits_, rules_, kept_, contrasts_);
+            floor_ = floor;
+            ready_ = true;
+        }
+        return bestBeside(scores_, kept_, shown, report, stop);
+    }
+
+  private:
+    const std::vector<BoxCandidate>& box_;
+    const Fits& fits_;
+    const SchoolRules& rules_;
+    FlyLists all_, few_, kept_;
+    Contrasts& contrasts_;
+    std::array<std::vector<std::int32_t>, 3> single_;
+    TripleScores fewScores_, scores_;
+    std::int64_t floor_ = 0;
+    bool small_ = false;
+    bool ready_ = false;
+};
+
+double lossOfPair(const std::vector<BoxCandidate>& box, const Contrasts& contrasts, std::size_t a, std::size_t b, double PairLosses::*which, const SchoolRules& rules) {
+    return lossesOf(box[a].figures, box[b].figures, contrasts.between(a, b), rules).*which;
+}
+double scoreOf(const std::vector<BoxCandidate>& box, const Fits& fits, const Contrasts& contrasts, const Trio& t, const SchoolRules& rules) {
+    double sum = 0.0;
+    for (std::size_t p = 0; p < 3; ++p) sum += fits.sum[p][t[p]];
+    sum -= lossOfPair(box, contrasts, t[0], t[1], &PairLosses::bobMiddle, rules) + lossOfPair(box, contrasts, t[1], t[2], &PairLosses::middlePoint, rules) +
+           lossOfPair(box, contrasts, t[0], t[2], &PairLosses::bobPoint, rules);
+    return std::max(0.0, 100.0 * sum / fits.wholeOfAll());
 }
 
 std::vector<LeftOut> againstRules(const std::vector<BoxCandidate>& box, const TeamSetting& setting) {
@@ -109,54 +242,87 @@ std::vector<LeftOut> againstRules(const std::vector<BoxCandidate>& box, const Te
     return out;
 }
 
-Choice describe(const Triple& triple, const std::array<std::size_t, 3>& flies, const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
-                double best) {
+TeamCheck checkOf(const PlaceTerm& term, const BoxCandidate& fly, const PlaceWants& wants) {
+    TeamCheck check;
+    check.term = term.term;
+    check.upper = check.lower = wants.position;
+    check.value = term.value;
+    check.shortfall = term.shortfall;
+    check.verdict = verdictOf(term.shortfall);
+    check.words = sayCheck(term, fly.figures, wants);
+    check.mend = mendOf(term, fly.figures, wants);
+    return check;
+}
+
+Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, const Fits& fits, const Contrasts& contrasts, const std::vector<std::size_t>& allowed,
+                const SchoolRules& rules) {
     Choice choice;
-    choice.flies = flies;
-    choice.best = best;
+    choice.flies = found.flies;
+    choice.score = scoreOf(box, fits, contrasts, found.flies, rules);
     const std::vector<Position> all(kTrio.begin(), kTrio.end());
     for (std::size_t a = 0; a < 3; ++a) {
-        const BoxCandidate& fly = box[flies[a]];
+        const BoxCandidate& fly = box[found.flies[a]];
         if (fly.tied == 0) {
             ++choice.toTie;
             choice.reasons.push_back("tie " + fly.title + " for the " + std::string(nameOf(kTrio[a])));
         }
+        for (const PlaceTerm& term : checksOf(fly.figures, fits.wants[a])) choice.checks.push_back(checkOf(term, fly, fits.wants[a]));
         for (std::size_t b = a + 1; b < 3; ++b)
-            for (TeamCheck& check : checkPair(fly.figures, kTrio[a], box[flies[b]].figures, kTrio[b], placeOf(kTrio[a], kTrio[b], all), rules))
+            for (TeamCheck& check : checkPair(fly.figures, kTrio[a], box[found.flies[b]].figures, kTrio[b], placeOf(kTrio[a], kTrio[b], all), rules))
                 choice.checks.push_back(std::move(check));
     }
-    choice.score = std::ceil(static_cast<double>(triple.score) / kTieShare) / kUnit;
-    std::ranges::stable_sort(choice.checks, {}, &TeamCheck::term);
+    for (const TeamCheck& check : choice.checks) choice.verdict = std::max(choice.verdict, check.verdict);
+    // What each fly is there for, in two phrases; then what is amiss.
+    for (std::size_t p = 0; p < 3; ++p) {
+        const auto reasons = reasonsOf(fitIn(box[found.flies[p]].figures, fits.wants[p]), box[found.flies[p]].figures, fits.wants[p]);
+        if (!reasons.empty()) choice.reasons.push_back(box[found.flies[p]].title + ": " + reasons.front() + (reasons.size() > 1 ? "; " + reasons[1] : ""));
+    }
     for (const TeamCheck& check : choice.checks)
-        if (check.verdict != Verdict::pass || check.term == TeamTerm::sinkStep) choice.reasons.push_back(check.words);
-    if (setting.fullness)
-        for (std::size_t a = 0; a < 3; ++a) {
-            const double wave = setting.fullness->at(kTrio[a]);
-            const double own = box[flies[a]].figures.fullness;
-            choice.reasons.push_back("the " + std::string(nameOf(kTrio[a])) + " carries " + formatNumber(own, 0) + " fibres per mm of gape, the wave wants " +
-                                     formatNumber(rules.fullnessScale * wave, 0));
+        if (check.verdict != Verdict::pass) choice.reasons.push_back(check.words);
+    constexpr double kNearlyAsGood = 1.0;
+    for (std::size_t p = 0; p < 3; ++p) {
+        std::vector<std::pair<double, std::size_t>> others;
+        for (const std::size_t fly : allowed) {
+            if (fits.keptOut[p][fly] != 0 || std::ranges::find(found.flies, fly) != found.flies.end()) continue;
+            Trio with = found.flies;
+            with[p] = fly;
+            if (const double score = scoreOf(box, fits, contrasts, with, rules); score > choice.score - kNearlyAsGood) others.emplace_back(-score, fly);
         }
+        std::ranges::sort(others);
+        for (const auto& [score, fly] : others) choice.couldBe[p].push_back(fly);
+    }
     return choice;
+}
+
+std::vector<std::size_t> allowedOf(const std::vector<BoxCandidate>& box, const std::vector<LeftOut>& leftOut, const std::vector<std::size_t>& avoid) {
+    std::vector<std::size_t> allowed;
+    for (std::size_t i = 0; i < box.size(); ++i)
+        if (std::ranges::find(leftOut, i, &LeftOut::fly) == leftOut.end() && std::ranges::find(avoid, i) == avoid.end()) allowed.push_back(i);
+    return allowed;
 }
 
 }  // namespace
 
+std::string sayFly(const Book& book, const Fly& fly) {
+    const Pattern* pattern = book.findPattern(fly.pattern);
+    if (!pattern) return fly.pattern;
+    const HookSpec* hook = book.findHook(fly.hook.value_or(pattern->hook));
+    if (!hook) return pattern->title();
+    return pattern->title() + ", " + std::to_string(hook->size) + (hook->barb.value_or(true) ? "" : " barbless");
+}
+
 Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetting& setting) {
     std::vector<BoxCandidate> box;
     Faults faults;
-    const auto add = [&](const std::string& id, const Pattern& pattern, const std::optional<std::string>& hookId, int tied, const Place& place) {
-        const HookSpec* spec = book.findHook(hookId.value_or(pattern.hook));
-        if (!spec) return append(faults, noSuch(place.key("hook"), "hook", hookId.value_or(pattern.hook)).value());
-        const auto hook = makeHook(*spec, place.key("hook"));
-        if (!hook) return append(faults, hook.error());
-        const auto planned = plan(pattern, *hook, book, place, schoolsFor(pattern, book));
+    const auto add = [&](const std::string& id, const Pattern& pattern, const Fly& fly, int tied, const Place& place) {
+        const auto planned = planFly(book, fly, place);
         if (!planned) return append(faults, planned.error());
+        if (!planned->faults.empty()) return append(faults, planned->faults);
         const SinkReport sink = sinkReport(*planned, setting.celsius);
-        box.push_back({id, pattern.id, pattern.title() + ", " + std::to_string(hook->size()), tied, pattern.role, figuresOf(*planned, sink, setting.seen)});
+        box.push_back({id, {fly.pattern, fly.hook.value_or(pattern.hook)}, sayFly(book, fly), pattern.title(), tied, figuresOf(*planned, sink, setting.seen)});
     };
     if (book.box.empty()) {
-        for (std::size_t i = 0; i < book.patterns.size(); ++i)
-            add(book.patterns[i].id, book.patterns[i], std::nullopt, 1, Place("patterns").at(i));
+        for (std::size_t i = 0; i < book.patterns.size(); ++i) add(book.patterns[i].id, book.patterns[i], book.patterns[i].id, 1, Place("patterns").at(i));
     } else {
         // The same dressing on the same hook, entered twice, is one fly with the counts of both.
         std::map<std::pair<std::string, std::string>, std::size_t> entered;
@@ -173,7 +339,7 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
                 continue;
             }
             const std::size_t before = box.size();
-            add(fly.id, *pattern, hook, fly.tied.value_or(1), Place("box").at(i));
+            add(fly.id, *pattern, {pattern->id, hook}, fly.tied.value_or(1), Place("box").at(i));
             if (box.size() > before) entered.emplace(std::pair(pattern->id, hook), before);
         }
     }
@@ -181,80 +347,181 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
     return box;
 }
 
-TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists) {
-    TripleScores scores;
-    scores.single = singleScores(box, rules, setting, lists);
-    for (std::size_t p = 0; p < 3; ++p)
-        for (const std::size_t fly : lists[p]) scores.notThrice[p].push_back(box[fly].tied < 3 ? static_cast<std::int32_t>(fly) : -1);
-    const Contrasts contrasts(box);
-    if (lists[0] == lists[1] && lists[1] == lists[2]) {
-        fillTables(scores, box, contrasts, lists[0], rules);
-        return scores;
+std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position position, const SchoolRules& rules, const TeamSetting& setting,
+                              const ByPosition<std::optional<std::size_t>>& beside, const DaybookTerms& daybook) {
+    const PlaceWants wants = wantsIn(rules, setting, position);
+    const std::size_t column = position == Position::bob ? 0 : position == Position::point ? 2 : 1;
+    std::vector<Position> taken{position};
+    for (const Position other : kPositions)
+        if (other != position && beside[other]) taken.push_back(other);
+    std::vector<Placed> list;
+    const auto leftOut = againstRules(box, setting);
+    for (std::size_t i = 0; i < box.size(); ++i) {
+        Placed placed{i, fitIn(box[i].figures, wants, extrasOf(box[i], position, setting, termOf(daybook, i, column))), {}, {}};
+        for (const Position other : kPositions) {
+            if (other == position || !beside[other]) continue;
+            const bool above = other < position;
+            const Position up = above ? other : position, low = above ? position : other;
+            const FlyFigures &upper = above ? box[*beside[other]].figures : box[i].figures, &lower = above ? box[i].figures : box[*beside[other]].figures;
+            for (const JudgedTerm& term : judgePair(upper, lower, placeOf(up, low, taken), rules)) placed.fit.sum -= term.wanted->lost(term.shortfall);
+        }
+        placed.reasons = reasonsOf(placed.fit, box[i].figures, wants);
+        if (const auto breach = std::ranges::find(leftOut, i, &LeftOut::fly); breach != leftOut.end())
+            placed.keptOut = breach->why;
+        else if (placed.fit.keptOut)
+            placed.keptOut = sayTerm(*placed.fit.find(wants.isPoint() && box[i].figures.floats ? TeamTerm::anchor : TeamTerm::style), box[i].figures, wants);
+        list.push_back(std::move(placed));
     }
-    scores.first = pairTable(box, contrasts, lists[0], lists[1], {true, true, false}, rules);
-    scores.second = pairTable(box, contrasts, lists[1], lists[2], {true, false, true}, rules);
-    scores.across = pairTable(box, contrasts, lists[0], lists[2], {false, true, true}, rules);
-    return scores;
+    std::ranges::stable_sort(list, [&](const Placed& a, const Placed& b) {
+        if (a.keptOut.empty() != b.keptOut.empty()) return a.keptOut.empty();
+        const double styleA = a.keptOut.empty() ? 0.0 : wants.suits(box[a.fly].figures.style), styleB = a.keptOut.empty() ? 0.0 : wants.suits(box[b.fly].figures.style);
+        if (styleA != styleB) return styleA > styleB;
+        return a.score() > b.score();
+    });
+    return list;
 }
 
-FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted, const std::stop_token& stop) {
-    constexpr std::size_t kFirstLook = 96;
-    if (std::ranges::max(lists, {}, &std::vector<std::size_t>::size).size() <= 2 * kFirstLook) return lists;
-    const auto single = singleScores(box, rules, setting, lists);
-    FlyLists likeliest;
-    std::array<std::int64_t, 3> most{};
-    for (std::size_t p = 0; p < 3; ++p) {
-        if (lists[p].empty()) return lists;
-        std::vector<std::size_t> order(lists[p].size());
-        std::iota(order.begin(), order.end(), std::size_t{0});
-        std::ranges::stable_sort(order, std::greater{}, [&](std::size_t i) { return single[p][i]; });
-        most[p] = single[p][order.front()];
-        order.resize(std::min(order.size(), kFirstLook));
-        for (const std::size_t i : order) likeliest[p].push_back(lists[p][i]);
+std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, const TeamSetting& setting) {
+    std::vector<ComesOff> list;
+    const TeamSpec* team = book.findTeam(teamId);
+    const auto weighed = weighTeam(book, teamId, setting);
+    const auto box = candidatesOf(book, setting);
+    if (!setting.card || !team || !weighed || !box) return list;
+    std::set<std::size_t> taken;
+    for (const TeamFly& fly : weighed->flies) taken.insert(fly.figures.identity);
+    const auto mayGoOn = [&](const BoxCandidate& fly) { return fly.tied > 0 && !taken.contains(fly.figures.identity) && breachesOf(fly.figures, *setting.card, setting.contest).empty(); };
+    const auto putOn = [&](ComesOff& one, const BoxCandidate& fly, bool twin) {
+        one.on = fly.fly;
+        one.twin = twin;
+        one.words += ", " + fly.title + " goes on";
+        taken.insert(fly.figures.identity);
+    };
+    for (const TeamFly& fly : weighed->flies) {
+        const auto breaches = breachesOf(fly.figures, *setting.card, setting.contest);
+        if (breaches.empty()) continue;
+        ComesOff& one = list.emplace_back();
+        one.position = fly.position;
+        one.off = *team->at(fly.position);
+        one.why = breaches.front().words;
+        one.words = sayFly(book, one.off) + " comes off the " + std::string(nameOf(one.position)) + " (" + one.why + ")";
+        const auto twin = std::ranges::find_if(*box, [&](const BoxCandidate& c) { return c.fly.pattern == one.off.pattern && mayGoOn(c); });
+        if (twin != box->end()) putOn(one, *twin, true);
     }
-    const BestTriples known = bestTriples(scoresOf(box, rules, setting, likeliest), wanted, stop);
-    if (known.best.size() < wanted) return lists;
-    FlyLists kept;
-    for (std::size_t p = 0; p < 3; ++p)
-        for (std::size_t i = 0; i < lists[p].size(); ++i)
-            if (single[p][i] + most[(p + 1) % 3] + most[(p + 2) % 3] >= known.best.back().score) kept[p].push_back(lists[p][i]);
-    return kept;
+    for (ComesOff& one : list) {  // what has no twin: the best for its place that is no other's twin
+        if (one.on) continue;
+        const auto ranked = rankPlace(*box, one.position, weighed->rules, setting);
+        const auto best = std::ranges::find_if(ranked, [&](const Placed& placed) { return placed.keptOut.empty() && mayGoOn((*box)[placed.fly]); });
+        if (best != ranked.end())
+            putOn(one, (*box)[best->fly], false);
+        else
+            one.words += "; the box has nothing for its place that the card allows";
+    }
+    return list;
+}
+
+TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, const DaybookTerms& daybook) {
+    Contrasts contrasts(box);
+    return scoresFrom(box, fitsOf(box, rules, setting, daybook), rules, lists, contrasts);
+}
+
+FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted, const DaybookTerms& daybook,
+                  const std::stop_token& stop) {
+    if (std::ranges::any_of(lists, [](const auto& list) { return list.empty(); })) return lists;
+    const Fits fits = fitsOf(box, rules, setting, daybook);
+    const auto single = singleScores(box, fits, lists);
+    Contrasts contrasts(box);
+    const BestTriples known = bestTriples(scoresFrom(box, fits, rules, likeliestOf(lists, single, kFirstLook), contrasts), wanted, stop);
+    return known.best.size() < wanted ? lists : keptAbove(lists, single, known.best.back().score);
 }
 
 ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish) {
     ChoiceReport report;
     report.leftOut = againstRules(box, setting);
-    std::vector<std::size_t> allowed;
-    for (std::size_t i = 0; i < box.size(); ++i)
-        if (std::ranges::find(report.leftOut, i, &LeftOut::fly) == report.leftOut.end() && std::ranges::find(wish.avoid, i) == wish.avoid.end()) allowed.push_back(i);
-    const double best = rules.roleWeight * 3.0 + (setting.fullness ? 3.0 * rules.fullness.weight : 0.0);
+    const std::vector<std::size_t> allowed = allowedOf(box, report.leftOut, wish.avoid);
+    if (allowed.empty()) return report;
+    const Fits fits = fitsOf(box, rules, setting, wish.daybook);
+    Contrasts contrasts(box);
     // A fly that has to be there is tried in each place; elsewhere all are.
-    std::vector<FlyLists> searches;
+    std::vector<DistinctTeams> searches;
     if (!wish.include)
-        searches.push_back({allowed, allowed, allowed});
+        searches.emplace_back(box, fits, rules, FlyLists{allowed, allowed, allowed}, contrasts);
     else if (std::ranges::find(allowed, *wish.include) != allowed.end())
         for (std::size_t p = 0; p < 3; ++p) {
-            searches.push_back({allowed, allowed, allowed});
-            searches.back()[p] = {*wish.include};
+            if (wish.includeAt && *wish.includeAt != kTrio[p]) continue;
+            FlyLists lists{allowed, allowed, allowed};
+            lists[p] = {*wish.include};
+            searches.emplace_back(box, fits, rules, std::move(lists), contrasts);
         }
-    std::vector<std::pair<Triple, std::array<std::size_t, 3>>> found;
-    for (const FlyLists& all : searches) {
-        const FlyLists lists = narrowed(box, rules, setting, all, wish.wanted, wish.stop);
-        const TripleScores scores = scoresOf(box, rules, setting, lists);
-        const BestTriples some = bestTriples(scores, wish.wanted, wish.stop);
-        report.examined += some.examined;
-        report.pairsScanned += some.pairsScanned;
-        report.stopped = report.stopped || some.stopped;
-        for (const Triple& triple : some.best) {
-            const std::array flies{lists[0][triple.at[0]], lists[1][triple.at[1]], lists[2][triple.at[2]]};
-            found.emplace_back(triple, flies);
-        }
+    std::vector<FoundTrio> shown;
+    while (shown.size() < wish.wanted && !report.stopped) {
+        std::optional<FoundTrio> best;
+        for (DistinctTeams& search : searches)
+            if (const auto found = search.next(shown, report, wish.stop); found && (!best || std::pair(-found->score, found->flies) < std::pair(-best->score, best->flies))) best = found;
+        if (!best || isNever(best->score)) break;
+        shown.push_back(*best);
     }
-    std::ranges::sort(found, {}, [](const auto& f) { return std::tuple(-f.first.score, f.second); });
-    found.erase(std::unique(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.second == b.second; }), found.end());
-    for (const auto& [triple, flies] : found)
-        if (report.teams.size() < wish.wanted) report.teams.push_back(describe(triple, flies, box, rules, setting, best));
+    for (const FoundTrio& found : shown) report.teams.push_back(describe(found, box, fits, contrasts, allowed, rules));
     return report;
+}
+
+WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::optional<Position> at, const SchoolRules& rules, const TeamSetting& setting, const DaybookTerms& daybook) {
+    WhyNot why;
+    const auto leftOut = againstRules(box, setting);
+    if (const auto breach = std::ranges::find(leftOut, fly, &LeftOut::fly); breach != leftOut.end()) {
+        why.keptOut = breach->why;
+        return why;
+    }
+    ChoiceWish wish;
+    wish.wanted = 1;
+    wish.daybook = daybook;
+    const ChoiceReport best = chooseTeams(box, rules, setting, wish);
+    wish.include = fly;
+    wish.includeAt = at;
+    const ChoiceReport with = chooseTeams(box, rules, setting, wish);
+    if (with.teams.empty() || best.teams.empty()) {
+        const Position place = at.value_or(Position::middle);
+        const PlaceWants wants = wantsIn(rules, setting, place);
+        const PlaceFit fit = fitIn(box[fly].figures, wants);
+        why.keptOut = sayTerm(*fit.find(wants.isPoint() && box[fly].figures.floats ? TeamTerm::anchor : TeamTerm::style), box[fly].figures, wants);
+        return why;
+    }
+    why.with = with.teams.front();
+    const Trio &a = best.teams.front().flies, &b = why.with->flies;
+    const Fits fits = fitsOf(box, rules, setting, daybook);
+    struct Difference {
+        double points = 0.0;
+        std::string words;
+    };
+    std::vector<Difference> differences;
+    const double toPoints = 100.0 / fits.wholeOfAll();
+    for (std::size_t p = 0; p < 3; ++p) {
+        if (a[p] == b[p]) continue;
+        const PlaceFit own = fitIn(box[b[p]].figures, fits.wants[p], extrasOf(box[b[p]], kTrio[p], setting, termOf(daybook, b[p], p)));
+        const PlaceFit other = fitIn(box[a[p]].figures, fits.wants[p], extrasOf(box[a[p]], kTrio[p], setting, termOf(daybook, a[p], p)));
+        for (const PlaceTerm& term : own)
+            if (const PlaceTerm* there = other.find(term.term))
+                differences.push_back({toPoints * (there->won() - term.won()), box[b[p]].title + " on the " + std::string(nameOf(kTrio[p])) + ": " + sayTerm(term, box[b[p]].figures, fits.wants[p])});
+    }
+    const std::vector<Position> all(kTrio.begin(), kTrio.end());
+    for (std::size_t x = 0; x < 3; ++x)
+        for (std::size_t y = x + 1; y < 3; ++y) {
+            const PairPlace place = placeOf(kTrio[x], kTrio[y], all);
+            const JudgedPair other = judgePair(box[a[x]].figures, box[a[y]].figures, place, rules);
+            const auto checks = checkPair(box[b[x]].figures, kTrio[x], box[b[y]].figures, kTrio[y], place, rules);
+            const JudgedPair own = judgePair(box[b[x]].figures, box[b[y]].figures, place, rules);
+            for (int i = 0; i < own.count; ++i) {
+                const JudgedTerm& term = own.terms[static_cast<std::size_t>(i)];
+                const auto* there = std::ranges::find(other.begin(), other.end(), term.term, &JudgedTerm::term);
+                const double before = there == other.end() ? 0.0 : there->wanted->lost(there->shortfall);
+                differences.push_back({toPoints * (term.wanted->lost(term.shortfall) - before), checks[static_cast<std::size_t>(i)].words});
+            }
+        }
+    std::ranges::stable_sort(differences, std::greater{}, &Difference::points);
+    constexpr std::size_t kShown = 3;
+    constexpr double kWorthSaying = 0.05;
+    for (const Difference& d : differences)
+        if (why.differences.size() < kShown && d.points >= kWorthSaying) why.differences.push_back(d.words + " (" + formatNumber(d.points, 1) + " points)");
+    return why;
 }
 
 }  // namespace machair

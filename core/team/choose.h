@@ -1,10 +1,11 @@
-// Which three of the fly box: the best ordered team for this water under a school and a rule card (models.md section
-// 11). Exact; the score is a rule of thumb.
+// Which flies of the box: the best ordered teams for this day under a school and a rule card, the flies for one place, and
+// why not another (models-team.md sections C and F). Exact; the score is a rule of thumb.
 #pragma once
 
 #include <optional>
 #include <stop_token>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include "team/best_triples.h"
@@ -14,30 +15,61 @@ namespace machair {
 
 struct BoxCandidate {
     std::string id;       // of the box's fly, or of the dressing where there is no box
-    std::string pattern;
-    std::string title;    // "Kelp Lantern, 10"
+    Fly fly;              // its hook always said
+    std::string title;    // "Kelp Lantern, 10 barbless"
+    std::string dressing; // "Kelp Lantern"
     int tied = 1;
-    std::optional<TeamRole> role;
     FlyFigures figures;
 };
 // The box of the book; every dressing once, as if it were tied, where the book has none. A fly that can't be planned is
 // left out; faults only where none is left.
 [[nodiscard]] Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetting& setting);
+// A fly as people call it: its dressing, its size, and its barb where it has none.
+[[nodiscard]] std::string sayFly(const Book& book, const Fly& fly);
+
+// How a candidate does in one place.
+struct Placed {
+    std::size_t fly = 0;
+    PlaceFit fit;
+    std::string keptOut;  // why; empty where it may stand there
+    std::vector<std::string> reasons;
+    [[nodiscard]] double score() const { return fit.score(); }
+};
+// Corrections from the daybook, by candidate and place of three; empty where nobody asked.
+using DaybookTerms = std::vector<std::array<std::optional<double>, kTrio.size()>>;
+
+// The flies for one place, best first; those kept out last, with the reason. `beside` are those that stand in the other
+// places already (candidates), and what the pairs cost is taken off.
+[[nodiscard]] std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position position, const SchoolRules& rules, const TeamSetting& setting,
+                                            const ByPosition<std::optional<std::size_t>>& beside = {}, const DaybookTerms& daybook = {});
+
+// What the card takes off the leader now, and what goes on in its place: a twin of the same dressing where the box has one
+// that the card allows, else the best fly for the place; nothing where there is none.
+struct ComesOff {
+    Position position = Position::bob;
+    Fly off;
+    std::string why;
+    std::optional<Fly> on;
+    bool twin = false;
+    std::string words;  // "Kelp Lantern, 10 comes off the bob, Kelp Lantern, 10 barbless goes on"
+};
+[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, std::string_view team, const TeamSetting& setting);
 
 struct Choice {
     std::array<std::size_t, 3> flies{};  // candidates, from bob to point
-    double score = 0.0;
-    double best = 0.0;   // that any team could have
+    double score = 0.0;                  // of 100
     int toTie = 0;
-    std::vector<TeamCheck> checks;  // of its pairs
+    Verdict verdict = Verdict::pass;
+    std::vector<TeamCheck> checks;       // of its flies and pairs; the leader is the team's own affair
     std::vector<std::string> reasons;
+    std::array<std::vector<std::size_t>, 3> couldBe;  // others in each place, for under one point of 100
 };
 struct LeftOut {
     std::size_t fly = 0;
     std::string why;
 };
 struct ChoiceReport {
-    std::vector<Choice> teams;  // best first
+    std::vector<Choice> teams;   // best first; each shares at most one place with those before it
     std::uint64_t examined = 0;  // triples looked at, of all that there are
     std::uint64_t pairsScanned = 0;
     std::vector<LeftOut> leftOut;  // against the rules
@@ -45,23 +77,34 @@ struct ChoiceReport {
 };
 
 struct ChoiceWish {
-    std::size_t wanted = 10;
-    std::optional<std::size_t> include;  // a candidate that has to be on the team
+    std::size_t wanted = 5;
+    std::optional<std::size_t> include;      // a candidate that has to be on the team
+    std::optional<Position> includeAt = {};  // and where; anywhere where nothing is said
     std::vector<std::size_t> avoid;
+    DaybookTerms daybook = {};
     std::stop_token stop = {};
 };
 [[nodiscard]] ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish = {});
 
+// Why a fly is not on the best team: what keeps it out, or the best team with it and the largest differences to the best.
+struct WhyNot {
+    std::string keptOut;
+    std::optional<Choice> with;
+    std::vector<std::string> differences;  // three at most
+};
+[[nodiscard]] WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::optional<Position> at, const SchoolRules& rules, const TeamSetting& setting,
+                            const DaybookTerms& daybook = {});
+
 using FlyLists = std::array<std::vector<std::size_t>, 3>;  // candidates for bob, middle and point
+
+// The scores that the search runs over, in whole units of 1e-4 times 4: for the test and the benchmark.
+[[nodiscard]] TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
+                                    const FlyLists& lists, const DaybookTerms& daybook = {});
 
 // Pairs only cost: no team scores more than its flies by themselves. So once `wanted` teams are known (from the flies
 // that score most by themselves), a fly that couldn't come up to the last of them beside the best of all others is left
 // out of its place. The best teams of what stays are the best of all.
 [[nodiscard]] FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted,
-                                const std::stop_token& stop = {});
-
-// The scores that the search runs over, in whole units of 1e-4 times 4: for the test and the benchmark.
-[[nodiscard]] TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
-                                    const FlyLists& lists);
+                                const DaybookTerms& daybook = {}, const std::stop_token& stop = {});
 
 }  // namespace machair

@@ -2,13 +2,15 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
+#include <string>
 
 namespace machair {
 
 namespace {
 
 constexpr Rgb kUnknownColour{0.48, 0.42, 0.34};
-constexpr double kHopeless = 100.0;  // near-widths: a point that floats is not nearly right
+constexpr double kHopeless = 100.0;  // near-widths: a fly that floats below one that sinks is not nearly right
 
 Rgb colourOf(const Material& material) {
     const std::string hex = material.colour ? *material.colour : material.colours.empty() ? std::string() : material.colours.front();
@@ -42,56 +44,182 @@ Rgb meanColour(const Plan& plan) {
     return fromLinear({sum.r / whole, sum.g / whole, sum.b / whole});
 }
 
+namespace {
+
+// Of the fibres that make a fly full, how much counts as stiff.
+double stiffnessOf(Stiffness stiffness) { return stiffness == Stiffness::stiff ? 1.0 : stiffness == Stiffness::medium ? 0.5 : 0.0; }
+
+Likeness likenessOf(TailStyle style) {
+    switch (style) {
+        case TailStyle::fibres:
+        case TailStyle::tippet: return Likeness::fibreTail;
+        case TailStyle::slip: return Likeness::slipTail;
+        case TailStyle::cloak: return Likeness::cloakTail;
+        case TailStyle::hair: return Likeness::hairTail;
+        case TailStyle::floss: return Likeness::flossTail;
+        case TailStyle::plume: return Likeness::plumeTail;
+    }
+    throw BrokenContract("unknown tail");
+}
+Likeness likenessOf(WingStyle style) {
+    switch (style) {
+        case WingStyle::rolled:
+        case WingStyle::paired: return Likeness::leafWing;
+        case WingStyle::upright: return Likeness::uprightWing;
+        case WingStyle::cloak: return Likeness::cloakWing;
+        case WingStyle::hair: return Likeness::hairWing;
+        case WingStyle::plume: return Likeness::plumeWing;
+        case WingStyle::tips: return Likeness::tipWing;
+    }
+    throw BrokenContract("unknown wing");
+}
+
+// What a fly's style is read from.
+struct StyleTraits {
+    bool bead = false, palmer = false, knotted = false, legs = false, uprightStiff = false, notSoft = false, plumeWing = false, otherWing = false, highWing = false, longTail = false;
+    int collars = 0;
+};
+void seeHackle(StyleTraits& t, const HacklePlan& hackle) {
+    const bool soft = hackle.feather.stiffness == Stiffness::soft;
+    t.notSoft = t.notSoft || !soft;
+    t.uprightStiff = t.uprightStiff || (hackle.stand == FibreStand::upright && !soft);
+}
+StyleTraits traitsOf(const Plan& plan) {
+    constexpr double kLureTail = 2.5;  // shanks
+    const Angle high = Angle::degrees(60.0);
+    StyleTraits t;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const PartPlan& part = plan.parts[i];
+        if (const auto* collar = std::get_if<HacklePlan>(&part.detail)) {
+            seeHackle(t, *collar);
+            t.collars += part.kind == PartKind::collar ? 1 : 0;
+        } else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
+            seeHackle(t, palmer->hackle);
+            t.palmer = true;
+        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
+            t.longTail = t.longTail || (tail->style != TailStyle::tippet && tail->length > kLureTail * plan.hook.shank());
+        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
+            (wing->style == WingStyle::plume ? t.plumeWing : t.otherWing) = true;
+            t.highWing = t.highWing || wing->lift >= high;
+        } else if (std::holds_alternative<BeadPlan>(part.detail)) {
+            t.bead = true;
+        } else if (const auto* legs = i < plan.pattern.parts.size() ? std::get_if<LegsPart>(&plan.pattern.parts[i].detail) : nullptr) {
+            t.legs = true;
+            t.knotted = t.knotted || legs->knots.value_or(0) > 0;
+        }
+    }
+    return t;
+}
+
+}  // namespace
+
+double FlyFigures::hold() const {
+    constexpr double kMost = 15.0, kNothing = 0.02;  // mN
+    return floats || weight < kNothing ? kMost : std::min(kMost, presence / weight);
+}
+
+FlyStyle styleOf(const Plan& plan) {
+    if (plan.pattern.style) return *plan.pattern.style;
+    const StyleTraits t = traitsOf(plan);
+    const bool hackle = t.collars > 0 || t.palmer;
+    const bool fineWire = plan.hook.spec().heavier.value_or(0) < 0;
+    if (t.longTail) return FlyStyle::lure;
+    if (plan.pattern.buoyancyMillinewton.value_or(0.0) > 0.0 || (t.plumeWing && (t.notSoft || fineWire)) || (!hackle && t.highWing)) return FlyStyle::film;
+    if (t.uprightStiff && !t.bead) return FlyStyle::dry;
+    if (t.bead) return FlyStyle::beaded;
+    if (t.palmer) return FlyStyle::palmer;
+    if (t.knotted) return FlyStyle::legged;
+    if ((t.plumeWing && t.collars > 0) || t.otherWing) return FlyStyle::winged;
+    if (t.collars >= 2 || (t.collars == 1 && t.legs)) return FlyStyle::hackled;
+    return t.collars == 1 ? FlyStyle::spider : FlyStyle::nymph;
+}
+
+Fullness fullnessOf(const Plan& plan) {
+    constexpr double kSplayedCollar = 26.0, kKnottedCollar = 12.0;  // legs that make a usual collar
+    Fullness sum;
+    const auto add = [&](const HacklePlan& hackle) {
+        sum.full += hackle.worth;
+        sum.stiff += hackle.worth * stiffnessOf(hackle.feather.stiffness);
+    };
+    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
+        const PartPlan& part = plan.parts[i];
+        if (const auto* collar = std::get_if<HacklePlan>(&part.detail))
+            add(*collar);
+        else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
+            add(palmer->hackle);
+        else if (const auto* piece = std::get_if<PiecePlan>(&part.detail); piece && part.kind == PartKind::legs && i < plan.pattern.parts.size()) {
+            const auto* legs = std::get_if<LegsPart>(&plan.pattern.parts[i].detail);
+            if (legs && legs->knots.value_or(0) > 0)
+                sum.full += piece->count / kKnottedCollar;
+            else if (legs && legs->style == LegStyle::spread)
+                sum.full += piece->count / kSplayedCollar;
+        }
+    }
+    sum.stiff = sum.full > 0.0 ? sum.stiff / sum.full : 0.0;
+    return sum;
+}
+
 FlyFigures figuresOf(const Plan& plan, const SinkReport& sink, const SeenIn& water) {
     FlyFigures f;
     f.sink = sink.sinkRate / metrePerSecond;
     f.presence = sink.presence / millinewton;
     f.mass = sink.mass / mg;
+    f.weight = sink.submerged / millinewton;
     f.floats = sink.floats;
     f.size = plan.hook.size();
     f.barb = plan.hook.hasBarb();
     f.length = plan.length / mm;
-    const Length gape = plan.hook.gape();
+    f.style = styleOf(plan);
+    f.role = plan.pattern.role;
+    const Fullness fullness = fullnessOf(plan);
+    f.full = fullness.full;
+    f.stiff = fullness.stiff;
+    f.identity = std::hash<std::string>()(plan.pattern.id + '\n' + plan.hook.spec().id);
+    const Length gape = plan.hook.gape(), shank = plan.hook.shank();
+    const auto longest = [&](Likeness kind, double ratio) {
+        double& known = f.lengths[static_cast<std::size_t>(kind)];
+        known = std::max(known, ratio);
+    };
     for (const PartPlan& part : plan.parts) {
-        if (const auto* collar = std::get_if<HacklePlan>(&part.detail)) {
-            f.hackle = std::max(f.hackle, collar->fibre / gape);
-            f.fullness += collar->fullness;
-        } else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
-            f.hackle = std::max(f.hackle, palmer->hackle.fibre / gape);
-            f.fullness += palmer->hackle.fullness;
-        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-            f.tail = std::max(f.tail, tail->length / gape);
-        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-            f.wing = std::max(f.wing, wing->length / gape);
-        } else if (std::holds_alternative<BeadPlan>(part.detail)) {
+        if (const auto* collar = std::get_if<HacklePlan>(&part.detail))
+            longest(collar->stand == FibreStand::upright ? Likeness::upright : Likeness::collar, collar->fibre / gape);
+        else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
+            longest(Likeness::palmer, palmer->hackle.fibre / gape);
+        else if (const auto* tail = std::get_if<TailPlan>(&part.detail))
+            longest(likenessOf(tail->style), tail->length / shank);
+        else if (const auto* wing = std::get_if<WingPlan>(&part.detail))
+            longest(likenessOf(wing->style), wing->length / shank);
+        else if (std::holds_alternative<BeadPlan>(part.detail))
             f.bead = true;
-        }
     }
     f.seen = toCieLab(seen(meanColour(plan), water.clarity, water.sighting).fly);
     return f;
-}
-
-double JudgedPair::shortfall() const {
-    double sum = 0.0;
-    for (const JudgedTerm& term : *this) sum += term.shortfall;
-    return sum;
 }
 
 JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
     JudgedPair judged = judgeNumbers(upper, lower, place, rules);
     if (!place.neighbours) return judged;
     const double contrast = ciede2000(upper.seen, lower.seen);
-    judged.terms[static_cast<std::size_t>(judged.count++)] = {TeamTerm::variety, contrast, &rules.variety, rules.variety.shortfall(contrast)};
+    judged.terms[static_cast<std::size_t>(judged.count++)] = {TeamTerm::variety, contrast, &rules.variety, std::min(1.0, rules.variety.shortfall(contrast))};
     return judged;
 }
 
 namespace {
 
+// Of flies of one style, the worst of the lengths that both have; less than 0 where they share none.
 double worstSpread(const FlyFigures& a, const FlyFigures& b) {
     double worst = -1.0;
-    for (const auto member : {&FlyFigures::hackle, &FlyFigures::tail, &FlyFigures::wing})
-        if (const double x = a.*member, y = b.*member; x > 0.0 && y > 0.0) worst = std::max(worst, spread(x, y));
+    if (a.style != b.style) return worst;
+    for (std::size_t i = 0; i < kLikenesses; ++i)
+        if (const double x = a.lengths[i], y = b.lengths[i]; x > 0.0 && y > 0.0) worst = std::max(worst, spread(x, y));
     return worst;
+}
+
+// Of a lower fly to an upper, m/s: a float above passes, one below is off.
+template <class Give, class Take>
+bool giveSink(TeamTerm term, const FlyFigures& upper, const FlyFigures& lower, const Wanted& wanted, Give give, Take take) {
+    if (!lower.floats && !upper.floats) return give(term, lower.sink / upper.sink, wanted);
+    return take(term, 0.0, wanted, lower.floats && !upper.floats ? kHopeless : 0.0, false);
 }
 
 // Every number of a pair that is judged, one after the other: take(term, value, wanted, shortfall, valued) for each,
@@ -99,19 +227,18 @@ double worstSpread(const FlyFigures& a, const FlyFigures& b) {
 template <class Take>
 bool eachNumber(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules, Take take) {
     const auto give = [&](TeamTerm term, double value, const Wanted& wanted) { return take(term, value, wanted, wanted.shortfall(value), true); };
+    const auto nearAtWorst = [&](TeamTerm term, double value, const Wanted& wanted) { return take(term, value, wanted, std::min(1.0, wanted.shortfall(value)), true); };
     if (place.neighbours) {
-        if (lower.floats || upper.floats) {
-            if (!take(TeamTerm::sinkStep, 0.0, rules.sinkStep, lower.floats ? kHopeless : 0.0, lower.floats)) return false;
-        } else if (!give(TeamTerm::sinkStep, lower.sink / upper.sink, rules.sinkStep)) {
-            return false;
-        }
+        if (!giveSink(TeamTerm::sinkStep, upper, lower, rules.sinkStep, give, take)) return false;
         if (!give(TeamTerm::presenceOrder, upper.presence / lower.presence, rules.presenceOrder)) return false;
         if (!give(TeamTerm::turnover, (lower.mass * upper.presence) / (lower.presence * upper.mass), rules.turnover)) return false;
         if (!give(TeamTerm::sizeStep, lower.size - upper.size, place.fromBob ? rules.topSizeStep : rules.sizeStep)) return false;
+        if (upper.identity == lower.identity && !nearAtWorst(TeamTerm::twice, 1.0, rules.twice)) return false;
     }
+    if (place.fromBob && place.toPoint && !giveSink(TeamTerm::sinkAcross, upper, lower, rules.sinkAcross, give, take)) return false;
     if (place.toPoint && !give(TeamTerm::pointWeight, lower.mass / upper.mass, rules.pointWeight)) return false;
     const double worst = worstSpread(upper, lower);
-    return worst < 0.0 || give(TeamTerm::family, worst, rules.family);
+    return worst < 0.0 || nearAtWorst(TeamTerm::family, worst, rules.family);
 }
 
 }  // namespace
@@ -129,37 +256,30 @@ bool numbersPass(const FlyFigures& upper, const FlyFigures& lower, const PairPla
     return eachNumber(upper, lower, place, rules, [](TeamTerm, double, const Wanted&, double shortfall, bool) { return shortfall <= 0.0; });
 }
 
-double shortfallOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
-    double sum = 0.0;
-    eachNumber(upper, lower, place, rules, [&](TeamTerm, double, const Wanted&, double shortfall, bool) {
-        sum += shortfall;
-        return true;
-    });
-    return sum;
-}
-
 double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
     double sum = 0.0;
     eachNumber(upper, lower, place, rules, [&](TeamTerm, double, const Wanted& wanted, double shortfall, bool) {
-        sum += wanted.weight * std::min(1.0, shortfall);
+        sum += wanted.lost(shortfall);
         return true;
     });
     return sum;
 }
 
-PairLosses lossesOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const SchoolRules& rules) {
-    // As neighbours in the middle of the leader, then what the places differ in.
-    PairLosses losses;
-    const auto lost = [](const Wanted& wanted, double shortfall) { return wanted.weight * std::min(1.0, shortfall); };
-    double common = 0.0, size = 0.0, family = 0.0;
+PairLosses lossesOf(const FlyFigures& upper, const FlyFigures& lower, double contrast, const SchoolRules& rules) {
+    // As bob and middle, and what the other places differ in.
+    double neighbours = 0.0, anywhere = 0.0, size = 0.0;
     eachNumber(upper, lower, {true, false, false}, rules, [&](TeamTerm term, double, const Wanted& wanted, double shortfall, bool) {
-        (term == TeamTerm::sizeStep ? size : term == TeamTerm::family ? family : common) += lost(wanted, shortfall);
+        (term == TeamTerm::sizeStep ? size : term == TeamTerm::family ? anywhere : neighbours) += wanted.lost(shortfall);
         return true;
     });
-    const double weight = lost(rules.pointWeight, rules.pointWeight.shortfall(lower.mass / upper.mass));
-    losses.bobMiddle = common + family + lost(rules.topSizeStep, rules.topSizeStep.shortfall(lower.size - upper.size));
-    losses.middlePoint = common + family + size + weight;
-    losses.bobPoint = family + weight;
+    neighbours += rules.variety.lost(std::min(1.0, rules.variety.shortfall(contrast)));
+    const double weight = rules.pointWeight.lost(rules.pointWeight.shortfall(lower.mass / upper.mass));
+    const double across = upper.floats || lower.floats ? rules.sinkAcross.lost(lower.floats && !upper.floats ? kHopeless : 0.0)
+                                                       : rules.sinkAcross.lost(rules.sinkAcross.shortfall(lower.sink / upper.sink));
+    PairLosses losses;
+    losses.bobMiddle = anywhere + neighbours + rules.topSizeStep.lost(rules.topSizeStep.shortfall(lower.size - upper.size));
+    losses.middlePoint = anywhere + neighbours + size + weight;
+    losses.bobPoint = anywhere + across + weight;
     return losses;
 }
 

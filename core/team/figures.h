@@ -1,8 +1,9 @@
-// A fly in the few numbers that a team is judged by, and the terms that one fly or a pair of them is judged on. The
-// report, the balance search and the choice all read these terms, so they can't disagree.
+// A fly in the few numbers that a team is judged by, and the terms that a pair of flies is judged on. The report, the
+// balance search and the choice all read these terms, so they can't disagree.
 #pragma once
 
 #include <array>
+#include <cstddef>
 #include <optional>
 
 #include "sizing/plan.h"
@@ -12,22 +13,41 @@
 
 namespace machair {
 
+// Lengths that flies of one style have in common, each by the kind of part it is: hackles to the gape, tails and wings to
+// the shank (models-team.md section D, family).
+enum class Likeness { palmer, collar, upright, fibreTail, slipTail, cloakTail, hairTail, flossTail, plumeTail, leafWing, uprightWing, cloakWing, hairWing, plumeWing, tipWing };
+inline constexpr std::size_t kLikenesses = static_cast<std::size_t>(Likeness::tipWing) + 1;
+
 struct FlyFigures {
     double sink = 0.0;      // m/s, 0 where it floats
     double presence = 0.0;  // mN
     double mass = 0.0;      // mg, wet
+    double weight = 0.0;    // mN in the water, less all buoyancy; at or under 0 where it floats
     bool floats = false;
     int size = 10;
-    double fullness = 0.0;  // fibres per mm of gape, palmer at 0.6
-    // Lengths to the gape; 0 where the fly has no such part.
-    double hackle = 0.0;
-    double tail = 0.0;
-    double wing = 0.0;
+    double full = 0.0;      // φ, usual collars
+    double stiff = 0.0;     // σ, share of φ, from 0 to 1
+    FlyStyle style = FlyStyle::nymph;
+    std::optional<TeamRole> role;
+    std::array<double, kLikenesses> lengths{};  // 0 where the fly has no such part
     CieLab seen;            // at fishing depth
     bool bead = false;
     bool barb = true;
-    double length = 0.0;    // mm, eye to last tip
+    double length = 0.0;    // mm, to the last tip, the front one included
+    std::size_t identity = 0;  // of the dressing on its hook: the same for the same fly
+
+    // Presence to weight in the water: how well it is held in the surface (section C).
+    [[nodiscard]] double hold() const;
 };
+
+// What a dressing is, read from its parts; its own `style` beats that (section C).
+[[nodiscard]] FlyStyle styleOf(const Plan& plan);
+// Usual collars of all its hackles and legs, and how much of that is stiff (section A).
+struct Fullness {
+    double full = 0.0;
+    double stiff = 0.0;
+};
+[[nodiscard]] Fullness fullnessOf(const Plan& plan);
 
 // The water that colours are judged in where nobody says otherwise.
 struct SeenIn {
@@ -37,18 +57,6 @@ struct SeenIn {
 [[nodiscard]] FlyFigures figuresOf(const Plan& plan, const SinkReport& sink, const SeenIn& water = {});
 // The mean colour of what is seen from the side, by area.
 [[nodiscard]] Rgb meanColour(const Plan& plan);
-
-enum class TeamTerm { sinkStep, presenceOrder, turnover, pointWeight, sizeStep, family, variety, spacing, dropper, fullness, rules };
-template <>
-struct Names<TeamTerm> {
-    static constexpr std::array entries = {
-        NameOf{TeamTerm::sinkStep, "sink_step"},       NameOf{TeamTerm::presenceOrder, "presence_order"},
-        NameOf{TeamTerm::turnover, "turnover"},        NameOf{TeamTerm::pointWeight, "point_weight"},
-        NameOf{TeamTerm::sizeStep, "size_step"},       NameOf{TeamTerm::family, "family"},
-        NameOf{TeamTerm::variety, "variety"},          NameOf{TeamTerm::spacing, "spacing"},
-        NameOf{TeamTerm::dropper, "dropper"},          NameOf{TeamTerm::fullness, "fullness"},
-        NameOf{TeamTerm::rules, "rules"}};
-};
 
 // Where a pair stands on the leader: neighbours are judged on more than bob and point with a fly between them.
 struct PairPlace {
@@ -65,26 +73,24 @@ struct JudgedTerm {
     bool valued = true;  // false where a float leaves no ratio to give
 };
 struct JudgedPair {
-    std::array<JudgedTerm, 8> terms;
+    std::array<JudgedTerm, 9> terms;
     int count = 0;
     [[nodiscard]] const JudgedTerm* begin() const { return terms.data(); }
     [[nodiscard]] const JudgedTerm* end() const { return terms.data() + count; }
-    [[nodiscard]] double shortfall() const;
 };
 // Everything of a pair but its colours, whose comparison costs more than all the rest.
 [[nodiscard]] JudgedPair judgeNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
-// The same, as the searches ask it: whether all pass, the sum of the shortfalls, and the weight lost (all of a term's
-// from one near-width outside on).
+[[nodiscard]] JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
+// The same, as the searches ask it: whether all pass, and the weight lost.
 [[nodiscard]] bool numbersPass(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
-[[nodiscard]] double shortfallOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 [[nodiscard]] double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
-// The weight lost without the colours by one pair in each of the three places that it can have, worked out together.
+// The weight lost by one pair in each of the three places that it can have, worked out together; `contrast` between
+// their colours, CIEDE2000.
 struct PairLosses {
     double bobMiddle = 0.0;
     double middlePoint = 0.0;
     double bobPoint = 0.0;  // with a middle between them
 };
-[[nodiscard]] PairLosses lossesOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const SchoolRules& rules);
-[[nodiscard]] JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
+[[nodiscard]] PairLosses lossesOf(const FlyFigures& upper, const FlyFigures& lower, double contrast, const SchoolRules& rules);
 
 }  // namespace machair

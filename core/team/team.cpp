@@ -11,6 +11,21 @@ namespace {
 
 std::string name(Position p) { return std::string(nameOf(p)); }
 
+// Which of the lengths that two flies share differ most.
+std::string mostApart(const FlyFigures& up, const FlyFigures& low) {
+    double worst = -1.0;
+    std::size_t at = 0;
+    for (std::size_t i = 0; i < kLikenesses; ++i) {
+        const double a = up.lengths[i], b = low.lengths[i];
+        const double spread = a > 0.0 && b > 0.0 ? std::max(a, b) / std::min(a, b) - 1.0 : -1.0;
+        if (spread > worst) {
+            worst = spread;
+            at = i;
+        }
+    }
+    return at <= static_cast<std::size_t>(Likeness::upright) ? "hackles" : at <= static_cast<std::size_t>(Likeness::plumeTail) ? "tails" : "wings";
+}
+
 struct Said {
     std::string words;
     std::string mend;
@@ -40,12 +55,15 @@ Said sayPair(const JudgedTerm& judged, const FlyFigures& up, const FlyFigures& l
                     value < wanted.low ? "a larger hook on the " + upper + " or a smaller one on the " + lower
                                        : "hooks nearer in size on the " + upper + " and the " + lower};
         case TeamTerm::family: {
-            const auto spread = [](double a, double b) { return a > 0.0 && b > 0.0 ? std::max(a, b) / std::min(a, b) - 1.0 : -1.0; };
-            const double hackle = spread(up.hackle, low.hackle), tail = spread(up.tail, low.tail), wing = spread(up.wing, low.wing);
-            const std::string what = hackle >= tail && hackle >= wing ? "hackles" : tail >= wing ? "tails" : "wings";
-            return {"for their gapes the " + what + " of " + upper + " and " + lower + " differ by " + formatNumber(100.0 * value, 0) + " %",
+            const std::string what = mostApart(up, low);
+            return {"of one style, yet the " + what + " of " + upper + " and " + lower + " differ by " + formatNumber(100.0 * value, 0) + " %",
                     "tie the " + what + " to one measure: within " + formatNumber(100.0 * wanted.high, 0) + " % looks like one hand"};
         }
+        case TeamTerm::sinkAcross:
+            if (low.floats && !up.floats) return {"the " + lower + " floats: it can't lead the " + upper + " down", "a fly that sinks on the " + lower};
+            if (!judged.valued) return {"the " + upper + " floats", {}};
+            return {"the " + lower + " sinks " + number(value) + " times as fast as the " + upper, "a heavier or slimmer fly on the " + lower + ": " + number(wanted.low) + " is wanted from end to end"};
+        case TeamTerm::twice: return {"the " + upper + " and the " + lower + " are one fly", "another fly on one of them, so that the fish has a choice"};
         case TeamTerm::variety:
             return {"seen at fishing depth the " + upper + " and the " + lower + " differ by " + formatNumber(value, 1) + " in colour",
                     "a darker or brighter dressing on one of them, so that the fish has a choice"};
@@ -90,15 +108,17 @@ void checkLeader(TeamReport& report, const LeaderMeasures& leader) {
     }
 }
 
-void checkFullness(TeamReport& report, const FullnessWanted& wave) {
+// What a fly is judged on by itself, and what the hand can do about its hackle.
+void checkPlaces(TeamReport& report, const TeamDay& day) {
     for (const TeamFly& fly : report.flies) {
-        const double wanted = report.rules.fullnessScale * wave.at(fly.position);
-        const Wanted& tolerance = report.rules.fullness;
-        const Wanted range{std::max(0.0, wanted + tolerance.low), wanted + tolerance.high, tolerance.nearWidth};
-        const double value = fly.figures.fullness;
-        report.checks.push_back(inWords({TeamTerm::fullness, value, &range, range.shortfall(value)}, fly.position, fly.position,
-                                        {"the " + name(fly.position) + " carries " + formatNumber(value, 1) + " fibres per mm of gape; this wave wants about " + formatNumber(wanted, 0),
-                                         value < wanted ? "more turns of hackle, or a fuller fly there" : "fewer turns of hackle, or a sparser fly there"}));
+        const PlaceWants wants = wantsOf(report.rules, fly.position, report.wave, day);
+        for (const PlaceTerm& term : checksOf(fly.figures, wants)) {
+            const JudgedTerm judged{term.term, term.value, &term.wanted, term.shortfall};
+            Said said{sayCheck(term, fly.figures, wants), mendOf(term, fly.figures, wants)};
+            if (term.term == TeamTerm::fullness && term.shortfall > 0.0)
+                if (const auto so = dressItSo(fly.plan, wants)) said.mend = so->words;
+            report.checks.push_back(inWords(judged, fly.position, fly.position, std::move(said)));
+        }
     }
 }
 
@@ -123,6 +143,13 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
 
 Verdict verdictOf(double shortfall) { return shortfall <= 0.0 ? Verdict::pass : shortfall <= 1.0 ? Verdict::near : Verdict::off; }
 
+std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> month) {
+    std::vector<const SeasonRow*> rows;
+    for (const SeasonRow& row : book.season)
+        if (month && row.includes(*month)) rows.push_back(&row);
+    return rows;
+}
+
 TeamSetting settingOf(const Book& book, const WaterSpec* water) {
     TeamSetting setting;
     if (!water) return setting;
@@ -130,12 +157,12 @@ TeamSetting settingOf(const Book& book, const WaterSpec* water) {
     if (water->colour) setting.seen.clarity = clarityOf(*water->colour);
     if (water->light == Light::bright) setting.seen.sighting.cosine = pathCosine(Angle::degrees(45.0));
     if (water->rules) setting.card = book.findRuleCard(*water->rules);
-    return setting;
-}
-
-TeamSetting choiceSettingOf(const Book& book, const WaterSpec* water) {
-    TeamSetting setting = settingOf(book, water);
-    if (water && water->wind && water->fetch) setting.fullness = seaUnder({*water->wind, *water->fetch, false}).fullness;
+    setting.contest.kept = water->kept.value_or(0);
+    if (water->wind && water->fetch) setting.day.wave = seaUnder({*water->wind, *water->fetch, false}).height;
+    setting.day.light = water->light;
+    setting.day.colour = water->colour;
+    setting.day.season = seasonOf(book, water->month);
+    setting.day.about = water->hatching.value_or("");
     return setting;
 }
 
@@ -158,24 +185,83 @@ TeamFly teamFly(Position position, Plan plan, const TeamSetting& setting) {
     return {position, std::move(plan), sink, figures};
 }
 
-TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting, const std::optional<LeaderSpec>& leader) {
-    TeamReport report;
-    report.flies = std::move(flies);
-    report.rules = rules;
+namespace {
+
+// What the day has no say in.
+void checkPairs(TeamReport& report) {
     std::vector<Position> taken;
     for (const TeamFly& fly : report.flies) taken.push_back(fly.position);
     for (std::size_t i = 0; i < report.flies.size(); ++i)
         for (std::size_t k = i + 1; k < report.flies.size(); ++k) {
             const TeamFly &upper = report.flies[i], &lower = report.flies[k];
-            for (TeamCheck& check : checkPair(upper.figures, upper.position, lower.figures, lower.position, placeOf(upper.position, lower.position, taken), rules))
+            for (TeamCheck& check : checkPair(upper.figures, upper.position, lower.figures, lower.position, placeOf(upper.position, lower.position, taken), report.rules))
                 report.checks.push_back(std::move(check));
         }
-    std::ranges::stable_sort(report.checks, {}, &TeamCheck::term);
+}
+
+// What its places come to in one wave: the verdict, and how far off in all.
+struct Judged {
+    Verdict verdict = Verdict::pass;
+    double shortfall = 0.0;
+};
+Judged judgeIn(const TeamReport& report, double wave, const TeamDay& day) {
+    Judged judged;
+    for (const TeamFly& fly : report.flies)
+        for (const PlaceTerm& term : checksOf(fly.figures, wantsOf(report.rules, fly.position, wave, day))) {
+            judged.verdict = std::max(judged.verdict, verdictOf(term.shortfall));
+            judged.shortfall += term.shortfall;
+        }
+    return judged;
+}
+
+// No day given: of the usual waves the one that suits the team best, and how it does in each.
+void chooseWave(TeamReport& report, const TeamDay& day, Verdict otherwise) {
+    std::optional<Judged> best;
+    for (const double wave : report.rules.usualWaves) {
+        const Judged judged = judgeIn(report, wave, day);
+        report.suits.push_back({wave, std::max(judged.verdict, otherwise)});
+        if (best && std::pair(best->verdict, best->shortfall) <= std::pair(judged.verdict, judged.shortfall)) continue;
+        best = judged;
+        report.wave = wave;
+    }
+}
+
+}  // namespace
+
+TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting, const std::optional<LeaderSpec>& leader) {
+    TeamReport report;
+    report.flies = std::move(flies);
+    report.rules = rules;
+    checkPairs(report);
     if (report.flies.size() > 1) checkLeader(report, measuresOf(leader));
-    if (setting.fullness) checkFullness(report, *setting.fullness);
     if (setting.card) checkCard(report, setting, leader);
     for (const TeamCheck& check : report.checks) report.verdict = std::max(report.verdict, check.verdict);
+    report.waveGiven = setting.day.wave.has_value();
+    if (report.waveGiven)
+        report.wave = *setting.day.wave / metre;
+    else
+        chooseWave(report, setting.day, report.verdict);
+    checkPlaces(report, setting.day);
+    std::ranges::stable_sort(report.checks, {}, &TeamCheck::term);
+    for (const TeamCheck& check : report.checks) report.verdict = std::max(report.verdict, check.verdict);
     return report;
+}
+
+std::string saySuits(const TeamReport& report) {
+    std::string in;
+    for (const TeamReport::InWave& one : report.suits)
+        if (one.verdict == Verdict::pass) in += (in.empty() ? "" : ", ") + formatNumber(one.wave, 2);
+    return in.empty() ? "no usual wave suits it" : "suits waves of " + in + " m";
+}
+
+std::string sayVerdict(const TeamReport& report) {
+    const std::string in = !report.waveGiven ? "" : report.wave <= 0.0 ? " in a flat calm" : " in a wave of " + formatNumber(report.wave, 2) + " m";
+    switch (report.verdict) {
+        case Verdict::pass: return "fishes as one" + in;
+        case Verdict::near: return "nearly a team" + in;
+        case Verdict::off: return "not a team yet" + in;
+    }
+    throw BrokenContract("unknown verdict");
 }
 
 Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const TeamSetting& setting) {
@@ -186,7 +272,7 @@ Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const Te
     for (const Position position : kPositions) {
         const auto& fly = team->at(position);
         if (!fly) continue;
-        auto planned = planWhatCan(book, *fly);  // a part that can't be tied takes no fly off its team
+        auto planned = planFly(book, *fly, Place("teams").at(static_cast<std::size_t>(team - book.teams.data())).key(nameOf(position)));  // a part that can't be tied takes no fly off its team
         if (!planned)
             append(faults, planned.error());
         else

@@ -1,4 +1,4 @@
-// One to five flies as one instrument: models.md section 11. Every check is of one fly, of a pair or of the leader between
+// One to five flies as one instrument: models-team.md section D. Every check is of one fly, of a pair or of the leader between
 // two, which is what makes the searches over teams exact.
 #pragma once
 
@@ -9,6 +9,7 @@
 #include "book/book.h"
 #include "sizing/plan.h"
 #include "team/figures.h"
+#include "team/place.h"
 #include "team/rule_card.h"
 #include "team/rules.h"
 #include "water/sea.h"
@@ -49,27 +50,38 @@ struct TeamReport {
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;  // the worst of its checks
     SchoolRules rules;
+    double wave = 0.0;       // m, that it is judged in: the day's, else of the usual ones that which suits it best
+    bool waveGiven = false;
+    struct InWave {
+        double wave = 0.0;
+        Verdict verdict = Verdict::pass;
+    };
+    std::vector<InWave> suits;  // where no wave is given: each of the usual ones
 };
 
 // What a team is judged under beside its school.
 struct TeamSetting {
     double celsius = kUsualCelsius;
     SeenIn seen;
-    std::optional<FullnessWanted> fullness;  // of the day's wave
+    TeamDay day;
     const RuleCard* card = nullptr;
     ContestState contest;
 };
-// What a team is judged under on a water of the book: one function for the cast, Balance and the command line. How full to
-// dress for the day's wave is advice (Water says it) and no part of the verdict.
+// What a team is judged under on a water of the book: one function for the cast, Balance, Choose, Water and the command
+// line, so that all say one verdict.
 [[nodiscard]] TeamSetting settingOf(const Book& book, const WaterSpec* water);
-// What flies are chosen under: the same, and what the wave wants.
-[[nodiscard]] TeamSetting choiceSettingOf(const Book& book, const WaterSpec* water);
+// The rows of the season that speak of a month.
+[[nodiscard]] std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> month);
 
 // Faults: no such team, and whatever planning its flies finds.
 [[nodiscard]] Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const TeamSetting& setting = {});
 [[nodiscard]] TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting,
                                     const std::optional<LeaderSpec>& leader);
 [[nodiscard]] TeamFly teamFly(Position position, Plan plan, const TeamSetting& setting);
+// "the waves from 0.06 to 0.15 m suit it", of a team that no day is given for.
+[[nodiscard]] std::string saySuits(const TeamReport& report);
+// The verdict in the words that everything that shows it uses.
+[[nodiscard]] std::string sayVerdict(const TeamReport& report);
 
 // One pair's checks in words.
 [[nodiscard]] std::vector<TeamCheck> checkPair(const FlyFigures& upper, Position upperAt, const FlyFigures& lower, Position lowerAt,

@@ -22,34 +22,11 @@ constexpr std::array<std::string_view, 13> kWindWords = {"calm", "light air", "a
 
 }  // namespace
 
-double FullnessWanted::at(Position position) const {
-    switch (position) {
-        case Position::bob: return bob;
-        case Position::upper: return 0.5 * (bob + middle);
-        case Position::middle: return middle;
-        case Position::lower: return 0.5 * (middle + point);
-        case Position::point: return point;
-    }
-    throw BrokenContract("unknown position");
-}
-
 WaveClass seaClass(Length waveHeight) {
     const double metres = waveHeight / metre;
     if (metres < 0.02) return WaveClass::calm;
     if (metres < 0.08) return WaveClass::ripple;
     return metres < 0.20 ? WaveClass::wave : WaveClass::bigWave;
-}
-
-double fullnessOfBob(Length waveHeight) {
-    constexpr std::array<std::pair<double, double>, 4> kCurve = {{{0.01, 8.0}, {0.05, 13.0}, {0.14, 19.0}, {0.30, 28.0}}};
-    const double h = waveHeight / metre;
-    if (h <= kCurve.front().first) return kCurve.front().second;
-    for (std::size_t i = 1; i < kCurve.size(); ++i) {
-        const auto [h0, f0] = kCurve[i - 1];
-        const auto [h1, f1] = kCurve[i];
-        if (h <= h1) return f0 + (f1 - f0) * (h - h0) / (h1 - h0);
-    }
-    return kCurve.back().second;
 }
 
 Sea seaUnder(const Wind& wind) {
@@ -66,9 +43,6 @@ Sea seaUnder(const Wind& wind) {
     }
     sea.drift = (wind.drogue ? kDrogueDrift : kBoatDrift) * wind.speed;
     sea.kind = seaClass(sea.height);
-    sea.fullness.bob = fullnessOfBob(sea.height);
-    sea.fullness.middle = kMiddleFullness * sea.fullness.bob;
-    sea.fullness.point = kPointFullness * sea.fullness.bob;
     sea.cautions.emplace_back("Life jackets on; the boat owner's and local rules decide whether anyone goes out.");
     if (sea.height >= kCautionHeight) sea.cautions.emplace_back("A wave of 0.35 m or more: a small boat side-on takes water over it. Think of the lee shore.");
     if (wind.speed >= kCautionWind) sea.cautions.emplace_back("A strong breeze or more, 10.8 m/s: hooks fly where the wind puts them, and rowing home may not be possible.");

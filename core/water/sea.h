@@ -6,7 +6,6 @@
 #include <string_view>
 #include <vector>
 
-#include "book/teams.h"
 #include "units/names.h"
 #include "units/quantity.h"
 
@@ -25,15 +24,6 @@ struct Wind {
     bool drogue = false;
 };
 
-// Fibres per mm of gape that the wave wants.
-struct FullnessWanted {
-    double bob = 0.0;
-    double middle = 0.0;
-    double point = 0.0;
-    // A fly between two others is wanted half as full as both together.
-    [[nodiscard]] double at(Position position) const;
-};
-
 struct Sea {
     Length height;
     Time period;
@@ -41,16 +31,10 @@ struct Sea {
     Time builds;    // the wind must have blown so long
     Speed drift;    // of the boat, through the top metre of the water
     WaveClass kind = WaveClass::calm;
-    FullnessWanted fullness;
     std::vector<std::string> cautions;  // one always
 };
 [[nodiscard]] Sea seaUnder(const Wind& wind);
 [[nodiscard]] WaveClass seaClass(Length waveHeight);
-
-// Fibres per mm of gape wanted of a bob in a wave of this height; middle 0.7, point 0.45 of it.
-[[nodiscard]] double fullnessOfBob(Length waveHeight);
-inline constexpr double kMiddleFullness = 0.70;
-inline constexpr double kPointFullness = 0.45;
 
 // Beaufort's scale, 0 to 12: the force of a wind, and the middle of a force.
 [[nodiscard]] int beaufort(Speed wind);

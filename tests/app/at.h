@@ -46,8 +46,15 @@ class At : public Bench {
     }
 };
 
+// How long a background may take: ms. Under the sanitizers everything takes several times as long.
+#ifdef __SANITIZE_ADDRESS__
+inline constexpr int kPatience = 120000;
+#else
+inline constexpr int kPatience = 20000;
+#endif
+
 template <class Condition>
-bool waitFor(Condition condition, int ms = 20000) {
+bool waitFor(Condition condition, int ms = kPatience) {
     return QTest::qWaitFor(condition, ms);
 }
 

@@ -48,7 +48,7 @@ TEST_CASE("a fish is three keys, and the rates know it") {
     bench.click("add-outing");
     auto* station = bench.find<QWidget>("daybook");
     QTest::keyClick(station, Qt::Key_P);
-    CHECK(bench.text("entry").contains(QStringLiteral("Rush Piper on the point")));
+    CHECK(bench.text("entry").contains(QStringLiteral("Rush Piper, 10 on the point")));
     QTest::keyClick(station, Qt::Key_K);
     QTest::keyClick(station, Qt::Key_Return);
     const Day& day = *std::ranges::find(bench.document().book().days, "2026-08-31", &Day::id);
@@ -60,6 +60,26 @@ TEST_CASE("a fish is three keys, and the rates know it") {
     bench.click("add-day");
     CHECK(bench.text("quiet").contains(QStringLiteral("expected a date")));
     REQUIRE(waitFor([&] { return !bench.text("swap").isEmpty(); }));
+}
+
+TEST_CASE("a new day takes its wave and its water along, and they are corrected there") {
+    At bench(Station::daybook);
+    bench.setText("date", QStringLiteral("2026-08-30"));
+    bench.click("add-day");
+    const auto day = [&] {
+        const Book kept = bench.kept();
+        return *std::ranges::find(kept.days, "2026-08-30", &Day::id);
+    };
+    REQUIRE(day().wave);
+    CHECK(*day().wave / metre == Approx(0.1336).epsilon(0.01));
+    CHECK(day().colour == WaterColour::tea);
+    CHECK(day().hatching);
+    bench.click("day-like");
+    bench.setText("day-wave_m", QStringLiteral("0.05"));
+    CHECK(*day().wave / metre == Approx(0.05));
+    bench.setText("day-wave_m", QStringLiteral("a big one"));
+    CHECK(bench.text("day-fault").contains(QStringLiteral("a wave from 0 to 20 m")));
+    CHECK(*day().wave / metre == Approx(0.05));
 }
 
 TEST_CASE("the rates' chart has a dot and a bar for each, and says in words what can't be told") {

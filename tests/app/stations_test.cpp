@@ -41,16 +41,16 @@ TEST_CASE("flies are dragged from one position to another, and back by undo") {
 TEST_CASE("a proposal is previewed on the cast, taken with Enter and given back by undo") {
     At bench(Station::balance);
     Edit spoilt{"spoilt", bench.document().book()};
-    auto& collar = std::get<CollarPart>(spoilt.after.findPattern("heather-tinker")->parts[5].detail);
-    std::get<Reach>(collar.length.value).past = Held<LengthSpec>(ratioOf(0.35, Yardstick::gape));
+    spoilt.after.teams[0].flies = trioOf("copper-mooring", "dune-bell", "soot-ember");
     REQUIRE(bench.document().apply(spoilt).empty());
     REQUIRE(bench.document().teamReport()->verdict != Verdict::pass);
     const Book before = bench.document().book();
     auto* list = bench.find<QListWidget>("proposals");
     bench.click("find");
-    REQUIRE(waitFor([&] { return list->count() > 0; }));
+    REQUIRE(waitFor([&] { return list->count() > 1; }));
+    CHECK_FALSE(list->item(0)->flags().testFlag(Qt::ItemIsEnabled));  // a heading
     list->setFocus();
-    list->setCurrentRow(0);
+    list->setCurrentRow(1);
     CHECK(bench.document().teamPreviewing());
     CHECK(bench.document().teamReport()->verdict == Verdict::pass);
     CHECK(bench.document().book() == before);
@@ -58,6 +58,7 @@ TEST_CASE("a proposal is previewed on the cast, taken with Enter and given back 
     CHECK_FALSE(bench.document().teamPreviewing());
     CHECK(bench.document().teamReport()->verdict != Verdict::pass);
     list->setCurrentRow(0);
+    list->setCurrentRow(1);
     QTest::keyClick(list, Qt::Key_Return);
     CHECK(bench.document().teamReport()->verdict == Verdict::pass);
     CHECK_FALSE(bench.document().book() == before);
@@ -105,6 +106,7 @@ TEST_CASE("a hopeless handling says what is wrong with it and keeps the last run
     bench.find<QDoubleSpinBox>("drift-for")->setValue(0.0);
     bench.find<QDoubleSpinBox>("drift-lift")->setValue(0.0);
     bench.find<QDoubleSpinBox>("drift-hang")->setValue(0.0);
+    bench.find<QDoubleSpinBox>("drift-hold")->setValue(0.0);
     CHECK(bench.text("drift-words").contains(QStringLiteral("expected some time in the water")));
     CHECK(section->run().has_value());
 }
@@ -142,10 +144,72 @@ TEST_CASE("a rule is broken and mended, and the kept fish move barbed flies out"
     CHECK(box->item(box->count() - 1)->text().startsWith(QStringLiteral("✓")));
 }
 
+TEST_CASE("a contest day with twin boxes: barbs until the fish are kept, then the twins go on, and the day keeps it") {
+    At bench(Station::water);
+    Edit twins{"twins", bench.document().book()};
+    for (const char* dressing : {"kelp-lantern", "rush-piper"}) {
+        HookSpec hook = *twins.after.findHook(twins.after.findPattern(dressing)->hook);
+        hook.id = std::string(dressing) + "-twin";
+        hook.barb = false;
+        twins.after.hooks.push_back(hook);
+        BoxFly fly;
+        fly.id = std::string("twin-") + dressing;
+        fly.pattern = dressing;
+        fly.hook = hook.id;
+        twins.after.box.push_back(fly);
+    }
+    REQUIRE(bench.document().apply(twins).empty());
+    CHECK_FALSE(bench.find<QToolButton>("change-over")->isVisible());  // barbs are allowed yet
+    bench.find<QSpinBox>("kept")->setValue(4);
+    CHECK(bench.kept().waters.front().kept == 4);  // over a restart
+    CHECK(bench.text("ruled").contains(QStringLiteral("Kelp Lantern, 10 comes off the bob")));
+    CHECK(bench.text("ruled").contains(QStringLiteral("Kelp Lantern, 10 barbless goes on")));
+    REQUIRE(bench.find<QToolButton>("change-over")->isVisible());
+    bench.click("change-over");
+    const TeamSpec& team = *bench.document().team();
+    CHECK(team.at(Position::bob) == Fly("kelp-lantern", "kelp-lantern-twin"));
+    CHECK(team.at(Position::point) == Fly("rush-piper", "rush-piper-twin"));
+    for (const TeamFly& fly : bench.document().teamReport()->flies) CHECK_FALSE(fly.figures.barb);
+    CHECK_FALSE(bench.find<QToolButton>("change-over")->isVisible());
+    CHECK(bench.kept().findTeam(team.id)->at(Position::bob) == team.at(Position::bob));
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().team()->at(Position::bob) == Fly("kelp-lantern"));
+}
+
+TEST_CASE("the flies for one place are ranked beside the others, and Enter puts one there") {
+    At bench(Station::water);
+    auto* list = bench.find<QListWidget>("choices");
+    REQUIRE(waitFor([&] { return list->count() == 5; }));
+    auto* place = bench.find<QComboBox>("choose-place");
+    place->setFocus();
+    QTest::keyClick(place, Qt::Key_Down);  // the bob
+    REQUIRE(waitFor([&] { return list->count() > 5; }));
+    CHECK(list->item(list->count() - 1)->text().contains(QStringLiteral("kept out")));
+    list->setFocus();
+    list->setCurrentRow(0);
+    QTest::keyClick(list, Qt::Key_Return);
+    CHECK(bench.document().teamReport()->flies.front().figures.style == FlyStyle::palmer);
+}
+
+TEST_CASE("a change of the day chooses anew, and the verdict is one: cast, water and what is chosen") {
+    At bench(Station::water);
+    auto* list = bench.find<QListWidget>("choices");
+    REQUIRE(waitFor([&] { return list->count() == 5; }));
+    const QString before = list->item(0)->text();
+    bench.setText("water-wind_m_s", QStringLiteral("0"));
+    REQUIRE(waitFor([&] { return list->count() > 0 && list->item(0)->text() != before; }));
+    CHECK(bench.text("verdict").contains(QStringLiteral("in a flat calm")));
+    list->setFocus();
+    list->setCurrentRow(0);
+    const bool passes = list->item(0)->text().contains(QStringLiteral("✓"));
+    QTest::keyClick(list, Qt::Key_Return);
+    CHECK((bench.document().teamReport()->verdict == Verdict::pass) == passes);
+}
+
 TEST_CASE("three are chosen from the box and become a team of the book") {
     At bench(Station::water);
     auto* teams = bench.find<QListWidget>("choices");
-    REQUIRE(waitFor([&] { return teams->count() == 10; }));
+    REQUIRE(waitFor([&] { return teams->count() == 5; }));
     const std::size_t before = bench.document().book().teams.size();
     teams->setFocus();
     teams->setCurrentRow(0);

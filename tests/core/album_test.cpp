@@ -44,9 +44,11 @@ TEST_CASE("every dressing of the album can be tied as it is written") {
 TEST_CASE("the album raises its three warnings and no more") {
     const Book book = albumBook();
     std::map<std::string, std::string> warned;
-    for (const Pattern& pattern : book.patterns)
-        for (const Warning& w : planPattern(book, pattern.id).value().warnings)
+    for (const Pattern& pattern : book.patterns) {
+        const Plan plan = planPattern(book, pattern.id).value();
+        for (const Warning& w : plan.warnings)
             if (w.severity == Severity::warning) warned[pattern.id] += std::string(nameOf(w.concern)) + " ";
+    }
     CHECK(warned == std::map<std::string, std::string>{{"beacon-apprentice", "brittle_body "}, {"rust-corsair", "too_long "}, {"eel-porter", "fixed_stop "}});
 }
 

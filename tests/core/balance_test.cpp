@@ -1,6 +1,7 @@
 #include "team/balance.h"
 
 #include <catch2/catch.hpp>
+#include <set>
 
 #include "tests/samples.h"
 
@@ -9,172 +10,181 @@ using namespace machair::tests;
 
 namespace {
 
-// The demo's good team with its middle dressed too long and too fully.
-Book unsteady() {
+TeamSetting inWave(double metres) {
+    TeamSetting setting;
+    setting.day.wave = metres * metre;
+    return setting;
+}
+Book teamOf(const char* bob, const char* middle, const char* point) {
     Book book = demoBook();
-    auto& collar = std::get<CollarPart>(book.findPattern("heather-tinker")->parts[5].detail);
-    std::get<Reach>(collar.length.value).past = Held<LengthSpec>(ratioOf(0.35, Yardstick::gape));
-    collar.turns = exactly(4.5);
+    book.teams = {TeamSpec{}};
+    book.teams[0].id = "team";
+    book.teams[0].flies = trioOf(bob, middle, point);
     return book;
 }
 
-std::vector<TeamCheck> checksOf(const Book& book, const char* team, const TeamSetting& setting = {}) { return weighTeam(book, team, setting).value().checks; }
-
 }  // namespace
 
-TEST_CASE("a team that passes needs nothing") {
-    const BalanceReport report = balanceTeam(demoBook(), "west-shore").value();
-    REQUIRE(report.proposals.size() == 1);
-    CHECK(report.proposals[0].cost == 0);
-    CHECK(report.proposals[0].changes.empty());
-    CHECK(report.proposals[0].verdict == Verdict::pass);
-}
-
-TEST_CASE("each proposal passes when taken, costs what it says, and none of its changes can be left out") {
-    const Book book = unsteady();
-    REQUIRE(weighTeam(book, "west-shore")->verdict != Verdict::pass);
-    const BalanceReport report = balanceTeam(book, "west-shore").value();
-    REQUIRE(report.withinReach);
-    REQUIRE_FALSE(report.proposals.empty());
-    int last = 0;
-    for (const Proposal& proposal : report.proposals) {
-        CHECK(proposal.cost >= last);
-        last = proposal.cost;
-        CHECK(proposal.verdict == Verdict::pass);
-        const Edit taken = takeProposal(book, "west-shore", proposal).value();
-        CHECK(weighTeam(taken.after, "west-shore")->verdict == Verdict::pass);
-        CHECK(check(taken.after).empty());
-        int cost = 0;
-        for (const Position p : kPositions) cost += proposal.made[p].cost();
-        CHECK((proposal.cost - cost) % 3 == 0);
-        // Undone one by one.
-        for (const Position p : kPositions)
-            for (const auto member : {&FlyChange::size, &FlyChange::wire, &FlyChange::turns, &FlyChange::overshoot, &FlyChange::bead}) {
-                if (proposal.made[p].*member == 0) continue;
-                Proposal less = proposal;
-                less.made[p].*member = 0;
-                const auto part = takeProposal(book, "west-shore", less);
-                REQUIRE(part);
-                CHECK(weighTeam(part->after, "west-shore")->verdict != Verdict::pass);
-            }
-    }
-}
-
-TEST_CASE("no single cheaper change that passes is missed") {
-    const Book book = unsteady();
-    const BalanceReport report = balanceTeam(book, "west-shore").value();
-    const TeamSpec& team = *book.findTeam("west-shore");
-    for (const Position position : kTrio)
-        for (const FlyChange& change : {FlyChange{1, 0, 0, 0, 0}, {-1, 0, 0, 0, 0}, {0, 1, 0, 0, 0}, {0, -1, 0, 0, 0}, {0, 0, 1, 0, 0}, {0, 0, -1, 0, 0}, {0, 0, -2, 0, 0}, {0, 0, 0, 1, 0}, {0, 0, 0, -2, 0}}) {
-            const auto changed = changeFly(book, *team.at(position), change);
-            if (!changed || weighTeam(changed->after, "west-shore")->verdict != Verdict::pass) continue;
-            CHECK(report.proposals[0].cost <= change.cost());
-        }
-}
-
-TEST_CASE("out of reach the nearest is shown, and what stands against what") {
-    const BalanceReport report = balanceTeam(demoBook(), "first-evening").value();
-    CHECK_FALSE(report.withinReach);
-    REQUIRE_FALSE(report.proposals.empty());
-    CHECK_FALSE(report.conflicts.empty());
-    CHECK(report.proposals[0].verdict != Verdict::pass);
-    double before = 0.0, after = 0.0;
-    for (const TeamCheck& c : checksOf(demoBook(), "first-evening")) before += std::min(c.shortfall, 50.0);
-    for (const TeamCheck& c : report.proposals[0].checks) after += c.shortfall;
-    CHECK(after < before);
-}
-
-TEST_CASE("teams of two and of one are balanced on the pairs that exist") {
-    Book book = unsteady();
-    book.teams[0].at(Position::middle).reset();
-    CHECK(balanceTeam(book, "west-shore").value().proposals.size() >= 1);
-    book.teams[0].at(Position::bob).reset();
-    CHECK(balanceTeam(book, "west-shore").value().proposals[0].cost == 0);
+TEST_CASE("a team that passes gets no proposal") {
+    const Book book = teamOf("kelp-lantern", "heather-tinker", "rush-piper");
+    const BalanceReport report = balanceTeam(book, "team", inWave(0.134)).value();
+    CHECK(report.passes);
+    CHECK(report.empty());
+    CHECK(report.planned == 0);
     CHECK_FALSE(balanceTeam(book, "nobody"));
 }
 
-TEST_CASE("a check that can't be had with the others is named with what it stands against, and not otherwise") {
-    const BalanceReport report = balanceTeam(demoBook(), "first-evening").value();
-    for (const std::string& conflict : report.conflicts) {
-        INFO(conflict);
-        const bool against = conflict.find(" stands against ") != std::string::npos;
-        const bool never = conflict.find(" mends it") != std::string::npos;
-        CHECK(against != never);
-    }
-    // The two halves of a conflict are two different checks.
-    for (const std::string& conflict : report.conflicts)
-        if (const auto at = conflict.find(" stands against "); at != std::string::npos) {
-            const std::string rest = conflict.substr(at + 16);
-            CHECK(conflict.substr(0, at) != rest.substr(0, rest.find(':')));
+TEST_CASE("every proposal passes once it is taken, costs what it says, and no part of it can be put back") {
+    std::size_t checked = 0;
+    for (const auto& [bob, middle, point, wave] : {std::tuple("copper-mooring", "dune-bell", "soot-ember", 0.134), {"soot-ember", "heather-tinker", "shingle-wren", 0.045}, {"kelp-lantern", "heather-tinker", "dusk-hatcher", 0.134},
+                                                   {"brass-buoy", "heather-tinker", "rush-piper", 0.134}, {"kelp-strider", "olive-ferryman", "copper-mooring", 0.2}}) {
+        const Book book = teamOf(bob, middle, point);
+        const TeamSetting setting = inWave(wave);
+        const BalanceReport report = balanceTeam(book, "team", setting).value();
+        if (report.passes) continue;
+        for (const auto* list : {&report.box, &report.redressed}) {
+            int last = 0;
+            CHECK(list->size() <= 3);
+            for (const Proposal& proposal : *list) {
+                INFO(bob << ", " << middle << ", " << point << ": " << proposal.words());
+                CHECK(proposal.cost >= last);
+                CHECK(proposal.cost <= kCostCeiling);
+                CHECK(proposal.cost <= list->front().cost + 2);
+                last = proposal.cost;
+                CHECK(proposal.verdict == Verdict::pass);
+                const Edit taken = takeProposal(book, "team", proposal).value();
+                CHECK(weighTeam(taken.after, "team", setting)->verdict == Verdict::pass);
+                CHECK(check(taken.after).empty());
+                for (const Position position : kTrio) {  // one place as it was
+                    if (proposal.flies[position] == book.teams[0].at(position) && proposal.made[position].none()) continue;
+                    Book less = taken.after;
+                    less.teams[0].at(position) = book.teams[0].at(position);
+                    std::set<std::string> flies;
+                    for (const Position p : kTrio) flies.insert(less.teams[0].at(p)->pattern);
+                    if (flies.size() == 3) CHECK(weighTeam(less, "team", setting)->verdict != Verdict::pass);
+                }
+                ++checked;
+            }
         }
-    // A fly too full for the wave by itself is in the list as well.
-    TeamSetting flat;
-    flat.fullness = FullnessWanted{0.2, 0.1, 0.1};
-    const BalanceReport full = balanceTeam(demoBook(), "west-shore", flat).value();
-    CHECK_FALSE(full.withinReach);
-    CHECK(std::ranges::any_of(full.conflicts, [](const std::string& c) { return c.starts_with("fullness of the "); }));
+    }
+    CHECK(checked >= 6);
 }
 
-TEST_CASE("four and five flies are balanced by the same changes, and the order by exchanging neighbours") {
+TEST_CASE("a fly that is tied otherwise becomes a dressing of its own for the team, or the dressing itself is changed") {
+    const Book book = teamOf("soot-ember", "heather-tinker", "shingle-wren");
+    const BalanceReport report = balanceTeam(book, "team", inWave(0.045)).value();
+    REQUIRE_FALSE(report.redressed.empty());
+    const Proposal& proposal = report.redressed.front();
+    const Edit copy = takeProposal(book, "team", proposal, TakeAs::copy, 0.045 * metre).value();
+    CHECK(copy.after.patterns.size() == book.patterns.size() + 1);
+    CHECK(copy.after.patterns.back().title() == "Soot and Ember, ripple");
+    CHECK(copy.after.patterns.back().variedFrom == "soot-ember");
+    CHECK(*copy.after.findPattern("soot-ember") == *book.findPattern("soot-ember"));
+    const Edit itself = takeProposal(book, "team", proposal, TakeAs::dressing).value();
+    CHECK(itself.after.patterns.size() == book.patterns.size());
+    CHECK_FALSE(*itself.after.findPattern("soot-ember") == *book.findPattern("soot-ember"));
+    CHECK_FALSE(touchedBy(book, "team", proposal).empty());  // some lie in the box
+}
+
+TEST_CASE("another hook needs no other dressing: the fly is only tied on it") {
+    const Book book = teamOf("kelp-lantern", "heather-tinker", "rush-piper");
+    Proposal proposal;
+    proposal.flies = book.teams[0].flies;
+    proposal.made[Position::middle].size = 1;
+    const Edit edit = takeProposal(book, "team", proposal).value();
+    const Fly& fly = *edit.after.teams[0].at(Position::middle);
+    CHECK(fly.pattern == "heather-tinker");
+    REQUIRE(fly.hook);
+    CHECK(edit.after.findHook(*fly.hook)->size == book.findHook(book.findPattern("heather-tinker")->hook)->size + 2);
+    CHECK(*edit.after.findPattern("heather-tinker") == *book.findPattern("heather-tinker"));
+    CHECK(weighTeam(edit.after, "team")->flies[1].plan.hook.size() == edit.after.findHook(*fly.hook)->size);
+}
+
+TEST_CASE("the hook of a change keeps a measured hook's own measures in step") {
     Book book = demoBook();
-    TeamSpec& team = book.teams[0];
-    team.leader = LeaderSpec{};
-    team.leader->bobToMiddle = 2.4 * metre;  // room between them
-    for (const int flies : {4, 5}) {
-        team.leader->middleToPoint = flies == 5 ? 2.4 * metre : 1.2 * metre;
-        team.at(Position::upper) = "shingle-wren";
-        if (flies == 5) team.at(Position::lower) = "dune-bell";
-        const auto before = weighTeam(book, "west-shore").value();
-        REQUIRE(before.flies.size() == static_cast<std::size_t>(flies));
-        const BalanceReport report = balanceTeam(book, "west-shore").value();
-        REQUIRE_FALSE(report.proposals.empty());
-        for (const Proposal& proposal : report.proposals) {
-            const auto after = weighTeam(takeProposal(book, "west-shore", proposal)->after, "west-shore").value();
-            CHECK(after.flies.size() == static_cast<std::size_t>(flies));
-            CHECK(after.verdict == proposal.verdict);
-            double was = 0.0, is = 0.0;
-            for (const TeamCheck& c : before.checks) was += c.shortfall;
-            for (const TeamCheck& c : after.checks) is += c.shortfall;
-            CHECK(is <= was);
-        }
-        CHECK(report.withinReach == (report.proposals.front().verdict == Verdict::pass));
+    HookSpec measured = hookSpec(10);
+    measured.id = "mine";
+    measured.measured = HookMeasures{};
+    measured.measured->shank = 12.0 * mm;
+    measured.measured->gape = 6.0 * mm;
+    measured.measured->wire = 0.60 * mm;
+    measured.longer = 1;  // no other of that model
+    FlyChange smaller;
+    smaller.size = 1;
+    const HookSpec hook = hookFor(book, measured, smaller).value();
+    CHECK(hook.size == 12);
+    CHECK(*hook.measured->shank / mm == Approx(12.0 * 0.855));
+    CHECK(*hook.measured->gape / mm == Approx(6.0 * 0.855));
+    CHECK(*hook.measured->wire / mm == Approx(0.60 * 0.90));
+    measured.size = 16;
+    CHECK_FALSE(hookFor(book, measured, smaller));
+    measured.size = 9;
+    CHECK(hookFor(book, measured, smaller)->size == 10);
+}
+
+TEST_CASE("where nothing passes, what is off is named and the best of the box that keeps most is shown") {
+    const Book book = teamOf("copper-mooring", "brass-buoy", "kelp-lantern");
+    const BalanceReport report = balanceTeam(book, "team", inWave(0.25)).value();
+    if (report.empty()) {
+        CHECK_FALSE(report.conflicts.empty());
+        if (report.instead) CHECK(report.instead->verdict == Verdict::pass);
+    } else {
+        CHECK(report.conflicts.empty());
     }
-}
-
-TEST_CASE("a change of a fly is said in words and keeps the rest of the book") {
-    const Book book = demoBook();
-    const Edit edit = changeFly(book, "rush-piper", {1, 0, 1, -2, 0}).value();
-    CHECK(edit.words == "Rush Piper: hook 12, one turn more on the collar, collar 10 % of the gape shorter");
-    const auto& collar = std::get<CollarPart>(edit.after.findPattern("rush-piper")->parts[2].detail);
-    CHECK(collar.turns->middle() == 2.5);
-    CHECK_FALSE(std::get<Reach>(collar.length.value).past);  // 10 % past, 10 % shorter: to the point
-    CHECK(edit.after.findHook(edit.after.findPattern("rush-piper")->hook)->size == 12);
-    CHECK_FALSE(changeFly(book, "rush-piper", {0, 0, -2, 0, 0}));  // 1½ turns less two
-    CHECK_FALSE(changeFly(book, "rush-piper", {9, 0, 0, 0, 0}));
-    const Edit beaded = changeFly(book, "rush-piper", {0, 0, 0, 0, 1}).value();
-    CHECK(beaded.after.findPattern("rush-piper")->parts.front().kind == PartKind::bead);
-}
-
-TEST_CASE("a rule card names each breach and what to change; a contest moves barbs out with the kept fish") {
+    // A fly far too full for a calm by itself, and nothing else in the box.
+    Book alone = book;
+    alone.teams[0].flies = trioOf("kelp-lantern", "heather-tinker", "rush-piper");
+    for (BoxFly& fly : alone.box) fly.tied = 0;
     RuleCard card;
-    card.id = "cup";
-    card.mostFlies = 2;
-    card.leastSpacing = 1.3 * metre;
-    card.largestHook = 12;
-    card.longestFly = 12.0 * mm;
-    card.beads = false;
-    card.barb = BarbRule::barbedUntilKept;
-    card.keptBeforeBarbless = 4;
-    TeamSetting setting;
+    card.id = "card";
+    card.largestHook = 18;
+    TeamSetting setting = inWave(0.0);
     setting.card = &card;
-    const auto breaches = [&] {
-        int count = 0;
-        for (const TeamCheck& c : checksOf(demoBook(), "west-shore", setting))
-            if (c.term == TeamTerm::rules && c.verdict == Verdict::off) ++count;
-        return count;
-    };
-    const int early = breaches();
-    CHECK(early >= 2 /* hooks */ + 1 /* flies */ + 2 /* spacings */ + 1 /* length */);
-    setting.contest.kept = 4;
-    CHECK(breaches() == early + 3);
+    const BalanceReport forbidden = balanceTeam(alone, "team", setting).value();
+    CHECK(forbidden.empty());
+    REQUIRE_FALSE(forbidden.conflicts.empty());
+    CHECK_FALSE(forbidden.instead);
+}
+
+TEST_CASE("teams of one, two, four and five are balanced over the places that they have") {
+    Book book = teamOf("copper-mooring", "heather-tinker", "rush-piper");
+    book.teams[0].at(Position::middle).reset();
+    const BalanceReport two = balanceTeam(book, "team", inWave(0.134)).value();
+    REQUIRE_FALSE(two.box.empty());
+    CHECK_FALSE(two.box.front().flies[Position::middle]);
+    book.teams[0].at(Position::point).reset();
+    CHECK_FALSE(balanceTeam(book, "team", inWave(0.134)).value().box.empty());
+    book.teams[0].flies = trioOf("kelp-lantern", "heather-tinker", "rush-piper");
+    book.teams[0].at(Position::upper) = "copper-mooring";
+    book.teams[0].leader = LeaderSpec{};
+    book.teams[0].leader->bobToMiddle = 2.0 * metre;
+    const BalanceReport four = balanceTeam(book, "team", inWave(0.134)).value();
+    for (const Proposal& proposal : four.box) CHECK(weighTeam(takeProposal(book, "team", proposal)->after, "team", inWave(0.134))->flies.size() == 4);
+}
+
+TEST_CASE("changes are whole steps with the costs of the contract, and are said in words") {
+    FlyChange change;
+    change.turns = -1;
+    CHECK(change.cost() == 1);
+    change.size = 1;
+    CHECK(change.cost() == 5);
+    change.wire = -1;
+    CHECK(change.cost() == 7);
+    change.bead = true;
+    CHECK(change.cost() == 12);
+    CHECK_FALSE(change.onlyHook());
+    std::set<FlyChange> singles;
+    for (const FlyChange& single : singleChanges()) CHECK(singles.insert(single).second);
+    CHECK(singles.size() == 25);
+    for (const FlyChange& pair : pairedChanges(kCostCeiling)) {
+        CHECK(pair.cost() <= kCostCeiling);
+        CHECK_FALSE(singles.contains(pair));
+    }
+    const Book book = demoBook();
+    const Plan plan = planPattern(book, "kelp-lantern").value();
+    FlyChange said;
+    said.turns = -1;
+    said.fibre = 2;
+    said.tail = 2;
+    CHECK(sayChange(book, plan, said) == "one turn less on the palmer, the palmer 0.2 of the gape longer, the tail 30 % longer");
 }

@@ -1,5 +1,7 @@
 // The batches that wait, as an evening: own times, least change of thread and material, what is left undone, what rings.
 #include <catch2/catch.hpp>
+#include <fstream>
+#include <nlohmann/json.hpp>
 #include <numeric>
 #include <random>
 
@@ -133,4 +135,26 @@ TEST_CASE("what waits is what is wanted less what is tied, and never less than n
     CHECK(waitingJobs(book)->front().count == 4);
     book.batches.front().tied = 4;
     CHECK(waitingJobs(book)->empty());
+}
+
+TEST_CASE("the evening that is asked for: the most flies whole and dry by then, the earlier day's first") {
+    std::ifstream file(MACHAIR_ANCHORS);
+    const nlohmann::json anchors = nlohmann::json::parse(file);
+    const auto jobsOf = [](const std::string& which) -> std::vector<TyingJob> {
+        if (which == "A") return {{"a", {{"tie", 12, 0}, {"coat 1", 0.5, 20}, {"coat 2", 0.5, 30}}, 6}};
+        if (which == "B")
+            return {{"a", {{"tie", 13.25, 0}, {"coat 1", 0.5, 20}}, 9, {}, "2026-05-01"}, {"b", {{"tie", 16.7, 0}, {"coat 1", 0.5, 20}, {"coat 2", 0.5, 20}, {"coat 3", 0.5, 20}}, 6, {}, "2026-05-02"}};
+        return {{"a", {{"tie", 20, 0}, {"coat 1", 1, 30}}, 2, {}, "2026-05-01"}, {"b", {{"tie", 8, 0}, {"coat 1", 1, 10}}, 6}};
+    };
+    std::size_t checked = 0;
+    for (const auto& one : anchors["evening"]) {
+        const AskedEvening evening = mostBy(jobsOf(one["case"]), one["minutes"], one["set_up_min"]);
+        INFO(one.dump());
+        CHECK(evening.counts == one["counts"].get<std::vector<int>>());
+        CHECK(evening.best.table.allDry == Approx(one["all_dry_min"].get<double>()));
+        CHECK(evening.proven == one["proven"].get<bool>());
+        ++checked;
+    }
+    CHECK(checked == anchors["evening"].size());
+    CHECK(mostBy({}, 60.0).flies() == 0);
 }

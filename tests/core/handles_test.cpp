@@ -127,7 +127,8 @@ TEST_CASE("a place that makes no sense writes nothing") {
 }
 
 TEST_CASE("every handle, wherever it is dragged, writes what the dressing can read or nothing") {
-    for (const Pattern& pattern : demoBook().patterns) {
+    const Book book = demoBook();
+    for (const Pattern& pattern : book.patterns) {
         OnBench bench;
         bench.fly = pattern.id;
         const Plan p = bench.plan();

@@ -14,13 +14,16 @@ using Catch::Matchers::WithinRel;
 
 namespace {
 
+std::size_t nth = 0;  // no two of these are one fly
+
 FlyFigures fly(double sink, double presence, double mass, int size) {
     FlyFigures f;
     f.sink = sink;
     f.presence = presence;
     f.mass = mass;
     f.size = size;
-    f.hackle = 1.2;
+    f.lengths[static_cast<std::size_t>(Likeness::collar)] = 1.2;
+    f.identity = ++nth;
     f.seen = {30.0, 5.0, 5.0};
     return f;
 }
@@ -45,7 +48,7 @@ TEST_CASE("a shortfall is counted in near-widths from the edge of what is wanted
     CHECK(verdictOf(1.01) == Verdict::off);
 }
 
-TEST_CASE("neighbours are judged on sink, water, turnover, size and colour; bob and point only on weight and family") {
+TEST_CASE("neighbours are judged on sink, water, turnover, size and colour; bob and point only on sink, weight and family") {
     const SchoolRules rules = rulesOf(School::stepped);
     const FlyFigures bob = fly(0.08, 6.0, 90.0, 10), point = fly(0.16, 0.6, 81.0, 12);
     const JudgedPair pair = judgePair(bob, point, {true, true, true}, rules);
@@ -57,7 +60,8 @@ TEST_CASE("neighbours are judged on sink, water, turnover, size and colour; bob 
     CHECK(the(pair, TeamTerm::family).value == 0.0);
     CHECK(the(pair, TeamTerm::variety).value == 0.0);  // one colour
     const JudgedPair far = judgePair(bob, point, {false, true, true}, rules);
-    CHECK(far.count == 2);
+    CHECK(far.count == 3);
+    CHECK_THAT(the(far, TeamTerm::sinkAcross).value, WithinRel(2.0, 1e-12));
     CHECK(has(far, TeamTerm::pointWeight));
     CHECK(has(far, TeamTerm::family));
 }
@@ -73,16 +77,20 @@ TEST_CASE("a floating fly above a sinking one passes its step without a number, 
     CHECK(the(judgePair(sinking, floating, {true, true, false}, rules), TeamTerm::sinkStep).shortfall > 10.0);
 }
 
+constexpr std::size_t tail = static_cast<std::size_t>(Likeness::fibreTail), wing = static_cast<std::size_t>(Likeness::leafWing);
+
 TEST_CASE("flies that share no length have no family to be in, and the worst of what they share counts") {
     const SchoolRules rules = rulesOf(School::stepped);
     FlyFigures a = fly(0.1, 2.0, 50.0, 10), b = fly(0.2, 1.0, 60.0, 10);
-    a.hackle = 0.0;
-    b.tail = 1.5;
+    a.lengths = {};
+    b.lengths[tail] = 1.5;
     CHECK_FALSE(has(judgePair(a, b, {true, true, false}, rules), TeamTerm::family));
-    a.tail = 1.2;
-    a.wing = 2.0;
-    b.wing = 2.1;
+    a.lengths[tail] = 1.2;
+    a.lengths[wing] = 2.0;
+    b.lengths[wing] = 2.1;
     CHECK_THAT(the(judgePair(a, b, {true, true, false}, rules), TeamTerm::family).value, WithinAbs(0.25, 1e-12));
+    b.style = FlyStyle::palmer;  // of two styles nobody expects one measure
+    CHECK_FALSE(has(judgePair(a, b, {true, true, false}, rules), TeamTerm::family));
 }
 
 TEST_CASE("what the searches ask is what the report says, over random pairs and places") {
@@ -90,20 +98,28 @@ TEST_CASE("what the searches ask is what the report says, over random pairs and 
     const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
     for (int round = 0; round < 500; ++round) {
         FlyFigures a = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8)), b = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8));
-        a.hackle = real(0.8, 1.6);
-        b.tail = real(0.0, 1.0) > 0.5 ? 1.0 : 0.0;
-        a.tail = real(0.8, 1.4);
+        a.lengths[static_cast<std::size_t>(Likeness::collar)] = real(0.8, 1.6);
+        b.lengths[tail] = real(0.0, 1.0) > 0.5 ? 1.0 : 0.0;
+        a.lengths[tail] = real(0.8, 1.4);
+        if (random() % 20 == 0) b.identity = a.identity;
+        const double contrast = ciede2000(a.seen, b.seen);
         b.floats = random() % 10 == 0;
         for (const School school : {School::stepped, School::bigTop, School::oneSize, School::riverSwing}) {
             const SchoolRules rules = rulesOf(school);
             for (const PairPlace& place : {PairPlace{true, true, false}, {true, false, true}, {false, true, true}}) {
                 const JudgedPair pair = judgeNumbers(a, b, place, rules);
-                REQUIRE_THAT(shortfallOfNumbers(a, b, place, rules), WithinAbs(pair.shortfall(), 1e-9));
-                REQUIRE(numbersPass(a, b, place, rules) == (pair.shortfall() <= 0.0));
+                double lost = 0.0, shortfall = 0.0;
+                for (const JudgedTerm& term : pair) {
+                    lost += term.wanted->lost(term.shortfall);
+                    shortfall += term.shortfall;
+                }
+                REQUIRE(numbersPass(a, b, place, rules) == (shortfall <= 0.0));
+                REQUIRE_THAT(lossOfNumbers(a, b, place, rules), WithinAbs(lost, 1e-9));
             }
-            const PairLosses losses = lossesOfNumbers(a, b, rules);
-            REQUIRE_THAT(losses.bobMiddle, WithinAbs(lossOfNumbers(a, b, {true, true, false}, rules), 1e-9));
-            REQUIRE_THAT(losses.middlePoint, WithinAbs(lossOfNumbers(a, b, {true, false, true}, rules), 1e-9));
+            const PairLosses losses = lossesOf(a, b, contrast, rules);
+            const double variety = rules.variety.lost(rules.variety.shortfall(contrast));
+            REQUIRE_THAT(losses.bobMiddle, WithinAbs(lossOfNumbers(a, b, {true, true, false}, rules) + variety, 1e-9));
+            REQUIRE_THAT(losses.middlePoint, WithinAbs(lossOfNumbers(a, b, {true, false, true}, rules) + variety, 1e-9));
             REQUIRE_THAT(losses.bobPoint, WithinAbs(lossOfNumbers(a, b, {false, true, true}, rules), 1e-9));
         }
     }
@@ -127,9 +143,9 @@ TEST_CASE("each school has its belief, and a copy changes only what it says") {
 TEST_CASE("figures of a fly are its plan's, and its colour is a mean of what is seen") {
     const Plan plan = planPattern(demoBook(), "ferry-bell").value();
     const FlyFigures f = figuresOf(plan, sinkReport(plan));
-    const double gape = mmOf(plan.hook.gape());
-    CHECK_THAT(f.tail, WithinRel(mmOf(std::get<TailPlan>(plan.parts[1].detail).length) / gape, 1e-12));
-    CHECK_THAT(f.wing, WithinRel(mmOf(std::get<WingPlan>(plan.parts[5].detail).length) / gape, 1e-12));
+    const double shank = mmOf(plan.hook.shank());
+    CHECK_THAT(f.lengths[tail], WithinRel(mmOf(std::get<TailPlan>(plan.parts[1].detail).length) / shank, 1e-12));
+    CHECK_THAT(f.lengths[wing], WithinRel(mmOf(std::get<WingPlan>(plan.parts[5].detail).length) / shank, 1e-12));
     CHECK_FALSE(f.bead);
     CHECK(figuresOf(planPattern(demoBook(), "brass-buoy").value(), {}).bead);
     const Rgb colour = meanColour(plan);

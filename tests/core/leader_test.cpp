@@ -2,6 +2,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "leader/questions.h"
 #include "leader/drift.h"
 #include "tests/samples.h"
 
@@ -275,4 +276,87 @@ TEST_CASE("three phases of no wave are one, and in a wave they spread about thei
     source.request_stop();
     quick.stop = source.get_token();
     CHECK(otherPhases(rig, h, quick, runDrift(rig, h, quick)).stopped);
+}
+
+namespace {
+
+Rig threeOnNylon() {
+    const Book book = demoBook();
+    LeaderSpec leader;
+    leader.material = Strand::nylon;
+    leader.diameter = 0.20 * mm;
+    leader.tipToBob = 1.5 * metre;
+    leader.bobToMiddle = 1.2 * metre;
+    leader.middleToPoint = 1.2 * metre;
+    leader.dropper = 0.12 * metre;
+    return rigOf(weighTeam(book, "west-shore")->flies, measuresOf(leader));
+}
+Handling liftAndHold(double drift) {
+    Handling h;
+    h.count = 5.0 * second;
+    h.retrieve = 0.3 * metrePerSecond;
+    h.retrieveFor = 8.0 * second;
+    h.lift = 0.30 * metrePerSecond;
+    h.height = 3.0 * metre;
+    h.hold = 10.0 * second;
+    h.drift = drift * metrePerSecond;
+    return h;
+}
+double tipAt(const DriftReport& run, double seconds) {
+    const auto at = std::ranges::lower_bound(run.samples, seconds * second, {}, &DriftSample::time);
+    return -(at == run.samples.end() ? run.samples.back() : *at).tip / metre;
+}
+
+}  // namespace
+
+TEST_CASE("the rod that goes on rising holds the bob in the surface, as high and as slow as the contract's sample") {
+    DriftOptions options;
+    options.keepNodes = false;
+    struct Sample {
+        double drift, breaks, tip, two, five, eight, holds;
+    };
+    for (const Sample& wanted : {Sample{0.05, 3.1, 0.80, 1.09, 1.36, 1.47, 8.4}, {0.10, 3.7, 0.95, 1.25, 1.49, 1.58, 8.5}, {0.21, 5.2, 1.33, 1.55, 1.62, 1.52, 8.7}}) {
+        const DriftReport run = runDrift(threeOnNylon(), liftAndHold(wanted.drift), options);
+        INFO("drift " << wanted.drift);
+        REQUIRE(run.bobBreaks);
+        const double breaks = *run.bobBreaks / second, lifted = 13.0 + breaks;
+        CHECK(breaks == Approx(wanted.breaks).epsilon(0.05));
+        CHECK(*run.tipAtBreak / metre == Approx(wanted.tip).epsilon(0.15));
+        CHECK(tipAt(run, lifted + 2.0) == Approx(wanted.two).epsilon(0.15));
+        CHECK(tipAt(run, lifted + 5.0) == Approx(wanted.five).epsilon(0.15));
+        CHECK(tipAt(run, lifted + 8.0) == Approx(wanted.eight).epsilon(0.15));
+        CHECK(*run.bobHolds / second == Approx(wanted.holds).epsilon(0.15));
+    }
+}
+
+TEST_CASE("a reach that is too short holds the bob for no time, and says what helps") {
+    Handling low = liftAndHold(0.21);
+    low.height = 1.2 * metre;
+    DriftOptions options;
+    options.keepNodes = false;
+    const DriftReport run = runDrift(threeOnNylon(), low, options);
+    CHECK_FALSE(run.bobBreaks);
+    CHECK(*run.bobHolds == Time{});
+    const HeldBob never = holdingFor(threeOnNylon(), low);
+    CHECK_FALSE(never.answer.found);
+    CHECK(never.answer.words.find("drogue") != std::string::npos);
+    const HeldBob held = holdingFor(threeOnNylon(), liftAndHold(0.10));
+    CHECK(held.answer.found);
+    CHECK(*held.atEnd > *held.atBreak);
+    CHECK(held.answer.words.starts_with("the bob is up when the line's end is "));
+}
+
+TEST_CASE("a drift is checked for its hold, and a fly on the bottom says so") {
+    Handling h = liftAndHold(0.1);
+    h.height = Length{};
+    h.lift = Speed{};
+    CHECK_FALSE(check(h).empty());
+    Handling count;
+    count.count = 40.0 * second;
+    count.retrieveFor = Time{};
+    DriftOptions options;
+    options.keepNodes = false;
+    options.bottom = 1.0 * metre;
+    const DriftReport run = runDrift(threeOnNylon(), count, options);
+    CHECK(std::ranges::any_of(run.warnings, [](const std::string& w) { return w.starts_with("the point is on the bottom from "); }));
 }

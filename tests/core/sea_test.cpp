@@ -30,7 +30,6 @@ TEST_CASE("no wind or no fetch is a calm without a number that isn't one") {
         CHECK(sea.period == Time{});
         CHECK(sea.builds == Time{});
         CHECK(sea.kind == WaveClass::calm);
-        CHECK(sea.fullness.bob == 8.0);
     }
 }
 
@@ -45,13 +44,6 @@ TEST_CASE("more wind or more fetch never makes a smaller wave, and a hurricane i
     CHECK(beaufort(10.8 * metrePerSecond) == 6);
     CHECK(beaufort(10.79 * metrePerSecond) == 5);
     for (int force = 0; force <= 12; ++force) CHECK(beaufort(windOfForce(force)) == force);
-}
-
-TEST_CASE("fullness runs straight between its four corners") {
-    CHECK(fullnessOfBob(5.0 * mm) == 8.0);
-    CHECK_THAT(fullnessOfBob(30.0 * mm), WithinAbs(10.5, 1e-12));
-    CHECK_THAT(fullnessOfBob(140.0 * mm), WithinAbs(19.0, 1e-9));
-    CHECK(fullnessOfBob(2.0 * metre) == 28.0);
 }
 
 TEST_CASE("colour difference agrees with the published pairs") {  // Sharma, Wu, Dalal 2005, table 1

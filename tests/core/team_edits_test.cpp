@@ -97,7 +97,11 @@ TEST_CASE("a water takes wind, fetch and a shore; a rule card hangs on it") {
 }
 
 TEST_CASE("the season's rows run over the new year, are edited and taken out") {
-    SeasonRow winter{"w", "shrimps", 11, 2, {}, {}, {}};
+    SeasonRow winter;
+    winter.id = "w";
+    winter.creature = "shrimps";
+    winter.fromMonth = 11;
+    winter.toMonth = 2;
     for (const int month : {11, 12, 1, 2}) CHECK(winter.includes(month));
     for (const int month : {3, 7, 10}) CHECK_FALSE(winter.includes(month));
     const Edit row = addSeasonRow(Book{}, 5).value();

@@ -19,15 +19,18 @@ TEST_CASE("the well-stepped demo team passes and the upside-down one does not") 
 
 TEST_CASE("a step is the lower fly's sink rate over the upper's, and the verdict the worst of the checks") {
     const TeamReport report = weighTeam(demoBook(), "west-shore").value();
-    REQUIRE(report.checks[0].term == TeamTerm::sinkStep);
-    CHECK_THAT(*report.checks[0].value, WithinRel(report.flies[1].sink.sinkRate / report.flies[0].sink.sinkRate, 1e-12));
+    const auto step = std::ranges::find(report.checks, TeamTerm::sinkStep, &TeamCheck::term);
+    REQUIRE(step != report.checks.end());
+    CHECK_THAT(*step->value, WithinRel(report.flies[1].sink.sinkRate / report.flies[0].sink.sinkRate, 1e-12));
 }
 
-TEST_CASE("a team of one has nothing to compare and passes, an empty or unknown one is a fault") {
+TEST_CASE("a team of one is judged by itself, an empty or unknown one is a fault") {
     Book book = demoBook();
     book.teams[0].at(Position::middle).reset();
     book.teams[0].at(Position::point).reset();
-    CHECK(weighTeam(book, "west-shore")->checks.empty());
+    const TeamReport one = weighTeam(book, "west-shore").value();
+    CHECK(one.verdict == Verdict::pass);
+    CHECK(std::ranges::all_of(one.checks, [](const TeamCheck& c) { return c.upper == Position::bob && c.lower == Position::bob; }));
     CHECK_FALSE(weighTeam(book, "no-such"));
     book.teams[0].at(Position::bob).reset();
     CHECK(check(book).front().place.text() == "teams[0]");
@@ -35,11 +38,79 @@ TEST_CASE("a team of one has nothing to compare and passes, an empty or unknown 
 
 TEST_CASE("a floating fly above a sinking one steps well, a floating point does not") {
     Book book = demoBook();
+    const auto step = [](const TeamReport& report) { return *std::ranges::find(report.checks, TeamTerm::sinkStep, &TeamCheck::term); };
     book.findPattern("kelp-lantern")->buoyancyMillinewton = 50.0;
-    CHECK(weighTeam(book, "west-shore")->checks[0].verdict == Verdict::pass);
+    CHECK(step(weighTeam(book, "west-shore").value()).verdict == Verdict::pass);
     book.findPattern("kelp-lantern")->buoyancyMillinewton.reset();
     book.findPattern("rush-piper")->buoyancyMillinewton = 50.0;
     CHECK(weighTeam(book, "west-shore")->verdict == Verdict::off);
+}
+
+TEST_CASE("without a day a team has its best verdict, with the waves that suit it; with one, that day's") {
+    const Book book = demoBook();
+    const TeamReport any = weighTeam(book, "west-shore").value();
+    REQUIRE(any.suits.size() == 5);
+    CHECK_FALSE(any.waveGiven);
+    CHECK(any.verdict == std::ranges::min_element(any.suits, {}, &TeamReport::InWave::verdict)->verdict);
+    for (const TeamReport::InWave& one : any.suits) {
+        TeamSetting setting;
+        setting.day.wave = one.wave * metre;
+        const TeamReport then = weighTeam(book, "west-shore", setting).value();
+        CHECK(then.verdict == one.verdict);
+        CHECK(then.suits.empty());
+        CHECK(then.wave == Approx(one.wave));
+    }
+}
+
+TEST_CASE("a fly is a dressing on a hook: a team, its weights and its card follow the hook that is said") {
+    Book book = demoBook();
+    HookSpec small = *book.findHook(book.findPattern("rush-piper")->hook);
+    small.id = "small";
+    small.size += 4;
+    small.measured.reset();
+    small.barb = false;
+    book.hooks.push_back(small);
+    const double before = weighTeam(book, "west-shore")->flies[2].figures.mass;
+    book.teams[0].at(Position::point) = Fly("rush-piper", "small");
+    REQUIRE(check(book).empty());
+    const TeamReport report = weighTeam(book, "west-shore").value();
+    CHECK(report.flies[2].figures.size == small.size);
+    CHECK_FALSE(report.flies[2].figures.barb);
+    CHECK(report.flies[2].figures.mass < before);
+    book.teams[0].at(Position::point)->hook = "gone";
+    CHECK(check(book).front().place.text() == "teams[0].point.hook");
+    CHECK(weighTeam(book, "west-shore").error().front().place.text() == "teams[0].point.hook");
+}
+
+TEST_CASE("bright light and clear water want sparser flies, dusk and peat fuller, and never a point") {
+    const SchoolRules rules = rulesOf(School::stepped);
+    TeamDay bright, dusk;
+    bright.light = Light::bright;
+    bright.colour = WaterColour::clear;
+    dusk.light = Light::dusk;
+    dusk.colour = WaterColour::peat;
+    const auto high = [&](Position p, const TeamDay& day) { return wantsOf(rules, p, 0.14, day).fullness.high; };
+    CHECK(high(Position::bob, {}) == Approx(4.0));
+    CHECK(high(Position::bob, bright) == Approx(4.0 * 0.81));
+    CHECK(high(Position::bob, dusk) == Approx(4.0 * 1.21));
+    CHECK(high(Position::point, dusk) == Approx(1.4));
+    CHECK(high(Position::point, bright) == Approx(1.4 * 0.81));
+    CHECK(high(Position::upper, {}) == Approx(0.5 * (4.0 + 2.8)));
+    CHECK(wantsOf(rulesOf(School::riverSwing), Position::bob, 0.14, {}).fullness.high == Approx(2.4));
+}
+
+TEST_CASE("dress it so: the half turns that bring a fly just inside, and what they leave outside") {
+    const Book book = demoBook();
+    const SchoolRules rules = rulesOf(School::stepped);
+    const Plan plan = planPattern(book, "heather-tinker").value();
+    const double full = fullnessOf(plan).full;
+    const PlaceWants wants = wantsOf(rules, Position::bob, 0.10, {});
+    const auto so = dressItSo(plan, wants);
+    REQUIRE(so);
+    CHECK(full < wants.fullness.low);
+    CHECK(so->turns > 0.0);
+    CHECK(2.0 * so->turns == std::round(2.0 * so->turns));
+    CHECK_FALSE(dressItSo(plan, wantsOf(rules, Position::middle, 0.10, {})));
 }
 
 TEST_CASE("five flies are weighed each against every other, and the spacings are those along the leader") {

@@ -127,7 +127,7 @@ int corrupted(const Asked& asked) {
             ++harmless;
         else
             ++silent;
-        if (const auto rescued = store::rescueBook(hurt); rescued && !check(rescued->book).empty()) ++silent;
+        if (const auto rescued = store::rescueBook(hurt); rescued && !checkToRead(rescued->book).empty()) ++silent;  // a dressing whose hook is lost is there, marked
     }
     std::cout << "corrupted " << asked.of("corruptions") << " times: refused " << refused << ", damaged records set aside " << aside << ", harmless " << harmless << ", other content and nothing said " << silent << "\n";
     return silent;

@@ -110,9 +110,68 @@ TEST_CASE("a reference to what is not there never gets into the book") {
     auto home = opened(path);
     (void)home->read();
     Book broken = book;
-    broken.patterns[0].hook = "no-such";
+    broken.teams[0].at(Position::bob) = "no-such";
     CHECK_THROWS_AS(home->keep(book, broken, "broken"), store::DiskError);
     CHECK(store::readBook(path)->book == book);
+}
+
+TEST_CASE("a dressing whose hook, thread and material are not there is kept in a book, marked, and takes nothing with it") {
+    const TempFolder folder;
+    const auto path = folder.file("b.machair");
+    Book book = demoBook();
+    book.patterns[0].hook = "no-such";
+    book.patterns[0].thread = "no-thread";
+    book.patterns[0].parts[1].material = "no-fur";
+    store::writeBenchBook(path, book);
+    const auto read = store::readBook(path);
+    REQUIRE(read);
+    CHECK(read->setAside.empty());
+    CHECK(read->book == book);
+    CHECK(check(read->book).size() == 3);
+    // Mended, its references are the database's again.
+    auto home = opened(path);
+    (void)home->read();
+    home->keep(book, demoBook(), "mended");
+    CHECK(store::readBook(path)->book == demoBook());
+    CHECK(SQLite::Database(path.string()).execAndGet("SELECT count(*) FROM patterns WHERE hook IS NULL").getInt() == 0);
+}
+
+TEST_CASE("flies on other hooks, their presentation and a school's tables come back from a book and from a file as they were") {
+    const TempFolder folder;
+    Book book = demoBook();
+    HookSpec twin = book.hooks[0];
+    twin.id = "twin";
+    twin.barb = false;
+    book.hooks.push_back(twin);
+    book.teams[0].at(Position::bob) = Fly("kelp-lantern", "twin");
+    book.teams[0].at(Position::middle)->presentation = "slow, held in the top";
+    TeamSchool own;
+    own.id = "own";
+    own.wanted.push_back({TeamTerm::sinkStep, 0.9, {}, 0.2, 3.0, {}});
+    own.ranges.push_back({Position::bob, 0.1 * metre, 1.0, 2.0, {}});
+    own.styles.push_back({FlyStyle::spider, Position::bob, 0.9, 0.5, {}});
+    book.teamSchools.push_back(own);
+    Outing outing;
+    outing.flies = book.teams[0].flies;
+    Day day;
+    day.id = day.date = "2026-05-02";
+    day.outings = {outing};
+    Fish fish;
+    fish.pattern = "kelp-lantern";
+    fish.hook = "twin";
+    fish.time = "14:30";
+    day.fish = {fish};
+    day.hatching = "sedges";
+    day.celsius = 11.5;
+    book.days.push_back(day);
+    REQUIRE(check(book).empty());
+    for (const char* name : {"b.machair", "b.machair.json"}) {
+        const auto path = folder.file(name);
+        REQUIRE(store::writeBook(path, book).empty());
+        CHECK(store::readBook(path)->book == book);
+    }
+    const std::string text = store::writeBench(book);
+    CHECK(text.find("\"point\": \"rush-piper\"") != std::string::npos);  // a dressing on its own hook is its bare id
 }
 
 TEST_CASE("a disk that is full refuses the edit in words and the book stays whole") {

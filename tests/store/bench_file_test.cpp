@@ -63,6 +63,18 @@ TEST_CASE("unknown keys at every depth are warned of, kept and written back") {
     CHECK(back["teams"][0]["leader"]["knots"] == json["teams"][0]["leader"]["knots"]);
 }
 
+TEST_CASE("a part is named by its id as well, and stays so") {
+    Json json = Json::parse(demoText());
+    json["patterns"][0]["parts"][1]["id"] = "the-tail";
+    json["patterns"][0]["parts"][3]["length"] = {{"to", "the-tail"}, {"fraction", 0.5}};
+    const auto opened = store::readBench(json.dump());
+    REQUIRE(opened);
+    CHECK(Json::parse(store::writeBench(opened->book))["patterns"][0]["parts"][3]["length"] == json["patterns"][0]["parts"][3]["length"]);
+    json["patterns"][0]["parts"][3]["length"]["to"] = "the-tale";
+    REQUIRE_FALSE(store::readBench(json.dump()));
+    CHECK(store::readBench(json.dump()).error().front().place.text() == "patterns[0].parts[3].length.to");
+}
+
 TEST_CASE("all faults of a file are listed, each with its place") {
     Json json = demoJson();
     json["patterns"][2]["parts"][4]["layers"] = "many";

@@ -1,0 +1,333 @@
+#include "team/place.h"
+
+#include <algorithm>
+#include <cctype>
+#include <cmath>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kHeldByItself = 15.0;  // as FlyFigures::hold has it at most
+constexpr double kOff = 2.0;  // near-widths: a float at the point, a fly against the rules
+
+std::string name(Position position) { return std::string(nameOf(position)); }
+
+// Tables know bob, middle and point; between two of those stands the mean of both.
+struct Neighbours {
+    std::size_t a = 0, b = 0;
+};
+Neighbours neighboursOf(Position position) {
+    switch (position) {
+        case Position::bob: return {0, 0};
+        case Position::upper: return {0, 1};
+        case Position::middle: return {1, 1};
+        case Position::lower: return {1, 2};
+        case Position::point: return {2, 2};
+    }
+    throw BrokenContract("unknown position");
+}
+
+double lightScale(const std::optional<Light>& light) { return light == Light::bright ? 0.9 : light == Light::dusk ? 1.1 : 1.0; }
+double waterScale(const std::optional<WaterColour>& colour) { return colour == WaterColour::clear ? 0.9 : colour == WaterColour::peat ? 1.1 : 1.0; }
+
+// 1 where it is wanted most, 0.85 at the ends of its range, falling to nothing one near-width outside.
+double centred(double value, double best, const Wanted& range) {
+    constexpr double kAtEnds = 0.85;
+    if (const double shortfall = range.shortfall(value); shortfall > 0.0) return kAtEnds * std::max(0.0, 1.0 - shortfall);
+    const double end = value < best ? range.low : range.high;
+    const double run = std::abs(end - best);
+    return run <= 0.0 ? 1.0 : 1.0 - (1.0 - kAtEnds) * std::min(1.0, std::abs(value - best) / run);
+}
+
+double roleShare(const std::optional<TeamRole>& role, Position position) {
+    if (!role) return 0.6;
+    if (*role == TeamRole::any) return 0.7;
+    return *role == roleAt(position) ? 1.0 : 0.0;
+}
+
+double anchorShortfall(const FlyFigures& fly, const PlaceWants& wants) {
+    if (fly.floats) return kOff;
+    const double sink = 100.0 * fly.sink;
+    const double slow = Wanted{wants.sink.low, 1e300, wants.sink.nearWidth, 1.0}.shortfall(sink);
+    const double fast = Wanted{-1e300, wants.sink.high, wants.sinkMostNear, 1.0}.shortfall(sink);
+    return std::max({slow, fast, wants.weight.shortfall(fly.weight)});
+}
+
+bool isKeptOut(const FlyFigures& fly, const PlaceWants& wants) {
+    if (wants.isPoint() && fly.floats) return true;
+    const bool written = fly.role && *fly.role != TeamRole::any && *fly.role == roleAt(wants.position);
+    return !written && wants.suits(fly.style) < wants.keptOutUnder;
+}
+
+std::string lowered(std::string_view text) {
+    std::string low(text);
+    std::ranges::transform(low, low.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return low;
+}
+std::string sayStyle(FlyStyle style) {
+    switch (style) {
+        case FlyStyle::lure: return "a lure";
+        case FlyStyle::film: return "a film fly";
+        case FlyStyle::dry: return "a dry fly";
+        case FlyStyle::beaded: return "a beaded fly";
+        case FlyStyle::palmer: return "a palmer";
+        case FlyStyle::legged: return "a legged fly";
+        case FlyStyle::winged: return "a winged wet";
+        case FlyStyle::hackled: return "a hackled fly";
+        case FlyStyle::spider: return "a spider";
+        case FlyStyle::nymph: return "a nymph";
+    }
+    throw BrokenContract("unknown style");
+}
+std::string sayWave(double metres) {
+    if (metres <= 0.0) return "a flat calm";
+    return "a wave of " + formatNumber(metres, 2) + " m";
+}
+// The styles that suit a place best, for a mend.
+std::string bestStyles(const PlaceWants& wants) {
+    std::vector<FlyStyle> order;
+    for (const auto& entry : Names<FlyStyle>::entries)
+        if (wants.suits(entry.value) >= wants.style.low) order.push_back(entry.value);
+    std::ranges::stable_sort(order, std::greater{}, [&](FlyStyle s) { return wants.suits(s); });
+    constexpr std::size_t kNamed = 2;
+    std::string text;
+    for (std::size_t i = 0; i < std::min(order.size(), kNamed); ++i) text += (i == 0 ? "" : " or ") + sayStyle(order[i]);
+    return text;
+}
+
+}  // namespace
+
+double fullnessScale(const SchoolRules& rules, const TeamDay& day) { return rules.fullnessScale * lightScale(day.light) * waterScale(day.colour); }
+
+PlaceWants wantsOf(const SchoolRules& rules, Position position, double wave, const TeamDay& day) {
+    const auto [a, b] = neighboursOf(position);
+    const auto mean = [](double x, double y) { return 0.5 * (x + y); };
+    PlaceWants w;
+    w.position = position;
+    w.wave = wave;
+    for (std::size_t s = 0; s < w.styles.size(); ++s) w.styles[s] = mean(rules.styles[s][a].at(wave), rules.styles[s][b].at(wave));
+    w.keptOutUnder = rules.keptOutUnder;
+    const double k = fullnessScale(rules, day);
+    const auto scaled = [&](std::size_t place) {
+        const RangeRow row = rangeAt(rules.full[place], wave);
+        const double scale = place == 2 ? std::min(1.0, k) : k;  // a point is never wanted fuller
+        const double near = place == 2 ? rules.pointFullnessNear : rules.fullness.nearWidth;
+        return Wanted{scale * row.low, scale * row.high, near, rules.fullness.weight};
+    };
+    const Wanted fullA = scaled(a), fullB = scaled(b);
+    w.fullness = {mean(fullA.low, fullB.low), mean(fullA.high, fullB.high), mean(fullA.nearWidth, fullB.nearWidth), rules.fullness.weight};
+    w.best = w.fullness.low + mean(rules.wanting[a], rules.wanting[b]) * (w.fullness.high - w.fullness.low);
+    w.style = rules.style;
+    w.role = rules.role;
+    const RangeRow stiff = rangeAt(rules.stiffShare, wave), sink = rangeAt(rules.anchorSink, wave);
+    w.stiff = {stiff.low, stiff.high, rules.stiff.nearWidth, rules.stiff.weight};
+    w.hold = {rangeAt(rules.holdLeast, wave).low, 1e300, rules.hold.nearWidth, rules.hold.weight};
+    w.sink = {sink.low, sink.high, rules.anchorSinkNear, rules.anchor.weight};
+    w.sinkMostNear = rules.anchorSinkMostNear;
+    w.weight = {rangeAt(rules.anchorWeight, wave).low, 1e300, rules.anchorWeightNear, rules.anchor.weight};
+    w.anchor = rules.anchor;
+    w.slim = rules.slim;
+    const RangeRow sizeA = rangeAt(rules.sizes[a], wave), sizeB = rangeAt(rules.sizes[b], wave);
+    w.size = {mean(sizeA.low, sizeB.low), mean(sizeA.high, sizeB.high), rules.size.nearWidth, rules.size.weight};
+    w.season = rules.season;
+    return w;
+}
+
+const PlaceTerm* PlaceFit::find(TeamTerm term) const {
+    const auto* found = std::ranges::find(begin(), end(), term, &PlaceTerm::term);
+    return found == end() ? nullptr : found;
+}
+
+double PlaceFit::score() const { return whole <= 0.0 ? 0.0 : std::max(0.0, 100.0 * sum / whole); }
+
+PlaceFit fitIn(const FlyFigures& fly, const PlaceWants& wants, const PlaceExtras& extras) {
+    PlaceFit fit;
+    const auto add = [&](TeamTerm term, double value, const Wanted& wanted, double share, double shortfall) {
+        fit.terms[static_cast<std::size_t>(fit.count++)] = {term, value, wanted, share, shortfall};
+        fit.sum += wanted.weight * share;
+        fit.whole += wanted.weight;
+    };
+    const auto soft = [&](TeamTerm term, double value, const Wanted& wanted) {
+        const double shortfall = wanted.shortfall(value);
+        add(term, value, wanted, std::max(0.0, 1.0 - shortfall), shortfall);
+    };
+    const double suits = wants.suits(fly.style);
+    add(TeamTerm::style, suits, wants.style, suits, wants.style.shortfall(suits));
+    const double role = roleShare(fly.role, wants.position);
+    add(TeamTerm::role, role, wants.role, role, role <= 0.0 ? 0.5 : 0.0);
+    add(TeamTerm::fullness, fly.full, wants.fullness, centred(fly.full, wants.best, wants.fullness), wants.fullness.shortfall(fly.full));
+    if (wants.isBob()) {
+        soft(TeamTerm::stiff, fly.stiff, wants.stiff);
+        soft(TeamTerm::hold, fly.hold(), wants.hold);
+    }
+    if (wants.isPoint()) {
+        const double shortfall = anchorShortfall(fly, wants);
+        add(TeamTerm::anchor, 100.0 * fly.sink, {wants.sink.low, wants.sink.high, 1.0, wants.anchor.weight}, std::max(0.0, 1.0 - shortfall), shortfall);
+        soft(TeamTerm::slim, fly.presence, wants.slim);
+    }
+    soft(TeamTerm::size, fly.size, wants.size);
+    if (extras.season) add(TeamTerm::season, *extras.season, wants.season, *extras.season, 0.0);
+    if (extras.daybook) fit.sum += *extras.daybook;
+    fit.keptOut = isKeptOut(fly, wants);
+    return fit;
+}
+
+std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern, std::string_view title) {
+    constexpr double kNamed = 1.0, kStyle = 0.7, kNotSeen = 0.6, kLeast = 0.3;
+    constexpr std::size_t kShortWord = 4;
+    const std::string about = lowered(day.about);
+    const auto isSeen = [&](const std::string& creature) {
+        if (trimmed(about).empty()) return true;
+        std::string word;
+        for (const char c : lowered(creature) + " ") {
+            if (std::isalpha(static_cast<unsigned char>(c)) != 0) {
+                word += c;
+                continue;
+            }
+            if (word.size() > kShortWord && about.find(word) != std::string::npos) return true;
+            word.clear();
+        }
+        return false;
+    };
+    std::optional<SeasonFit> best;
+    for (const SeasonRow* row : day.season) {
+        if (row->place && *row->place != position) continue;
+        if (!best) best = SeasonFit{kLeast, {}};
+        const bool named = std::ranges::find(row->dressings, pattern) != row->dressings.end() || (row->suits && !title.empty() && row->suits->find(title) != std::string::npos);
+        const bool sedge = lowered(row->creature).find("sedge") != std::string::npos && style == FlyStyle::palmer && position == Position::bob;
+        const bool fits = sedge || std::ranges::find(row->styles, style) != row->styles.end();
+        if (!named && !fits) continue;
+        const double share = (named ? kNamed : kStyle) * (isSeen(row->creature) ? 1.0 : kNotSeen);
+        if (share > best->share) best = SeasonFit{share, row->creature};
+    }
+    return best;
+}
+
+std::string sayFull(double full) { return std::string(nameOf(classOf(full))) + ", " + formatNumber(full, 1) + (full > 0.95 && full < 1.05 ? " usual collar" : " usual collars"); }
+
+std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
+    const std::string place = name(wants.position);
+    switch (term.term) {
+        case TeamTerm::style: {
+            const std::string there = wants.wave <= 0.0 ? " on the " + place + " in a flat calm" : " on the " + place + " in " + sayWave(wants.wave);
+            if (term.share >= 0.75) return sayStyle(fly.style) + " is at home" + there;
+            return sayStyle(fly.style) + (term.share >= wants.style.low ? " will do" : " is out of place") + there;
+        }
+        case TeamTerm::role:
+            if (term.share >= 1.0) return "dressed for the " + place;
+            if (term.share <= 0.0) return "dressed for the " + std::string(nameOf(fly.role.value_or(TeamRole::any))) + ", not the " + place;
+            return "dressed for no place of its own";
+        case TeamTerm::fullness:
+            return "it is " + sayFull(fly.full) + "; " + (wants.wave <= 0.0 ? "a calm" : "this wave") + " wants " + formatNumber(term.wanted.low, 1) + " to " + formatNumber(term.wanted.high, 1) + " on the " + place;
+        case TeamTerm::stiff:
+            if (term.shortfall <= 0.0) return "its fibres are as stiff as the water wants";
+            return term.value > term.wanted.high ? "too stiff for a calm: softer fibre moves by itself" : "too soft to hold up in this wave";
+        case TeamTerm::hold:
+            return fly.hold() >= kHeldByItself ? "it rides the surface by itself"
+                                                                     : "it pushes " + formatNumber(term.value, 1) + " times its weight under water; " + formatNumber(term.wanted.low, 1) + " holds a bob here";
+        case TeamTerm::anchor:
+            if (fly.floats) return "it floats, and a point has to lead down";
+            return "it sinks " + formatNumber(100.0 * fly.sink, 0) + " cm/s and weighs " + formatNumber(fly.weight, 2) + " mN in the water; a point wants " + formatNumber(wants.sink.low, 0) + " to " +
+                   formatNumber(wants.sink.high, 0) + " cm/s and " + formatNumber(wants.weight.low, 2) + " mN";
+        case TeamTerm::slim: return "it pushes " + formatNumber(term.value, 1) + " mN of water; a slim point at most " + formatNumber(term.wanted.high, 1);
+        case TeamTerm::size: return "a " + std::to_string(fly.size) + (term.shortfall <= 0.0 ? " is a size for the " : " is not the size for the ") + place + " here";
+        case TeamTerm::season: return term.share >= 0.7 ? "what is about this month" : "not what is about this month";
+        default: break;
+    }
+    throw BrokenContract("not a term of one fly");
+}
+
+std::string sayCheck(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
+    const std::string place = name(wants.position);
+    if (term.term == TeamTerm::role) return term.share >= 1.0 ? "the " + place + " is dressed for its place" : "the " + place + " is " + sayTerm(term, fly, wants);
+    std::string words = sayTerm(term, fly, wants);
+    const std::string there = " on the " + place;
+    if (term.term != TeamTerm::style && words.ends_with(there)) words.resize(words.size() - there.size());
+    return words.starts_with("it ") ? "the " + place + words.substr(2) : words;
+}
+
+std::string mendOf(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
+    if (term.shortfall <= 0.0) return {};
+    const std::string place = name(wants.position);
+    switch (term.term) {
+        case TeamTerm::style: return "another fly on the " + place + ": " + bestStyles(wants);
+        case TeamTerm::role: return "a fly dressed for the " + place + ", or this one on the " + std::string(nameOf(fly.role.value_or(TeamRole::any)));
+        case TeamTerm::fullness: return fly.full < wants.fullness.low ? "more turns of hackle, or a fuller fly there" : "fewer turns of hackle, or a sparser fly there";
+        case TeamTerm::stiff: return fly.stiff > wants.stiff.high ? "a softer hackle" : "a stiffer hackle";
+        case TeamTerm::hold: return "a bushier fly there, or a finer wire";
+        case TeamTerm::anchor: {
+            if (fly.floats) return "a fly that sinks";
+            const bool light = 100.0 * fly.sink < wants.sink.low || fly.weight < wants.weight.low;
+            return light ? "a heavier wire or a bead, or a sparser fly there" : "a finer wire, or a lighter fly there";
+        }
+        case TeamTerm::slim: return "fewer turns of hackle, or a slimmer fly there";
+        default: return "another fly there";
+    }
+}
+
+std::vector<std::string> reasonsOf(const PlaceFit& fit, const FlyFigures& fly, const PlaceWants& wants) {
+    std::vector<const PlaceTerm*> won, lost;
+    constexpr double kMuch = 0.85, kLittle = 0.30;
+    for (const PlaceTerm& term : fit) {
+        if (term.share >= kMuch || (term.share > kLittle && term.shortfall <= 0.0)) won.push_back(&term);
+        if (term.share < kMuch && (term.shortfall > 0.0 || term.share <= kLittle)) lost.push_back(&term);
+    }
+    std::ranges::stable_sort(won, std::greater{}, &PlaceTerm::won);
+    std::ranges::stable_sort(lost, std::greater{}, &PlaceTerm::lost);
+    std::vector<std::string> words;
+    for (const auto* list : {&won, &lost})
+        for (const PlaceTerm* term : *list) words.push_back(sayTerm(*term, fly, wants));
+    return words;
+}
+
+std::vector<PlaceTerm> checksOf(const FlyFigures& fly, const PlaceWants& wants) {
+    std::vector<PlaceTerm> checks;
+    for (const PlaceTerm& term : fitIn(fly, wants))
+        if (term.term != TeamTerm::size && term.term != TeamTerm::stiff && term.term != TeamTerm::season) checks.push_back(term);
+    return checks;
+}
+
+bool passesIn(const FlyFigures& fly, const PlaceWants& wants) {
+    for (const PlaceTerm& term : fitIn(fly, wants))
+        if (term.shortfall > 0.0 && term.term != TeamTerm::size && term.term != TeamTerm::stiff && term.term != TeamTerm::season) return false;
+    return true;
+}
+
+std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants) {
+    const double full = fullnessOf(plan).full;
+    const double off = full < wants.fullness.low ? wants.fullness.low - full : full > wants.fullness.high ? wants.fullness.high - full : 0.0;
+    if (off == 0.0) return std::nullopt;
+    const HacklePlan* fullest = nullptr;
+    double turns = 0.0, least = 1.0, most = 0.0;
+    DressItSo so;
+    for (const PartPlan& part : plan.parts) {
+        const auto* palmer = std::get_if<PalmerPlan>(&part.detail);
+        const auto* collar = std::get_if<HacklePlan>(&part.detail);
+        const HacklePlan* hackle = palmer ? &palmer->hackle : collar;
+        if (!hackle || (fullest && hackle->worth <= fullest->worth)) continue;
+        constexpr double kLeastPalmer = 3.0, kMostPalmer = 10.0;
+        fullest = hackle;
+        turns = palmer ? palmer->shoulderTurns + palmer->openTurns : collar->turns;
+        least = palmer ? kLeastPalmer : 1.0;
+        most = palmer ? kMostPalmer : std::max(1.0, hackle->mostTurns);
+        so.part = std::string(nameOf(part.kind));
+    }
+    if (!fullest || turns <= 0.0 || fullest->worth <= 0.0) return std::nullopt;
+    const double perHalf = 0.5 * fullest->worth / turns;
+    constexpr double kDust = 1e-9;
+    double halves = off > 0.0 ? std::ceil(off / perHalf - kDust) : std::floor(off / perHalf + kDust);
+    const double wanted = std::clamp(turns + 0.5 * halves, std::min(least, turns), std::max(most, turns));
+    so.turns = std::trunc(2.0 * (wanted - turns)) / 2.0;
+    const double then = full + 2.0 * so.turns * perHalf;
+    so.left = std::max({0.0, wants.fullness.low - then, then - wants.fullness.high});
+    if (so.left < kDust) so.left = 0.0;
+    if (so.turns != 0.0)
+        so.words = formatShort(std::abs(so.turns), 1) + (std::abs(so.turns) == 1.0 ? " turn " : " turns ") + (so.turns > 0.0 ? "more" : "less") + " on the " + so.part;
+    if (so.left > 0.0) so.words += (so.words.empty() ? "" : ", and ") + std::string("another fly for the rest");
+    return so;
+}
+
+}  // namespace machair
