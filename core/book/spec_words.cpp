@@ -174,10 +174,14 @@ std::optional<LengthSpec> readReach(std::string_view text) {
     if (const auto part = readPart(name)) return LengthSpec{Reach{*part, {}, {}, {}}, {}};
     const auto share = readRatio(text);  // "to 0.55 of the tail"
     const auto* ratio = share ? std::get_if<Ratio>(&share->value) : nullptr;
-    const auto* part = ratio ? std::get_if<PartRef>(&ratio->of) : nullptr;
     constexpr double kMostFraction = 10.0;
-    if (!part || ratio->ratio > kMostFraction) return std::nullopt;
-    return LengthSpec{Reach{*part, ratio->ratio, {}, {}}, {}};
+    if (!ratio || ratio->ratio > kMostFraction) return std::nullopt;
+    if (const auto* part = std::get_if<PartRef>(&ratio->of)) return LengthSpec{Reach{*part, ratio->ratio, {}, {}}, {}};
+    // A body and a bead are yardsticks too, but nothing reaches to one.
+    const auto* yardstick = std::get_if<Yardstick>(&ratio->of);
+    if (yardstick && *yardstick == Yardstick::body) return LengthSpec{Reach{PartRef{PartKind::body}, ratio->ratio, {}, {}}, {}};
+    if (yardstick && *yardstick == Yardstick::bead) return LengthSpec{Reach{PartRef{PartKind::bead}, ratio->ratio, {}, {}}, {}};
+    return std::nullopt;
 }
 
 std::optional<LengthSpec> readBars(std::string_view text) {

@@ -172,10 +172,12 @@ Result<Edit> learnFromLeftover(const Book& book, std::string_view pattern, std::
     const auto* fur = body && plan->parts[part].material ? std::get_if<DubbingTraits>(&plan->parts[part].made.traits) : nullptr;
     if (!fur || !(body->noodle || body->rope)) return fail(place, "expected a body that is dubbed from a fur of the drawers");
     const double before = fur->correction.value_or(1.0);
-    const Length made = before * (body->rope ? *body->rope : *body->noodle);
+    const Length made = noodleToMake(plan->parts[part]);
     if (left >= made) return fail(place, "expected less left over than the " + formatNumber(made / mm, 0) + " mm that were made, got " + formatNumber(left / mm, 0) + " mm");
-    constexpr double kTrust = 0.5;
-    const double after = std::clamp(before * (1.0 - kTrust * (left / made)), 0.2, 3.0);
+    // Longer at once, shorter by a third of the way: never under what was wound, whatever one odd fly left.
+    const double wound = (made - left) / *body->noodle;
+    constexpr double kOfTheWay = 1.0 / 3.0;
+    const double after = std::clamp(wound >= before ? wound : before - kOfTheWay * (before - wound), 0.2, 3.0);
     return changeMaterialField(book, *plan->parts[part].material, "correction", formatNumber(after, 3), Source::measured);
 }
 

@@ -55,9 +55,9 @@ struct StockWanted {
 // mass_mg, offcuts_mm.
 [[nodiscard]] Result<Edit> changeStock(const Book& book, std::string_view material, std::string_view key, std::string_view text);
 
-// So much of a noodle or loop was left over after a body: the next one of that fur is made shorter (or longer, for a
-// negative rest) by half of what it missed, so that one odd fly doesn't decide. Faults: a part that is not dubbed, a
-// rest that is not less than what was made.
+// So much of a noodle or rope was left over after a body: what was wound of it over what was reckoned is what the next of
+// that fur is made by. It grows at once (a negative rest) and falls by a third of the way, so that it never goes under what
+// was last wound and one odd fly doesn't decide. Faults: a part that is not dubbed, a rest that is not less than what was made.
 [[nodiscard]] Result<Edit> learnFromLeftover(const Book& book, std::string_view pattern, std::size_t part, Length left);
 
 }  // namespace machair

@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "sizing/bench.h"
+#include "sizing/counts.h"
 #include "units/text.h"
 
 namespace machair {
@@ -13,8 +14,6 @@ namespace {
 
 constexpr double kPi = std::numbers::pi;
 constexpr Length kThinnestNoodle = 0.20 * mm;
-constexpr double kRopeSpare = 1.10;
-constexpr Length kRopeHeld = 12.0 * mm;
 constexpr double kBrittleTip = 0.20;
 constexpr Length kOverUnderbody = 0.10 * mm;
 

@@ -22,4 +22,8 @@ namespace machair {
     return {scaled(written.low), scaled(written.high), written.pair};
 }
 
+// A loop or rope is made so much longer than what is wound of it, and then the end that is held (models.md section 4).
+inline constexpr double kRopeSpare = 1.10;
+inline constexpr Length kRopeHeld = 12.0 * mm;
+
 }  // namespace machair

@@ -213,6 +213,12 @@ Proposal Board::propose(const Answer& answer) const {
     return proposal;
 }
 
+struct ShownAnswer {
+    Answer answer;
+    std::optional<std::size_t> place;  // that others of the box would fill as well
+    std::vector<std::size_t> box;
+};
+
 // Every team under the ceiling that passes, and of those the ones worth showing.
 class Search {
   public:
@@ -232,13 +238,13 @@ class Search {
     }
 
     // Best first: cost, flies moved, score; none of which a part put back still passes, one of each kind of change.
-    std::vector<std::pair<Answer, std::vector<std::size_t>>> best(std::size_t wanted) {
-        std::vector<std::pair<Answer, std::vector<std::size_t>>> shown;
+    std::vector<ShownAnswer> best(std::size_t wanted) {
+        std::vector<ShownAnswer> shown;
         for (Answer& answer : found_) answer.score = board_.scoreOf(board_.figuresOfAnswer(answer));
         std::ranges::stable_sort(found_, {}, [this](const Answer& a) { return std::tuple(a.cost, a.moved, -a.score, idsOf(a)); });
         std::map<std::string, std::size_t> known;
         for (const Answer& answer : found_) {
-            if (!shown.empty() && answer.cost > shown.front().first.cost + kDearerThanCheapest) break;
+            if (!shown.empty() && answer.cost > shown.front().answer.cost + kDearerThanCheapest) break;
             const std::string kind = kindOf(answer);
             if (const auto same = known.find(kind); same != known.end()) {
                 if (same->second < shown.size() && isIrredundant(answer)) noteInstead(shown[same->second], answer);
@@ -246,7 +252,7 @@ class Search {
             }
             if (shown.size() == wanted || !isIrredundant(answer)) continue;
             known.emplace(kind, shown.size());
-            shown.push_back({answer, {}});
+            shown.push_back({answer, {}, {}});
         }
         return shown;
     }
@@ -305,15 +311,18 @@ class Search {
         }
         return kind;
     }
-    // Whether another answer differs only in which fly of the box stands in one place.
-    void noteInstead(std::pair<Answer, std::vector<std::size_t>>& shown, const Answer& other) const {
+    // Where another answer differs only in which fly of the box stands in one place, that fly would do as well; the same
+    // place each time, and of one dressing only one.
+    void noteInstead(ShownAnswer& shown, const Answer& other) const {
         std::optional<std::size_t> differs;
         for (std::size_t p = 0; p < board_.places(); ++p) {
-            if (shown.first.at[p] == other.at[p]) continue;
+            if (shown.answer.at[p] == other.at[p]) continue;
             if (differs || hungAt(other, p).box == kNobody) return;
             differs = p;
         }
-        if (differs) shown.second.push_back(hungAt(other, *differs).box);
+        if (!differs || (shown.place && shown.place != differs)) return;
+        shown.place = differs;
+        shown.box.push_back(hungAt(other, *differs).box);
     }
     // No part of it is needless: with a place put back, or a fly as it is tied now, it no longer passes.
     [[nodiscard]] bool isIrredundant(const Answer& answer) const {
@@ -354,9 +363,14 @@ class Search {
 
 std::vector<Proposal> proposalsOf(const Board& board, Search& search, std::size_t wanted, const std::vector<BoxCandidate>& box) {
     std::vector<Proposal> list;
-    for (const auto& [answer, instead] : search.best(wanted)) {
-        Proposal proposal = board.propose(answer);
-        for (const std::size_t fly : instead) {
+    for (const ShownAnswer& shown : search.best(wanted)) {
+        Proposal proposal = board.propose(shown.answer);
+        std::set<std::string> dressings;
+        for (const Position position : kPositions)
+            if (proposal.flies[position]) dressings.insert(proposal.flies[position]->pattern);
+        if (shown.place) proposal.insteadAt = board.position(*shown.place);
+        for (const std::size_t fly : shown.box) {
+            if (!dressings.insert(box[fly].fly.pattern).second) continue;
             proposal.instead.push_back(box[fly].fly);
             proposal.insteadTitles.push_back(box[fly].title);
         }
@@ -419,7 +433,7 @@ std::string Proposal::words() const {
     std::string text;
     for (const ProposedChange& change : changes) {
         text += (text.empty() ? "" : ", ") + change.words;
-        if (change.kind != ChangeKind::box || instead.empty()) continue;
+        if (change.kind != ChangeKind::box || change.position != insteadAt) continue;
         for (std::size_t i = 0; i < insteadTitles.size(); ++i) text += (i + 1 == insteadTitles.size() ? " or " : ", ") + insteadTitles[i];
     }
     return text.empty() ? "nothing to change" : text;

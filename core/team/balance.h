@@ -33,7 +33,8 @@ struct Proposal {
     std::vector<ProposedChange> changes;
     FliesByPosition flies;              // after it, as they are in the box
     ByPosition<FlyChange> made;
-    std::vector<Fly> instead;           // others that do as well in the one place that the box fills
+    std::optional<Position> insteadAt;  // a place that the box fills ...
+    std::vector<Fly> instead;           // ... and other dressings of it that do as well there
     std::vector<std::string> insteadTitles;
     double score = 0.0;                 // of 100, as Choose has it
     std::vector<TeamCheck> checks;

@@ -168,14 +168,26 @@ TEST_CASE("a batch is tied one by one into the box, and no further than wanted")
     CHECK(addBatch(book, "rush-piper", 1)->after.batches[1].id != id);
 }
 
-TEST_CASE("a leftover shortens the next noodle by half of it, a shortfall lengthens it") {
+TEST_CASE("a leftover shortens the next noodle, but never to under what was wound; a shortfall lengthens it at once") {
     const Book book = demoBook();
     const Length made = *std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail).noodle;
     const auto correction = [](const Edit& edit) { return *std::get<DubbingTraits>(edit.after.findMaterial("fur-olive")->traits).correction; };
-    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value()) == Approx(0.9).margin(1e-3));
-    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, -0.2 * made).value()) == Approx(1.1).margin(1e-3));
+    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value()) == Approx(1.0 - 0.2 / 3.0).margin(1e-3));
+    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, -0.2 * made).value()) == Approx(1.2).margin(1e-3));
     const Edit once = learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value();
-    CHECK(correction(learnFromLeftover(once.after, "kelp-lantern", 2, 0.09 * made).value()) == Approx(0.9 * 0.95).margin(1e-3));
+    for (const double left : {0.0, 0.05, 0.3, 0.6}) {
+        const double then = correction(learnFromLeftover(once.after, "kelp-lantern", 2, left * made).value());
+        const double wound = correction(once) - left;
+        CHECK(then >= wound - 1e-3);
+        CHECK(then <= correction(once) + 1e-3);
+    }
+    // A rope's spare and the end that is held are not learned away.
+    Book rope = book;
+    std::get<BodyPart>(rope.findPattern("kelp-lantern")->parts[2].detail).method = BodyMethod::rope;
+    const PartPlan planned = planPattern(rope, "kelp-lantern")->parts[2];
+    CHECK(noodleToMake(planned) / mm == Approx(*std::get<BodyPlan>(planned.detail).rope / mm));
+    const Length whole = noodleToMake(planned), wound = *std::get<BodyPlan>(planned.detail).noodle;
+    CHECK(correction(learnFromLeftover(rope, "kelp-lantern", 2, whole - wound).value()) == Approx(1.0).margin(1e-3));
     CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 2, made));
     CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 0, 1.0 * mm));  // a tail
     CHECK_FALSE(learnFromLeftover(book, "nobody", 0, 1.0 * mm));
