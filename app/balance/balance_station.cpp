@@ -6,6 +6,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QMimeData>
 #include <QProgressBar>
@@ -48,7 +49,7 @@ class BoxList : public QListWidget {
 
 BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), settings_(settings), schools_(new QComboBox), belief_(new Label), checks_(new QListWidget), find_(new QToolButton),
-      progress_(new QProgressBar), found_(new Label), takeAs_(new QComboBox), proposals_(new QListWidget), box_(new BoxList) {
+      progress_(new QProgressBar), found_(new Label), takeAs_(new QComboBox), proposals_(new QListWidget), fished_(new QLineEdit), box_(new BoxList) {
     setObjectName(QStringLiteral("balance"));
     auto* layout = sideBySide(this);
     flies_ = new TeamView(document, theme);
@@ -183,6 +184,16 @@ QWidget* BalanceStation::makePanel() {
     places->addWidget(five);
     places->addWidget(off);
     column->addLayout(places);
+    fished_->setObjectName(QStringLiteral("presentation"));
+    fished_->setAccessibleName(tr("How the chosen fly is fished in its place"));
+    fished_->setToolTip(tr("Swing, drift, pull, hang; for a calm or a wave: a note of this team's own"));
+    connect(fished_, &QLineEdit::editingFinished, this, [this] {
+        if (!fished_->isModified() || !document_.team() || !document_.position()) return;
+        fished_->setModified(false);
+        document_.refuse(document_.apply(changePresentation(document_.book(), document_.team()->id, *document_.position(), fished_->text().toStdString())));
+    });
+    column->addWidget(fished_);
+    connect(&document_, &Document::planChanged, this, &BalanceStation::refreshFished);
     connect(five, &QToolButton::toggled, flies_, &TeamView::showFive);
     connect(off, &QToolButton::clicked, flies_, &TeamView::takeOff);
     box_->setObjectName(QStringLiteral("team-box"));
@@ -258,8 +269,18 @@ void BalanceStation::writeSheet(const QString& path) {
     document_.say(wrong.isEmpty() ? tr("The team's sheet is in %1").arg(path) : tr("No sheet: %1 %2").arg(path, wrong));
 }
 
+void BalanceStation::refreshFished() {
+    const auto position = document_.position();
+    fished_->setEnabled(position.has_value());
+    fished_->setPlaceholderText(position ? tr("how the %1 is fished here").arg(titleOf(*position).toLower()) : tr("choose a fly of the team"));
+    if (fished_->isModified()) return;
+    const auto& fly = position ? document_.team()->at(*position) : std::optional<Fly>();
+    fished_->setText(fly ? qt(fly->presentation.value_or("")) : QString());
+}
+
 void BalanceStation::refresh() {
     refreshSchools();
+    refreshFished();
     if (const TeamSpec* team = document_.team()) {
         leader_->show(fieldsOf(team->leader.value_or(LeaderSpec{})));
         const TeamSchool* own = team->ownSchool ? document_.book().findTeamSchool(*team->ownSchool) : nullptr;

@@ -10,6 +10,7 @@
 
 class QComboBox;
 class QLabel;
+class QLineEdit;
 class QListWidget;
 class QListWidgetItem;
 class QSettings;
@@ -37,6 +38,7 @@ class BalanceStation : public QWidget {
     void refresh();
     void refreshSchools();
     void refreshBox();
+    void refreshFished();
     void show(const Result<BalanceReport>& report);
     void list(const QString& title, const std::vector<Proposal>& proposals);
     [[nodiscard]] const Proposal* offeredAt(int row) const;
@@ -57,6 +59,7 @@ class BalanceStation : public QWidget {
     QLabel* found_;
     QComboBox* takeAs_;
     QListWidget* proposals_;
+    QLineEdit* fished_;
     QListWidget* box_;
     FieldsForm* leader_ = nullptr;
     FieldsForm* own_ = nullptr;

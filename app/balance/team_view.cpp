@@ -191,6 +191,9 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
     say(weighed.sink.floats ? tr("floats") : tr("sinks %1 cm/s, ± a quarter").arg(number(100.0 * (weighed.sink.sinkRate / metrePerSecond), 1)), faceScaled(0.95), c.inkSoft);
     say(tr("pushes %1 mN of water").arg(number(weighed.sink.presence / millinewton, 2)), faceScaled(0.95), c.inkSoft);
     say(tr("%1 mg wet · %2").arg(number(weighed.sink.mass / mg, 0), qt(sayFull(weighed.figures.full))), faceScaled(0.95), c.inkSoft);
+    const auto& hung = document_.team() ? document_.team()->at(fly.position) : std::optional<Fly>();
+    const std::string fished = hung && hung->presentation ? *hung->presentation : weighed.plan.pattern.presentation.value_or("");
+    if (!fished.empty()) say(qt(fished), faceScaled(0.95), c.ink);
     if (!weighed.sink.drivers.empty()) say(qt(weighed.sink.drivers.front()), faceScaled(0.88), c.inkSoft);
 }
 

@@ -49,6 +49,7 @@ constexpr QSize kUsualSize(1280, 800);
 
 const QString kFileKey = QStringLiteral("book/file");
 const QString kTeamKey = QStringLiteral("book/team");
+const QString kWaterKey = QStringLiteral("book/water");
 const QString kDressingKey = QStringLiteral("book/dressing");
 const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kPlanLayoutKey = QStringLiteral("window/plan");
@@ -247,10 +248,12 @@ void MainWindow::openLastOrDemo() {
     const QString last = settings_.value(kFileKey).toString();
     const std::string team = settings_.value(kTeamKey).toString().toStdString();
     const std::string dressing = settings_.value(kDressingKey).toString().toStdString();
+    const std::string water = settings_.value(kWaterKey).toString().toStdString();
     if (last.isEmpty() || !openFile(last)) {
         openFile(ownDemo());
         return;
     }
+    document_.chooseWater(water);
     document_.chooseTeam(team);
     document_.choosePattern(dressing);
 }
@@ -308,6 +311,7 @@ void MainWindow::keepSettings() {
     settings_.setValue(kFileKey, QString::fromStdString(document_.path().string()));
     if (const TeamSpec* team = document_.team()) settings_.setValue(kTeamKey, qt(team->id));
     if (const Pattern* pattern = document_.pattern()) settings_.setValue(kDressingKey, qt(pattern->id));
+    if (const WaterSpec* water = document_.water()) settings_.setValue(kWaterKey, qt(water->id));
     settings_.setValue(kGeometryKey, saveGeometry());
     settings_.setValue(kPlanLayoutKey, plan_->layoutState());
     settings_.setValue(kStationKey, qt(std::string(nameOf(station()))));

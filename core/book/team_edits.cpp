@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "units/text.h"
 
 namespace machair {
 
@@ -62,6 +63,18 @@ Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, 
     TeamSpec& changed = edit.after.teams[found->index];
     std::swap(changed.at(a), changed.at(b));
     edit.words = nameOr(book, changed.at(a)) + " on the " + std::string(nameOf(a)) + ", " + nameOr(book, changed.at(b)) + " on the " + std::string(nameOf(b));
+    return edit;
+}
+
+Result<Edit> changePresentation(const Book& book, std::string_view team, Position position, std::string_view text) {
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    if (!found->record->at(position)) return fail(found->place.key(nameOf(position)), "expected a fly on the " + std::string(nameOf(position)) + ", got none", "hang one there first");
+    Edit edit{{}, book};
+    Fly& fly = *edit.after.teams[found->index].at(position);
+    const std::string said(trimmed(text));
+    fly.presentation = said.empty() ? std::nullopt : std::optional(said);
+    edit.words = nameOr(book, fly) + " on the " + std::string(nameOf(position)) + (said.empty() ? ": fished as usual" : ": " + said);
     return edit;
 }
 

@@ -13,6 +13,8 @@ namespace machair {
 
 // The two positions' flies change places; one of them may be empty.
 [[nodiscard]] Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, Position b);
+// How the fly in a place is fished there; empty text says nothing of it. A fault where no fly hangs.
+[[nodiscard]] Result<Edit> changePresentation(const Book& book, std::string_view team, Position position, std::string_view text);
 [[nodiscard]] Result<Edit> addTeam(const Book& book, std::string_view name, const FliesByPosition& flies);
 // One of the four schools by name, or one of the tier's own by id.
 [[nodiscard]] Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::string_view school);

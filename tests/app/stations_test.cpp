@@ -66,6 +66,16 @@ TEST_CASE("a proposal is previewed on the cast, taken with Enter and given back 
     CHECK(bench.document().book() == before);
 }
 
+TEST_CASE("how a fly is fished in its place is noted with the team, and is no other fly for it") {
+    At bench(Station::balance);
+    bench.document().choosePosition(Position::point);
+    bench.setText("presentation", QStringLiteral("slow, and a long hang"));
+    CHECK(bench.kept().teams.front().at(Position::point)->presentation == "slow, and a long hang");
+    CHECK(bench.document().teamReport()->verdict == Verdict::pass);
+    bench.document().choosePosition(Position::bob);
+    CHECK(bench.find<QLineEdit>("presentation")->text().isEmpty());
+}
+
 TEST_CASE("a school is copied to edit and the team follows it") {
     At bench(Station::balance);
     auto* schools = bench.find<QComboBox>("team-school");

@@ -112,6 +112,7 @@ TEST_CASE("what was open, where, and the window's layout come back at the next s
     Bench bench;
     bench.document().chooseTeam("first-evening");
     bench.document().choosePattern("dune-bell");
+    bench.document().chooseWater(bench.document().book().waters.back().id);
     bench.window().resize(1180, 760);
     bench.find<QSplitter>("plan-splitter")->setSizes({700, 470});
     const QList<int> sizes = bench.find<QSplitter>("plan-splitter")->sizes();
@@ -120,6 +121,7 @@ TEST_CASE("what was open, where, and the window's layout come back at the next s
     CHECK(bench.document().path() == std::filesystem::path(bench.file().toStdString()));
     CHECK(bench.document().team()->id == "first-evening");
     CHECK(bench.document().pattern()->id == "dune-bell");
+    CHECK(bench.document().water()->id == bench.document().book().waters.back().id);
     CHECK(bench.window().size() == QSize(1180, 760));
     CHECK(bench.find<QSplitter>("plan-splitter")->sizes() == sizes);
     CHECK(bench.window().theme().bench() == machair::drawing::Bench::slate);

@@ -1,8 +1,10 @@
 // What the team models must get right: cases that any angler would agree on, on the thirteen dressings of the first demo
 // (tests/data/team-anchors.json).
 #include <catch2/catch.hpp>
+#include <cmath>
 #include <fstream>
 #include <nlohmann/json.hpp>
+#include <random>
 #include <set>
 
 #include "team/balance.h"
@@ -211,4 +213,75 @@ TEST_CASE("the smallest changes are those of the contract") {
         CHECK(report.redressed.front().cost == 1);
         CHECK(report.redressed.front().made[Position::bob].turns == -1);
     }
+}
+
+TEST_CASE("over 500 random team-days the team, what is chosen and what is balanced come to one verdict, and no number is none") {
+    constexpr unsigned kSeed = 14;
+    std::mt19937 random(kSeed);
+    CAPTURE(kSeed);
+    Book book = demoBook();
+    book.teams = {TeamSpec{}};
+    book.teams[0].id = "team";
+    const auto any = [&](std::size_t n) { return static_cast<std::size_t>(random() % n); };
+    const auto box = candidatesOf(book, {}).value();
+    std::size_t passing = 0;
+    for (int round = 0; round < 500; ++round) {
+        WaterSpec water;
+        water.wind = (any(8) == 0 ? 0.0 : static_cast<double>(any(31))) * metrePerSecond;
+        water.fetch = static_cast<double>(100 + any(4000)) * metre;
+        if (any(2)) water.light = static_cast<Light>(any(3));
+        if (any(2)) water.colour = static_cast<WaterColour>(any(4));
+        const TeamSetting setting = settingOf(book, &water);
+        ChoiceWish wish;
+        wish.wanted = 1;
+        for (std::size_t i = 0; i < box.size(); ++i)
+            if (any(3) == 0) wish.avoid.push_back(i);
+        const auto own = candidatesOf(book, setting).value();
+        const ChoiceReport report = chooseTeams(own, rulesOf(School::stepped), setting, wish);
+        if (report.teams.empty()) continue;
+        const Choice& choice = report.teams.front();
+        book.teams[0].flies = trioOf(own[choice.flies[0]].fly, own[choice.flies[1]].fly, own[choice.flies[2]].fly);
+        const TeamReport weighed = weighTeam(book, "team", setting).value();
+        INFO("round " << round << "\n" << amiss(weighed));
+        REQUIRE(weighed.verdict == choice.verdict);
+        REQUIRE(std::isfinite(choice.score));
+        REQUIRE(choice.score >= 0.0);
+        REQUIRE(choice.score <= 100.0 + 1e-9);
+        for (const TeamCheck& check : weighed.checks) {
+            REQUIRE(std::isfinite(check.shortfall));
+            if (check.value) REQUIRE(std::isfinite(*check.value));
+            REQUIRE((check.verdict == Verdict::pass) == check.mend.empty());
+        }
+        if (weighed.verdict == Verdict::pass) ++passing;
+        if (round % 50 == 0) REQUIRE(balanceTeam(book, "team", setting)->passes == (weighed.verdict == Verdict::pass));
+    }
+    CHECK(passing > 50);
+}
+
+TEST_CASE("an empty box, a box with none tied, a card that forbids everything: clear words and nothing lost") {
+    Book book = demoBook();
+    for (BoxFly& fly : book.box) fly.tied = 0;
+    TeamSetting setting = inWave(book, 0.1);
+    const auto box = candidatesOf(book, setting).value();
+    const ChoiceReport untied = chooseTeams(box, rulesOf(School::stepped), setting);
+    REQUIRE_FALSE(untied.teams.empty());
+    CHECK(untied.teams.front().toTie == 3);
+    RuleCard nothing;
+    nothing.id = "nothing";
+    nothing.largestHook = 20;
+    setting.card = &nothing;
+    const ChoiceReport none = chooseTeams(box, rulesOf(School::stepped), setting);
+    CHECK(none.teams.empty());
+    CHECK(none.leftOut.size() == box.size());
+    for (const Placed& placed : rankPlace(box, Position::middle, rulesOf(School::stepped), setting)) CHECK_FALSE(placed.keptOut.empty());
+    for (const ComesOff& off : underTheCard(book, "west-shore", setting)) CHECK(off.words.find("the box has nothing") != std::string::npos);
+    // Twins of one fly in two places: near at worst, and said.
+    Book twice = demoBook();
+    twice.teams[0].flies = trioOf("kelp-lantern", "heather-tinker", "heather-tinker");
+    const TeamReport report = weighTeam(twice, "west-shore", inWave(twice, 0.1)).value();
+    CHECK(std::ranges::any_of(report.checks, [](const TeamCheck& c) { return c.term == TeamTerm::twice && c.verdict == Verdict::near; }));
+    book.box.clear();
+    book.patterns.clear();
+    CHECK(candidatesOf(book, {})->empty());
+    CHECK(chooseTeams({}, rulesOf(School::stepped), {}).teams.empty());
 }
