@@ -332,7 +332,7 @@ void BalanceStation::show(const Result<BalanceReport>& report) {
     QString said;
     if (report->empty()) said = tr("No small change makes it pass.");
     for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i) said += (said.isEmpty() ? QString() : QStringLiteral("\n")) + qt(report->conflicts[i]);
-    if (said.isEmpty()) said = tr("Nothing to tie in the first list; in the second the flies are tied otherwise.");
+    if (said.isEmpty()) said = report->box.empty() ? tr("The box alone doesn't mend it; flies tied a little otherwise do.") : tr("The box mends it: nothing has to be tied.");
     found_->setText(said);
     list(tr("From the box"), report->box);
     list(tr("Tied otherwise"), report->redressed);

@@ -434,7 +434,8 @@ std::string Proposal::words() const {
     for (const ProposedChange& change : changes) {
         text += (text.empty() ? "" : ", ") + change.words;
         if (change.kind != ChangeKind::box || change.position != insteadAt) continue;
-        for (std::size_t i = 0; i < insteadTitles.size(); ++i) text += (i + 1 == insteadTitles.size() ? " or " : ", ") + insteadTitles[i];
+        for (std::size_t i = 0; i < insteadTitles.size(); ++i) text += (i == 0 ? " (or " : ", or ") + insteadTitles[i];
+        if (!insteadTitles.empty()) text += ")";
     }
     return text.empty() ? "nothing to change" : text;
 }

@@ -161,8 +161,14 @@ FlyLists keptAbove(const FlyLists& lists, const std::array<std::vector<std::int3
 constexpr std::size_t kFirstLook = 96;
 
 using Trio = std::array<std::size_t, 3>;
-// Two teams are distinct where at most one place has the same fly in both.
-bool distinct(const Trio& a, const Trio& b) { return (a[0] == b[0] ? 1 : 0) + (a[1] == b[1] ? 1 : 0) + (a[2] == b[2] ? 1 : 0) <= 1; }
+// Barbed and barbless twins of one size are two flies, but no two answers.
+bool isTwin(const BoxCandidate& a, const BoxCandidate& b) { return a.fly.pattern == b.fly.pattern && a.figures.size == b.figures.size && a.figures.barb != b.figures.barb; }
+// Two teams are distinct where at most one place has the same fly, or its twin, in both.
+bool distinct(const std::vector<BoxCandidate>& box, const Trio& a, const Trio& b) {
+    int same = 0;
+    for (std::size_t p = 0; p < a.size(); ++p) same += a[p] == b[p] || isTwin(box[a[p]], box[b[p]]) ? 1 : 0;
+    return same <= 1;
+}
 
 struct FoundTrio {
     Trio flies{};
@@ -170,10 +176,10 @@ struct FoundTrio {
 };
 
 // The best team of some lists that is distinct from all of `shown`.
-std::optional<FoundTrio> bestBeside(TripleScores& scores, const FlyLists& lists, const std::vector<FoundTrio>& shown, ChoiceReport& report, const std::stop_token& stop) {
+std::optional<FoundTrio> bestBeside(const std::vector<BoxCandidate>& box, TripleScores& scores, const FlyLists& lists, const std::vector<FoundTrio>& shown, ChoiceReport& report, const std::stop_token& stop) {
     if (!shown.empty())
-        scores.allowed = [&lists, &shown](std::size_t i, std::size_t j, std::size_t k) {
-            return std::ranges::all_of(shown, [&](const FoundTrio& s) { return distinct(s.flies, {lists[0][i], lists[1][j], lists[2][k]}); });
+        scores.allowed = [&box, &lists, &shown](std::size_t i, std::size_t j, std::size_t k) {
+            return std::ranges::all_of(shown, [&](const FoundTrio& s) { return distinct(box, s.flies, {lists[0][i], lists[1][j], lists[2][k]}); });
         };
     else
         scores.allowed = nullptr;
@@ -200,14 +206,14 @@ class DistinctTeams {
         if (std::ranges::any_of(all_, [](const auto& list) { return list.empty(); })) return std::nullopt;
         std::int64_t floor = kNever;
         if (!small_)
-            if (const auto known = bestBeside(fewScores_, few_, shown, report, stop)) floor = known->score;
+            if (const auto known = bestBeside(box_, fewScores_, few_, shown, report, stop)) floor = known->score;
         if (!ready_ || floor < floor_) {
             kept_ = keptAbove(all_, single_, floor);
             scores_ = scoresFrom(box_, fits_, rules_, kept_, contrasts_);
             floor_ = floor;
             ready_ = true;
         }
-        return bestBeside(scores_, kept_, shown, report, stop);
+        return bestBeside(box_, scores_, kept_, shown, report, stop);
     }
 
   private:
@@ -289,7 +295,8 @@ Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, co
             if (const double score = scoreOf(box, fits, contrasts, with, rules); score > choice.score - kNearlyAsGood) others.emplace_back(-score, fly);
         }
         std::ranges::sort(others);
-        for (const auto& [score, fly] : others) choice.couldBe[p].push_back(fly);
+        for (const auto& [score, fly] : others)
+            if (!isTwin(box[fly], box[found.flies[p]]) && std::ranges::none_of(choice.couldBe[p], [&](std::size_t other) { return isTwin(box[fly], box[other]); })) choice.couldBe[p].push_back(fly);
     }
     return choice;
 }

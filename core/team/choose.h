@@ -69,7 +69,7 @@ struct LeftOut {
     std::string why;
 };
 struct ChoiceReport {
-    std::vector<Choice> teams;   // best first; each shares at most one place with those before it
+    std::vector<Choice> teams;   // best first; each shares at most one place with those before it, a twin counting as the same
     std::uint64_t examined = 0;  // triples looked at, of all that there are
     std::uint64_t pairsScanned = 0;
     std::vector<LeftOut> leftOut;  // against the rules
