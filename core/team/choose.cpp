@@ -148,6 +148,8 @@ FlyLists likeliestOf(const FlyLists& lists, const std::array<std::vector<std::in
     return likeliest;
 }
 
+// Pairs only cost: no team scores more than its flies by themselves. So once a team is known, a fly that couldn't come up to
+// it beside the best of all others is left out of its place, and the best team of what stays is the best of all.
 FlyLists keptAbove(const FlyLists& lists, const std::array<std::vector<std::int32_t>, 3>& single, std::int64_t floor) {
     std::array<std::int64_t, 3> most{};
     for (std::size_t p = 0; p < 3; ++p) most[p] = std::ranges::max(single[p]);
@@ -429,16 +431,6 @@ std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, co
 TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, const DaybookTerms& daybook) {
     Contrasts contrasts(box);
     return scoresFrom(box, fitsOf(box, rules, setting, daybook), rules, lists, contrasts);
-}
-
-FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted, const DaybookTerms& daybook,
-                  const std::stop_token& stop) {
-    if (std::ranges::any_of(lists, [](const auto& list) { return list.empty(); })) return lists;
-    const Fits fits = fitsOf(box, rules, setting, daybook);
-    const auto single = singleScores(box, fits, lists);
-    Contrasts contrasts(box);
-    const BestTriples known = bestTriples(scoresFrom(box, fits, rules, likeliestOf(lists, single, kFirstLook), contrasts), wanted, stop);
-    return known.best.size() < wanted ? lists : keptAbove(lists, single, known.best.back().score);
 }
 
 ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish) {

@@ -101,10 +101,4 @@ using FlyLists = std::array<std::vector<std::size_t>, 3>;  // candidates for bob
 [[nodiscard]] TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
                                     const FlyLists& lists, const DaybookTerms& daybook = {});
 
-// Pairs only cost: no team scores more than its flies by themselves. So once `wanted` teams are known (from the flies
-// that score most by themselves), a fly that couldn't come up to the last of them beside the best of all others is left
-// out of its place. The best teams of what stays are the best of all.
-[[nodiscard]] FlyLists narrowed(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, std::size_t wanted,
-                                const DaybookTerms& daybook = {}, const std::stop_token& stop = {});
-
 }  // namespace machair
