@@ -7,6 +7,7 @@
 #include <iostream>
 
 #include "bench/batches.h"
+#include "book/flies.h"
 #include "cli/verbs.h"
 #include "cutting/cutting.h"
 #include "cutting/stock.h"
@@ -110,6 +111,11 @@ std::optional<double> minutesUntil(const std::string& hour) {
     return left > 0 ? left : left + kDay;
 }
 
+Json flyOfJob(const Book& book, const TyingJob& job) {
+    const Fly fly = onItsHook(book, {job.fly, job.hook});
+    return {{"pattern", fly.pattern}, {"hook", fly.hook.value_or("")}};
+}
+
 void sayAsked(const Book& book, const std::vector<TyingJob>& jobs, double minutes, Json& json, std::string& text) {
     const AskedEvening evening = mostBy(jobs, minutes);
     json["minutes"] = minutes;
@@ -121,9 +127,7 @@ void sayAsked(const Book& book, const std::vector<TyingJob>& jobs, double minute
     for (std::size_t c = 0; c < evening.chosen.size(); ++c)
         for (int n = 0; n < evening.chosen[c].count; ++n) {
             const TyingJob& job = evening.chosen[c];
-            Json fly = {{"pattern", job.fly}, {"starts_min", 0.0}, {"whole_min", 0.0}, {"dry_min", 0.0}};
-            const Pattern* dressing = book.findPattern(job.fly);
-            if (job.hook || dressing) fly["hook"] = job.hook ? *job.hook : dressing->hook;
+            Json fly = flyOfJob(book, job);
             for (const TimedStage& stage : evening.best.table.stages) {
                 if (stage.job != c || stage.fly != n) continue;
                 if (stage.stage == 0) fly["starts_min"] = stage.start;
@@ -137,9 +141,8 @@ void sayAsked(const Book& book, const std::vector<TyingJob>& jobs, double minute
     json["left"] = Json::array();
     for (std::size_t j = 0; j < jobs.size(); ++j)
         if (const int left = jobs[j].count - evening.counts[j]; left > 0) {
-            const Pattern* dressing = book.findPattern(jobs[j].fly);
-            Json fly = {{"pattern", jobs[j].fly}, {"count", left}};
-            if (jobs[j].hook || dressing) fly["hook"] = jobs[j].hook ? *jobs[j].hook : dressing->hook;
+            Json fly = flyOfJob(book, jobs[j]);
+            fly["count"] = left;
             json["left"].push_back(std::move(fly));
         }
     const std::string left = leftUndone(book, jobs, evening.counts);

@@ -1,5 +1,6 @@
 #include <algorithm>
 
+#include "book/flies.h"
 #include "cli/report.h"
 #include "sizing/figures.h"
 #include "sizing/mending.h"
@@ -69,7 +70,7 @@ std::string sinkText(const Plan& plan, const SinkReport& report) {
 std::string teamText(const TeamSpec& team, const TeamReport& report) {
     std::string text = team.title() + ": " + std::string(nameOf(report.verdict)) + ", " + sayVerdict(report) + (report.waveGiven ? "" : "; " + saySuits(report)) + "\n";
     for (const TeamFly& fly : report.flies)
-        text += "  " + padded(std::string(nameOf(fly.position)), 8) + padded(fly.plan.pattern.title() + ", " + std::to_string(fly.plan.hook.size()) + (fly.plan.hook.hasBarb() ? "" : " barbless"), 28) +
+        text += "  " + padded(std::string(nameOf(fly.position)), 8) + padded(sayFly(fly.plan.pattern.title(), fly.plan.hook.spec()), 28) +
                 (fly.sink.floats ? std::string("floats") : formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1) + " cm/s") + "  " +
                 formatNumber(fly.sink.presence / millinewton, 2) + " mN  " + formatNumber(fly.sink.mass / mg, 0) + " mg  " + std::string(nameOf(fly.figures.style)) + ", " + sayFull(fly.figures.full) + "\n";
     for (const TeamCheck& check : report.checks)

@@ -151,7 +151,7 @@ std::string proposalText(const Proposal& proposal) {
 Json proposalReport(const Proposal& proposal) {
     Json changes = Json::array();
     for (const ProposedChange& change : proposal.changes) {
-        Json json = flyReport(change.fly);
+        Json json = flyReport(*proposal.flies[change.position]);
         json["position"] = std::string(nameOf(change.position));
         json["kind"] = std::string(nameOf(change.kind));
         json["words"] = change.words;

@@ -162,19 +162,6 @@ std::vector<std::pair<std::string, std::string>> referredTo(const StoredRow& row
     return found;
 }
 
-bool isThere(SQLite::Database& database, const char* list, const std::string& id) {
-    SQLite::Statement one(database, std::string("SELECT 1 FROM ") + list + " WHERE id = ?");
-    one.bind(1, id);
-    return one.executeStep();
-}
-// What the database holds to is what is there: a dressing that names what the book lacks is kept all the same.
-void bindWhereThere(SQLite::Database& database, SQLite::Statement& put, int column, const char* list, const std::string& id) {
-    if (isThere(database, list, id))
-        put.bind(column, id);
-    else
-        put.bind(column);
-}
-
 // Every row's first four columns: id, place, record, sum.
 void bindRow(SQLite::Statement& put, const StoredRow& row) {
     put.bind(1, row.id);
@@ -226,21 +213,23 @@ void putRow(SQLite::Database& database, const Record&, const StoredRow& row) {
     put.exec();
 }
 
+// What the database holds to is what is there: a dressing that names what the book lacks is kept all the same.
 template <>
 void putRow(SQLite::Database& database, const Pattern& record, const StoredRow& row) {
     SQLite::Statement put(database,
-                          "INSERT INTO patterns (id, place, record, sum, hook, thread) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
+                          "INSERT INTO patterns (id, place, record, sum, hook, thread) "
+                          "VALUES (?, ?, ?, ?, (SELECT id FROM hooks WHERE id = ?), (SELECT id FROM materials WHERE id = ?)) ON CONFLICT (id) DO UPDATE SET "
                           "place = excluded.place, record = excluded.record, sum = excluded.sum, hook = excluded.hook, thread = excluded.thread");
     bindRow(put, row);
-    bindWhereThere(database, put, 5, "hooks", record.hook);
-    bindWhereThere(database, put, 6, "materials", record.thread);
+    put.bind(5, record.hook);
+    put.bind(6, record.thread);
     put.exec();
     SQLite::Statement old(database, "DELETE FROM pattern_materials WHERE pattern = ?");
     old.bind(1, record.id);
     old.exec();
-    SQLite::Statement add(database, "INSERT INTO pattern_materials VALUES (?, ?, ?)");
+    SQLite::Statement add(database, "INSERT INTO pattern_materials SELECT ?, ?, id FROM materials WHERE id = ?");
     for (std::size_t i = 0; i < record.parts.size(); ++i) {
-        if (!record.parts[i].material || !isThere(database, "materials", *record.parts[i].material)) continue;
+        if (!record.parts[i].material) continue;
         add.reset();
         add.bind(1, record.id);
         add.bind(2, static_cast<std::int64_t>(i));

@@ -7,6 +7,14 @@
 
 namespace machair::store {
 
+namespace {
+
+constexpr std::string_view kLandmarks = "a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip)";
+
+bool isLandmark(const std::string& name) { return fromName<Landmark>(name) || fromName<FlyLandmark>(name); }
+
+}  // namespace
+
 std::string shown(const Json& json) {
     if (json.is_object()) return "an object";
     if (json.is_array()) return "a list";
@@ -79,18 +87,18 @@ void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const 
     }
     if (!json.is_string()) return expected(place, "the name or id of a part, or its place in parts from 0", json);
     const auto& name = json.get_ref<const std::string&>();
-    if (const auto kind = fromName<PartKind>(name))
+    if (const auto kind = fromName<PartKind>(name)) {
         out.which = *kind;
-    else {
+    } else {
         out.which = name;  // an id: whether there is such a part is known once the dressing is read
-        named(place, name);
+        named_.emplace_back(place, name);
     }
 }
 
 void JsonReader::resolveNames(const Pattern& pattern) {
     for (auto& [place, name] : named_)
         if (std::ranges::none_of(pattern.parts, [&](const Part& part) { return part.id == name; }))
-            faults.push_back({std::move(place), "expected a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip), or a part of this dressing by its name, place or id, got \"" + name + "\"", ""});
+            faults.push_back({std::move(place), "expected " + std::string(kLandmarks) + ", or a part of this dressing by its name, place or id, got \"" + name + "\"", ""});
     named_.clear();
 }
 
@@ -106,7 +114,7 @@ void JsonReader::read(const Json& json, const Trail& place, AnyLandmark& out, co
             return;
         }
     }
-    expected(place, "a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip)", json);
+    expected(place, std::string(kLandmarks), json);
 }
 
 void JsonReader::read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule&) {
@@ -129,10 +137,6 @@ void JsonReader::read(const Json& json, const Trail& place, Full& out, const Rul
     if (!wanted) return expected(place, rule.noun, json);
     out = *wanted;
 }
-
-namespace {
-bool isLandmark(const std::string& name) { return fromName<Landmark>(name) || fromName<FlyLandmark>(name); }
-}  // namespace
 
 void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, const Rule&) {
     constexpr const char* kForms = R"(a length ({"mm": …}, {"ratio": …, "of": …}, {"to": …} or {"bars": …}))";

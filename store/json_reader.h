@@ -81,14 +81,13 @@ class JsonReader {
         requires std::is_class_v<Record>
     void read(const Json& json, const Trail& place, Record& out, const Rule& rule);
 
-    // Parts that a dressing names by what is no kind and no landmark: its own ids, or nothing that is there.
-    void named(const Trail& place, const std::string& name) { named_.emplace_back(place, name); }
+    // Whether the parts that a dressing names by neither kind nor place are there under their own ids.
     void resolveNames(const Pattern& pattern);
 
     void unknownKeys(const Json& object, const Trail& place, std::span<const char* const> known, Carried& carried);
 
   private:
-    std::vector<std::pair<Place, std::string>> named_;
+    std::vector<std::pair<Place, std::string>> named_;  // where in the dressing that is being read, and what
 };
 
 // One object on its way into a record.

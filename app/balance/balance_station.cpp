@@ -18,6 +18,7 @@
 #include <set>
 
 #include "balance/team_view.h"
+#include "book/flies.h"
 #include "drawing/card.h"
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
@@ -133,11 +134,7 @@ QWidget* BalanceStation::makePanel() {
         askWhereToWrite(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"), QString(), &BalanceStation::writeSheet);
     });
     column->addWidget(heading(tr("What it asks")));
-    checks_->setObjectName(QStringLiteral("checks"));
-    checks_->setAccessibleName(tr("Checks of the team"));
-    checks_->setWordWrap(true);
-    checks_->setFrameShape(QFrame::NoFrame);
-    checks_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    asLines(checks_, "checks", tr("Checks of the team"));
     column->addWidget(checks_, 3);
     auto* seek = new QHBoxLayout;
     seek->addWidget(heading(tr("Mend")));
@@ -164,13 +161,9 @@ QWidget* BalanceStation::makePanel() {
     takeAs_->hide();
     column->addWidget(takeAs_);
     connect(takeAs_, &QComboBox::activated, this, [this](int i) { settings_.setValue(QStringLiteral("balance/in-the-dressing"), i == 1); });
-    proposals_->setObjectName(QStringLiteral("proposals"));
-    proposals_->setAccessibleName(tr("Proposals"));
+    asLines(proposals_, "proposals", tr("Proposals"));
     proposals_->setToolTip(tr("Point at one to see it on the cast; Enter takes it, Ctrl+Z gives it back"));
-    proposals_->setWordWrap(true);
     proposals_->setMouseTracking(true);
-    proposals_->setFrameShape(QFrame::NoFrame);
-    proposals_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     proposals_->installEventFilter(this);
     proposals_->viewport()->installEventFilter(this);
     proposals_->hide();
@@ -337,7 +330,7 @@ void BalanceStation::show(const Result<BalanceReport>& report) {
     list(tr("From the box"), report->box);
     list(tr("Tied otherwise"), report->redressed);
     if (report->instead) list(tr("Keeps most of its flies, and passes"), {*report->instead});
-    takeAs_->setVisible(std::ranges::any_of(report->redressed, [](const Proposal& p) { return std::ranges::any_of(p.changes, [](const ProposedChange& c) { return c.kind == ChangeKind::redress && !c.made.onlyHook(); }); }));
+    takeAs_->setVisible(std::ranges::any_of(report->redressed, &Proposal::changesADressing));
     proposals_->setVisible(!offered_.empty());
 }
 

@@ -9,6 +9,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "book/flies.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -187,7 +188,7 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
         text.adjust(0.0, metrics.height() + 2.0, 0.0, 0.0);
     };
     say(titleOf(fly.position), faceScaled(0.92), c.accent);
-    say(tr("%1, %2%3").arg(qt(weighed.plan.pattern.title())).arg(weighed.plan.hook.size()).arg(weighed.plan.hook.hasBarb() ? QString() : tr(" barbless")), faceScaled(1.15, true), c.ink);
+    say(qt(sayFly(weighed.plan.pattern.title(), weighed.plan.hook.spec())), faceScaled(1.15, true), c.ink);
     say(weighed.sink.floats ? tr("floats") : tr("sinks %1 cm/s, ± a quarter").arg(number(100.0 * (weighed.sink.sinkRate / metrePerSecond), 1)), faceScaled(0.95), c.inkSoft);
     say(tr("pushes %1 mN of water").arg(number(weighed.sink.presence / millinewton, 2)), faceScaled(0.95), c.inkSoft);
     say(tr("%1 mg wet · %2").arg(number(weighed.sink.mass / mg, 0), qt(sayFull(weighed.figures.full))), faceScaled(0.95), c.inkSoft);

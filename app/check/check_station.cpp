@@ -211,11 +211,7 @@ QWidget* CheckStation::makePanel() {
     said_->setWordWrap(true);
     column->addWidget(said_);
     column->addWidget(heading(tr("Measured")));
-    list_->setObjectName(QStringLiteral("measured"));
-    list_->setAccessibleName(tr("What is measured"));
-    list_->setFrameShape(QFrame::NoFrame);
-    list_->setWordWrap(true);
-    list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    asLines(list_, "measured", tr("What is measured"));
     list_->setMinimumHeight(150);
     column->addWidget(list_, 3);
     connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
@@ -224,11 +220,7 @@ QWidget* CheckStation::makePanel() {
         refresh();
     });
     column->addWidget(heading(tr("The look: tick what is not right")));
-    looks_->setObjectName(QStringLiteral("looks"));
-    looks_->setAccessibleName(tr("The look"));
-    looks_->setFrameShape(QFrame::NoFrame);
-    looks_->setWordWrap(true);
-    looks_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    asLines(looks_, "looks", tr("The look"));
     looks_->setMinimumHeight(110);
     column->addWidget(looks_, 3);
     connect(looks_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {

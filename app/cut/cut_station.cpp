@@ -108,11 +108,7 @@ QWidget* CutStation::makePanel() {
     halves_->hide();
     connect(halves_, &QToolButton::toggled, this, [this] { plan(); });
     column->addWidget(halves_);
-    cuts_->setObjectName(QStringLiteral("cuts"));
-    cuts_->setAccessibleName(tr("What to lay out, in order"));
-    cuts_->setWordWrap(true);
-    cuts_->setFrameShape(QFrame::NoFrame);
-    cuts_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    asLines(cuts_, "cuts", tr("What to lay out, in order"));
     column->addWidget(cuts_, 1);
     auto* rest = new QHBoxLayout;
     rest->addWidget(new Label(tr("left of the noodle or loop")));

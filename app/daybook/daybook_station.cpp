@@ -17,6 +17,7 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "book/flies.h"
 #include "book/record_edits.h"
 #include "daybook/learned.h"
 #include "daybook/photo_strip.h"

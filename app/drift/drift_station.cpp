@@ -220,13 +220,14 @@ std::optional<Rig> DriftStation::rig() const {
     return rigOf(report->flies, measuresOf(document_.team()->leader), document_.setting().celsius);
 }
 
-void DriftStation::showEvent(QShowEvent*) { handlingChanged(); }
+void DriftStation::showEvent(QShowEvent*) {
+    showDay();
+    run({});
+}
 void DriftStation::hideEvent(QHideEvent*) { play_->setChecked(false); }
 
-// While a control moves the run is rougher and quicker; the full one follows when it rests.
-void DriftStation::handlingChanged() {
-    const bool pulls = static_cast<Style>(style_->currentData().toInt()) == Style::pulls;
-    for (const char* name : {"pull", "pause"}) numbers_.at(name)->setEnabled(pulls);
+// The boat's drift as the day has it, where it is to follow that.
+void DriftStation::showDay() {
     const auto drift = dayDrift();
     ofDay_->setEnabled(drift.has_value());
     numbers_.at("drift")->setEnabled(!drift || !ofDay_->isChecked());
@@ -234,6 +235,13 @@ void DriftStation::handlingChanged() {
         const QSignalBlocker quiet(numbers_.at("drift"));
         numbers_.at("drift")->setValue(*drift / metrePerSecond);
     }
+}
+
+// While a control moves the run is rougher and quicker; the full one follows when it rests.
+void DriftStation::handlingChanged() {
+    const bool pulls = static_cast<Style>(style_->currentData().toInt()) == Style::pulls;
+    for (const char* name : {"pull", "pause"}) numbers_.at(name)->setEnabled(pulls);
+    showDay();
     if (!isVisible()) return;
     DriftOptions rough;
     rough.link = kDraggingLink;

@@ -38,6 +38,7 @@ class DriftStation : public QWidget {
     [[nodiscard]] QDoubleSpinBox* number(const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit);
     [[nodiscard]] Handling handling() const;
     [[nodiscard]] std::optional<Speed> dayDrift() const;
+    void showDay();
     [[nodiscard]] std::optional<Rig> rig() const;
     [[nodiscard]] WaveSurface dayWave() const;
     void handlingChanged();

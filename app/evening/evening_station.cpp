@@ -165,11 +165,7 @@ QWidget* EveningStation::makeStock() {
     const auto column = [&](const QString& title, QListWidget* list, const char* name, const QString& spoken) {
         auto* made = new QVBoxLayout;
         made->addWidget(heading(title));
-        list->setObjectName(QString::fromLatin1(name));
-        list->setAccessibleName(spoken);
-        list->setFrameShape(QFrame::NoFrame);
-        list->setWordWrap(true);
-        list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        asLines(list, name, spoken);
         made->addWidget(list, 1);
         row->addLayout(made, 1);
         return made;

@@ -14,6 +14,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "book/flies.h"
 #include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -107,7 +108,7 @@ void CastView::rebuild() {
             Hanging hanging;
             hanging.position = fly.position;
             hanging.scene = makeScene(fly.plan);
-            hanging.name = tr("%1, %2%3").arg(qt(fly.plan.pattern.title())).arg(fly.plan.hook.size()).arg(fly.plan.hook.hasBarb() ? QString() : tr(" barbless"));
+            hanging.name = qt(sayFly(fly.plan.pattern.title(), fly.plan.hook.spec()));
             hanging.sinks = fly.sink.floats ? tr("floats")
                                             : tr("sinks %1 cm/s").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)));
             flies_.push_back(std::move(hanging));

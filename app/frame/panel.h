@@ -4,6 +4,7 @@
 #include <QFrame>
 #include <QHBoxLayout>
 #include <QLabel>
+#include <QListWidget>
 #include <QScrollArea>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -51,6 +52,15 @@ namespace machair::app {
     made->setText(text);
     made->setToolTip(tip);
     return made;
+}
+
+// A list that reads as lines of the panel: no frame, each line wrapped to the width.
+inline void asLines(QListWidget* list, const char* name, const QString& spoken) {
+    list->setObjectName(QString::fromLatin1(name));
+    list->setAccessibleName(spoken);
+    list->setFrameShape(QFrame::NoFrame);
+    list->setWordWrap(true);
+    list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
 }
 
 }  // namespace machair::app

@@ -13,6 +13,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "book/flies.h"
 #include "daybook/box.h"
 #include "drawing/card.h"
 #include "frame/ask_file.h"
@@ -103,12 +104,8 @@ QWidget* WaterStation::makeDay() {
     auto* addRow = toolButton("add-season", tr("+"), tr("Another creature in the season's table"));
     about->addWidget(addRow);
     column->addLayout(about);
-    season_->setObjectName(QStringLiteral("season"));
-    season_->setAccessibleName(tr("What is about in this month"));
-    season_->setFrameShape(QFrame::NoFrame);
+    asLines(season_, "season", tr("What is about in this month"));
     season_->setMaximumHeight(84);
-    season_->setWordWrap(true);
-    season_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     season_->setToolTip(tr("A click opens the row to edit it"));
     column->addWidget(season_);
     row_ = new FieldsForm("season-row", {"creature", "from_month", "to_month", "size", "colour", "where", "fished", "styles", "dressings", "place", "suits"}, [this](const std::string& key, const std::string& text) {
@@ -187,12 +184,8 @@ QWidget* WaterStation::makeRules() {
     chosen_->setObjectName(QStringLiteral("chosen"));
     chosen_->setWordWrap(true);
     column->addWidget(chosen_);
-    teams_->setObjectName(QStringLiteral("choices"));
-    teams_->setAccessibleName(tr("Teams, best first"));
+    asLines(teams_, "choices", tr("Teams, best first"));
     teams_->setToolTip(tr("Enter or a double click makes it a team of the book"));
-    teams_->setWordWrap(true);
-    teams_->setFrameShape(QFrame::NoFrame);
-    teams_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     teams_->setMinimumHeight(300);
     column->addWidget(teams_, 1);
     auto* top = new QHBoxLayout;
@@ -229,11 +222,7 @@ QWidget* WaterStation::makeRules() {
     twins_->hide();
     connect(twins_, &QToolButton::clicked, this, &WaterStation::changeOver);
     column->addWidget(twins_);
-    boxRuled_->setObjectName(QStringLiteral("box-ruled"));
-    boxRuled_->setAccessibleName(tr("The whole box under this card"));
-    boxRuled_->setFrameShape(QFrame::NoFrame);
-    boxRuled_->setWordWrap(true);
-    boxRuled_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    asLines(boxRuled_, "box-ruled", tr("The whole box under this card"));
     boxRuled_->setMaximumHeight(110);
     column->addWidget(boxRuled_);
     column->addStretch(0);
@@ -361,36 +350,34 @@ void WaterStation::refreshRules() {
     kept_->setVisible(card && card->barb == BarbRule::barbedUntilKept);
     gaugeButton_->setVisible(card && card->longestFly);
     if (!card) {
+        boxWork_.stop();
         twins_->hide();
         ruled_->setText(tr("No card: nothing is ruled here. %1").arg(qt(std::string(kRulesCaution))));
         return;
     }
     card_->show(fieldsOf(*card));
-    QStringList said;
-    if (const auto& report = document_.teamReport())
-        for (const TeamCheck& check : report->checks)
-            if (check.term == TeamTerm::rules) said << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) + (check.mend.empty() ? QString() : QStringLiteral(" → ") + qt(check.mend));
-    comesOff_ = document_.team() ? underTheCard(document_.book(), document_.team()->id, document_.setting()) : std::vector<ComesOff>();
-    for (const ComesOff& one : comesOff_) said << QStringLiteral("→ ") + qt(one.words);
-    twins_->setVisible(std::ranges::any_of(comesOff_, [](const ComesOff& one) { return one.on.has_value(); }));
-    if (!card->source || !card->date) said << tr("Say where and when this card was read.");
-    said << qt(std::string(kRulesCaution));
-    ruled_->setText(said.join(QLatin1Char('\n')));
-    // The whole box under this card, each fly with what breaks it and what to change.
+    sayRuled({});
+    // The whole box under this card: each fly with what breaks it and what to change, and what comes off the leader.
     struct Ruled {
         std::vector<std::pair<std::string, std::vector<Breach>>> flies;
+        std::vector<ComesOff> comesOff;
         Faults faults;
     };
     boxWork_.start(
-        [book = document_.book(), book_water = document_.water()->id, card = *card](const std::stop_token& stop, const Background::Progress&) {
+        [book = document_.book(), on = water->id, team = document_.team() ? document_.team()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
             Ruled ruled;
-            const TeamSetting setting = settingOf(book, book.findWater(book_water));
+            const TeamSetting setting = settingOf(book, book.findWater(on));
             const auto box = candidatesOf(book, setting);
-            if (!box) ruled.faults = box.error();
-            for (std::size_t i = 0; box && i < box->size() && !stop.stop_requested(); ++i) ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, card, setting.contest));
+            if (!box) {
+                ruled.faults = box.error();
+                return ruled;
+            }
+            for (std::size_t i = 0; i < box->size() && !stop.stop_requested(); ++i) ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, *setting.card, setting.contest));
+            ruled.comesOff = underTheCard(book, team, setting, *box);
             return ruled;
         },
         [this](const Ruled& ruled) {
+            sayRuled(ruled.comesOff);
             boxRuled_->clear();
             for (const Fault& fault : ruled.faults) new QListWidgetItem(QStringLiteral("✗ ") + qt(fault.line()), boxRuled_);
             for (const bool passing : {false, true})  // what fails first
@@ -401,6 +388,21 @@ void WaterStation::refreshRules() {
                     (new QListWidgetItem(text, boxRuled_))->setForeground(passing ? theme_.colours().ink : theme_.colours().fault);
                 }
         });
+}
+
+void WaterStation::sayRuled(std::vector<ComesOff> comesOff) {
+    const RuleCard* card = document_.isOpen() ? ruleCard() : nullptr;
+    if (!card) return;  // the book was closed meanwhile
+    comesOff_ = std::move(comesOff);
+    QStringList said;
+    if (const auto& report = document_.teamReport())
+        for (const TeamCheck& check : report->checks)
+            if (check.term == TeamTerm::rules) said << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) + (check.mend.empty() ? QString() : QStringLiteral(" → ") + qt(check.mend));
+    for (const ComesOff& one : comesOff_) said << QStringLiteral("→ ") + qt(one.words);
+    twins_->setVisible(std::ranges::any_of(comesOff_, [](const ComesOff& one) { return one.on.has_value(); }));
+    if (!card->source || !card->date) said << tr("Say where and when this card was read.");
+    said << qt(std::string(kRulesCaution));
+    ruled_->setText(said.join(QLatin1Char('\n')));
 }
 
 // What is chosen for: a team of three, or one place; with a fly that has to be there, and with or without the daybook.
@@ -448,9 +450,7 @@ void WaterStation::choose() {
         found.box = std::move(*box);
         const SchoolRules rules = wanted.daybook ? shifted(wanted.rules, curveShifts(book)) : wanted.rules;
         const auto candidate = [&](const Fly& fly) -> std::optional<std::size_t> {
-            const Pattern* pattern = book.findPattern(fly.pattern);
-            const Fly whole(fly.pattern, fly.hook.value_or(pattern ? pattern->hook : std::string()));
-            const auto at = std::ranges::find(found.box, whole, &BoxCandidate::fly);
+            const auto at = std::ranges::find(found.box, onItsHook(book, fly), &BoxCandidate::fly);
             return at == found.box.end() ? std::nullopt : std::optional(static_cast<std::size_t>(at - found.box.begin()));
         };
         ChoiceWish wish;

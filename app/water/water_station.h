@@ -40,6 +40,7 @@ class WaterStation : public QWidget {
     QWidget* makeRules();
     void refresh();
     void refreshRules();
+    void sayRuled(std::vector<ComesOff> comesOff);  // the team under the card, and what comes off it
     // The card of the day's water; nothing where it has none.
     [[nodiscard]] const RuleCard* ruleCard() const;
     void refreshSeason();

@@ -154,6 +154,30 @@ class Search {
     bool first_ = false;
 };
 
+// What all of some jobs come to, however they are timed.
+struct Whole {
+    int flies = 0;
+    double hands = 0.0;
+    double chain = 0.0;          // the longest of one fly
+    double lastDry = kNever;     // the shortest drying at an end
+    std::set<std::string> stages;
+};
+Whole wholeOf(const std::vector<TyingJob>& jobs) {
+    Whole whole;
+    for (const TyingJob& job : jobs) {
+        whole.flies += job.count;
+        double own = 0.0;
+        for (const Stage& stage : job.stages) {
+            whole.hands += stage.hands * job.count;
+            own += stage.hands + stage.dry;
+            whole.stages.insert(stage.name);
+        }
+        whole.chain = std::max(whole.chain, own);
+        if (!job.stages.empty() && job.count > 0) whole.lastDry = std::min(whole.lastDry, job.stages.back().dry);
+    }
+    return whole;
+}
+
 }  // namespace
 
 Timetable flyByFly(const std::vector<TyingJob>& jobs, double setUp) {
@@ -191,20 +215,9 @@ BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, st
     BestTimetable best;
     Timetable one = flyByFly(jobs, setUp), two = stageByStage(jobs, setUp);
     best.table = two.allDry < one.allDry ? std::move(two) : std::move(one);
-    int flies = 0;
-    double hands = 0.0, lastDry = kNever, chain = 0.0;
-    for (const TyingJob& job : jobs) {
-        flies += job.count;
-        double own = 0.0;
-        for (const Stage& stage : job.stages) {
-            hands += stage.hands * job.count;
-            own += stage.hands + stage.dry;
-        }
-        chain = std::max(chain, own);
-        if (!job.stages.empty() && job.count > 0) lastDry = std::min(lastDry, job.stages.back().dry);
-    }
-    best.bound = std::max(chain, std::isfinite(lastDry) ? hands + lastDry : hands);
-    if (flies == 0 || flies > kExactFlies) return best;
+    const Whole whole = wholeOf(jobs);
+    best.bound = std::max(whole.chain, std::isfinite(whole.lastDry) ? whole.hands + whole.lastDry : whole.hands);
+    if (whole.flies == 0 || whole.flies > kExactFlies) return best;
     Search search(jobs, setUp, std::move(stop), best.table.allDry);
     best.proven = search.run();
     best.steps = search.steps();
@@ -225,18 +238,16 @@ class Trials {
     Trials(const std::vector<TyingJob>& jobs, double minutes, double setUp, std::stop_token stop) : jobs_(jobs), minutes_(minutes), setUp_(setUp), stop_(std::move(stop)) {}
     bool fits(const std::vector<int>& counts) {
         const std::vector<TyingJob> some = with(counts);
-        if (leastFor(some) > minutes_ + kDust) return false;
+        const Whole whole = wholeOf(some);
+        if (leastFor(whole) > minutes_ + kDust) return false;
         if (std::min(flyByFly(some, setUp_).allDry, stageByStage(some, setUp_).allDry) <= minutes_ + kDust) return true;
-        int flies = 0;
-        for (const TyingJob& job : some) flies += job.count;
-        if (flies > kExactFlies) {
+        if (whole.flies > kExactFlies) {
             proven_ = false;
             return false;
         }
         Search search(some, setUp_, stop_, minutes_ + 2.0 * kDust);
         search.stopAtFirst();
-        const bool whole = search.run();
-        if (!whole && !search.found()) proven_ = false;
+        if (!search.run() && !search.found()) proven_ = false;
         return search.found();
     }
     [[nodiscard]] std::vector<TyingJob> with(const std::vector<int>& counts) const {
@@ -253,21 +264,8 @@ class Trials {
   private:
     static constexpr double kDust = 1e-9;
     // The longest chain; and all hands-on time, a change to each other stage once, and the shortest last drying.
-    [[nodiscard]] double leastFor(const std::vector<TyingJob>& some) const {
-        double chain = 0.0, hands = 0.0, last = kNever;
-        std::set<std::string> names;
-        for (const TyingJob& job : some) {
-            double own = 0.0;
-            for (const Stage& stage : job.stages) {
-                own += stage.hands + stage.dry;
-                hands += stage.hands * job.count;
-                names.insert(stage.name);
-            }
-            chain = std::max(chain, own);
-            if (!job.stages.empty()) last = std::min(last, job.stages.back().dry);
-        }
-        if (names.empty()) return 0.0;
-        return std::max(chain, hands + setUp_ * static_cast<double>(names.size() - 1) + last);
+    [[nodiscard]] double leastFor(const Whole& whole) const {
+        return whole.stages.empty() ? 0.0 : std::max(whole.chain, whole.hands + setUp_ * static_cast<double>(whole.stages.size() - 1) + whole.lastDry);
     }
     const std::vector<TyingJob>& jobs_;
     double minutes_, setUp_;

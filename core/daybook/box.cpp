@@ -4,6 +4,7 @@
 #include <functional>
 #include <map>
 
+#include "book/flies.h"
 #include "daybook/rates.h"
 #include "units/text.h"
 
@@ -13,7 +14,7 @@ std::vector<BoxRow> boxRows(const Book& book) {
     std::vector<BoxRow> rows;
     for (const BoxFly& fly : book.box) {
         const Pattern* pattern = book.findPattern(fly.pattern);
-        const HookSpec* hook = pattern ? book.findHook(fly.hook.value_or(pattern->hook)) : nullptr;
+        const HookSpec* hook = pattern ? hookOf(book, flyOf(fly)) : nullptr;
         rows.push_back({fly.id, fly.pattern, pattern ? pattern->title() : fly.pattern, hook ? hook->size : 0, !hook || hook->barb.value_or(true),
                         fly.tied.value_or(1), std::min(fly.chewed.value_or(0), fly.tied.value_or(1)), fly.lost.value_or(0)});
     }

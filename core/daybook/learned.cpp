@@ -1,11 +1,10 @@
 #include "daybook/learned.h"
 
 #include <algorithm>
-#include <boost/math/distributions/gamma.hpp>
-#include <boost/math/special_functions/beta.hpp>
 #include <cmath>
 #include <tuple>
 
+#include "book/flies.h"
 #include "units/text.h"
 #include "water/sea.h"
 
@@ -14,30 +13,12 @@ namespace machair {
 namespace {
 
 constexpr double kPrior = 2.0;        // a ratio is worth two expected fish
-constexpr double kUsualSpread = 1.5;
-constexpr std::size_t kDaysForSpread = 5;
 
 // Days of one fly in one place: fish caught and fish expected.
 using DaysOfFly = std::vector<std::pair<double, double>>;
 
-double spreadOf(const DaysOfFly& days) {
-    if (days.size() < kDaysForSpread) return kUsualSpread;
-    double n = 0.0, e = 0.0, sum = 0.0;
-    for (const auto& [fish, expected] : days) {
-        n += fish;
-        e += expected;
-    }
-    if (n <= 0.0 || e <= 0.0) return 1.0;
-    const double r = n / e;
-    for (const auto& [fish, expected] : days)
-        if (expected > 0.0) sum += (fish - r * expected) * (fish - r * expected) / (r * expected);
-    return std::max(1.0, sum / static_cast<double>(days.size() - 1));
-}
-
-double quantile(double a, double b, double p) { return boost::math::quantile(boost::math::gamma_distribution<double>(a, 1.0 / b), p); }
-
 double better(double a1, double b1, double a2, double b2) {
-    const double p = boost::math::ibeta(a2, a1, b2 / (b1 + b2));
+    const double p = chanceBetter(a1, b1, a2, b2);
     return std::max(p, 1.0 - p);
 }
 
@@ -49,17 +30,14 @@ struct Cell {
 
 }  // namespace
 
-double FlyRatio::low() const { return quantile(a, b, 0.1); }
-double FlyRatio::high() const { return quantile(a, b, 0.9); }
+double FlyRatio::low() const { return gammaQuantile(a, b, 0.1); }
+double FlyRatio::high() const { return gammaQuantile(a, b, 0.9); }
 double FlyRatio::correction() const { return std::clamp(std::log2(mean()), -1.0, 1.0); }
 std::string FlyRatio::words() const {
     return "your book: " + formatNumber(mean(), 1) + " times the others here (" + formatNumber(low(), 1) + " - " + formatNumber(high(), 1) + ")";
 }
 
-Learned::Key Learned::keyOf(const Fly& fly, Position position) const {
-    const Pattern* pattern = book_.findPattern(fly.pattern);
-    return {{fly.pattern, fly.hook.value_or(pattern ? pattern->hook : std::string())}, position};
-}
+Learned::Key Learned::keyOf(const Fly& fly, Position position) const { return {{fly.pattern, onItsHook(book_, fly).hook.value_or("")}, position}; }
 
 Learned::Learned(const Book& book) : book_(book) {
     std::vector<std::map<Key, Cell>> days;
@@ -220,6 +198,46 @@ double betterAfter(const FlyRatio& x, const FlyRatio& y, double expected) {
 
 }  // namespace
 
+namespace {
+
+// A team with another fly in one of its places: what doesn't touch that place is asked once for all that might hang there.
+class WithAnother {
+  public:
+    WithAnother(const TeamReport& team, std::size_t place, const TeamSetting& setting) : team_(team), place_(place), setting_(setting) {
+        for (const TeamFly& fly : team.flies) taken_.push_back(fly.position);
+        wants_ = wantsOf(team.rules, taken_[place], team.wave, setting.day);
+        for (std::size_t a = 0; a < taken_.size() && rest_; ++a) {
+            if (a == place) continue;
+            rest_ = passesIn(team.flies[a].figures, wantsOf(team.rules, taken_[a], team.wave, setting.day));
+            for (std::size_t b = a + 1; b < taken_.size() && rest_; ++b)
+                if (b != place) rest_ = meet(a, team.flies[a].figures, b, team.flies[b].figures);
+        }
+    }
+    [[nodiscard]] bool passes(const FlyFigures& fly) const {
+        if (!rest_ || std::ranges::any_of(team_.flies, [&](const TeamFly& own) { return own.figures.identity == fly.identity; })) return false;
+        if (setting_.card && !breachesOf(fly, *setting_.card, setting_.contest).empty()) return false;
+        if (fitIn(fly, wants_).keptOut || !passesIn(fly, wants_)) return false;
+        for (std::size_t other = 0; other < taken_.size(); ++other) {
+            const FlyFigures& own = team_.flies[other].figures;
+            if (other < place_ && !meet(other, own, place_, fly)) return false;
+            if (other > place_ && !meet(place_, fly, other, own)) return false;
+        }
+        return true;
+    }
+    [[nodiscard]] double score(const FlyFigures& fly) const { return fitIn(fly, wants_).score(); }
+
+  private:
+    [[nodiscard]] bool meet(std::size_t a, const FlyFigures& upper, std::size_t b, const FlyFigures& lower) const { return pairPasses(upper, lower, placeOf(taken_[a], taken_[b], taken_), team_.rules); }
+    const TeamReport& team_;
+    std::size_t place_;
+    const TeamSetting& setting_;
+    std::vector<Position> taken_;
+    PlaceWants wants_;
+    bool rest_ = true;
+};
+
+}  // namespace
+
 SwapAdvice swapAdvice(const Book& book, std::string_view teamId, const TeamSetting& setting, double hours) {
     SwapAdvice advice;
     advice.words = "nothing in your box would teach you more than fishing this team";
@@ -228,7 +246,6 @@ SwapAdvice swapAdvice(const Book& book, std::string_view teamId, const TeamSetti
     const auto box = candidatesOf(book, setting);
     if (!team || !weighed || !box) return advice;
     const Learned learned(book);
-    const SchoolRules& rules = weighed->rules;
     constexpr double kLeastRise = 0.05, kSpread = 1.5;
     struct Found {
         double rise = 0.0, score = 0.0, now = 0.5, then = 0.5;
@@ -237,31 +254,15 @@ SwapAdvice swapAdvice(const Book& book, std::string_view teamId, const TeamSetti
     };
     std::vector<Found> found;
     for (std::size_t place = 0; place < weighed->flies.size(); ++place) {
-        const TeamFly& own = weighed->flies[place];
-        const PlaceWants wants = wantsOf(rules, own.position, weighed->wave, setting.day);
-        const FlyRatio x = learned.ratio(*team->at(own.position), own.position);
+        const Position position = weighed->flies[place].position;
+        const WithAnother swapped(*weighed, place, setting);
+        const FlyRatio x = learned.ratio(*team->at(position), position);
+        const double expected = hours * learned.share(position) * learned.usualRate() / kSpread;
         for (const BoxCandidate& fly : *box) {
-            if (std::ranges::any_of(weighed->flies, [&](const TeamFly& t) { return t.figures.identity == fly.figures.identity; })) continue;
-            if (setting.card && !breachesOf(fly.figures, *setting.card, setting.contest).empty()) continue;
-            const PlaceFit fit = fitIn(fly.figures, wants);
-            if (fit.keptOut || !passesIn(fly.figures, wants)) continue;
-            bool passes = true;
-            std::vector<Position> taken;
-            for (const TeamFly& t : weighed->flies) taken.push_back(t.position);
-            for (std::size_t other = 0; other < weighed->flies.size() && passes; ++other) {
-                const TeamFly& t = weighed->flies[other];
-                if (other != place) passes = passesIn(t.figures, wantsOf(rules, t.position, weighed->wave, setting.day));
-                for (std::size_t next = other + 1; next < weighed->flies.size() && passes; ++next) {
-                    const TeamFly& u = weighed->flies[next];
-                    const FlyFigures &upper = other == place ? fly.figures : t.figures, &lower = next == place ? fly.figures : u.figures;
-                    for (const JudgedTerm& term : judgePair(upper, lower, placeOf(t.position, u.position, taken), rules)) passes = passes && term.shortfall <= 0.0;
-                }
-            }
-            if (!passes) continue;
-            const FlyRatio y = learned.ratio(fly.fly, own.position);
-            const double expected = hours * learned.share(own.position) * learned.usualRate() / kSpread;
+            if (!swapped.passes(fly.figures)) continue;
+            const FlyRatio y = learned.ratio(fly.fly, position);
             const double now = better(x.a, x.b, y.a, y.b), then = betterAfter(x, y, expected);
-            found.push_back({then - now, fit.score(), now, then, &fly, own.position});
+            found.push_back({then - now, swapped.score(fly.figures), now, then, &fly, position});
         }
     }
     if (found.empty()) return advice;

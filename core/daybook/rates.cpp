@@ -7,6 +7,7 @@
 #include <cmath>
 #include <optional>
 
+#include "book/flies.h"
 #include "units/text.h"
 #include "water/sea.h"
 
@@ -18,7 +19,6 @@ constexpr double kPriorHours = 4.0;  // the prior weighs as much as four hours
 constexpr std::size_t kDaysForSpread = 5;
 constexpr double kUsualSpread = 1.5;
 
-double chance(double a1, double b1, double a2, double b2) { return boost::math::ibeta(a2, a1, b2 / (b1 + b2)); }
 
 }  // namespace
 
@@ -33,6 +33,22 @@ double RateCell::hours() const {
     return sum;
 }
 
+double spreadOf(const std::vector<std::pair<double, double>>& days) {
+    if (days.size() < kDaysForSpread) return kUsualSpread;
+    double n = 0.0, h = 0.0, sum = 0.0;
+    for (const auto& [fish, exposure] : days) {
+        n += fish;
+        h += exposure;
+    }
+    if (n <= 0.0 || h <= 0.0) return 1.0;
+    const double r = n / h;
+    for (const auto& [fish, exposure] : days)
+        if (exposure > 0.0) sum += (fish - r * exposure) * (fish - r * exposure) / (r * exposure);
+    return std::max(1.0, sum / static_cast<double>(days.size() - 1));
+}
+
+double gammaQuantile(double a, double b, double p) { return boost::math::quantile(boost::math::gamma_distribution<double>(a, 1.0 / b), p); }
+
 Rate rateOf(const std::string& name, const RateCell& cell, double elsewhereFish, double elsewhereHours) {
     Rate rate;
     rate.name = name;
@@ -40,26 +56,16 @@ Rate rateOf(const std::string& name, const RateCell& cell, double elsewhereFish,
     rate.hours = cell.hours();
     rate.fished = rate.hours > 0.0;
     const double prior = (elsewhereFish + 0.5) / (elsewhereHours + 1.0);
-    rate.spread = kUsualSpread;
-    if (cell.days.size() >= kDaysForSpread) {
-        rate.spread = 1.0;
-        const double r = rate.fished ? rate.fish / rate.hours : 0.0;
-        if (r > 0.0) {
-            double sum = 0.0;
-            for (const auto& [n, h] : cell.days)
-                if (h > 0.0) sum += (n - r * h) * (n - r * h) / (r * h);
-            rate.spread = std::max(1.0, sum / static_cast<double>(cell.days.size() - 1));
-        }
-    }
+    rate.spread = spreadOf(cell.days);
     rate.a = kPriorHours * prior + rate.fish / rate.spread;
     rate.b = kPriorHours + rate.hours / rate.spread;
-    const boost::math::gamma_distribution<double> posterior(rate.a, 1.0 / rate.b);
-    rate.low = boost::math::quantile(posterior, 0.1);
-    rate.high = boost::math::quantile(posterior, 0.9);
+    rate.low = gammaQuantile(rate.a, rate.b, 0.1);
+    rate.high = gammaQuantile(rate.a, rate.b, 0.9);
     return rate;
 }
 
-double chanceBetter(const Rate& one, const Rate& two) { return chance(one.a, one.b, two.a, two.b); }
+double chanceBetter(double a1, double b1, double a2, double b2) { return boost::math::ibeta(a2, a1, b2 / (b1 + b2)); }
+double chanceBetter(const Rate& one, const Rate& two) { return chanceBetter(one.a, one.b, two.a, two.b); }
 
 bool enoughToTell(const Rate& one, const Rate& two) {
     const double p = chanceBetter(one, two);
@@ -74,8 +80,7 @@ std::vector<Rate> ratesBy(const Book& book, Factor factor) {
         return found ? found->title() : pattern;
     };
     const auto size = [&](const Fly& fly) {
-        const Pattern* found = book.findPattern(fly.pattern);
-        const HookSpec* hook = fly.hook ? book.findHook(*fly.hook) : found ? book.findHook(found->hook) : nullptr;
+        const HookSpec* hook = hookOf(book, fly);
         return hook ? "size " + std::to_string(hook->size) : std::string();
     };
     return ratesBy(book, [&](const Day& day, const Fly& fly, Position position) -> std::string {

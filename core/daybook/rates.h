@@ -32,8 +32,14 @@ struct Rate {
 // `elsewhereFish`, `elsewhereHours`: of all days but this cell's, for the prior.
 [[nodiscard]] Rate rateOf(const std::string& name, const RateCell& cell, double elsewhereFish, double elsewhereHours);
 
+// φ, what good and bad days add: from five days on over (fish, hours or expected fish) of each, 1.5 before, 1 where no fish.
+[[nodiscard]] double spreadOf(const std::vector<std::pair<double, double>>& days);
+// The quantile of a Gamma(a, b).
+[[nodiscard]] double gammaQuantile(double a, double b, double p);
+
 // P(1 is better than 2), I_x(a₂, a₁) with x = b₂/(b₁ + b₂).
 [[nodiscard]] double chanceBetter(const Rate& one, const Rate& two);
+[[nodiscard]] double chanceBetter(double a1, double b1, double a2, double b2);
 // Whether the two can be told apart.
 [[nodiscard]] bool enoughToTell(const Rate& one, const Rate& two);
 

@@ -6,6 +6,7 @@
 #include <set>
 #include <tuple>
 
+#include "book/flies.h"
 #include "book/kinds.h"
 #include "units/text.h"
 #include "water/sea.h"
@@ -29,6 +30,8 @@ struct Hung {
     int cost = 0;
     FlyFigures figures;
     Waves passes = 0;  // in these waves, of the place it is a candidate for
+    // One fly of the team hangs in one place, and so does one of the box.
+    [[nodiscard]] bool mayMeet(const Hung& other) const { return (own == kNobody || own != other.own) && (box == kNobody || box != other.box); }
     [[nodiscard]] bool isRedressed() const { return !made.none(); }
     [[nodiscard]] bool isChanged() const { return box != kNobody || isRedressed(); }
 };
@@ -61,10 +64,8 @@ class Board {
     [[nodiscard]] std::size_t places() const { return positions_.size(); }
     [[nodiscard]] const std::vector<Hung>& candidates(std::size_t place) const { return candidates_[place]; }
     [[nodiscard]] Position position(std::size_t place) const { return positions_[place]; }
-    [[nodiscard]] const Fly& ownFly(std::size_t own) const { return own_[own]; }
     [[nodiscard]] const Plan& ownPlan(std::size_t own) const { return report_.flies[own].plan; }
     [[nodiscard]] std::uint64_t planned() const { return planned_; }
-    [[nodiscard]] const SchoolRules& rules() const { return rules_; }
 
     // In which waves a fly by itself passes in a place, the card included.
     [[nodiscard]] Waves passesAt(const FlyFigures& figures, std::size_t place) const {
@@ -78,11 +79,11 @@ class Board {
         for (std::size_t p = 0; p < places(); ++p)
             for (std::size_t f = 0; f < own_.size(); ++f) add(p, {f, kNobody, {}, 0, report_.flies[f].figures});
     }
-    void addBox(bool toTieToo) {
+    void addBox() {
         std::set<std::size_t> known;
         for (const TeamFly& fly : report_.flies) known.insert(fly.figures.identity);
         for (std::size_t i = 0; i < box_.size(); ++i) {
-            if (known.contains(box_[i].figures.identity) || (box_[i].tied == 0) != toTieToo) continue;
+            if (known.contains(box_[i].figures.identity)) continue;
             for (std::size_t p = 0; p < places(); ++p) add(p, {kNobody, i, {}, box_[i].tied == 0 ? kStillToTie : kFromBox, box_[i].figures});
         }
     }
@@ -105,8 +106,7 @@ class Board {
     }
 
     [[nodiscard]] bool pairPasses(std::size_t a, const FlyFigures& upper, std::size_t b, const FlyFigures& lower) const {
-        const PairPlace place = placeOf(positions_[a], positions_[b], positions_);
-        return numbersPass(upper, lower, place, rules_) && (!place.neighbours || rules_.variety.shortfall(ciede2000(upper.seen, lower.seen)) <= 0.0);
+        return machair::pairPasses(upper, lower, placeOf(positions_[a], positions_[b], positions_), rules_);
     }
     // Whether a team as it would hang passes, the leader apart.
     [[nodiscard]] bool passes(const std::vector<const FlyFigures*>& flies) const {
@@ -125,8 +125,7 @@ class Board {
             const PlaceFit fit = fitIn(*flies[p], wants_[p][wave]);
             sum += fit.sum;
             whole += fit.whole;
-            for (std::size_t q = p + 1; q < flies.size(); ++q)
-                for (const JudgedTerm& term : judgePair(*flies[p], *flies[q], placeOf(positions_[p], positions_[q], positions_), rules_)) sum -= term.wanted->lost(term.shortfall);
+            for (std::size_t q = p + 1; q < flies.size(); ++q) sum -= lossOfPair(*flies[p], *flies[q], placeOf(positions_[p], positions_[q], positions_), rules_);
         }
         return whole <= 0.0 ? 0.0 : std::max(0.0, 100.0 * sum / whole);
     }
@@ -196,10 +195,10 @@ Proposal Board::propose(const Answer& answer) const {
         const bool fromBox = hung.box != kNobody;
         Fly fly = fromBox ? box_[hung.box].fly : own_[hung.own];
         if (fromBox) {
-            proposal.changes.push_back({position, ChangeKind::box, box_[hung.box].title + (p == 0 || p + 1 == places() ? " to the " : " in the ") + place + (box_[hung.box].tied == 0 ? ", still to tie" : ""), fly, {}});
+            proposal.changes.push_back({position, ChangeKind::box, box_[hung.box].title + (p == 0 || p + 1 == places() ? " to the " : " in the ") + place + (box_[hung.box].tied == 0 ? ", still to tie" : "")});
         } else {
-            if (hung.own != p) proposal.changes.push_back({position, ChangeKind::order, titleOfOwn(hung.own) + " to the " + place, fly, {}});
-            if (hung.isRedressed()) proposal.changes.push_back({position, ChangeKind::redress, titleOfOwn(hung.own) + ": " + sayChange(book_, ownPlan(hung.own), hung.made), fly, hung.made});
+            if (hung.own != p) proposal.changes.push_back({position, ChangeKind::order, titleOfOwn(hung.own) + " to the " + place});
+            if (hung.isRedressed()) proposal.changes.push_back({position, ChangeKind::redress, titleOfOwn(hung.own) + ": " + sayChange(book_, ownPlan(hung.own), hung.made)});
         }
         proposal.made[position] = hung.made;
         auto planned = fromBox ? planFly(book_, fly, Place("box")) : hung.isRedressed() ? planRedressed(book_, ownPlan(hung.own), hung.made) : Result<Plan>(ownPlan(hung.own));
@@ -222,7 +221,7 @@ struct ShownAnswer {
 // Every team under the ceiling that passes, and of those the ones worth showing.
 class Search {
   public:
-    Search(const Board& board, bool redressed, const std::stop_token& stop) : board_(board), redressed_(redressed), stop_(stop) {
+    Search(const Board& board, const std::stop_token& stop) : board_(board), stop_(stop) {
         // What goes with what, once for each pair of candidates.
         const std::size_t n = board.places();
         for (std::size_t a = 0; a < n; ++a)
@@ -231,19 +230,21 @@ class Search {
                 std::vector<char>& table = with_[{a, b}];
                 table.resize(upper.size() * lower.size());
                 for (std::size_t i = 0; i < upper.size(); ++i)
-                    for (std::size_t j = 0; j < lower.size(); ++j) table[i * lower.size() + j] = mayMeet(upper[i], lower[j]) && board.pairPasses(a, upper[i].figures, b, lower[j].figures) ? 1 : 0;
+                    for (std::size_t j = 0; j < lower.size(); ++j) table[i * lower.size() + j] = upper[i].mayMeet(lower[j]) && board.pairPasses(a, upper[i].figures, b, lower[j].figures) ? 1 : 0;
             }
         Answer answer;
         place(answer, 0, 0, 0, ~Waves{0});
     }
 
-    // Best first: cost, flies moved, score; none of which a part put back still passes, one of each kind of change.
-    std::vector<ShownAnswer> best(std::size_t wanted) {
+    // Of those with nothing to tie, or of the others. Best first: cost, flies moved, score; none of which a part put back
+    // still passes, one of each kind of change.
+    std::vector<ShownAnswer> best(bool toTie, std::size_t wanted) {
         std::vector<ShownAnswer> shown;
-        for (Answer& answer : found_) answer.score = board_.scoreOf(board_.figuresOfAnswer(answer));
-        std::ranges::stable_sort(found_, {}, [this](const Answer& a) { return std::tuple(a.cost, a.moved, -a.score, idsOf(a)); });
+        std::vector<Answer>& found = toTie ? tying_ : hanging_;
+        for (Answer& answer : found) answer.score = board_.scoreOf(board_.figuresOfAnswer(answer));
+        std::ranges::stable_sort(found, {}, [this](const Answer& a) { return std::tuple(a.cost, a.moved, -a.score, idsOf(a)); });
         std::map<std::string, std::size_t> known;
-        for (const Answer& answer : found_) {
+        for (const Answer& answer : found) {
             if (!shown.empty() && answer.cost > shown.front().answer.cost + kDearerThanCheapest) break;
             const std::string kind = kindOf(answer);
             if (const auto same = known.find(kind); same != known.end()) {
@@ -256,12 +257,8 @@ class Search {
         }
         return shown;
     }
-    [[nodiscard]] bool empty() const { return found_.empty(); }
 
   private:
-    // One fly of the team hangs in one place, and so does one of the box.
-    static bool mayMeet(const Hung& a, const Hung& b) { return (a.own == kNobody || a.own != b.own) && (a.box == kNobody || a.box != b.box); }
-
     void place(Answer& answer, std::size_t p, int cost, int changed, Waves waves) {
         if (stop_.stop_requested()) return;
         if (p == board_.places()) return take(answer, cost);
@@ -279,18 +276,18 @@ class Search {
     }
     void take(Answer answer, int cost) {
         std::vector<std::size_t> stay;
-        bool anyRedressed = false;
+        bool toTie = false;
         answer.moved = 0;
         for (std::size_t p = 0; p < board_.places(); ++p) {
             const Hung& hung = hungAt(answer, p);
             if (hung.own != kNobody) stay.push_back(hung.own);
-            anyRedressed = anyRedressed || hung.isRedressed() || hung.cost == kStillToTie;
+            toTie = toTie || hung.isRedressed() || hung.cost == kStillToTie;
             answer.moved += hung.own != p || hung.isRedressed() ? 1 : 0;
         }
         for (std::size_t a = 0; a < stay.size(); ++a)
             for (std::size_t b = a + 1; b < stay.size(); ++b) cost += stay[a] > stay[b] ? kInversion : 0;
         answer.cost = cost;
-        if (cost <= kCostCeiling && answer.moved > 0 && anyRedressed == redressed_) found_.push_back(answer);
+        if (cost <= kCostCeiling && answer.moved > 0) (toTie ? tying_ : hanging_).push_back(answer);
     }
     [[nodiscard]] const Hung& hungAt(const Answer& answer, std::size_t p) const { return board_.candidates(p)[answer.at[p]]; }
     [[nodiscard]] std::vector<std::size_t> idsOf(const Answer& answer) const {
@@ -355,15 +352,14 @@ class Search {
     }
 
     const Board& board_;
-    bool redressed_;
     std::stop_token stop_;
     std::map<std::pair<std::size_t, std::size_t>, std::vector<char>> with_;
-    std::vector<Answer> found_;
+    std::vector<Answer> hanging_, tying_;
 };
 
-std::vector<Proposal> proposalsOf(const Board& board, Search& search, std::size_t wanted, const std::vector<BoxCandidate>& box) {
+std::vector<Proposal> proposalsOf(const Board& board, Search& search, bool toTie, std::size_t wanted, const std::vector<BoxCandidate>& box) {
     std::vector<Proposal> list;
-    for (const ShownAnswer& shown : search.best(wanted)) {
+    for (const ShownAnswer& shown : search.best(toTie, wanted)) {
         Proposal proposal = board.propose(shown.answer);
         std::set<std::string> dressings;
         for (const Position position : kPositions)
@@ -393,18 +389,15 @@ std::vector<std::string> conflictsOf(const TeamReport& report) {
 }
 
 // The best team that passes of the box and the flies that are there, most of these kept. Exact for up to three places.
-std::optional<Proposal> bestOfBox(const Book& book, const TeamSpec& team, const TeamReport& report, const std::vector<BoxCandidate>& box, const TeamSetting& setting, const std::stop_token& stop) {
-    if (report.flies.size() != kTrio.size()) return std::nullopt;
-    Board board(book, team, report, box, setting);
-    board.addOwn();
-    board.addBox(false);
+std::optional<Proposal> bestOfBox(const Board& board, const std::stop_token& stop) {
+    if (board.places() != kTrio.size()) return std::nullopt;
     struct Best {
         int kept = -1;
         double score = 0.0;
         Answer answer;
     } best;
     const auto &bobs = board.candidates(0), &middles = board.candidates(1), &points = board.candidates(2);
-    const auto meets = [](const Hung& a, const Hung& b) { return (a.own == kNobody || a.own != b.own) && (a.box == kNobody || a.box != b.box); };
+    const auto meets = [](const Hung& a, const Hung& b) { return !a.isRedressed() && !b.isRedressed() && a.cost != kStillToTie && b.cost != kStillToTie && a.mayMeet(b); };
     for (std::size_t i = 0; i < bobs.size() && !stop.stop_requested(); ++i)
         for (std::size_t j = 0; j < middles.size(); ++j) {
             if (!meets(bobs[i], middles[j]) || (bobs[i].passes & middles[j].passes) == 0 || !board.pairPasses(0, bobs[i].figures, 1, middles[j].figures)) continue;
@@ -451,26 +444,19 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
     const auto step = [&](double done) {
         if (options.progress) options.progress(done);
     };
-    {
-        Board board(book, spec, *weighed, box, setting);
-        board.addOwn();
-        board.addBox(false);
-        Search search(board, false, options.stop);
-        report.box = proposalsOf(board, search, options.wanted, box);
-    }
-    step(0.3);
     Board board(book, spec, *weighed, box, setting);
     board.addOwn();
-    board.addBox(false);
-    board.addBox(true);
+    board.addBox();
     board.addRedressed(singleChanges(), options.stop);
-    Search singles(board, true, options.stop);
-    report.redressed = proposalsOf(board, singles, options.wanted, box);
+    step(0.3);
+    Search singles(board, options.stop);
+    report.box = proposalsOf(board, singles, false, options.wanted, box);
+    report.redressed = proposalsOf(board, singles, true, options.wanted, box);
     step(0.7);
     if (report.redressed.empty()) {
         board.addRedressed(pairedChanges(kCostCeiling), options.stop);
-        Search pairs(board, true, options.stop);
-        report.redressed = proposalsOf(board, pairs, options.wanted, box);
+        Search pairs(board, options.stop);
+        report.redressed = proposalsOf(board, pairs, true, options.wanted, box);
     }
     report.planned = board.planned();
     report.stopped = options.stop.stop_requested();
@@ -479,7 +465,7 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
             if (check.verdict != Verdict::pass && (check.term == TeamTerm::spacing || check.term == TeamTerm::dropper)) report.conflicts.push_back(check.words + ": " + check.mend);
     if (report.empty() && !report.stopped) {
         for (std::string& words : conflictsOf(*weighed)) report.conflicts.push_back(std::move(words));
-        report.instead = bestOfBox(book, spec, *weighed, box, setting, options.stop);
+        report.instead = bestOfBox(board, options.stop);
     }
     step(1.0);
     return report;
@@ -540,7 +526,7 @@ Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposa
 std::vector<std::string> touchedBy(const Book& book, std::string_view team, const Proposal& proposal) {
     std::vector<std::string> touched;
     for (const Position position : kPositions) {
-        if (!proposal.flies[position] || proposal.made[position].none() || proposal.made[position].onlyHook()) continue;
+        if (!proposal.flies[position] || proposal.made[position].onlyHook()) continue;
         const std::string& id = proposal.flies[position]->pattern;
         for (const TeamSpec& other : book.teams)
             for (const Position at : kPositions)

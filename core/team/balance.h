@@ -2,6 +2,7 @@
 // cost: other flies of the box and another order, with nothing to tie; and flies tied a little otherwise.
 #pragma once
 
+#include <algorithm>
 #include <functional>
 #include <optional>
 #include <stop_token>
@@ -25,14 +26,12 @@ struct ProposedChange {
     Position position = Position::bob;
     ChangeKind kind = ChangeKind::order;
     std::string words;   // "Dune Bell to the bob"
-    Fly fly;             // what hangs there then
-    FlyChange made;      // where it is tied otherwise
 };
 struct Proposal {
     int cost = 0;
     std::vector<ProposedChange> changes;
-    FliesByPosition flies;              // after it, as they are in the box
-    ByPosition<FlyChange> made;
+    FliesByPosition flies;              // what hangs there then, as it is in the box
+    ByPosition<FlyChange> made;         // and how it is tied otherwise
     std::optional<Position> insteadAt;  // a place that the box fills ...
     std::vector<Fly> instead;           // ... and other dressings of it that do as well there
     std::vector<std::string> insteadTitles;
@@ -40,6 +39,8 @@ struct Proposal {
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;
     [[nodiscard]] std::string words() const;  // in one line
+    // Whether a dressing is tied otherwise, and not only put on another hook.
+    [[nodiscard]] bool changesADressing() const { return std::ranges::any_of(made.each, [](const FlyChange& change) { return !change.onlyHook(); }); }
 };
 struct BalanceReport {
     bool passes = false;                 // as it is: there is nothing to propose

@@ -8,6 +8,7 @@
 #include <set>
 #include <tuple>
 
+#include "book/flies.h"
 #include "units/text.h"
 
 namespace machair {
@@ -67,11 +68,7 @@ class Contrasts {
         }
         table_.assign(colours_.size() * colours_.size(), -1.0f);
     }
-    // Of the colours that are asked for, and only those.
-    [[nodiscard]] double between(std::size_t a, std::size_t b) const {
-        const std::size_t i = std::min(of_[a], of_[b]), j = std::max(of_[a], of_[b]);
-        return i == j ? 0.0 : ciede2000(colours_[i], colours_[j]);
-    }
+    // Works out the colours of these flies, and only those.
     void prepare(const std::set<std::size_t>& flies) {
         std::set<std::size_t> colours;
         for (const std::size_t fly : flies) colours.insert(of_[fly]);
@@ -231,14 +228,13 @@ class DistinctTeams {
     bool ready_ = false;
 };
 
-double lossOfPair(const std::vector<BoxCandidate>& box, const Contrasts& contrasts, std::size_t a, std::size_t b, double PairLosses::*which, const SchoolRules& rules) {
-    return lossesOf(box[a].figures, box[b].figures, contrasts.between(a, b), rules).*which;
-}
-double scoreOf(const std::vector<BoxCandidate>& box, const Fits& fits, const Contrasts& contrasts, const Trio& t, const SchoolRules& rules) {
+double scoreOf(const std::vector<BoxCandidate>& box, const Fits& fits, const Trio& t, const SchoolRules& rules) {
+    const std::vector<Position> all(kTrio.begin(), kTrio.end());
     double sum = 0.0;
-    for (std::size_t p = 0; p < 3; ++p) sum += fits.sum[p][t[p]];
-    sum -= lossOfPair(box, contrasts, t[0], t[1], &PairLosses::bobMiddle, rules) + lossOfPair(box, contrasts, t[1], t[2], &PairLosses::middlePoint, rules) +
-           lossOfPair(box, contrasts, t[0], t[2], &PairLosses::bobPoint, rules);
+    for (std::size_t a = 0; a < t.size(); ++a) {
+        sum += fits.sum[a][t[a]];
+        for (std::size_t b = a + 1; b < t.size(); ++b) sum -= lossOfPair(box[t[a]].figures, box[t[b]].figures, placeOf(kTrio[a], kTrio[b], all), rules);
+    }
     return std::max(0.0, 100.0 * sum / fits.wholeOfAll());
 }
 
@@ -262,11 +258,11 @@ TeamCheck checkOf(const PlaceTerm& term, const BoxCandidate& fly, const PlaceWan
     return check;
 }
 
-Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, const Fits& fits, const Contrasts& contrasts, const std::vector<std::size_t>& allowed,
+Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, const Fits& fits, const std::vector<std::size_t>& allowed,
                 const SchoolRules& rules) {
     Choice choice;
     choice.flies = found.flies;
-    choice.score = scoreOf(box, fits, contrasts, found.flies, rules);
+    choice.score = scoreOf(box, fits, found.flies, rules);
     const std::vector<Position> all(kTrio.begin(), kTrio.end());
     for (std::size_t a = 0; a < 3; ++a) {
         const BoxCandidate& fly = box[found.flies[a]];
@@ -294,7 +290,7 @@ Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, co
             if (fits.keptOut[p][fly] != 0 || std::ranges::find(found.flies, fly) != found.flies.end()) continue;
             Trio with = found.flies;
             with[p] = fly;
-            if (const double score = scoreOf(box, fits, contrasts, with, rules); score > choice.score - kNearlyAsGood) others.emplace_back(-score, fly);
+            if (const double score = scoreOf(box, fits, with, rules); score > choice.score - kNearlyAsGood) others.emplace_back(-score, fly);
         }
         std::ranges::sort(others);
         for (const auto& [score, fly] : others)
@@ -312,14 +308,6 @@ std::vector<std::size_t> allowedOf(const std::vector<BoxCandidate>& box, const s
 
 }  // namespace
 
-std::string sayFly(const Book& book, const Fly& fly) {
-    const Pattern* pattern = book.findPattern(fly.pattern);
-    if (!pattern) return fly.pattern;
-    const HookSpec* hook = book.findHook(fly.hook.value_or(pattern->hook));
-    if (!hook) return pattern->title();
-    return pattern->title() + ", " + std::to_string(hook->size) + (hook->barb.value_or(true) ? "" : " barbless");
-}
-
 Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetting& setting) {
     std::vector<BoxCandidate> box;
     Faults faults;
@@ -328,7 +316,7 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
         if (!planned) return append(faults, planned.error());
         if (!planned->faults.empty()) return append(faults, planned->faults);
         const SinkReport sink = sinkReport(*planned, setting.celsius);
-        box.push_back({id, {fly.pattern, fly.hook.value_or(pattern.hook)}, sayFly(book, fly), pattern.title(), tied, figuresOf(*planned, sink, setting.seen)});
+        box.push_back({id, onItsHook(book, fly), sayFly(book, fly), pattern.title(), tied, figuresOf(*planned, sink, setting.seen)});
     };
     if (book.box.empty()) {
         for (std::size_t i = 0; i < book.patterns.size(); ++i) add(book.patterns[i].id, book.patterns[i], book.patterns[i].id, 1, Place("patterns").at(i));
@@ -359,7 +347,7 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
 std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position position, const SchoolRules& rules, const TeamSetting& setting,
                               const ByPosition<std::optional<std::size_t>>& beside, const DaybookTerms& daybook) {
     const PlaceWants wants = wantsIn(rules, setting, position);
-    const std::size_t column = position == Position::bob ? 0 : position == Position::point ? 2 : 1;
+    const std::size_t column = columnOf(position);
     std::vector<Position> taken{position};
     for (const Position other : kPositions)
         if (other != position && beside[other]) taken.push_back(other);
@@ -372,7 +360,7 @@ std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position pos
             const bool above = other < position;
             const Position up = above ? other : position, low = above ? position : other;
             const FlyFigures &upper = above ? box[*beside[other]].figures : box[i].figures, &lower = above ? box[i].figures : box[*beside[other]].figures;
-            for (const JudgedTerm& term : judgePair(upper, lower, placeOf(up, low, taken), rules)) placed.fit.sum -= term.wanted->lost(term.shortfall);
+            placed.fit.sum -= lossOfPair(upper, lower, placeOf(up, low, taken), rules);
         }
         placed.reasons = reasonsOf(placed.fit, box[i].figures, wants);
         if (const auto breach = std::ranges::find(leftOut, i, &LeftOut::fly); breach != leftOut.end())
@@ -390,12 +378,12 @@ std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position pos
     return list;
 }
 
-std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, const TeamSetting& setting) {
+std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, const TeamSetting& setting, const std::vector<BoxCandidate>& box) {
     std::vector<ComesOff> list;
     const TeamSpec* team = book.findTeam(teamId);
+    if (!setting.card || !team) return list;
     const auto weighed = weighTeam(book, teamId, setting);
-    const auto box = candidatesOf(book, setting);
-    if (!setting.card || !team || !weighed || !box) return list;
+    if (!weighed) return list;
     std::set<std::size_t> taken;
     for (const TeamFly& fly : weighed->flies) taken.insert(fly.figures.identity);
     const auto mayGoOn = [&](const BoxCandidate& fly) { return fly.tied > 0 && !taken.contains(fly.figures.identity) && breachesOf(fly.figures, *setting.card, setting.contest).empty(); };
@@ -413,15 +401,15 @@ std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, co
         one.off = *team->at(fly.position);
         one.why = breaches.front().words;
         one.words = sayFly(book, one.off) + " comes off the " + std::string(nameOf(one.position)) + " (" + one.why + ")";
-        const auto twin = std::ranges::find_if(*box, [&](const BoxCandidate& c) { return c.fly.pattern == one.off.pattern && mayGoOn(c); });
-        if (twin != box->end()) putOn(one, *twin, true);
+        const auto twin = std::ranges::find_if(box, [&](const BoxCandidate& c) { return c.fly.pattern == one.off.pattern && mayGoOn(c); });
+        if (twin != box.end()) putOn(one, *twin, true);
     }
     for (ComesOff& one : list) {  // what has no twin: the best for its place that is no other's twin
         if (one.on) continue;
-        const auto ranked = rankPlace(*box, one.position, weighed->rules, setting);
-        const auto best = std::ranges::find_if(ranked, [&](const Placed& placed) { return placed.keptOut.empty() && mayGoOn((*box)[placed.fly]); });
+        const auto ranked = rankPlace(box, one.position, weighed->rules, setting);
+        const auto best = std::ranges::find_if(ranked, [&](const Placed& placed) { return placed.keptOut.empty() && mayGoOn(box[placed.fly]); });
         if (best != ranked.end())
-            putOn(one, (*box)[best->fly], false);
+            putOn(one, box[best->fly], false);
         else
             one.words += "; the box has nothing for its place that the card allows";
     }
@@ -459,7 +447,7 @@ ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules
         if (!best || isNever(best->score)) break;
         shown.push_back(*best);
     }
-    for (const FoundTrio& found : shown) report.teams.push_back(describe(found, box, fits, contrasts, allowed, rules));
+    for (const FoundTrio& found : shown) report.teams.push_back(describe(found, box, fits, allowed, rules));
     return report;
 }
 

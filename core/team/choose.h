@@ -8,6 +8,7 @@
 #include <string_view>
 #include <vector>
 
+#include "book/flies.h"
 #include "team/best_triples.h"
 #include "team/team.h"
 
@@ -24,8 +25,6 @@ struct BoxCandidate {
 // The box of the book; every dressing once, as if it were tied, where the book has none. A fly that can't be planned is
 // left out; faults only where none is left.
 [[nodiscard]] Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetting& setting);
-// A fly as people call it: its dressing, its size, and its barb where it has none.
-[[nodiscard]] std::string sayFly(const Book& book, const Fly& fly);
 
 // How a candidate does in one place.
 struct Placed {
@@ -44,7 +43,7 @@ using DaybookTerms = std::vector<std::array<std::optional<double>, kTrio.size()>
                                             const ByPosition<std::optional<std::size_t>>& beside = {}, const DaybookTerms& daybook = {});
 
 // What the card takes off the leader now, and what goes on in its place: a twin of the same dressing where the box has one
-// that the card allows, else the best fly for the place; nothing where there is none.
+// that the card allows, else the best fly for the place; nothing where there is none. `box` is the whole box under `setting`.
 struct ComesOff {
     Position position = Position::bob;
     Fly off;
@@ -53,7 +52,7 @@ struct ComesOff {
     bool twin = false;
     std::string words;  // "Kelp Lantern, 10 comes off the bob, Kelp Lantern, 10 barbless goes on"
 };
-[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, std::string_view team, const TeamSetting& setting);
+[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, std::string_view team, const TeamSetting& setting, const std::vector<BoxCandidate>& box);
 
 struct Choice {
     std::array<std::size_t, 3> flies{};  // candidates, from bob to point

@@ -114,8 +114,8 @@ StyleTraits traitsOf(const Plan& plan) {
 }  // namespace
 
 double FlyFigures::hold() const {
-    constexpr double kMost = 15.0, kNothing = 0.02;  // mN
-    return floats || weight < kNothing ? kMost : std::min(kMost, presence / weight);
+    constexpr double kNothing = 0.02;  // mN
+    return floats || weight < kNothing ? kMostHold : std::min(kMostHold, presence / weight);
 }
 
 FlyStyle styleOf(const Plan& plan) {
@@ -134,20 +134,31 @@ FlyStyle styleOf(const Plan& plan) {
     return t.collars == 1 ? FlyStyle::spider : FlyStyle::nymph;
 }
 
+const HacklePlan* hackleOf(const PartPlan& part) {
+    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
+    return std::get_if<HacklePlan>(&part.detail);
+}
+
+std::optional<std::size_t> fullestHackle(const Plan& plan) {
+    std::optional<std::size_t> found;
+    double most = 0.0;
+    for (std::size_t i = 0; i < plan.parts.size(); ++i)
+        if (const HacklePlan* hackle = hackleOf(plan.parts[i]); hackle && hackle->worth > most) {
+            most = hackle->worth;
+            found = i;
+        }
+    return found;
+}
+
 Fullness fullnessOf(const Plan& plan) {
     constexpr double kSplayedCollar = 26.0, kKnottedCollar = 12.0;  // legs that make a usual collar
     Fullness sum;
-    const auto add = [&](const HacklePlan& hackle) {
-        sum.full += hackle.worth;
-        sum.stiff += hackle.worth * stiffnessOf(hackle.feather.stiffness);
-    };
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         const PartPlan& part = plan.parts[i];
-        if (const auto* collar = std::get_if<HacklePlan>(&part.detail))
-            add(*collar);
-        else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
-            add(palmer->hackle);
-        else if (const auto* piece = std::get_if<PiecePlan>(&part.detail); piece && part.kind == PartKind::legs && i < plan.pattern.parts.size()) {
+        if (const HacklePlan* hackle = hackleOf(part)) {
+            sum.full += hackle->worth;
+            sum.stiff += hackle->worth * stiffnessOf(hackle->feather.stiffness);
+        } else if (const auto* piece = std::get_if<PiecePlan>(&part.detail); piece && part.kind == PartKind::legs && i < plan.pattern.parts.size()) {
             const auto* legs = std::get_if<LegsPart>(&plan.pattern.parts[i].detail);
             if (legs && legs->knots.value_or(0) > 0)
                 sum.full += piece->count / kKnottedCollar;
@@ -196,11 +207,16 @@ FlyFigures figuresOf(const Plan& plan, const SinkReport& sink, const SeenIn& wat
     return f;
 }
 
+namespace {
+// Colour is never worse than near (section D).
+double varietyShortfall(double contrast, const SchoolRules& rules) { return std::min(1.0, rules.variety.shortfall(contrast)); }
+}  // namespace
+
 JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
     JudgedPair judged = judgeNumbers(upper, lower, place, rules);
     if (!place.neighbours) return judged;
     const double contrast = ciede2000(upper.seen, lower.seen);
-    judged.terms[static_cast<std::size_t>(judged.count++)] = {TeamTerm::variety, contrast, &rules.variety, std::min(1.0, rules.variety.shortfall(contrast))};
+    judged.terms[static_cast<std::size_t>(judged.count++)] = {TeamTerm::variety, contrast, &rules.variety, varietyShortfall(contrast, rules)};
     return judged;
 }
 
@@ -265,6 +281,15 @@ double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const Pai
     return sum;
 }
 
+bool pairPasses(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
+    return numbersPass(upper, lower, place, rules) && (!place.neighbours || varietyShortfall(ciede2000(upper.seen, lower.seen), rules) <= 0.0);
+}
+
+double lossOfPair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
+    const double numbers = lossOfNumbers(upper, lower, place, rules);
+    return place.neighbours ? numbers + rules.variety.lost(varietyShortfall(ciede2000(upper.seen, lower.seen), rules)) : numbers;
+}
+
 PairLosses lossesOf(const FlyFigures& upper, const FlyFigures& lower, double contrast, const SchoolRules& rules) {
     // As bob and middle, and what the other places differ in.
     double neighbours = 0.0, anywhere = 0.0, size = 0.0;
@@ -272,7 +297,7 @@ PairLosses lossesOf(const FlyFigures& upper, const FlyFigures& lower, double con
         (term == TeamTerm::sizeStep ? size : term == TeamTerm::family ? anywhere : neighbours) += wanted.lost(shortfall);
         return true;
     });
-    neighbours += rules.variety.lost(std::min(1.0, rules.variety.shortfall(contrast)));
+    neighbours += rules.variety.lost(varietyShortfall(contrast, rules));
     const double weight = rules.pointWeight.lost(rules.pointWeight.shortfall(lower.mass / upper.mass));
     const double across = upper.floats || lower.floats ? rules.sinkAcross.lost(lower.floats && !upper.floats ? kHopeless : 0.0)
                                                        : rules.sinkAcross.lost(rules.sinkAcross.shortfall(lower.sink / upper.sink));

@@ -36,8 +36,9 @@ struct FlyFigures {
     double length = 0.0;    // mm, to the last tip, the front one included
     std::size_t identity = 0;  // of the dressing on its hook: the same for the same fly
 
-    // Presence to weight in the water: how well it is held in the surface (section C).
+    // Presence to weight in the water: how well it is held in the surface (section C); kMostHold where it rides there by itself.
     [[nodiscard]] double hold() const;
+    static constexpr double kMostHold = 15.0;
 };
 
 // What a dressing is, read from its parts; its own `style` beats that (section C).
@@ -48,6 +49,9 @@ struct Fullness {
     double stiff = 0.0;
 };
 [[nodiscard]] Fullness fullnessOf(const Plan& plan);
+// The hackle that is fullest by itself, by its place in the plan's parts: what a change of turns or fibre is made on.
+[[nodiscard]] std::optional<std::size_t> fullestHackle(const Plan& plan);
+[[nodiscard]] const HacklePlan* hackleOf(const PartPlan& part);  // of a collar, a throat or a palmer
 
 // The water that colours are judged in where nobody says otherwise.
 struct SeenIn {
@@ -81,7 +85,9 @@ struct JudgedPair {
 // Everything of a pair but its colours, whose comparison costs more than all the rest.
 [[nodiscard]] JudgedPair judgeNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 [[nodiscard]] JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
-// The same, as the searches ask it: whether all pass, and the weight lost.
+// The same, as the searches ask it: whether all pass, and the weight lost, with the colours and without.
+[[nodiscard]] bool pairPasses(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
+[[nodiscard]] double lossOfPair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 [[nodiscard]] bool numbersPass(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 [[nodiscard]] double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules);
 // The weight lost by one pair in each of the three places that it can have, worked out together; `contrast` between

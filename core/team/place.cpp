@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cctype>
 #include <cmath>
+#include <iterator>
 
 #include "units/text.h"
 
@@ -10,7 +11,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kHeldByItself = 15.0;  // as FlyFigures::hold has it at most
 constexpr double kOff = 2.0;  // near-widths: a float at the point, a fly against the rules
 
 std::string name(Position position) { return std::string(nameOf(position)); }
@@ -226,7 +226,7 @@ std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWan
             if (term.shortfall <= 0.0) return "its fibres are as stiff as the water wants";
             return term.value > term.wanted.high ? "too stiff for a calm: softer fibre moves by itself" : "too soft to hold up in this wave";
         case TeamTerm::hold:
-            return fly.hold() >= kHeldByItself ? "it rides the surface by itself"
+            return fly.hold() >= FlyFigures::kMostHold ? "it rides the surface by itself"
                                                                      : "it pushes " + formatNumber(term.value, 1) + " times its weight under water; " + formatNumber(term.wanted.low, 1) + " holds a bob here";
         case TeamTerm::anchor:
             if (fly.floats) return "it floats, and a point has to lead down";
@@ -283,39 +283,37 @@ std::vector<std::string> reasonsOf(const PlaceFit& fit, const FlyFigures& fly, c
     return words;
 }
 
+namespace {
+// Size, stiffness and season are reasons to choose a fly, and nothing that a team fails on (section D).
+bool isCheck(const PlaceTerm& term) { return term.term != TeamTerm::size && term.term != TeamTerm::stiff && term.term != TeamTerm::season; }
+}  // namespace
+
 std::vector<PlaceTerm> checksOf(const FlyFigures& fly, const PlaceWants& wants) {
+    const PlaceFit fit = fitIn(fly, wants);
     std::vector<PlaceTerm> checks;
-    for (const PlaceTerm& term : fitIn(fly, wants))
-        if (term.term != TeamTerm::size && term.term != TeamTerm::stiff && term.term != TeamTerm::season) checks.push_back(term);
+    std::ranges::copy_if(fit, std::back_inserter(checks), isCheck);
     return checks;
 }
 
 bool passesIn(const FlyFigures& fly, const PlaceWants& wants) {
-    for (const PlaceTerm& term : fitIn(fly, wants))
-        if (term.shortfall > 0.0 && term.term != TeamTerm::size && term.term != TeamTerm::stiff && term.term != TeamTerm::season) return false;
-    return true;
+    const PlaceFit fit = fitIn(fly, wants);
+    return std::ranges::none_of(fit, [](const PlaceTerm& term) { return term.shortfall > 0.0 && isCheck(term); });
 }
 
 std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants) {
     const double full = fullnessOf(plan).full;
     const double off = full < wants.fullness.low ? wants.fullness.low - full : full > wants.fullness.high ? wants.fullness.high - full : 0.0;
     if (off == 0.0) return std::nullopt;
-    const HacklePlan* fullest = nullptr;
-    double turns = 0.0, least = 1.0, most = 0.0;
+    const auto at = fullestHackle(plan);
+    if (!at) return std::nullopt;
+    constexpr double kLeastPalmer = 3.0, kMostPalmer = 10.0;
+    const HacklePlan* fullest = hackleOf(plan.parts[*at]);
+    const auto* palmer = std::get_if<PalmerPlan>(&plan.parts[*at].detail);
+    const double turns = palmer ? palmer->shoulderTurns + palmer->openTurns : fullest->turns;
+    const double least = palmer ? kLeastPalmer : 1.0, most = palmer ? kMostPalmer : std::max(1.0, fullest->mostTurns);
+    if (turns <= 0.0) return std::nullopt;
     DressItSo so;
-    for (const PartPlan& part : plan.parts) {
-        const auto* palmer = std::get_if<PalmerPlan>(&part.detail);
-        const auto* collar = std::get_if<HacklePlan>(&part.detail);
-        const HacklePlan* hackle = palmer ? &palmer->hackle : collar;
-        if (!hackle || (fullest && hackle->worth <= fullest->worth)) continue;
-        constexpr double kLeastPalmer = 3.0, kMostPalmer = 10.0;
-        fullest = hackle;
-        turns = palmer ? palmer->shoulderTurns + palmer->openTurns : collar->turns;
-        least = palmer ? kLeastPalmer : 1.0;
-        most = palmer ? kMostPalmer : std::max(1.0, hackle->mostTurns);
-        so.part = std::string(nameOf(part.kind));
-    }
-    if (!fullest || turns <= 0.0 || fullest->worth <= 0.0) return std::nullopt;
+    so.part = std::string(nameOf(plan.parts[*at].kind));
     const double perHalf = 0.5 * fullest->worth / turns;
     constexpr double kDust = 1e-9;
     double halves = off > 0.0 ? std::ceil(off / perHalf - kDust) : std::floor(off / perHalf + kDust);

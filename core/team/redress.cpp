@@ -5,8 +5,8 @@
 #include <cmath>
 #include <cstdlib>
 
-#include "book/part_order.h"
-#include "team/rules.h"
+#include "book/spec_words.h"
+#include "team/figures.h"
 #include "units/text.h"
 
 namespace machair {
@@ -17,23 +17,9 @@ constexpr int kSizeStep = 2;          // hooks are sold in even numbers
 constexpr int kSmallest = 16, kLargest = 6;
 constexpr double kShankAndGapeAStep = 0.855, kWireAStep = 0.90;
 constexpr double kFibreStep = 0.1;    // of the gape
+constexpr int kLengthStepsATenth = 2; // of kLengthStep
+static_assert(kLengthStepsATenth * kLengthStep == kFibreStep);
 constexpr double kLengthShare = 0.15; // of a tail or wing
-
-// The hackle that a change of turns or length is made on: the one that is fullest.
-std::optional<std::size_t> fullestHackle(const Plan& plan) {
-    std::optional<std::size_t> found;
-    double most = 0.0;
-    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
-        const auto* collar = std::get_if<HacklePlan>(&plan.parts[i].detail);
-        const auto* palmer = std::get_if<PalmerPlan>(&plan.parts[i].detail);
-        const double worth = collar ? collar->worth : palmer ? palmer->hackle.worth : 0.0;
-        if (worth > most) {
-            most = worth;
-            found = i;
-        }
-    }
-    return found;
-}
 
 Result<Pattern> cannot(const Plan& plan, const std::string& what) { return fail(Place("patterns").key(plan.pattern.id), "expected " + what + ", got none"); }
 
@@ -50,22 +36,15 @@ bool scale(LengthSpec& length, double factor) {
     return false;
 }
 
-// So much of the gape longer, however it is written: a reach goes past its landmark.
-bool lengthenByGape(LengthSpec& length, double ofGape, Length planned, Length gape) {
-    auto* reach = std::get_if<Reach>(&length.value);
-    if (!reach) return planned > Length{} && planned + ofGape * gape > Length{} && scale(length, (planned + ofGape * gape) / planned);
-    double past = ofGape;
-    if (reach->past || reach->shortBy) {
-        const auto* of = std::get_if<Ratio>(&(*(reach->past ? reach->past : reach->shortBy))->value);
-        if (!of || of->of != decltype(of->of){Yardstick::gape} || (reach->past && reach->shortBy)) return false;
-        past += reach->past ? of->ratio : -of->ratio;
+// So many tenths of the gape longer, however it is written: a reach goes past its landmark.
+bool lengthenByGape(LengthSpec& length, int tenths, Length planned, Length gape) {
+    if (std::holds_alternative<Reach>(length.value)) {
+        const auto longer = lengthened(length, kLengthStepsATenth * tenths);
+        if (longer) length = *longer;
+        return longer.has_value();
     }
-    reach->past.reset();
-    reach->shortBy.reset();
-    constexpr double kNone = 1e-9;
-    if (past > kNone) reach->past = Held<LengthSpec>(ratioOf(past, Yardstick::gape));
-    if (past < -kNone) reach->shortBy = Held<LengthSpec>(ratioOf(-past, Yardstick::gape));
-    return true;
+    const Length wanted = planned + kFibreStep * tenths * gape;
+    return planned > Length{} && wanted > Length{} && scale(length, wanted / planned);
 }
 
 bool changeTurns(Part& part, const PartPlan& planned, int by) {
@@ -87,9 +66,10 @@ bool changeTurns(Part& part, const PartPlan& planned, int by) {
 }
 
 bool changeFibre(Part& part, const PartPlan& planned, int by, Length gape) {
-    if (auto* palmer = std::get_if<PalmerPart>(&part.detail)) return lengthenByGape(palmer->length, kFibreStep * by, std::get<PalmerPlan>(planned.detail).hackle.fibre, gape);
+    const Length fibre = hackleOf(planned)->fibre;
+    if (auto* palmer = std::get_if<PalmerPart>(&part.detail)) return lengthenByGape(palmer->length, by, fibre, gape);
     auto* collar = std::get_if<CollarPart>(&part.detail);
-    return collar && lengthenByGape(collar->length, kFibreStep * by, std::get<HacklePlan>(planned.detail).fibre, gape);
+    return collar && lengthenByGape(collar->length, by, fibre, gape);
 }
 
 template <class PartOfKind>

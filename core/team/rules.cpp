@@ -8,8 +8,6 @@ namespace {
 
 constexpr double kCalm = 0.02, kWave = 0.10;  // m: the ends of the style table
 
-constexpr std::size_t placeOf(Position position) { return position == Position::bob ? 0 : position == Position::point ? 2 : 1; }
-
 StyleTable usualStyles() {
     StyleTable table{};
     const auto put = [&](FlyStyle style, Suits bob, Suits middle, Suits point) { table[static_cast<std::size_t>(style)] = {bob, middle, point}; };
@@ -83,7 +81,7 @@ void take(SchoolRules& rules, const OwnWanted& own) {
 
 void takeRanges(SchoolRules& rules, const std::vector<OwnRange>& rows) {
     std::array<RangeRows, kTrio.size()> own;
-    for (const OwnRange& row : rows) own[placeOf(row.place)].push_back({row.wave / metre, std::min(row.low, row.high), std::max(row.low, row.high)});
+    for (const OwnRange& row : rows) own[columnOf(row.place)].push_back({row.wave / metre, std::min(row.low, row.high), std::max(row.low, row.high)});
     for (std::size_t p = 0; p < own.size(); ++p) {
         if (own[p].empty()) continue;
         std::ranges::stable_sort(own[p], {}, &RangeRow::wave);
@@ -162,7 +160,7 @@ SchoolRules rulesOf(const TeamSchool& own) {
     metres(rules.dropper.high, own.dropperMost);
     for (const OwnWanted& wanted : own.wanted) take(rules, wanted);
     takeRanges(rules, own.ranges);
-    for (const OwnStyle& suits : own.styles) rules.styles[static_cast<std::size_t>(suits.style)][placeOf(suits.place)] = {suits.calm, suits.wave.value_or(suits.calm)};
+    for (const OwnStyle& suits : own.styles) rules.styles[static_cast<std::size_t>(suits.style)][columnOf(suits.place)] = {suits.calm, suits.wave.value_or(suits.calm)};
     return rules;
 }
 

@@ -44,6 +44,9 @@ struct Suits {
 };
 using StyleTable = std::array<std::array<Suits, kTrio.size()>, Names<FlyStyle>::entries.size()>;
 
+// Tables know bob, middle and point: what hangs between those is a middle.
+[[nodiscard]] constexpr std::size_t columnOf(Position position) { return position == Position::bob ? 0 : position == Position::point ? 2 : 1; }
+
 struct SchoolRules {
     std::string name;
     std::string belief;  // one sentence; an opinion

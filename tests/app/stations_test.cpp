@@ -172,7 +172,7 @@ TEST_CASE("a contest day with twin boxes: barbs until the fish are kept, then th
     CHECK_FALSE(bench.find<QToolButton>("change-over")->isVisible());  // barbs are allowed yet
     bench.find<QSpinBox>("kept")->setValue(4);
     CHECK(bench.kept().waters.front().kept == 4);  // over a restart
-    CHECK(bench.text("ruled").contains(QStringLiteral("Kelp Lantern, 10 comes off the bob")));
+    REQUIRE(waitFor([&] { return bench.text("ruled").contains(QStringLiteral("Kelp Lantern, 10 comes off the bob")); }));
     CHECK(bench.text("ruled").contains(QStringLiteral("Kelp Lantern, 10 barbless goes on")));
     REQUIRE(bench.find<QToolButton>("change-over")->isVisible());
     bench.click("change-over");

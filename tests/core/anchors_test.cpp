@@ -274,7 +274,7 @@ TEST_CASE("an empty box, a box with none tied, a card that forbids everything: c
     CHECK(none.teams.empty());
     CHECK(none.leftOut.size() == box.size());
     for (const Placed& placed : rankPlace(box, Position::middle, rulesOf(School::stepped), setting)) CHECK_FALSE(placed.keptOut.empty());
-    for (const ComesOff& off : underTheCard(book, "west-shore", setting)) CHECK(off.words.find("the box has nothing") != std::string::npos);
+    for (const ComesOff& off : underTheCard(book, "west-shore", setting, box)) CHECK(off.words.find("the box has nothing") != std::string::npos);
     // Twins of one fly in two places: near at worst, and said.
     Book twice = demoBook();
     twice.teams[0].flies = trioOf("kelp-lantern", "heather-tinker", "heather-tinker");

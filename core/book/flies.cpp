@@ -1,0 +1,27 @@
+#include "book/flies.h"
+
+namespace machair {
+
+Fly onItsHook(const Book& book, const Fly& fly) {
+    Fly whole = fly;
+    if (const Pattern* pattern = fly.hook ? nullptr : book.findPattern(fly.pattern)) whole.hook = pattern->hook;
+    return whole;
+}
+
+const HookSpec* hookOf(const Book& book, const Fly& fly) {
+    const Fly whole = onItsHook(book, fly);
+    return whole.hook ? book.findHook(*whole.hook) : nullptr;
+}
+
+std::string sayFly(std::string_view dressing, const HookSpec& hook) {
+    return std::string(dressing) + ", " + std::to_string(hook.size) + (hook.barb.value_or(true) ? "" : " barbless");
+}
+
+std::string sayFly(const Book& book, const Fly& fly) {
+    const Pattern* pattern = book.findPattern(fly.pattern);
+    if (!pattern) return fly.pattern;
+    const HookSpec* hook = hookOf(book, fly);
+    return hook ? sayFly(pattern->title(), *hook) : pattern->title();
+}
+
+}  // namespace machair
