@@ -18,14 +18,16 @@ namespace {
 template <class Record>
 std::set<std::string_view> changedIds(const std::vector<Record>& before, const std::vector<Record>& after) {
     std::map<std::string_view, const Record*> was;
-    for (const Record& record : before) was.emplace(record.id, &record);
+    for (const Record& record : before)
+        was.emplace(record.id, &record);
     std::set<std::string_view> changed;
     for (const Record& record : after) {
         const auto old = was.find(record.id);
         if (old == was.end() || !(*old->second == record)) changed.insert(record.id);
         if (old != was.end()) was.erase(old);
     }
-    for (const auto& [id, record] : was) changed.insert(id);
+    for (const auto& [id, record] : was)
+        changed.insert(id);
     return changed;
 }
 
@@ -48,8 +50,10 @@ Faults faultsOfChange(const Book& before, const Book& after) {
     const auto materials = changedIds(before.materials, after.materials);
     Faults faults;
     for (const Pattern& pattern : after.patterns) {
-        const bool touched = before.schools != after.schools || patterns.contains(pattern.id) || hooks.contains(pattern.hook) || materials.contains(pattern.thread) ||
-                             std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material && materials.contains(*p.material); });
+        const bool touched =
+            before.schools != after.schools || patterns.contains(pattern.id) || hooks.contains(pattern.hook) ||
+            materials.contains(pattern.thread) ||
+            std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material && materials.contains(*p.material); });
         if (!touched) continue;
         Faults now = faultsOf(after, pattern.id);
         if (!now.empty()) append(faults, before.findPattern(pattern.id) ? fresh(faultsOf(before, pattern.id), std::move(now)) : now);
@@ -70,15 +74,23 @@ Faults whyNot(const Book& before, const Book& after) {
 // One step of undo: what it changed, and what was on the bench.
 class BookStep : public QUndoCommand {
   public:
-    BookStep(Document& document, const Book& before, Document::Shared after, std::string patternBefore, std::string patternAfter, const Edit& edit, std::optional<std::size_t> edited)
-        : document_(document), change_(before, *after), first_(std::move(after)), patternBefore_(std::move(patternBefore)), patternAfter_(std::move(patternAfter)), edited_(edited) {
+    BookStep(Document& document, const Book& before, Document::Shared after, std::string patternBefore, std::string patternAfter,
+             const Edit& edit, std::optional<std::size_t> edited)
+        : document_(document),
+          change_(before, *after),
+          first_(std::move(after)),
+          patternBefore_(std::move(patternBefore)),
+          patternAfter_(std::move(patternAfter)),
+          edited_(edited) {
         setText(qt(edit.words));
     }
     void redo() override {
         if (first_) return show(std::exchange(first_, nullptr), patternAfter_, text(), QString());  // made and kept already
         again(&BookDifference::apply, patternAfter_, text(), QObject::tr("Again: %1").arg(text()));
     }
-    void undo() override { again(&BookDifference::takeBack, patternBefore_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text())); }
+    void undo() override {
+        again(&BookDifference::takeBack, patternBefore_, QObject::tr("undo %1").arg(text()), QObject::tr("Undone: %1").arg(text()));
+    }
 
   private:
     void again(void (BookDifference::*way)(Book&) const, const std::string& pattern, const QString& journal, const QString& words) {
@@ -219,8 +231,12 @@ Faults Document::mend(std::string (store::Home::*work)()) {
     });
 }
 
-void Document::mendFromCopies() { refuse(mend(&store::Home::mendFromCopies)); }
-void Document::takeOutSetAside() { refuse(mend(&store::Home::takeOutSetAside)); }
+void Document::mendFromCopies() {
+    refuse(mend(&store::Home::mendFromCopies));
+}
+void Document::takeOutSetAside() {
+    refuse(mend(&store::Home::takeOutSetAside));
+}
 
 Faults Document::restore(const std::filesystem::path& copy) {
     return guarded([&]() -> Faults {
@@ -237,9 +253,13 @@ Faults Document::keepCopy(const std::filesystem::path& path) {
     return guarded([&] { return store::writeBook(path, *book_); });
 }
 
-const TeamSpec* Document::team() const { return book_ ? book_->findTeam(team_) : nullptr; }
+const TeamSpec* Document::team() const {
+    return book_ ? book_->findTeam(team_) : nullptr;
+}
 
-const Pattern* Document::pattern() const { return book_ ? book_->findPattern(pattern_) : nullptr; }
+const Pattern* Document::pattern() const {
+    return book_ ? book_->findPattern(pattern_) : nullptr;
+}
 
 std::optional<Position> Document::position() const {
     const TeamSpec* chosen = team();
@@ -304,12 +324,13 @@ Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
 // Kept first, then shown: what can't be written at all never was.
 Faults Document::pushed(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
-    if (!keep(after, qt(edit.words))) return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
+    if (!keep(after, qt(edit.words)))
+        return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
     undo_.push(new BookStep(*this, *book_, after, pattern_, patternAfter, edit, edited));  // the stack owns it
     return {};
 }
 
-Faults Document::start(Result<NewDressing> made) {
+Faults Document::start(Result<NewRecord> made) {
     if (!made) return made.error();
     return guarded([&]() -> Faults {
         if (Faults faults = whyNot(*book_, made->edit.after); !faults.empty()) return faults;
@@ -407,9 +428,13 @@ void Document::chooseWater(const std::string& id) {
     emit teamChanged();
 }
 
-TeamSetting Document::setting() const { return settingOf(*book_, water()); }
+TeamSetting Document::setting() const {
+    return settingOf(*book_, water());
+}
 
-int Document::kept() const { return water() ? water()->kept.value_or(0) : 0; }
+int Document::kept() const {
+    return water() ? water()->kept.value_or(0) : 0;
+}
 
 void Document::keepFish(int kept) {
     if (!water() || kept == this->kept() || kept < 0) return;
@@ -442,7 +467,9 @@ bool Document::keep(const Shared& book, const QString& words) {
         // Nothing of it was acknowledged. Where all before it is kept, the book is simply read again; else what could not be
         // kept so far stays here, to be kept as a copy.
         if (kept_) {
-            QMetaObject::invokeMethod(this, [this] { readAgain(tr("Somebody else changed that at the same moment: read again. Do it once more")); }, Qt::QueuedConnection);
+            QMetaObject::invokeMethod(
+                this, [this] { readAgain(tr("Somebody else changed that at the same moment: read again. Do it once more")); },
+                Qt::QueuedConnection);
             return false;
         }
         emit notKept(QString::fromStdString(error.what()));

@@ -82,7 +82,7 @@ class Document : public QObject {
     void makePreviewed(std::optional<std::size_t> edited);
     void dropPreview();
     // Makes a new dressing and puts it on the bench.
-    [[nodiscard]] Faults start(Result<NewDressing> made);
+    [[nodiscard]] Faults start(Result<NewRecord> made);
     // Shows another plan as the ghost: to compare with.
     void compareWith(const std::string& pattern);
     [[nodiscard]] bool previewing() const { return previewed_.has_value(); }
@@ -98,11 +98,11 @@ class Document : public QObject {
     [[nodiscard]] bool readOnly() const { return home_ && home_->readOnly(); }
 
   signals:
-    void setAsideFound();     // some records were not taken in
+    void setAsideFound();  // some records were not taken in
     void bookOpened();
-    void bookChanged();       // by an edit; not while something is only previewed
-    void planChanged();       // the fly on the bench, or which one it is
-    void teamChanged();       // the team, any of its flies, or what it is judged under
+    void bookChanged();  // by an edit; not while something is only previewed
+    void planChanged();  // the fly on the bench, or which one it is
+    void teamChanged();  // the team, any of its flies, or what it is judged under
     void partChosen();
     void said(const QString& words);
     void notKept(const QString& why);  // an edit could not be written to the disk; empty when all is kept again
@@ -144,6 +144,8 @@ class Document : public QObject {
     bool kept_ = true;
 };
 
-[[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }
+[[nodiscard]] inline QString qt(const std::string& text) {
+    return QString::fromStdString(text);
+}
 
 }  // namespace machair::app

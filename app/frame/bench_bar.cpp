@@ -46,17 +46,27 @@ class SizeBox : public QSpinBox {
 }  // namespace
 
 BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), dressings_(new QComboBox(this)), hooks_(new QComboBox(this)),
-      size_(new SizeBox(this)), wire_(new QComboBox(this)), measured_(new Label(this)), dressing_(new QToolButton(this)),
-      sizes_(new QToolButton(this)), doubt_(new QToolButton(this)) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      dressings_(new QComboBox(this)),
+      hooks_(new QComboBox(this)),
+      size_(new SizeBox(this)),
+      wire_(new QComboBox(this)),
+      measured_(new Label(this)),
+      dressing_(new QToolButton(this)),
+      sizes_(new QToolButton(this)),
+      doubt_(new QToolButton(this)) {
     setObjectName(QStringLiteral("bench-bar"));
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
         widget->setAccessibleName(spoken);
         widget->setToolTip(tip);
     };
-    name(dressings_, "dressings", tr("Dressing"), tr("The dressing on the bench; click a fly in the cast for one of the team (Alt+1, Alt+2, Alt+3)"));
-    name(dressing_, "dressing", tr("Dressing: new, copy, rename, compare"), tr("Start a dressing from a kind, copy, rename or compare this one (Alt+D)"));
+    name(dressings_, "dressings", tr("Dressing"),
+         tr("The dressing on the bench; click a fly in the cast for one of the team (Alt+1, Alt+2, Alt+3)"));
+    name(dressing_, "dressing", tr("Dressing: new, copy, rename, compare"),
+         tr("Start a dressing from a kind, copy, rename or compare this one (Alt+D)"));
     name(sizes_, "sizes", tr("Across sizes"), tr("This dressing on sizes 8 to 16: what changes, and what no longer works small"));
     name(hooks_, "hooks", tr("Hook"), tr("Tie it on another hook of the book (Alt+H)"));
     name(size_, "hook-size", tr("Hook size"), tr("The same hook in another size (Alt+S); sizes that were not measured are nominal"));
@@ -68,7 +78,8 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
         box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         box->setMaximumWidth(230);
     }
-    for (int heavier = kFinest; heavier <= kHeaviest; ++heavier) wire_->addItem(wireName(heavier), heavier);
+    for (int heavier = kFinest; heavier <= kHeaviest; ++heavier)
+        wire_->addItem(wireName(heavier), heavier);
     dressing_->setText(tr("&Dressing ▾"));
     dressing_->setPopupMode(QToolButton::InstantPopup);
     sizes_->setText(tr("Si&zes"));
@@ -95,12 +106,15 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
                             static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
         layout->addWidget(widget);
     layout->addStretch(1);
-    for (QToolButton* button : {dressing_, sizes_}) layout->addWidget(button);
+    for (QToolButton* button : {dressing_, sizes_})
+        layout->addWidget(button);
 
-    connect(dressings_, &QComboBox::activated, this, [this](int i) { document_.choosePattern(dressings_->itemData(i).toString().toStdString()); });
+    connect(dressings_, &QComboBox::activated, this,
+            [this](int i) { document_.choosePattern(dressings_->itemData(i).toString().toStdString()); });
     connect(hooks_, &QComboBox::activated, this, [this](int i) {
         if (!document_.pattern()) return;
-        const Faults faults = document_.apply(changeHook(document_.book(), document_.pattern()->id, hooks_->itemData(i).toString().toStdString()));
+        const Faults faults =
+            document_.apply(changeHook(document_.book(), document_.pattern()->id, hooks_->itemData(i).toString().toStdString()));
         if (!faults.empty()) emit refused(faults);
         refresh();
     });
@@ -113,7 +127,9 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     refresh();
 }
 
-void BenchBar::offerSizes(bool offered) { sizes_->setVisible(offered); }
+void BenchBar::offerSizes(bool offered) {
+    sizes_->setVisible(offered);
+}
 
 void BenchBar::refuseIf(const Faults& faults) {
     if (!faults.empty()) emit refused(faults);
@@ -128,7 +144,9 @@ void BenchBar::buildDressingMenu() {
         connect(action, &QAction::triggered, this, [this, kind = entry.value] {
             if (!document_.isOpen()) return;
             const Book& book = document_.book();
-            const std::string hook = document_.pattern() ? document_.pattern()->hook : book.hooks.empty() ? std::string() : book.hooks.front().id;
+            const std::string hook = document_.pattern()  ? document_.pattern()->hook
+                                     : book.hooks.empty() ? std::string()
+                                                          : book.hooks.front().id;
             refuseIf(document_.start(startFromKind(book, kind, hook)));
         });
     }
@@ -139,22 +157,28 @@ void BenchBar::buildDressingMenu() {
             if (document_.pattern()) work();
         });
     };
-    own("duplicate", tr("&Copy this dressing"), [this] { refuseIf(document_.start(duplicate(document_.book(), document_.pattern()->id))); });
+    own("duplicate", tr("&Copy this dressing"),
+        [this] { refuseIf(document_.start(duplicate(document_.book(), document_.pattern()->id))); });
     own("rename", tr("&Rename it"), [this] { askForName(); });
-    own("remove", tr("&Take it out of the book"), [this] { refuseIf(document_.apply(removePattern(document_.book(), document_.pattern()->id))); });
+    own("remove", tr("&Take it out of the book"),
+        [this] { refuseIf(document_.apply(removePattern(document_.book(), document_.pattern()->id))); });
     menu->addSeparator();
     QMenu* compare = menu->addMenu(tr("Compare &with"));
     connect(compare, &QMenu::aboutToShow, this, [this, compare] {
         compare->clear();
         // What it was varied from stands first.
-        const Pattern* origin = document_.pattern() && document_.pattern()->variedFrom ? document_.book().findPattern(*document_.pattern()->variedFrom) : nullptr;
+        const Pattern* origin = document_.pattern() && document_.pattern()->variedFrom
+                                    ? document_.book().findPattern(*document_.pattern()->variedFrom)
+                                    : nullptr;
         if (origin) {
-            connect(compare->addAction(tr("%1, which it was varied from").arg(qt(origin->title()))), &QAction::triggered, this, [this, id = origin->id] { document_.compareWith(id); });
+            connect(compare->addAction(tr("%1, which it was varied from").arg(qt(origin->title()))), &QAction::triggered, this,
+                    [this, id = origin->id] { document_.compareWith(id); });
             compare->addSeparator();
         }
         for (const Pattern& other : document_.book().patterns)
             if (document_.pattern() && other.id != document_.pattern()->id)
-                connect(compare->addAction(qt(other.title())), &QAction::triggered, this, [this, id = other.id] { document_.compareWith(id); });
+                connect(compare->addAction(qt(other.title())), &QAction::triggered, this,
+                        [this, id = other.id] { document_.compareWith(id); });
     });
     QMenu* stand = menu->addMenu(tr("What could stand &in for the open part"));
     stand->setObjectName(QStringLiteral("stand-in"));
@@ -192,11 +216,16 @@ void BenchBar::offerSubstitutes(QMenu* menu) {
     }
     for (const Substitute& s : *list) {
         QStringList words;
-        for (const std::string& change : s.changes) words << qt(change);
-        for (const std::string& thumb : s.thumb) words << tr("%1 (rule of thumb)").arg(qt(thumb));
-        QAction* action = menu->addAction(qt(s.title) + QStringLiteral(":  ") + (words.isEmpty() ? tr("next to no change") : words.mid(0, 3).join(QStringLiteral(", "))));
+        for (const std::string& change : s.changes)
+            words << qt(change);
+        for (const std::string& thumb : s.thumb)
+            words << tr("%1 (rule of thumb)").arg(qt(thumb));
+        QAction* action = menu->addAction(qt(s.title) + QStringLiteral(":  ") +
+                                          (words.isEmpty() ? tr("next to no change") : words.mid(0, 3).join(QStringLiteral(", "))));
         action->setToolTip(words.join(QLatin1Char('\n')));
-        connect(action, &QAction::triggered, this, [this, pattern, part, material = s.material] { refuseIf(document_.apply(changeMaterial(document_.book(), pattern, part, material), part)); });
+        connect(action, &QAction::triggered, this, [this, pattern, part, material = s.material] {
+            refuseIf(document_.apply(changeMaterial(document_.book(), pattern, part, material), part));
+        });
     }
 }
 
@@ -204,14 +233,15 @@ void BenchBar::readRecipe(const QString& text) {
     if (!document_.isOpen()) return;
     const auto read = store::readRecipe(text.toStdString(), document_.book());
     if (!read) return refuseIf(read.error());
-    NewDressing made{read->pattern.id, {"recipe: " + read->pattern.title(), document_.book()}};
+    NewRecord made{read->pattern.id, {"recipe: " + read->pattern.title(), document_.book()}};
     made.edit.after.patterns.push_back(read->pattern);
     const Faults faults = document_.start(std::move(made));
     if (!faults.empty()) return refuseIf(faults);
     if (read->doubts.empty()) return document_.say(tr("%1 was read, every word of it").arg(qt(read->pattern.title())));
     // Doubts are asked one by one, each with its place.
     doubts_.clear();
-    for (const store::RecipeDoubt& doubt : read->doubts) doubts_ << tr("line %1, column %2: %3").arg(doubt.line).arg(doubt.column).arg(qt(doubt.question));
+    for (const store::RecipeDoubt& doubt : read->doubts)
+        doubts_ << tr("line %1, column %2: %3").arg(doubt.line).arg(doubt.column).arg(qt(doubt.question));
     askDoubt();
 }
 
@@ -222,12 +252,15 @@ void BenchBar::askDoubt() {
 
 void BenchBar::askForRecipeFile() {
     if (!document_.pattern()) return;
-    askWhereToWrite(this, tr("Keep the recipe as"), qt(document_.pattern()->title()), tr("Text (*.txt);;Markdown (*.md);;HTML (*.html)"), QString(), &BenchBar::keepRecipe);
+    askWhereToWrite(this, tr("Keep the recipe as"), qt(document_.pattern()->title()), tr("Text (*.txt);;Markdown (*.md);;HTML (*.html)"),
+                    QString(), &BenchBar::keepRecipe);
 }
 
 void BenchBar::keepRecipe(const QString& path) {
     if (!document_.pattern()) return;
-    const auto format = path.endsWith(QLatin1String(".md")) ? store::RecipeFormat::markdown : path.endsWith(QLatin1String(".html")) ? store::RecipeFormat::html : store::RecipeFormat::text;
+    const auto format = path.endsWith(QLatin1String(".md"))     ? store::RecipeFormat::markdown
+                        : path.endsWith(QLatin1String(".html")) ? store::RecipeFormat::html
+                                                                : store::RecipeFormat::text;
     QSaveFile file(path);
     const QByteArray text = QByteArray::fromStdString(store::writeRecipe(*document_.pattern(), document_.book(), format));
     const bool written = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
@@ -246,7 +279,8 @@ void BenchBar::askForName() {
         QTimer::singleShot(0, this, [this, name] {
             if (!dressings_->isEditable()) return;
             dressings_->setEditable(false);
-            if (document_.pattern() && name != document_.pattern()->title()) refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
+            if (document_.pattern() && name != document_.pattern()->title())
+                refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
             refreshLists();
         });
     });
@@ -259,8 +293,10 @@ void BenchBar::refreshLists() {
     dressings_->clear();
     hooks_->clear();
     if (document_.isOpen()) {
-        for (const Pattern& pattern : document_.book().patterns) dressings_->addItem(qt(pattern.title()), qt(pattern.id));
-        for (const HookSpec& hook : document_.book().hooks) hooks_->addItem(qt(hook.name.value_or(hook.id)), qt(hook.id));
+        for (const Pattern& pattern : document_.book().patterns)
+            dressings_->addItem(qt(pattern.title()), qt(pattern.id));
+        for (const HookSpec& hook : document_.book().hooks)
+            hooks_->addItem(qt(hook.name.value_or(hook.id)), qt(hook.id));
     }
     refresh();
 }
@@ -268,7 +304,8 @@ void BenchBar::refreshLists() {
 void BenchBar::refresh() {
     const QSignalBlocker quietSize(size_);
     const Pattern* pattern = document_.pattern();
-    for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(hooks_), static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_)})
+    for (QWidget* widget :
+         {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(hooks_), static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_)})
         widget->setEnabled(pattern != nullptr);
     QPalette soft = measured_->palette();
     soft.setColor(QPalette::WindowText, theme_.colours().inkSoft);
@@ -287,9 +324,10 @@ void BenchBar::refresh() {
     if (made.gapeMeasured()) from << tr("gape");
     if (made.wireMeasured()) from << tr("wire");
     measured_->setText(from.isEmpty() ? tr("nominal") : tr("measured"));
-    measured_->setToolTip(tr("shank %1, gape %2, wire %3%4")
-                              .arg(qt(formatLength(made.shank())), qt(formatLength(made.gape())), qt(formatLength(made.wire(), LengthUnit::millimetres, 2)),
-                                   from.isEmpty() ? tr(": nominal, makers' sizes don't agree") : tr("; measured: %1").arg(from.join(QStringLiteral(", ")))));
+    measured_->setToolTip(
+        tr("shank %1, gape %2, wire %3%4")
+            .arg(qt(formatLength(made.shank())), qt(formatLength(made.gape())), qt(formatLength(made.wire(), LengthUnit::millimetres, 2)),
+                 from.isEmpty() ? tr(": nominal, makers' sizes don't agree") : tr("; measured: %1").arg(from.join(QStringLiteral(", ")))));
 }
 
 void BenchBar::resize(const HookChange& change) {

@@ -39,14 +39,16 @@ void checkReferences(const Book& book, bool dressingsToo, Faults& faults) {
         if (fresh)
             eachList([&, ids = &there->second](const char* name, auto list) {
                 if (name == wanted)
-                    for (const auto& record : book.*list) ids->insert(record.id);
+                    for (const auto& record : book.*list)
+                        ids->insert(record.id);
             });
         return there->second;
     };
     eachReference(book, [&](const Reference& reference) {
         if (!dressingsToo && reference.list == std::string_view("patterns")) return;  // it opens, marked as what can't be tied
         if (reference.past || idsOf(reference.to).contains(reference.id)) return;
-        faults.push_back({reference.place(), "expected " + std::string(reference.noun) + ", got \"" + std::string(reference.id) + "\"", ""});
+        faults.push_back(
+            {reference.place(), "expected " + std::string(reference.noun) + ", got \"" + std::string(reference.id) + "\"", ""});
     });
 }
 
@@ -126,7 +128,8 @@ class RefCheck {
 // A feather's own measures against each other.
 void checkFeather(const VaneFeather& feather, const Place& place, Faults& faults) {
     if (feather.barbs.size() != 3)
-        faults.push_back({place.key("barbs_mm"), "expected three barb lengths (base, middle, tip), got " + std::to_string(feather.barbs.size()), ""});
+        faults.push_back(
+            {place.key("barbs_mm"), "expected three barb lengths (base, middle, tip), got " + std::to_string(feather.barbs.size()), ""});
     for (std::size_t i = 0; i < feather.taken.size(); ++i) {
         const auto& [from, to] = feather.taken[i];
         if (from < to && from >= 0.0 * mm && to <= feather.vane) continue;
@@ -143,7 +146,10 @@ void checkLeader(const TeamSpec& team, const Place& place, Faults& faults) {
     const LeaderMeasures m = measuresOf(team.leader);
     const auto between = [&](const std::optional<Length>& part, Length whole, const char* key, const char* ends) {
         if (part && *part >= whole)
-            faults.push_back({place.key(key), "expected less than the " + formatNumber(whole / metre, 2) + " m from " + ends + ", got " + formatNumber(*part / metre, 2), ""});
+            faults.push_back(
+                {place.key(key),
+                 "expected less than the " + formatNumber(whole / metre, 2) + " m from " + ends + ", got " + formatNumber(*part / metre, 2),
+                 ""});
     };
     between(m.bobToUpper, m.bobToMiddle, "bob_to_upper_m", "bob to middle");
     between(m.middleToLower, m.middleToPoint, "middle_to_lower_m", "middle to point");
@@ -158,12 +164,17 @@ void checkTeams(const Book& book, Faults& faults) {
 }
 
 void checkFeathers(const Book& book, Faults& faults) {
-    for (std::size_t i = 0; i < book.feathers.size(); ++i) checkFeather(book.feathers[i], Place("feathers").at(i), faults);
-    for (std::size_t i = 0; i < book.cutLists.size(); ++i) checkIds(book.cutLists[i].slips, Place("cut_lists").at(i).key("slips").text().c_str(), faults);
+    for (std::size_t i = 0; i < book.feathers.size(); ++i)
+        checkFeather(book.feathers[i], Place("feathers").at(i), faults);
+    for (std::size_t i = 0; i < book.cutLists.size(); ++i)
+        checkIds(book.cutLists[i].slips, Place("cut_lists").at(i).key("slips").text().c_str(), faults);
     for (std::size_t i = 0; i < book.capes.size(); ++i)
         for (std::size_t k = 0; k < book.capes[i].bands.size(); ++k)
             if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
-                faults.push_back({Place("capes").at(i).key("bands").at(k), "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm", ""});
+                faults.push_back({Place("capes").at(i).key("bands").at(k),
+                                  "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " +
+                                      formatNumber(band.to / mm, 1) + " mm",
+                                  ""});
 }
 
 // `where` makes the place, for a date that is none: there may be very many that are.
@@ -174,27 +185,39 @@ void checkDate(const std::string& date, Where where, Faults& faults) {
 
 void checkDates(const Book& book, Faults& faults) {
     for (std::size_t i = 0; i < book.batches.size(); ++i)
-        if (const auto& date = book.batches[i].day) checkDate(*date, [i] { return Place("batches").at(i).key("day"); }, faults);
+        if (const auto& date = book.batches[i].day)
+            checkDate(
+                *date, [i] { return Place("batches").at(i).key("day"); }, faults);
     for (std::size_t i = 0; i < book.checks.size(); ++i)
-        if (const auto& date = book.checks[i].date) checkDate(*date, [i] { return Place("checks").at(i).key("date"); }, faults);
-    for (std::size_t i = 0; i < book.days.size(); ++i) checkDate(book.days[i].date, [i] { return Place("days").at(i).key("date"); }, faults);
+        if (const auto& date = book.checks[i].date)
+            checkDate(
+                *date, [i] { return Place("checks").at(i).key("date"); }, faults);
+    for (std::size_t i = 0; i < book.days.size(); ++i)
+        checkDate(
+            book.days[i].date, [i] { return Place("days").at(i).key("date"); }, faults);
 }
 
 void checkParts(const Pattern& pattern, const Place& place, Faults& faults) {
     RefCheck refs(pattern, faults);
-    for (std::size_t k = 0; k < pattern.parts.size(); ++k) refs.part(pattern.parts[k], place.key("parts").at(k));
+    for (std::size_t k = 0; k < pattern.parts.size(); ++k)
+        refs.part(pattern.parts[k], place.key("parts").at(k));
 }
 
 }  // namespace
 
 bool canBeMadeOf(PartKind part, MaterialKind material) {
     switch (part) {
-        case PartKind::thread: return material == MaterialKind::thread;
-        case PartKind::bead: return material == MaterialKind::bead;
-        case PartKind::palmer: return material == MaterialKind::hackle;
+        case PartKind::thread:
+            return material == MaterialKind::thread;
+        case PartKind::bead:
+            return material == MaterialKind::bead;
+        case PartKind::palmer:
+            return material == MaterialKind::hackle;
         case PartKind::collar:
-        case PartKind::throat: return canBeWound(material);
-        default: return true;
+        case PartKind::throat:
+            return canBeWound(material);
+        default:
+            return true;
     }
 }
 
@@ -224,7 +247,9 @@ bool isDate(std::string_view text) {
     };
     const int year = number(0, 4), month = number(5, 2), day = number(8, 2);
     if (year < 0 || month < 1 || day < 1) return false;
-    return std::chrono::year_month_day(std::chrono::year(year), std::chrono::month(static_cast<unsigned>(month)), std::chrono::day(static_cast<unsigned>(day))).ok();
+    return std::chrono::year_month_day(std::chrono::year(year), std::chrono::month(static_cast<unsigned>(month)),
+                                       std::chrono::day(static_cast<unsigned>(day)))
+        .ok();
 }
 
 std::vector<Position> positionsShown(const FliesByPosition& flies) {
@@ -236,11 +261,16 @@ std::vector<Position> positionsShown(const FliesByPosition& flies) {
 
 Length LeaderMeasures::fromTip(Position position) const {
     switch (position) {
-        case Position::bob: return tipToBob;
-        case Position::upper: return tipToBob + bobToUpper.value_or(0.5 * bobToMiddle);
-        case Position::middle: return tipToBob + bobToMiddle;
-        case Position::lower: return tipToBob + bobToMiddle + middleToLower.value_or(0.5 * middleToPoint);
-        case Position::point: return overall();
+        case Position::bob:
+            return tipToBob;
+        case Position::upper:
+            return tipToBob + bobToUpper.value_or(0.5 * bobToMiddle);
+        case Position::middle:
+            return tipToBob + bobToMiddle;
+        case Position::lower:
+            return tipToBob + bobToMiddle + middleToLower.value_or(0.5 * middleToPoint);
+        case Position::point:
+            return overall();
     }
     throw BrokenContract("unknown position");
 }
@@ -259,19 +289,37 @@ LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec) {
     return m;
 }
 
-const HookSpec* Book::findHook(std::string_view id) const { return findById(hooks, id); }
-const Material* Book::findMaterial(std::string_view id) const { return findById(materials, id); }
-const Pattern* Book::findPattern(std::string_view id) const { return findById(patterns, id); }
-const TeamSpec* Book::findTeam(std::string_view id) const { return findById(teams, id); }
+const HookSpec* Book::findHook(std::string_view id) const {
+    return findById(hooks, id);
+}
+const Material* Book::findMaterial(std::string_view id) const {
+    return findById(materials, id);
+}
+const Pattern* Book::findPattern(std::string_view id) const {
+    return findById(patterns, id);
+}
+const TeamSpec* Book::findTeam(std::string_view id) const {
+    return findById(teams, id);
+}
 const Stock* Book::findStock(std::string_view material) const {
     const auto found = std::ranges::find(stock, material, &Stock::material);
     return found == stock.end() ? nullptr : &*found;
 }
-const CutList* Book::findCutList(std::string_view id) const { return findById(cutLists, id); }
-const TeamSchool* Book::findTeamSchool(std::string_view id) const { return findById(teamSchools, id); }
-const WaterSpec* Book::findWater(std::string_view id) const { return findById(waters, id); }
-const RuleCard* Book::findRuleCard(std::string_view id) const { return findById(ruleCards, id); }
-Pattern* Book::findPattern(std::string_view id) { return findById(patterns, id); }
+const CutList* Book::findCutList(std::string_view id) const {
+    return findById(cutLists, id);
+}
+const TeamSchool* Book::findTeamSchool(std::string_view id) const {
+    return findById(teamSchools, id);
+}
+const WaterSpec* Book::findWater(std::string_view id) const {
+    return findById(waters, id);
+}
+const RuleCard* Book::findRuleCard(std::string_view id) const {
+    return findById(ruleCards, id);
+}
+Pattern* Book::findPattern(std::string_view id) {
+    return findById(patterns, id);
+}
 std::size_t Book::indexOfPattern(std::string_view id) const {
     return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
 }
@@ -285,7 +333,8 @@ Faults checkRecords(const Book& book, bool dressingsToo) {
     for (std::size_t i = 0; i < book.hooks.size(); ++i)
         if (const auto hook = makeHook(book.hooks[i], Place("hooks").at(i)); !hook) append(faults, hook.error());
     if (dressingsToo)
-        for (std::size_t i = 0; i < book.patterns.size(); ++i) checkParts(book.patterns[i], Place("patterns").at(i), faults);
+        for (std::size_t i = 0; i < book.patterns.size(); ++i)
+            checkParts(book.patterns[i], Place("patterns").at(i), faults);
     checkTeams(book, faults);
     checkFeathers(book, faults);
     checkDates(book, faults);
@@ -294,8 +343,12 @@ Faults checkRecords(const Book& book, bool dressingsToo) {
 
 }  // namespace
 
-Faults check(const Book& book) { return checkRecords(book, true); }
+Faults check(const Book& book) {
+    return checkRecords(book, true);
+}
 
-Faults checkToRead(const Book& book) { return checkRecords(book, false); }
+Faults checkToRead(const Book& book) {
+    return checkRecords(book, false);
+}
 
 }  // namespace machair

@@ -25,7 +25,9 @@ struct Batch {
     [[nodiscard]] int left() const { return std::max(0, wanted - tied.value_or(0)); }  // still to tie
 };
 
-[[nodiscard]] inline Fly flyOf(const Batch& batch) { return {batch.pattern, batch.hook}; }
+[[nodiscard]] inline Fly flyOf(const Batch& batch) {
+    return {batch.pattern, batch.hook};
+}
 
 // How often a part went wrong at the vice, by its kind.
 struct Mishap {
@@ -37,9 +39,9 @@ struct Mishap {
 
 // One measure of a tied fly, against what the tier was told to aim for.
 struct CheckReading {
-    int part = 0;        // its place in `parts`
+    int part = 0;                       // its place in `parts`
     std::optional<PartKind> kind = {};  // what it was when it was measured, whatever stands at that place later
-    std::string figure;  // as `plan --json` calls it: "length_mm", "fibre_mm"
+    std::string figure;                 // as `plan --json` calls it: "length_mm", "fibre_mm"
     Length aimed;
     Length measured;
     Carried carried;
@@ -50,8 +52,8 @@ struct CheckedFly {
     std::string pattern;
     std::optional<std::string> date;
     std::vector<CheckReading> readings;
-    std::vector<std::string> faults;    // ids of looks that were not right ("wing"); older books have their words
-    std::optional<std::string> photo;   // the file that it was measured on
+    std::vector<std::string> faults;   // ids of looks that were not right ("wing"); older books have their words
+    std::optional<std::string> photo;  // the file that it was measured on
     Carried carried;
     bool operator==(const CheckedFly&) const = default;
 };
@@ -70,12 +72,14 @@ struct Fish {
     std::optional<bool> kept;
     std::optional<Length> depth;
     Carried carried = {};
-    std::optional<bool> lost = {};  // hooked, and off again: it tells of the fly, not of the creel
+    std::optional<bool> lost = {};         // hooked, and off again: it tells of the fly, not of the creel
     std::optional<std::string> hook = {};  // that the dressing was on; its own where absent
     std::optional<std::string> time = {};  // HH:MM
     bool operator==(const Fish&) const = default;
 };
-[[nodiscard]] inline Fly flyOf(const Fish& fish) { return {fish.pattern, fish.hook}; }
+[[nodiscard]] inline Fly flyOf(const Fish& fish) {
+    return {fish.pattern, fish.hook};
+}
 struct Day {
     std::string id;
     std::string date;  // YYYY-MM-DD

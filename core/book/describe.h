@@ -15,6 +15,12 @@ namespace machair {
 template <class T, class Record>
 concept Is = std::same_as<std::remove_const_t<T>, Record>;
 
+// Rows of a table within a record.
+template <class T>
+concept TableRow = std::same_as<T, OwnWanted> || std::same_as<T, OwnRange> || std::same_as<T, OwnStyle> || std::same_as<T, Outing> ||
+    std::same_as<T, Fish> || std::same_as<T, CapeBand> || std::same_as<T, SlipWanted> || std::same_as<T, CheckReading> ||
+    std::same_as<T, BlendPart>;
+
 template <class V, Is<HookMeasures> T>
 void describe(V& v, T& m) {
     v("shank_mm", m.shank, kLength.says("shank, mm"));
@@ -358,7 +364,8 @@ template <class V, Is<TeamSpec> T>
 void describe(V& v, T& t) {
     v("id", t.id);
     v("name", t.name);
-    for (const auto& position : Names<Position>::entries) v(position.name.data(), t.flies[position.value], kPatternId);
+    for (const auto& position : Names<Position>::entries)
+        v(position.name.data(), t.flies[position.value], kPatternId);
     v("school", t.school);
     v("own_school", t.ownSchool, kSchoolId);
     v("leader", t.leader);
@@ -527,7 +534,8 @@ void describe(V& v, T& c) {
 template <class V, Is<Outing> T>
 void describe(V& v, T& o) {
     v("hours", o.hours, kHours);
-    for (const auto& position : Names<Position>::entries) v(position.name.data(), o.flies[position.value], kPatternOnce);
+    for (const auto& position : Names<Position>::entries)
+        v(position.name.data(), o.flies[position.value], kPatternOnce);
     v.rest(o.carried);
 }
 template <class V, Is<Fish> T>
@@ -538,7 +546,7 @@ void describe(V& v, T& f) {
     v("depth_m", f.depth, kLeaderLength.says("depth, m"));
     v("lost", f.lost);
     v("hook", f.hook, kHookOnce);
-    v("time", f.time);
+    v("time", f.time, kTime);
     v.rest(f.carried);
 }
 template <class V, Is<Day> T>

@@ -15,50 +15,68 @@ namespace machair {
 
 namespace {
 
-Place placeOf(const Book& book, std::string_view pattern) { return Place("patterns").at(book.indexOfPattern(pattern)); }
+Place placeOf(const Book& book, std::string_view pattern) {
+    return Place("patterns").at(book.indexOfPattern(pattern));
+}
 
 Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::size_t part) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     if (part >= found->parts.size())
-        return fail(placeOf(book, pattern).key("parts"), "expected one of its " + std::to_string(found->parts.size()) +
-                                                             " parts, got number " + std::to_string(part));
+        return fail(placeOf(book, pattern).key("parts"),
+                    "expected one of its " + std::to_string(found->parts.size()) + " parts, got number " + std::to_string(part));
     return part;
 }
 
-std::string titleOf(PartKind kind) { return std::string(nameOf(kind)); }
+std::string titleOf(PartKind kind) {
+    return std::string(nameOf(kind));
+}
 
 // Where the kinds usually stand from back to front (practice.md, "a fixed order").
 int rankOf(PartKind kind) {
-    constexpr std::array kOrder = {PartKind::bead, PartKind::tag, PartKind::butt, PartKind::tail, PartKind::rib, PartKind::underbody,
-                                   PartKind::body, PartKind::thorax, PartKind::palmer, PartKind::legs, PartKind::wing,
-                                   PartKind::throat, PartKind::collar, PartKind::cheek, PartKind::thread, PartKind::head};
+    constexpr std::array kOrder = {PartKind::bead,   PartKind::tag,       PartKind::butt,   PartKind::tail,
+                                   PartKind::rib,    PartKind::underbody, PartKind::body,   PartKind::thorax,
+                                   PartKind::palmer, PartKind::legs,      PartKind::wing,   PartKind::throat,
+                                   PartKind::collar, PartKind::cheek,     PartKind::thread, PartKind::head};
     return static_cast<int>(std::ranges::find(kOrder, kind) - kOrder.begin());
 }
 
 std::vector<MaterialKind> usualKinds(PartKind kind) {
     switch (kind) {
         case PartKind::tag:
-        case PartKind::butt: return {MaterialKind::tinsel, MaterialKind::floss, MaterialKind::herl};
-        case PartKind::tail: return {MaterialKind::fibres, MaterialKind::tippet, MaterialKind::hair, MaterialKind::hackle};
-        case PartKind::rib: return {MaterialKind::oval, MaterialKind::wire, MaterialKind::tinsel};
+        case PartKind::butt:
+            return {MaterialKind::tinsel, MaterialKind::floss, MaterialKind::herl};
+        case PartKind::tail:
+            return {MaterialKind::fibres, MaterialKind::tippet, MaterialKind::hair, MaterialKind::hackle};
+        case PartKind::rib:
+            return {MaterialKind::oval, MaterialKind::wire, MaterialKind::tinsel};
         case PartKind::body:
-        case PartKind::thorax: return {MaterialKind::dubbing, MaterialKind::herl, MaterialKind::floss};
+        case PartKind::thorax:
+            return {MaterialKind::dubbing, MaterialKind::herl, MaterialKind::floss};
         case PartKind::palmer:
         case PartKind::collar:
-        case PartKind::throat: return {MaterialKind::hackle};
-        case PartKind::wing: return {MaterialKind::flank, MaterialKind::quill, MaterialKind::hair};
-        case PartKind::cheek: return {MaterialKind::cheek, MaterialKind::tip};
-        case PartKind::legs: return {MaterialKind::leg, MaterialKind::fibres};
-        case PartKind::bead: return {MaterialKind::bead};
-        case PartKind::thread: return {MaterialKind::thread};
+        case PartKind::throat:
+            return {MaterialKind::hackle};
+        case PartKind::wing:
+            return {MaterialKind::flank, MaterialKind::quill, MaterialKind::hair};
+        case PartKind::cheek:
+            return {MaterialKind::cheek, MaterialKind::tip};
+        case PartKind::legs:
+            return {MaterialKind::leg, MaterialKind::fibres};
+        case PartKind::bead:
+            return {MaterialKind::bead};
+        case PartKind::thread:
+            return {MaterialKind::thread};
         case PartKind::underbody:
-        case PartKind::head: return {};
+        case PartKind::head:
+            return {};
     }
     return {};
 }
 
-bool prefersStiff(PartKind kind) { return kind == PartKind::palmer; }
+bool prefersStiff(PartKind kind) {
+    return kind == PartKind::palmer;
+}
 
 std::optional<std::string> usualMaterial(const Book& book, PartKind kind) {
     return firstFitting(book, usualKinds(kind), prefersStiff(kind));
@@ -139,7 +157,9 @@ Result<Edit> changePatternField(const Book& book, std::string_view pattern, std:
     if (key == "hook" && !book.findHook(changed->hook)) return noSuch(place.key("hook"), "hook", text);
     if (key == "varied_from" && changed->variedFrom && (*changed->variedFrom == changed->id || !book.findPattern(*changed->variedFrom)))
         return noSuch(place.key("varied_from"), "dressing other than this one", text);
-    Edit edit{fieldLabel(fieldsOf(*changed), key) + (text.empty() ? " not said" : " to " + (key == "thread" ? thread->title() : std::string(text))), book};
+    Edit edit{fieldLabel(fieldsOf(*changed), key) +
+                  (text.empty() ? " not said" : " to " + (key == "thread" ? thread->title() : std::string(text))),
+              book};
     *edit.after.findPattern(pattern) = std::move(*changed);
     return edit;
 }
@@ -147,8 +167,7 @@ Result<Edit> changePatternField(const Book& book, std::string_view pattern, std:
 Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     const Material* made = book.findMaterial(material);
-    if (!made)
-        return noSuch(placeOf(book, pattern).key("parts").at(part).key("material"), "material", material);
+    if (!made) return noSuch(placeOf(book, pattern).key("parts").at(part).key("material"), "material", material);
     Edit edit{{}, book};
     Part& changed = edit.after.findPattern(pattern)->parts[part];
     changed.material = made->id;
@@ -163,7 +182,9 @@ Result<Edit> changeHookField(const Book& book, std::string_view hook, std::strin
     const auto changed = withField(*found, key, text, Place("hooks").at(index));
     if (!changed) return tl::unexpected(changed.error());
     if (const auto made = makeHook(*changed, Place("hooks").at(index)); !made) return tl::unexpected(made.error());
-    Edit edit{found->name.value_or(found->id) + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? " back to nominal" : " " + std::string(text)), book};
+    Edit edit{found->name.value_or(found->id) + ": " + fieldLabel(fieldsOf(*found), key) +
+                  (text.empty() ? " back to nominal" : " " + std::string(text)),
+              book};
     edit.after.hooks[index] = *changed;
     return edit;
 }
@@ -176,7 +197,8 @@ Result<Edit> changeMaterialField(const Book& book, std::string_view material, st
     if (!changed) return tl::unexpected(changed.error());
     std::erase(changed->measured, std::string(key));
     if (source == Source::measured && !text.empty()) changed->measured.emplace_back(key);
-    Edit edit{found->title() + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? " back to the usual" : " " + std::string(text)), book};
+    Edit edit{found->title() + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? " back to the usual" : " " + std::string(text)),
+              book};
     edit.after.materials[index] = std::move(*changed);
     if (key == "blend")  // names other materials
         if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
@@ -203,7 +225,8 @@ Result<Edit> addMaterial(const Book& book, MaterialKind kind) {
     fresh.traits = traitsFor(kind);
     fresh.name = "New " + std::string(nameOf(kind));
     fresh.id = std::string(nameOf(kind)) + "-new";
-    for (int n = 2; book.findMaterial(fresh.id); ++n) fresh.id = std::string(nameOf(kind)) + "-new-" + std::to_string(n);
+    for (int n = 2; book.findMaterial(fresh.id); ++n)
+        fresh.id = std::string(nameOf(kind)) + "-new-" + std::to_string(n);
     edit.after.materials.push_back(std::move(fresh));
     return edit;
 }
@@ -218,7 +241,8 @@ std::vector<std::string> dressingsOn(const Book& book, std::string_view hook) {
 std::vector<std::string> dressingsFrom(const Book& book, std::string_view material) {
     std::vector<std::string> ids;
     for (const Pattern& pattern : book.patterns)
-        if (pattern.thread == material || std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material == std::string(material); }))
+        if (pattern.thread == material ||
+            std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material == std::string(material); }))
             ids.push_back(pattern.id);
     return ids;
 }
@@ -227,7 +251,8 @@ namespace {
 
 Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<std::string>& ids) {
     std::string names;
-    for (const std::string& id : ids) names += (names.empty() ? "" : ", ") + book.findPattern(id)->title();
+    for (const std::string& id : ids)
+        names += (names.empty() ? "" : ", ") + book.findPattern(id)->title();
     return fail(place, "expected nothing tied from it, got " + names, "tie those from something else first");
 }
 
@@ -237,12 +262,15 @@ Result<Edit> removeHook(const Book& book, std::string_view hook) {
     const HookSpec* found = book.findHook(hook);
     if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = found - book.hooks.data();
-    if (const auto ids = dressingsOn(book, hook); !ids.empty()) return stillUsed(book, Place("hooks").at(static_cast<std::size_t>(index)), ids);
+    if (const auto ids = dressingsOn(book, hook); !ids.empty())
+        return stillUsed(book, Place("hooks").at(static_cast<std::size_t>(index)), ids);
     std::string in;  // flies of the box, of a team or of a batch are on it
     eachReference(book, [&](const Reference& reference) {
         if (!reference.past && reference.to == "hooks" && reference.id == hook) in = reference.place().text();
     });
-    if (!in.empty()) return fail(Place("hooks").at(static_cast<std::size_t>(index)), "expected nothing tied on it, got " + in, "put that fly on another hook first");
+    if (!in.empty())
+        return fail(Place("hooks").at(static_cast<std::size_t>(index)), "expected nothing tied on it, got " + in,
+                    "put that fly on another hook first");
     Edit edit{found->name.value_or(found->id) + " taken out", book};
     edit.after.hooks.erase(edit.after.hooks.begin() + index);
     return edit;
@@ -252,7 +280,8 @@ Result<Edit> removeMaterial(const Book& book, std::string_view material) {
     const Material* found = book.findMaterial(material);
     if (!found) return noSuch(Place("materials"), "material", material);
     const auto index = found - book.materials.data();
-    if (const auto ids = dressingsFrom(book, material); !ids.empty()) return stillUsed(book, Place("materials").at(static_cast<std::size_t>(index)), ids);
+    if (const auto ids = dressingsFrom(book, material); !ids.empty())
+        return stillUsed(book, Place("materials").at(static_cast<std::size_t>(index)), ids);
     Edit edit{found->title() + " taken out", book};
     edit.after.materials.erase(edit.after.materials.begin() + index);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(faults);  // a blend may still name it
@@ -268,7 +297,8 @@ Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) 
     part.detail = usualDetail(kind);
     part.material = usualMaterial(book, kind);
     std::size_t at = 0;
-    while (at < changed.parts.size() && rankOf(changed.parts[at].kind) <= rankOf(kind)) ++at;
+    while (at < changed.parts.size() && rankOf(changed.parts[at].kind) <= rankOf(kind))
+        ++at;
     rearrange(edit.after, pattern, orderWithNewAt(changed, at), part);
     followOwnSchools(edit.after, pattern, at);
     return edit;
@@ -284,9 +314,10 @@ Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t 
         if (i == part) continue;
         eachPartRef(changed.parts[i], [&](PartRef& ref) {
             if (find(changed, ref) != part) return;
-            faults.push_back({placeOf(book, pattern).key("parts").at(i),
-                              "expected to keep the " + titleOf(kind) + ": the " + titleOf(changed.parts[i].kind) + " is measured against it",
-                              "measure the " + titleOf(changed.parts[i].kind) + " against the hook first"});
+            faults.push_back(
+                {placeOf(book, pattern).key("parts").at(i),
+                 "expected to keep the " + titleOf(kind) + ": the " + titleOf(changed.parts[i].kind) + " is measured against it",
+                 "measure the " + titleOf(changed.parts[i].kind) + " against the hook first"});
         });
     }
     if (!faults.empty()) return tl::unexpected(faults);

@@ -15,6 +15,12 @@ struct Edit {
     Book after;
 };
 
+// A record that an edit makes.
+struct NewRecord {
+    std::string id;
+    Edit edit;
+};
+
 // A field of a part of a dressing, as book/fields.h shows it.
 [[nodiscard]] Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t part, std::string_view key,
                                        std::string_view text);
@@ -27,7 +33,8 @@ struct Edit {
 // What lies in the drawers. A physical field set by measuring is noted in `measured`.
 enum class Source { typed, measured };
 [[nodiscard]] Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text);
-[[nodiscard]] Result<Edit> changeMaterialField(const Book& book, std::string_view material, std::string_view key, std::string_view text, Source source);
+[[nodiscard]] Result<Edit> changeMaterialField(const Book& book, std::string_view material, std::string_view key, std::string_view text,
+                                               Source source);
 [[nodiscard]] Result<Edit> addHook(const Book& book, const HookSpec& like);
 [[nodiscard]] Result<Edit> addMaterial(const Book& book, MaterialKind kind);
 // Faults name the dressings that are tied on or from it.
@@ -58,7 +65,6 @@ struct HookChange {
 };
 [[nodiscard]] Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change);
 
-[[nodiscard]] Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position,
-                                         const std::optional<Fly>& fly);
+[[nodiscard]] Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position, const std::optional<Fly>& fly);
 
 }  // namespace machair

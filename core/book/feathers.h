@@ -1,4 +1,5 @@
-// What lies in the drawers by count: the feathers that slips are cut from, one by one, capes, spools and off-cuts; and lists of slips wanted (formats.md, "Feathers and cut lists").
+// What lies in the drawers by count: the feathers that slips are cut from, one by one, capes, spools and off-cuts; and lists of slips
+// wanted (formats.md, "Feathers and cut lists").
 #pragma once
 
 #include <array>
@@ -20,8 +21,7 @@ struct Names<VaneSide> {
 enum class SlipSide { left, right, any };
 template <>
 struct Names<SlipSide> {
-    static constexpr std::array entries = {NameOf{SlipSide::left, "left"}, NameOf{SlipSide::right, "right"},
-                                           NameOf{SlipSide::any, "any"}};
+    static constexpr std::array entries = {NameOf{SlipSide::left, "left"}, NameOf{SlipSide::right, "right"}, NameOf{SlipSide::any, "any"}};
 };
 
 // From and to, along a vane from its base.
@@ -33,7 +33,7 @@ struct VaneFeather {
     std::string material;
     VaneSide side = VaneSide::left;
     Length vane;
-    std::vector<Length> barbs;   // at the base, in the middle, at the tip
+    std::vector<Length> barbs;  // at the base, in the middle, at the tip
     std::vector<Stretch> taken;
     Carried carried;
     bool operator==(const VaneFeather&) const = default;

@@ -4,6 +4,7 @@
 #include <array>
 
 #include "book/describe.h"
+#include "book/flies.h"
 #include "book/spec_words.h"
 #include "units/text.h"
 
@@ -15,24 +16,44 @@ struct Primary {
     PartKind kind;
     std::string_view key;
 };
-constexpr std::array kPrimary = {
-    Primary{PartKind::tag, "turns"},          Primary{PartKind::butt, "turns"},         Primary{PartKind::tail, "length"},
-    Primary{PartKind::tail, "fibres"},        Primary{PartKind::rib, "turns"},          Primary{PartKind::rib, "direction"},
-    Primary{PartKind::underbody, "layers"},   Primary{PartKind::body, "end"},           Primary{PartKind::body, "rear_diameter"},
-    Primary{PartKind::body, "front_diameter"}, Primary{PartKind::body, "exponent"},     Primary{PartKind::thorax, "rear_diameter"},
-    Primary{PartKind::thorax, "front_diameter"}, Primary{PartKind::palmer, "length"},   Primary{PartKind::palmer, "shoulder_turns"},
-    Primary{PartKind::palmer, "open_turns"},  Primary{PartKind::collar, "length"},      Primary{PartKind::collar, "turns"},
-    Primary{PartKind::collar, "tie_in"},      Primary{PartKind::throat, "length"},      Primary{PartKind::throat, "turns"},
-    Primary{PartKind::legs, "length"},        Primary{PartKind::legs, "count"},         Primary{PartKind::wing, "style"},
-    Primary{PartKind::wing, "length"},        Primary{PartKind::wing, "depth"},         Primary{PartKind::cheek, "length"},
-    Primary{PartKind::head, "whip_turns"},    Primary{PartKind::head, "coats"}};
+constexpr std::array kPrimary = {Primary{PartKind::tag, "turns"},
+                                 Primary{PartKind::butt, "turns"},
+                                 Primary{PartKind::tail, "length"},
+                                 Primary{PartKind::tail, "fibres"},
+                                 Primary{PartKind::rib, "turns"},
+                                 Primary{PartKind::rib, "direction"},
+                                 Primary{PartKind::underbody, "layers"},
+                                 Primary{PartKind::body, "end"},
+                                 Primary{PartKind::body, "rear_diameter"},
+                                 Primary{PartKind::body, "front_diameter"},
+                                 Primary{PartKind::body, "exponent"},
+                                 Primary{PartKind::thorax, "rear_diameter"},
+                                 Primary{PartKind::thorax, "front_diameter"},
+                                 Primary{PartKind::palmer, "length"},
+                                 Primary{PartKind::palmer, "shoulder_turns"},
+                                 Primary{PartKind::palmer, "open_turns"},
+                                 Primary{PartKind::collar, "length"},
+                                 Primary{PartKind::collar, "turns"},
+                                 Primary{PartKind::collar, "tie_in"},
+                                 Primary{PartKind::throat, "length"},
+                                 Primary{PartKind::throat, "turns"},
+                                 Primary{PartKind::legs, "length"},
+                                 Primary{PartKind::legs, "count"},
+                                 Primary{PartKind::wing, "style"},
+                                 Primary{PartKind::wing, "length"},
+                                 Primary{PartKind::wing, "depth"},
+                                 Primary{PartKind::cheek, "length"},
+                                 Primary{PartKind::head, "whip_turns"},
+                                 Primary{PartKind::head, "coats"}};
 
 std::string enumText(std::string_view name) {
     std::string text(name);
     std::ranges::replace(text, '_', ' ');
     return text;
 }
-std::string nameFor(const char* key, const Rule& rule) { return rule.label ? std::string(rule.label) : enumText(key); }
+std::string nameFor(const char* key, const Rule& rule) {
+    return rule.label ? std::string(rule.label) : enumText(key);
+}
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
     std::ranges::replace(name, ' ', '_');
@@ -63,10 +84,20 @@ struct Show {
         return {{}, {}, FieldKind::number, section ? std::to_string(*section) : "all", {}};
     }
     static Field make(const std::string& v) { return {{}, {}, FieldKind::text, v, {}}; }
-    static Field make(const std::vector<std::string>& v) { return {{}, {}, FieldKind::text, joined(v, [](const std::string& s) { return s; }), {}}; }
+    static Field make(const std::vector<std::string>& v) {
+        return {{}, {}, FieldKind::text, joined(v, [](const std::string& s) { return s; }), {}};
+    }
     static Field make(const std::vector<double>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](double d) { return formatExact(d); }), {}};
     }
+    static Field make(const std::vector<std::array<Length, 2>>& v) {
+        return {{},
+                {},
+                FieldKind::text,
+                joined(v, [](const std::array<Length, 2>& s) { return formatExact(s[0] / mm) + " to " + formatExact(s[1] / mm); }),
+                {}};
+    }
+    static Field make(const Fly& v) { return {{}, {}, FieldKind::fly, writeFly(v), {}}; }
     static Field make(const std::vector<Length>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](Length l) { return formatExact(l / mm); }), {}};
     }
@@ -77,21 +108,23 @@ struct Show {
     static Field make(const Speed& v) { return {{}, {}, FieldKind::number, formatShort(v / metrePerSecond, 9), {}}; }
     static Field make(const Density& v) { return {{}, {}, FieldKind::number, formatExact(v / mgPerMm3), {}}; }
     template <class Enum>
-        requires std::is_enum_v<Enum>
+    requires std::is_enum_v<Enum>
     static Field make(const std::vector<Enum>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](Enum e) { return enumText(nameOf(e)); }), {}};
     }
     template <class List, class Text>
     static std::string joined(const List& list, Text text) {
         std::string all;
-        for (const auto& item : list) all += (all.empty() ? "" : ", ") + text(item);
+        for (const auto& item : list)
+            all += (all.empty() ? "" : ", ") + text(item);
         return all;
     }
     template <class Enum>
-        requires std::is_enum_v<Enum>
+    requires std::is_enum_v<Enum>
     static Field make(Enum v) {
         Field field{{}, {}, FieldKind::choice, enumText(nameOf(v)), {}};
-        for (const auto& entry : Names<Enum>::entries) field.choices.push_back(enumText(entry.name));
+        for (const auto& entry : Names<Enum>::entries)
+            field.choices.push_back(enumText(entry.name));
         return field;
     }
 };
@@ -168,14 +201,14 @@ class Read {
         return {};
     }
     Faults into(std::string& v) const {
-        if (std::string_view(rule_.noun) == kColour.noun && !isColour(text_)) return wrong(rule_.noun);
+        if (rule_.form && !rule_.form(text_)) return wrong(rule_.noun);
         v = std::string(text_);
         return {};
     }
     Faults into(std::vector<std::string>& v) const {
         std::vector<std::string> list;
         for (const std::string_view item : items()) {
-            if (std::string_view(rule_.noun) == kColour.noun && !isColour(item)) return wrong(std::string(rule_.noun) + ", or several with commas");
+            if (rule_.form && !rule_.form(item)) return wrong(std::string(rule_.noun) + ", or several with commas");
             list.emplace_back(item);
         }
         v = std::move(list);
@@ -191,6 +224,28 @@ class Read {
         v = std::move(list);
         return {};
     }
+    Faults into(std::vector<std::array<Length, 2>>& v) const {
+        std::vector<std::array<Length, 2>> list;
+        for (const std::string_view item : items()) {
+            const auto join = item.find(" to ");
+            const auto from = join == std::string_view::npos ? std::nullopt : number(item.substr(0, join));
+            const auto to = join == std::string_view::npos ? std::nullopt : number(item.substr(join + 4));
+            if (!from || !to) return wrong("stretches with commas between them, as \"0 to 9, 20 to 24\"");
+            list.push_back({*from * mm, *to * mm});
+        }
+        v = std::move(list);
+        return {};
+    }
+    // Of the same dressing it keeps how it is fished.
+    Faults into(Fly& v) const {
+        Fly read = readFly(text_);
+        if (read.pattern == v.pattern) {
+            read.presentation = v.presentation;
+            read.carried = v.carried;
+        }
+        v = std::move(read);
+        return {};
+    }
     Faults into(std::vector<double>& v) const {
         std::vector<double> list;
         for (const std::string_view item : items()) {
@@ -202,8 +257,8 @@ class Read {
         return {};
     }
     template <class Enum>
-        requires std::is_enum_v<Enum>
-    Faults into(std::vector<Enum>& v) const {
+    requires std::is_enum_v<Enum> Faults into(std::vector<Enum>& v)
+    const {
         std::vector<Enum> list;
         for (const std::string_view item : items()) {
             const auto value = fromName<Enum>(enumName(item));
@@ -241,8 +296,8 @@ class Read {
         return {};
     }
     template <class Enum>
-        requires std::is_enum_v<Enum>
-    Faults into(Enum& v) const {
+    requires std::is_enum_v<Enum> Faults into(Enum& v)
+    const {
         const auto value = fromName<Enum>(enumName(text_));
         if (!value) return wrong(listOfNames<Enum>());
         v = *value;
@@ -287,9 +342,18 @@ class Read {
     const Rule& rule_;
 };
 
-// Rows of a table within a record: no single field.
+// Records within a record, whose fields stand among its own: "measured.shank_mm".
 template <class T>
-concept Tabled = std::same_as<T, OwnWanted> || std::same_as<T, OwnRange> || std::same_as<T, OwnStyle> || std::same_as<T, Outing> || std::same_as<T, Fish>;
+concept Within = std::same_as<T, HookMeasures> || std::same_as<T, LeaderSpec>;
+
+// Rows of a table within a record: no single field. A blend is both, a text and a table.
+template <class T>
+concept Tabled = TableRow<T> && !std::same_as<T, BlendPart>;
+
+// How the fly of a place is fished there stands beside it: "bob.presentation".
+std::string fishedKey(const char* key) {
+    return std::string(key) + ".presentation";
+}
 
 class FieldLister {
   public:
@@ -307,7 +371,7 @@ class FieldLister {
     }
     template <class T>
     void operator()(const char* key, const std::vector<T>& member, const Rule& rule = {}) {
-        add(key, rule, Show::make(member), true);
+        add(key, rule, Show::make(member), true, true);
     }
     template <int L, int M, int T>
     void operator()(const char* key, const std::optional<Quantity<L, M, T>>& member, const Rule& rule = {}) {
@@ -315,16 +379,25 @@ class FieldLister {
         if (member) field.text = rule.scale == 1.0 ? Show::make(*member).text : formatShort(member->base() / rule.scale, 9);
         add(key, rule, std::move(field), true);
     }
-    void operator()(const char*, const std::vector<std::array<Length, 2>>&, const Rule& = {}) {}  // a shore is drawn on a map
-    void operator()(const char*, const std::vector<Part>&, const Rule& = {}) {}                    // edited one by one
+    void operator()(const char*, const std::vector<Part>&, const Rule& = {}) {}  // edited one by one
     template <Tabled T>
     void operator()(const char*, const std::vector<T>&, const Rule& = {}) {}
-    void operator()(const char*, const std::optional<SchoolChoices>&, const Rule& = {}) {}         // a list of their own
-    void operator()(const char* key, const std::optional<HookMeasures>& member, const Rule& = {}) {
+    void operator()(const char*, const std::optional<SchoolChoices>&, const Rule& = {}) {}  // a list of their own
+    template <Within T>
+    void operator()(const char* key, const std::optional<T>& member, const Rule& = {}) {
         within_ = std::string(key) + ".";
-        const HookMeasures measures = member.value_or(HookMeasures{});
-        describe(*this, measures);
+        const T inner = member.value_or(T{});
+        describe(*this, inner);
         within_.clear();
+    }
+    void operator()(const char* key, const std::optional<Fly>& member, const Rule& rule = {}) {
+        Field field = Show::make(member.value_or(Fly()));
+        if (!member) field.text.clear();
+        add(key, rule, std::move(field), true);
+        if (member) add(fishedKey(key).c_str(), kPlain, Show::make(member->presentation.value_or("")), true);
+    }
+    void operator()(const char* key, const std::vector<std::array<Length, 2>>& member, const Rule& rule = {}) {
+        if (rule.scale == 1.0) add(key, rule, Show::make(member), true);  // a shore, in metres, is drawn on a map
     }
     template <class Kind, class Variant>
     void byKind(Kind, const Variant& member, Variant (*)(Kind)) {
@@ -333,10 +406,12 @@ class FieldLister {
     void rest(const Carried&) {}
 
   private:
-    void add(const char* key, const Rule& rule, Field field, bool optional) {
+    void add(const char* key, const Rule& rule, Field field, bool optional, bool several = false) {
         field.key = within_ + key;
         field.label = nameFor(key, rule);
         field.optional = optional;
+        if (rule.refersTo) field.refersTo = rule.refersTo;
+        if (rule.refersTo && field.kind == FieldKind::text) field.kind = several ? FieldKind::records : FieldKind::record;
         fields.push_back(std::move(field));
     }
     std::string within_;
@@ -376,18 +451,35 @@ class FieldWriter {
         found = true;
         faults = Read(text_, place_.key(key), rule).into(member);
     }
-    void operator()(const char* key, std::optional<HookMeasures>& member, const Rule& = {}) {
+    template <Within T>
+    void operator()(const char* key, std::optional<T>& member, const Rule& = {}) {
         const std::string within = std::string(key) + ".";
         if (!key_.starts_with(within)) return;
-        HookMeasures measures = member.value_or(HookMeasures{});
+        T held = member.value_or(T{});
         FieldWriter inner(key_.substr(within.size()), text_, place_);
-        describe(inner, measures);
+        describe(inner, held);
         found = inner.found;
         faults = std::move(inner.faults);
         if (!found || !faults.empty()) return;
-        member = measures == HookMeasures{} ? std::nullopt : std::optional(std::move(measures));
+        member = held == T{} ? std::nullopt : std::optional(std::move(held));
     }
-    void operator()(const char*, std::vector<std::array<Length, 2>>&, const Rule& = {}) {}
+    void operator()(const char* key, std::optional<Fly>& member, const Rule& rule = {}) {
+        if (key_ == fishedKey(key) && member) {
+            found = true;
+            member->presentation = trimmed(text_).empty() ? std::nullopt : std::optional(std::string(trimmed(text_)));
+        }
+        if (key != key_) return;
+        found = true;
+        if (trimmed(text_).empty()) return member.reset();
+        Fly fly = member.value_or(Fly());
+        faults = Read(text_, place_.key(key), rule).into(fly);
+        if (faults.empty()) member = std::move(fly);
+    }
+    void operator()(const char* key, std::vector<std::array<Length, 2>>& member, const Rule& rule = {}) {
+        if (key != key_ || rule.scale != 1.0) return;
+        found = true;
+        faults = Read(text_, place_.key(key), rule).into(member);
+    }
     void operator()(const char*, std::vector<Part>&, const Rule& = {}) {}
     template <Tabled T>
     void operator()(const char*, std::vector<T>&, const Rule& = {}) {}
@@ -405,24 +497,8 @@ class FieldWriter {
 };
 
 // What names a record or decides its shape is not changed like a field.
-bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || key == "measured"; }
-
-template <class Record>
-std::vector<Field> recordFields(const Record& record) {
-    FieldLister lister;
-    describe(lister, record);
-    std::erase_if(lister.fields, [](const Field& field) { return isIdentity(field.key); });
-    return std::move(lister.fields);
-}
-
-template <class Record>
-Result<Record> recordWith(const Record& record, std::string_view key, std::string_view text, const Place& place) {
-    Record changed = record;
-    FieldWriter writer(key, text, place);
-    if (!isIdentity(key)) describe(writer, changed);
-    if (!writer.found) return fail(place.key(key), "expected one of its fields, got none of that name");
-    if (!writer.faults.empty()) return tl::unexpected(writer.faults);
-    return changed;
+bool isIdentity(std::string_view key) {
+    return key == "id" || key == "kind" || key == "measured";
 }
 
 }  // namespace
@@ -451,50 +527,79 @@ Result<Part> withField(const Part& part, std::string_view key, std::string_view 
     return changed;
 }
 
-std::vector<Field> fieldsOf(const SchoolChoices& schools) { return recordFields(schools); }
-Result<SchoolChoices> withField(const SchoolChoices& schools, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(schools, key, text, place);
+template <class Record>
+std::vector<Field> fieldsOf(const Record& record) {
+    FieldLister lister;
+    describe(lister, record);
+    std::erase_if(lister.fields, [](const Field& field) { return isIdentity(field.key); });
+    return std::move(lister.fields);
 }
 
-std::vector<Field> fieldsOf(const LeaderSpec& leader) { return recordFields(leader); }
-std::vector<Field> fieldsOf(const TeamSchool& school) { return recordFields(school); }
-std::vector<Field> fieldsOf(const WaterSpec& water) { return recordFields(water); }
-std::vector<Field> fieldsOf(const RuleCard& card) { return recordFields(card); }
-Result<LeaderSpec> withField(const LeaderSpec& leader, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(leader, key, text, place);
-}
-Result<TeamSchool> withField(const TeamSchool& school, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(school, key, text, place);
-}
-Result<WaterSpec> withField(const WaterSpec& water, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(water, key, text, place);
-}
-Result<RuleCard> withField(const RuleCard& card, std::string_view key, std::string_view text, const Place& place) { return recordWith(card, key, text, place); }
-
-std::vector<Field> fieldsOf(const SeasonRow& row) { return recordFields(row); }
-Result<SeasonRow> withField(const SeasonRow& row, std::string_view key, std::string_view text, const Place& place) { return recordWith(row, key, text, place); }
-
-std::vector<Field> fieldsOf(const Pattern& pattern) { return recordFields(pattern); }
-Result<Pattern> withField(const Pattern& pattern, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(pattern, key, text, place);
+template <class Record>
+Result<Record> withField(const Record& record, std::string_view key, std::string_view text, const Place& place) {
+    Record changed = record;
+    FieldWriter writer(key, text, place);
+    if (!isIdentity(key)) describe(writer, changed);
+    if (!writer.found) return fail(place.key(key), "expected one of its fields, got none of that name");
+    if (!writer.faults.empty()) return tl::unexpected(writer.faults);
+    return changed;
 }
 
-std::vector<Field> fieldsOf(const Day& day) { return recordFields(day); }
-Result<Day> withField(const Day& day, std::string_view key, std::string_view text, const Place& place) { return recordWith(day, key, text, place); }
-
-std::vector<Field> fieldsOf(const Stock& stock) { return recordFields(stock); }
-Result<Stock> withField(const Stock& stock, std::string_view key, std::string_view text, const Place& place) { return recordWith(stock, key, text, place); }
-std::vector<Field> fieldsOf(const Batch& batch) { return recordFields(batch); }
-Result<Batch> withField(const Batch& batch, std::string_view key, std::string_view text, const Place& place) { return recordWith(batch, key, text, place); }
-
-std::vector<Field> fieldsOf(const HookSpec& hook) { return recordFields(hook); }
-std::vector<Field> fieldsOf(const Material& material) { return recordFields(material); }
-
-Result<HookSpec> withField(const HookSpec& hook, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(hook, key, text, place);
-}
-Result<Material> withField(const Material& material, std::string_view key, std::string_view text, const Place& place) {
-    return recordWith(material, key, text, place);
-}
+template std::vector<Field> fieldsOf(const SchoolChoices&);
+template std::vector<Field> fieldsOf(const HookSpec&);
+template std::vector<Field> fieldsOf(const Material&);
+template std::vector<Field> fieldsOf(const Pattern&);
+template std::vector<Field> fieldsOf(const LeaderSpec&);
+template std::vector<Field> fieldsOf(const TeamSpec&);
+template std::vector<Field> fieldsOf(const TeamSchool&);
+template std::vector<Field> fieldsOf(const OwnWanted&);
+template std::vector<Field> fieldsOf(const OwnRange&);
+template std::vector<Field> fieldsOf(const OwnStyle&);
+template std::vector<Field> fieldsOf(const WaterSpec&);
+template std::vector<Field> fieldsOf(const RuleCard&);
+template std::vector<Field> fieldsOf(const SeasonRow&);
+template std::vector<Field> fieldsOf(const VaneFeather&);
+template std::vector<Field> fieldsOf(const CutList&);
+template std::vector<Field> fieldsOf(const SlipWanted&);
+template std::vector<Field> fieldsOf(const Cape&);
+template std::vector<Field> fieldsOf(const CapeBand&);
+template std::vector<Field> fieldsOf(const Stock&);
+template std::vector<Field> fieldsOf(const BoxFly&);
+template std::vector<Field> fieldsOf(const Mishap&);
+template std::vector<Field> fieldsOf(const Batch&);
+template std::vector<Field> fieldsOf(const CheckedFly&);
+template std::vector<Field> fieldsOf(const CheckReading&);
+template std::vector<Field> fieldsOf(const Day&);
+template std::vector<Field> fieldsOf(const Outing&);
+template std::vector<Field> fieldsOf(const Fish&);
+template std::vector<Field> fieldsOf(const BlendPart&);
+template Result<SchoolChoices> withField(const SchoolChoices&, std::string_view, std::string_view, const Place&);
+template Result<HookSpec> withField(const HookSpec&, std::string_view, std::string_view, const Place&);
+template Result<Material> withField(const Material&, std::string_view, std::string_view, const Place&);
+template Result<Pattern> withField(const Pattern&, std::string_view, std::string_view, const Place&);
+template Result<LeaderSpec> withField(const LeaderSpec&, std::string_view, std::string_view, const Place&);
+template Result<TeamSpec> withField(const TeamSpec&, std::string_view, std::string_view, const Place&);
+template Result<TeamSchool> withField(const TeamSchool&, std::string_view, std::string_view, const Place&);
+template Result<OwnWanted> withField(const OwnWanted&, std::string_view, std::string_view, const Place&);
+template Result<OwnRange> withField(const OwnRange&, std::string_view, std::string_view, const Place&);
+template Result<OwnStyle> withField(const OwnStyle&, std::string_view, std::string_view, const Place&);
+template Result<WaterSpec> withField(const WaterSpec&, std::string_view, std::string_view, const Place&);
+template Result<RuleCard> withField(const RuleCard&, std::string_view, std::string_view, const Place&);
+template Result<SeasonRow> withField(const SeasonRow&, std::string_view, std::string_view, const Place&);
+template Result<VaneFeather> withField(const VaneFeather&, std::string_view, std::string_view, const Place&);
+template Result<CutList> withField(const CutList&, std::string_view, std::string_view, const Place&);
+template Result<SlipWanted> withField(const SlipWanted&, std::string_view, std::string_view, const Place&);
+template Result<Cape> withField(const Cape&, std::string_view, std::string_view, const Place&);
+template Result<CapeBand> withField(const CapeBand&, std::string_view, std::string_view, const Place&);
+template Result<Stock> withField(const Stock&, std::string_view, std::string_view, const Place&);
+template Result<BoxFly> withField(const BoxFly&, std::string_view, std::string_view, const Place&);
+template Result<Mishap> withField(const Mishap&, std::string_view, std::string_view, const Place&);
+template Result<Batch> withField(const Batch&, std::string_view, std::string_view, const Place&);
+template Result<CheckedFly> withField(const CheckedFly&, std::string_view, std::string_view, const Place&);
+template Result<CheckReading> withField(const CheckReading&, std::string_view, std::string_view, const Place&);
+template Result<Day> withField(const Day&, std::string_view, std::string_view, const Place&);
+template Result<Outing> withField(const Outing&, std::string_view, std::string_view, const Place&);
+template Result<Fish> withField(const Fish&, std::string_view, std::string_view, const Place&);
+template Result<BlendPart> withField(const BlendPart&, std::string_view, std::string_view, const Place&);
 
 }  // namespace machair

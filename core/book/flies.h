@@ -18,4 +18,8 @@ namespace machair {
 // The id of the dressing where the book has none of it.
 [[nodiscard]] std::string sayFly(const Book& book, const Fly& fly);
 
+// A fly as the text of a field: the dressing's id, and the hook's behind a tab. Nobody types or reads it.
+[[nodiscard]] std::string writeFly(const Fly& fly);
+[[nodiscard]] Fly readFly(std::string_view text);
+
 }  // namespace machair

@@ -15,8 +15,9 @@ struct Fly {
     Carried carried;
 
     Fly() = default;
-    Fly(std::string dressing, std::optional<std::string> on = {}) : pattern(std::move(dressing)), hook(std::move(on)) {}  // NOLINT: a bare id is the dressing on its own hook
-    Fly(const char* dressing) : pattern(dressing) {}                                                                     // NOLINT
+    Fly(std::string dressing, std::optional<std::string> on = {})
+        : pattern(std::move(dressing)), hook(std::move(on)) {}  // NOLINT: a bare id is the dressing on its own hook
+    Fly(const char* dressing) : pattern(dressing) {}            // NOLINT
     bool operator==(const Fly&) const = default;
 };
 

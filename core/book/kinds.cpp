@@ -12,7 +12,9 @@ namespace machair {
 namespace {
 
 std::string freeName(const Book& book, const std::string& wanted) {
-    const auto taken = [&](const std::string& name) { return std::ranges::any_of(book.patterns, [&](const Pattern& p) { return p.title() == name; }); };
+    const auto taken = [&](const std::string& name) {
+        return std::ranges::any_of(book.patterns, [&](const Pattern& p) { return p.title() == name; });
+    };
     if (!taken(wanted)) return wanted;
     for (int n = 2;; ++n)
         if (std::string name = wanted + " " + std::to_string(n); !taken(name)) return name;
@@ -29,7 +31,8 @@ std::string idOf(const Book& book, const std::string& name) {
         else if (!id.empty() && id.back() != '-')
             id += '-';
     }
-    while (!id.empty() && id.back() == '-') id.pop_back();
+    while (!id.empty() && id.back() == '-')
+        id.pop_back();
     if (id.empty()) id = "dressing";
     if (!book.findPattern(id)) return id;
     for (int n = 2;; ++n)
@@ -56,7 +59,9 @@ class Maker {
     int size_;  // of the hook
 };
 
-StationSpec shareBack(double share) { return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}}; }
+StationSpec shareBack(double share) {
+    return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}};
+}
 
 BodyPart taperedBody(double rear, double front) {
     BodyPart body;
@@ -96,8 +101,12 @@ WingPart wingOf(WingStyle style, LengthSpec length) {
     wing.length = std::move(length);
     return wing;
 }
-LengthSpec ofTail(double fraction) { return {Reach{PartRef{PartKind::tail}, fraction, {}, {}}, {}}; }
-LengthSpec past(Landmark landmark, LengthSpec by) { return {Reach{AnyLandmark(landmark), {}, Held<LengthSpec>(std::move(by)), {}}, {}}; }
+LengthSpec ofTail(double fraction) {
+    return {Reach{PartRef{PartKind::tail}, fraction, {}, {}}, {}};
+}
+LengthSpec past(Landmark landmark, LengthSpec by) {
+    return {Reach{AnyLandmark(landmark), {}, Held<LengthSpec>(std::move(by)), {}}, {}};
+}
 
 // Counts, turns and diameters that a tier would leave to the hook are left unwritten: they step with it.
 std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
@@ -109,8 +118,12 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
         return &make.add(PartKind::tail, written, of);
     };
     const auto rib = [&](std::initializer_list<MaterialKind> of) { make.add(PartKind::rib, RibPart{}, of); };
-    const auto body = [&](double rear, double front, std::initializer_list<MaterialKind> of) { make.add(PartKind::body, taperedBody(rear, front), of); };
-    const auto collar = [&](LengthSpec length) -> CollarPart& { return make.add(PartKind::collar, collarTo(std::move(length)), {M::hackle}); };
+    const auto body = [&](double rear, double front, std::initializer_list<MaterialKind> of) {
+        make.add(PartKind::body, taperedBody(rear, front), of);
+    };
+    const auto collar = [&](LengthSpec length) -> CollarPart& {
+        return make.add(PartKind::collar, collarTo(std::move(length)), {M::hackle});
+    };
     switch (kind) {
         case FlyKind::palmeredBob:
             tail(0.8, {M::tippet, M::fibres, M::hair});
@@ -142,7 +155,8 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
             tail(0.7, {M::fibres, M::tippet});
             rib({M::oval, M::wire});
             body(0.22, 0.30, {M::dubbing});
-            make.add(PartKind::wing, wingOf(WingStyle::cloak, reachTo(Landmark::bend)), {M::flank, M::quill}).position = WingPosition::under;
+            make.add(PartKind::wing, wingOf(WingStyle::cloak, reachTo(Landmark::bend)), {M::flank, M::quill}).position =
+                WingPosition::under;
             make.add(PartKind::wing, wingOf(WingStyle::cloak, past(Landmark::bend, ratioOf(0.1, Yardstick::shank))), {M::flank, M::quill});
             collar(reachTo(Landmark::point));
             break;
@@ -150,7 +164,8 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
         case FlyKind::filmEmerger: {
             rib({M::wire});
             body(0.22, 0.28, {M::dubbing});
-            make.add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.8, Yardstick::shank)), {M::plume, M::hair}).angle = Angle::degrees(40.0);
+            make.add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.8, Yardstick::shank)), {M::plume, M::hair}).angle =
+                Angle::degrees(40.0);
             collar(ratioOf(1.3, Yardstick::gape)).angle = FibreStand::upright;
             break;
         }
@@ -253,27 +268,32 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
 TeamRole roleOf(FlyKind kind) {
     switch (kind) {
         case FlyKind::palmeredBob:
-        case FlyKind::tagAndPalmer: return TeamRole::bob;
+        case FlyKind::tagAndPalmer:
+            return TeamRole::bob;
         case FlyKind::wingedWet:
         case FlyKind::hairWing:
-        case FlyKind::cloakedLochFly: return TeamRole::middle;
+        case FlyKind::cloakedLochFly:
+            return TeamRole::middle;
         case FlyKind::spider:
         case FlyKind::fibreSpider:
         case FlyKind::beadedLure:
-        case FlyKind::beadSoftHackle: return TeamRole::point;
+        case FlyKind::beadSoftHackle:
+            return TeamRole::point;
         case FlyKind::uprightWing:
         case FlyKind::plumeEmerger:
         case FlyKind::mayfly:
-        case FlyKind::filmEmerger: return TeamRole::any;
+        case FlyKind::filmEmerger:
+            return TeamRole::any;
     }
     throw BrokenContract("unknown kind of fly");
 }
 
 }  // namespace
 
-Result<NewDressing> startFromKind(const Book& book, FlyKind kind, std::string_view hook) {
-    if (!book.findHook(hook)) return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"", "add a hook in the drawers first");
-    NewDressing made{{}, {{}, book}};
+Result<NewRecord> startFromKind(const Book& book, FlyKind kind, std::string_view hook) {
+    if (!book.findHook(hook))
+        return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"", "add a hook in the drawers first");
+    NewRecord made{{}, {{}, book}};
     Book& after = made.edit.after;
     const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
     Pattern pattern;
@@ -363,23 +383,27 @@ Pattern sampleOf(const Material& material, std::string_view hook, std::string_vi
             add(PartKind::legs, legs, true);
             break;
         }
-        case M::thread: add(PartKind::body, silk, false); break;
+        case M::thread:
+            add(PartKind::body, silk, false);
+            break;
         case M::tinsel:
         case M::floss:
         case M::ribbon:
         case M::dubbing:
         case M::herl:
         case M::chenille:
-        case M::tube: add(PartKind::body, taperedBody(0.24, 0.34), true); break;
+        case M::tube:
+            add(PartKind::body, taperedBody(0.24, 0.34), true);
+            break;
     }
     add(PartKind::head, HeadPart{}, false);
     return sample;
 }
 
-Result<NewDressing> duplicate(const Book& book, std::string_view pattern) {
+Result<NewRecord> duplicate(const Book& book, std::string_view pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
-    NewDressing made{{}, {"copy of " + found->title(), book}};
+    NewRecord made{{}, {"copy of " + found->title(), book}};
     Pattern copy = *found;
     copy.variedFrom = found->id;
     copy.name = freeName(book, found->title());
@@ -412,7 +436,8 @@ Result<Edit> removePattern(const Book& book, std::string_view pattern) {
         for (const Position position : kPositions)
             if (team.at(position) && team.at(position)->pattern == pattern) team.at(position).reset();
         if (team.empty())
-            faults.push_back({Place("teams").at(i), "expected another fly in " + team.title() + " before " + found->title() + " goes", "put another dressing there first"});
+            faults.push_back({Place("teams").at(i), "expected another fly in " + team.title() + " before " + found->title() + " goes",
+                              "put another dressing there first"});
     }
     if (!faults.empty()) return tl::unexpected(faults);
     return edit;

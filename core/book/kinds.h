@@ -8,29 +8,43 @@
 namespace machair {
 
 enum class FlyKind {
-    palmeredBob, wingedWet, spider, cloakedLochFly, filmEmerger, beadSoftHackle, hairWing, uprightWing, plumeEmerger, fibreSpider, tagAndPalmer, beadedLure, mayfly
+    palmeredBob,
+    wingedWet,
+    spider,
+    cloakedLochFly,
+    filmEmerger,
+    beadSoftHackle,
+    hairWing,
+    uprightWing,
+    plumeEmerger,
+    fibreSpider,
+    tagAndPalmer,
+    beadedLure,
+    mayfly
 };
 template <>
 struct Names<FlyKind> {
-    static constexpr std::array entries = {
-        NameOf{FlyKind::palmeredBob, "palmered bob"}, NameOf{FlyKind::wingedWet, "winged wet"}, NameOf{FlyKind::spider, "spider"},
-        NameOf{FlyKind::cloakedLochFly, "cloaked loch fly"}, NameOf{FlyKind::filmEmerger, "film emerger"}, NameOf{FlyKind::beadSoftHackle, "bead soft hackle"},
-        NameOf{FlyKind::hairWing, "hair wing"}, NameOf{FlyKind::uprightWing, "upright quill wing"}, NameOf{FlyKind::plumeEmerger, "plume-winged emerger"},
-        NameOf{FlyKind::fibreSpider, "fibre-bodied spider"}, NameOf{FlyKind::tagAndPalmer, "tag and palmer"}, NameOf{FlyKind::beadedLure, "beaded lure"},
-        NameOf{FlyKind::mayfly, "mayfly"}};
-};
-
-struct NewDressing {
-    std::string id;  // of the dressing that was made
-    Edit edit;
+    static constexpr std::array entries = {NameOf{FlyKind::palmeredBob, "palmered bob"},
+                                           NameOf{FlyKind::wingedWet, "winged wet"},
+                                           NameOf{FlyKind::spider, "spider"},
+                                           NameOf{FlyKind::cloakedLochFly, "cloaked loch fly"},
+                                           NameOf{FlyKind::filmEmerger, "film emerger"},
+                                           NameOf{FlyKind::beadSoftHackle, "bead soft hackle"},
+                                           NameOf{FlyKind::hairWing, "hair wing"},
+                                           NameOf{FlyKind::uprightWing, "upright quill wing"},
+                                           NameOf{FlyKind::plumeEmerger, "plume-winged emerger"},
+                                           NameOf{FlyKind::fibreSpider, "fibre-bodied spider"},
+                                           NameOf{FlyKind::tagAndPalmer, "tag and palmer"},
+                                           NameOf{FlyKind::beadedLure, "beaded lure"},
+                                           NameOf{FlyKind::mayfly, "mayfly"}};
 };
 
 // A new dressing of this kind on a hook of the book. Materials are the first of the book that fit; where it has none the
 // part is tied from the usual. A book without a thread gets one. A fault for an unknown hook.
-[[nodiscard]] Result<NewDressing> startFromKind(const Book& book, FlyKind kind, std::string_view hook);
+[[nodiscard]] Result<NewRecord> startFromKind(const Book& book, FlyKind kind, std::string_view hook);
 
 // The same dressing once more, under a name of its own; on another hook when one is given.
-[[nodiscard]] Result<NewDressing> duplicate(const Book& book, std::string_view pattern);
+[[nodiscard]] Result<NewRecord> duplicate(const Book& book, std::string_view pattern);
 [[nodiscard]] Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::string_view name);
 // Out of the book and out of its teams. A fault where a team would be left without a fly.
 [[nodiscard]] Result<Edit> removePattern(const Book& book, std::string_view pattern);

@@ -17,7 +17,8 @@ std::vector<Splice<Record>> splicesOf(const std::vector<Record>& before, const s
         for (std::size_t i = 0; i < after.size(); ++i) {
             if (before[i] == after[i]) continue;
             std::size_t end = i + 1;
-            while (end < after.size() && !(before[end] == after[end])) ++end;
+            while (end < after.size() && !(before[end] == after[end]))
+                ++end;
             splices.push_back({i, copy(before, i, end), copy(after, i, end)});
             i = end;
         }
@@ -25,8 +26,10 @@ std::vector<Splice<Record>> splicesOf(const std::vector<Record>& before, const s
     }
     const std::size_t least = std::min(before.size(), after.size());
     std::size_t head = 0, tail = 0;
-    while (head < least && before[head] == after[head]) ++head;
-    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail]) ++tail;
+    while (head < least && before[head] == after[head])
+        ++head;
+    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail])
+        ++tail;
     splices.push_back({head, copy(before, head, before.size() - tail), copy(after, head, after.size() - tail)});
     return splices;
 }
@@ -45,7 +48,9 @@ void replace(std::vector<Record>& list, std::size_t at, const std::vector<Record
 }  // namespace
 
 BookDifference::BookDifference(const Book& before, const Book& after) {
-    eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) { std::get<Splices<Record>>(lists_) = splicesOf(before.*list, after.*list); });
+    eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) {
+        std::get<Splices<Record>>(lists_) = splicesOf(before.*list, after.*list);
+    });
     if (!(before.schools == after.schools)) schools_ = {before.schools, after.schools};
     if (before.carried != after.carried) carried_ = {before.carried, after.carried};
 }
@@ -62,11 +67,14 @@ void BookDifference::turn(Book& book, bool forth) const {
 std::size_t BookDifference::records() const {
     std::size_t count = 0;
     eachList([&]<class Record>(const char*, std::vector<Record> Book::*) {
-        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_)) count += splice.was.size() + splice.is.size();
+        for (const Splice<Record>& splice : std::get<Splices<Record>>(lists_))
+            count += splice.was.size() + splice.is.size();
     });
     return count;
 }
 
-bool BookDifference::empty() const { return records() == 0 && !schools_ && !carried_; }
+bool BookDifference::empty() const {
+    return records() == 0 && !schools_ && !carried_;
+}
 
 }  // namespace machair

@@ -66,9 +66,9 @@ class BookDifference {
   private:
     template <class Record>
     using Splices = std::vector<Splice<Record>>;
-    using All = std::tuple<Splices<HookSpec>, Splices<Material>, Splices<Pattern>, Splices<TeamSchool>, Splices<TeamSpec>, Splices<VaneFeather>,
-                           Splices<CutList>, Splices<RuleCard>, Splices<WaterSpec>, Splices<BoxFly>, Splices<Cape>, Splices<Stock>,
-                           Splices<SeasonRow>, Splices<Mishap>, Splices<Batch>, Splices<CheckedFly>, Splices<Day>>;
+    using All = std::tuple<Splices<HookSpec>, Splices<Material>, Splices<Pattern>, Splices<TeamSchool>, Splices<TeamSpec>,
+                           Splices<VaneFeather>, Splices<CutList>, Splices<RuleCard>, Splices<WaterSpec>, Splices<BoxFly>, Splices<Cape>,
+                           Splices<Stock>, Splices<SeasonRow>, Splices<Mishap>, Splices<Batch>, Splices<CheckedFly>, Splices<Day>>;
     template <class T>
     struct Changed {
         T was, is;

@@ -59,7 +59,8 @@ void eachPartRef(Part& part, const std::function<void(PartRef&)>& f) {
 
 PartOrder orderOf(const Pattern& pattern) {
     PartOrder order;
-    for (std::size_t i = 0; i < pattern.parts.size(); ++i) order.emplace_back(i);
+    for (std::size_t i = 0; i < pattern.parts.size(); ++i)
+        order.emplace_back(i);
     return order;
 }
 

@@ -26,7 +26,8 @@ std::string titleOf(const Book& book, std::string_view pattern) {
 Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
     if (!isDate(date)) return fail(place.key("date"), "expected a date as 2026-05-02, got \"" + std::string(date) + "\"");
-    if (std::ranges::find(book.days, date, &Day::id) != book.days.end()) return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
+    if (std::ranges::find(book.days, date, &Day::id) != book.days.end())
+        return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
     Edit edit{"a day on the water: " + std::string(date), book};
     Day day;
     day.id = day.date = std::string(date);
@@ -49,9 +50,11 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     double all = hours;
-    for (const Outing& outing : book.days[*index].outings) all += outing.hours;
+    for (const Outing& outing : book.days[*index].outings)
+        all += outing.hours;
     constexpr double kDayHours = 24.0;
-    if (!(hours > 0.0) || all > kDayHours) return fail(Place("days").at(*index).key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(all, 1));
+    if (!(hours > 0.0) || all > kDayHours)
+        return fail(Place("days").at(*index).key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(all, 1));
     Edit edit{formatShort(hours, 1) + " h in the water on " + std::string(day), book};
     edit.after.days[*index].outings.push_back({hours, team});
     return edit;
@@ -60,7 +63,11 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
 Result<Edit> addFish(const Book& book, std::string_view day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
-    Edit edit{"a fish to " + titleOf(book, fly.pattern) + " on the " + std::string(nameOf(position)) + (fate == Fate::kept ? ", kept" : fate == Fate::returned ? ", returned" : ", lost"), book};
+    Edit edit{"a fish to " + titleOf(book, fly.pattern) + " on the " + std::string(nameOf(position)) +
+                  (fate == Fate::kept       ? ", kept"
+                   : fate == Fate::returned ? ", returned"
+                                            : ", lost"),
+              book};
     Fish fish;
     fish.pattern = fly.pattern;
     fish.hook = fly.hook;
@@ -76,7 +83,9 @@ Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view f
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     const auto& photos = book.days[*index].photos;
-    if (file.empty() || std::ranges::find(photos, file) != photos.end()) return fail(Place("days").at(*index).key("photos"), "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
+    if (file.empty() || std::ranges::find(photos, file) != photos.end())
+        return fail(Place("days").at(*index).key("photos"),
+                    "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
     Edit edit{"a photograph of " + std::string(day), book};
     edit.after.days[*index].photos.emplace_back(file);
     return edit;
@@ -87,7 +96,8 @@ Result<Edit> changeDayField(const Book& book, std::string_view day, std::string_
     if (!index) return tl::unexpected(index.error());
     auto changed = withField(book.days[*index], key, text, Place("days").at(*index));
     if (!changed) return tl::unexpected(changed.error());
-    if (!isDate(changed->date)) return fail(Place("days").at(*index).key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
+    if (!isDate(changed->date))
+        return fail(Place("days").at(*index).key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
     Edit edit{std::string(day) + ": " + fieldLabel(fieldsOf(*changed), key) + " " + (text.empty() ? "not said" : std::string(text)), book};
     edit.after.days[*index] = std::move(*changed);
     return edit;
@@ -108,10 +118,13 @@ Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::str
     const Place place = Place("batches").at(index);
     auto changed = withField(*found, key, text, place);
     if (!changed) return tl::unexpected(changed.error());
-    if (changed->day && !isDate(*changed->day)) return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
+    if (changed->day && !isDate(*changed->day))
+        return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
     if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
-    Edit edit{titleOf(book, found->pattern) + ": " + fieldLabel(fieldsOf(*found), key) + " " + (text.empty() ? "not said" : std::string(text)), book};
+    Edit edit{
+        titleOf(book, found->pattern) + ": " + fieldLabel(fieldsOf(*found), key) + " " + (text.empty() ? "not said" : std::string(text)),
+        book};
     edit.after.batches[index] = std::move(*changed);
     return edit;
 }
@@ -122,7 +135,8 @@ Result<Edit> addBatch(const Book& book, std::string_view pattern, int wanted) {
     if (wanted < 1 || wanted > kMost) return fail(Place("batches"), "expected from 1 to 10000 flies, got " + std::to_string(wanted));
     Edit edit{std::to_string(wanted) + " of " + titleOf(book, pattern) + " to tie", book};
     std::string id = "batch-" + std::to_string(book.batches.size() + 1);
-    while (std::ranges::find(book.batches, id, &Batch::id) != book.batches.end()) id += "b";
+    while (std::ranges::find(book.batches, id, &Batch::id) != book.batches.end())
+        id += "b";
     Batch batch;
     batch.id = id;
     batch.pattern = std::string(pattern);
@@ -134,8 +148,11 @@ Result<Edit> addBatch(const Book& book, std::string_view pattern, int wanted) {
 Result<Edit> tieOne(const Book& book, std::string_view batch) {
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
     if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
-    if (found->tied.value_or(0) >= found->wanted) return fail(Place("batches").at(static_cast<std::size_t>(found - book.batches.begin())).key("tied"), "expected a fly left to tie, all " + std::to_string(found->wanted) + " are");
-    auto edit = changeBoxCount(book, found->pattern, boxCount(book, found->pattern, found->hook) + 1, found->hook);  // on the batch's own hook
+    if (found->tied.value_or(0) >= found->wanted)
+        return fail(Place("batches").at(static_cast<std::size_t>(found - book.batches.begin())).key("tied"),
+                    "expected a fly left to tie, all " + std::to_string(found->wanted) + " are");
+    auto edit =
+        changeBoxCount(book, found->pattern, boxCount(book, found->pattern, found->hook) + 1, found->hook);  // on the batch's own hook
     if (!edit) return edit;
     Batch& changed = edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())];
     changed.tied = changed.tied.value_or(0) + 1;

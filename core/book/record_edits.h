@@ -11,13 +11,15 @@ namespace machair {
 
 // Faults: no such date, a day that is in the book already.
 // What the water's day says comes along: wind, light, colour, temperature, what is about; `wave` as that wind makes it.
-[[nodiscard]] Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water, std::optional<Length> wave = std::nullopt);
+[[nodiscard]] Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water,
+                                  std::optional<Length> wave = std::nullopt);
 // What the day was like, corrected afterwards: its wave, wind, light and so on.
 [[nodiscard]] Result<Edit> changeDayField(const Book& book, std::string_view day, std::string_view key, std::string_view text);
 // A team in the water for so many hours of a day; over 24 in all is a fault.
 [[nodiscard]] Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const FliesByPosition& team);
 enum class Fate { kept, returned, lost };
-[[nodiscard]] Result<Edit> addFish(const Book& book, std::string_view day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth = std::nullopt);
+[[nodiscard]] Result<Edit> addFish(const Book& book, std::string_view day, Position position, const Fly& fly, Fate fate,
+                                   std::optional<Length> depth = std::nullopt);
 // A photograph's file; the picture itself stays where it is. A fault where the day has it already.
 [[nodiscard]] Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view file);
 [[nodiscard]] Result<Edit> changeDayNote(const Book& book, std::string_view day, std::string_view note);

@@ -39,7 +39,8 @@ struct ListName {
 // Ids in the order of the book; empty for no such list.
 [[nodiscard]] std::vector<std::string> idsIn(const Book& book, std::string_view list);
 [[nodiscard]] bool isIn(const Book& book, const RecordId& record);
-// "Kelp Lantern", "6 of Kelp Lantern", "Bronze flank, left, 70 mm", "2026-06-12, Loch Skerrin"; its id where the book lacks it.
+// "Kelp Lantern", "6 of Kelp Lantern", "Bronze flank, left, 70 mm", "2026-06-12, Loch Skerrin"; its id where the book
+// lacks it.
 [[nodiscard]] std::string titleOf(const Book& book, const RecordId& record);
 
 // A table within a record.
@@ -56,30 +57,33 @@ struct RecordTable {
 [[nodiscard]] Result<std::vector<Field>> fieldsAt(const Book& book, const RecordId& record, const RowId& row);
 
 // One field of it; empty text goes back to the usual. Faults as withField, and whatever check() says of the book then.
-[[nodiscard]] Result<Edit> changeRecord(const Book& book, const RecordId& record, std::string_view key, std::string_view text, Source source = Source::typed);
-[[nodiscard]] Result<Edit> changeRow(const Book& book, const RecordId& record, const RowId& row, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> changeRecord(const Book& book, const RecordId& record, std::string_view key, std::string_view text,
+                                        Source source = Source::typed);
+[[nodiscard]] Result<Edit> changeRow(const Book& book, const RecordId& record, const RowId& row, std::string_view key,
+                                     std::string_view text);
 
-// A row at the end of a table, like the last one there or with what the book has first. A fault where it needs something
-// that the book lacks.
+// A row at the end of a table, like the last one there or with what the book has first. A fault where it needs
+// something that the book lacks.
 [[nodiscard]] Result<Edit> addRow(const Book& book, const RecordId& record, std::string_view table);
 [[nodiscard]] Result<Edit> removeRow(const Book& book, const RecordId& record, const RowId& row);
 
-// A new record of a list, about something: a feather of a material, a team with a fly, a batch of a dressing, a material of a
-// kind by its name, a day by its date. Without it, about the first thing of the book that will do.
+// A new record of a list, about something: a feather of a material, a team with a fly, a batch of a dressing, a
+// material of a kind by its name, a day by its date. Without it, about the first thing of the book that will do.
 [[nodiscard]] Result<NewRecord> addRecord(const Book& book, std::string_view list, std::string_view about = {});
 // The same once more, under an id and, where it has one, a name of its own. A fault for a day: there is one of a date.
 [[nodiscard]] Result<NewRecord> copyRecord(const Book& book, const RecordId& record);
 // Named anew. A fault where such a record has no name.
 [[nodiscard]] Result<Edit> renameRecord(const Book& book, const RecordId& record, std::string_view name);
 
-// Records that would be broken without this one, each once, in the order of the book. What only tells of the past is not among them.
+// Records that would be broken without this one, each once, in the order of the book. What only tells of the past is
+// not among them.
 struct Holder {
     RecordId record;
     std::string title;
 };
 [[nodiscard]] std::vector<Holder> heldBy(const Book& book, const RecordId& record);
-// A fault that names its holders where it has any. A dressing leaves teams, box and batches of itself; a material its stock, feathers and
-// capes, which are nothing without it.
+// A fault that names its holders where it has any. A dressing leaves teams, box and batches of itself; a material its
+// stock, feathers and capes, which are nothing without it.
 [[nodiscard]] Result<Edit> removeRecord(const Book& book, const RecordId& record);
 
 }  // namespace machair

@@ -19,18 +19,23 @@ class Walk {
 
     void operator()(const char* key, const std::string& member, const Rule& rule = {}) {
         if (!rule.refersTo) return;
-        root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, member, rule.past, [this, key] { return place().key(key); }));
+        root_.visit(
+            Reference(root_.list, root_.index, rule.refersTo, rule.noun, member, rule.past, [this, key] { return place().key(key); }));
     }
     // Its dressing stands under the fly's own key where nothing else is said of it.
     void operator()(const char* key, const Fly& fly, const Rule& rule = {}) {
         const bool bare = fly == Fly(fly.pattern);
-        root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, fly.pattern, rule.past, [this, key, bare] { return bare ? place().key(key) : place().key(key).key("pattern"); }));
-        if (fly.hook) root_.visit(Reference(root_.list, root_.index, kHookId.refersTo, kHookId.noun, *fly.hook, rule.past, [this, key] { return place().key(key).key("hook"); }));
+        root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, fly.pattern, rule.past,
+                              [this, key, bare] { return bare ? place().key(key) : place().key(key).key("pattern"); }));
+        if (fly.hook)
+            root_.visit(Reference(root_.list, root_.index, kHookId.refersTo, kHookId.noun, *fly.hook, rule.past,
+                                  [this, key] { return place().key(key).key("hook"); }));
     }
     void operator()(const char* key, const std::vector<std::string>& members, const Rule& rule = {}) {
         if (!rule.refersTo) return;
         for (std::size_t i = 0; i < members.size(); ++i)
-            root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, members[i], rule.past, [this, key, i] { return place().key(key).at(i); }));
+            root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, members[i], rule.past,
+                                  [this, key, i] { return place().key(key).at(i); }));
     }
     template <class T>
     void operator()(const char* key, const T& member, const Rule& = {}) {
@@ -42,8 +47,9 @@ class Walk {
     }
     template <class T>
     void operator()(const char* key, const std::vector<T>& member, const Rule& = {}) {
-        if constexpr (requires(Walk& walk, const T& item) { describe(walk, item); })
-            for (std::size_t i = 0; i < member.size(); ++i) Walk(*this, key, i).describeOne(member[i]);
+        if constexpr (requires(Walk & walk, const T& item) { describe(walk, item); })
+            for (std::size_t i = 0; i < member.size(); ++i)
+                Walk(*this, key, i).describeOne(member[i]);
     }
     template <class Kind, class Variant>
     void byKind(Kind, const Variant& member, Variant (*)(Kind)) {
@@ -60,7 +66,7 @@ class Walk {
     Walk(const Walk& up, const char* key, std::size_t index) : root_(up.root_), up_(&up), key_(key), index_(index) {}
     template <class T>
     void into(const char* key, const T& member) {
-        if constexpr (requires(Walk& walk) { describe(walk, member); }) Walk(*this, key, kNoIndex).describeOne(member);
+        if constexpr (requires(Walk & walk) { describe(walk, member); }) Walk(*this, key, kNoIndex).describeOne(member);
     }
     [[nodiscard]] Place place() const {
         if (!up_) return Place(std::string(root_.list)).at(root_.index);

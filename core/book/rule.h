@@ -1,5 +1,5 @@
-// What may be written under a key: the limits of its number, what a fault calls it, its label for people, and which list of
-// records a text is the id of. describe.h gives each key one of these.
+// What may be written under a key: the limits of its number, what a fault calls it, its label for people, and which
+// list of records a text is the id of. describe.h gives each key one of these.
 #pragma once
 
 #include <cmath>
@@ -15,9 +15,10 @@ struct Rule {
     const char* noun = "a number";
     double scale = 1.0;  // written number = member's base value / scale
     bool whole = false;
-    const char* label = nullptr;     // for people, of this key in this record; nothing where the key says it
-    const char* refersTo = nullptr;  // a text that is the id of a record of this list
-    bool past = false;               // ... which may be gone: it tells of what was
+    const char* label = nullptr;               // for people, of this key in this record; nothing where the key says it
+    const char* refersTo = nullptr;            // a text that is the id of a record of this list
+    bool past = false;                         // ... which may be gone: it tells of what was
+    bool (*form)(std::string_view) = nullptr;  // what a text has to look like
 
     [[nodiscard]] constexpr Rule says(const char* words) const {
         Rule rule = *this;
@@ -80,7 +81,15 @@ inline constexpr Rule kLimit{-1e6, 1e6, false, "a limit from -1000000 to 1000000
 inline constexpr Rule kWeight{0.0, 100.0, false, "a weight from 0 to 100"};
 inline constexpr Rule kCollars{0.0, 20.0, false, "a number of usual collars from 0 to 20"};
 inline constexpr Rule kSuits{0.0, 1.0, false, "a share from 0 to 1"};
-inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb"};
+inline constexpr Rule kColour{0, 0, false, "a colour as #rrggbb", 1.0, false, nullptr, nullptr, false, isColour};
+// HH:MM
+[[nodiscard]] inline bool isTime(std::string_view text) {
+    const auto digits = [&](std::size_t at, char most) {
+        return text[at] >= '0' && text[at] <= most && text[at + 1] >= '0' && text[at + 1] <= '9';
+    };
+    return text.size() == 5 && text[2] == ':' && digits(0, '2') && digits(3, '5') && text.substr(0, 2) < "24";
+}
+inline constexpr Rule kTime{0, 0, false, "a time as 14:05", 1.0, false, nullptr, nullptr, false, isTime};
 
 [[nodiscard]] constexpr Rule idIn(const char* list, const char* noun) {
     Rule rule;

@@ -16,14 +16,17 @@ namespace {
 constexpr double kPastThePoint = 0.10;  // of the gape
 
 // Schools that stand in the parts.
-constexpr std::array<std::string_view, 9> kWritten = {"body_end", "collar_fullness", "tail", "reach", "hackle", "collar_place", "wing", "wing_reach", "ribbed"};
+constexpr std::array<std::string_view, 9> kWritten = {"body_end", "collar_fullness", "tail",  "reach", "hackle", "collar_place",
+                                                      "wing",     "wing_reach",      "ribbed"};
 
 LengthSpec reachOf(ReachSchool school) {
     if (school == ReachSchool::barb) return reachTo(Landmark::barb);
     if (school == ReachSchool::point) return reachTo(Landmark::point);
     return {Reach{AnyLandmark(Landmark::point), {}, Held<LengthSpec>(ratioOf(kPastThePoint, Yardstick::gape)), {}}, {}};
 }
-LengthSpec toTheTail() { return {Reach{PartRef{PartKind::tail}, 1.0, {}, {}}, {}}; }
+LengthSpec toTheTail() {
+    return {Reach{PartRef{PartKind::tail}, 1.0, {}, {}}, {}};
+}
 Landmark landmarkOf(BodyEndSchool school) {
     return school == BodyEndSchool::point ? Landmark::point : school == BodyEndSchool::barb ? Landmark::barb : Landmark::bend;
 }
@@ -48,16 +51,28 @@ class Follow {
     Follow(Book& book, Pattern& pattern, std::optional<std::size_t> only) : book_(book), pattern_(pattern), only_(only) {}
 
     bool apply(std::string_view key, const SchoolChoices& s) {
-        if (key == "tail") return s.tail && each<TailPart>([&](Part&, TailPart& t) { t.length = ratioOf(1.0, *s.tail == TailSchool::body ? Yardstick::body : Yardstick::shank); });
+        if (key == "tail")
+            return s.tail && each<TailPart>([&](Part&, TailPart& t) {
+                       t.length = ratioOf(1.0, *s.tail == TailSchool::body ? Yardstick::body : Yardstick::shank);
+                   });
         if (key == "body_end") return s.bodyEnd && bodyEnd(landmarkOf(*s.bodyEnd));
-        if (key == "collar_fullness") return s.fullness && each<CollarPart>([&](Part&, CollarPart& c) { c.turns.reset(); c.until.reset(); c.fullness = fullnessOf(*s.fullness); });
+        if (key == "collar_fullness")
+            return s.fullness && each<CollarPart>([&](Part&, CollarPart& c) {
+                       c.turns.reset();
+                       c.until.reset();
+                       c.fullness = fullnessOf(*s.fullness);
+                   });
         if (key == "reach") return s.reach && each<CollarPart>([&](Part&, CollarPart& c) { return reach(c, *s.reach); });
-        if (key == "hackle") return s.hackle && each<CollarPart>([&](Part& part, CollarPart&) { part.kind = *s.hackle == HackleSchool::throat ? PartKind::throat : PartKind::collar; });
+        if (key == "hackle")
+            return s.hackle && each<CollarPart>([&](Part& part, CollarPart&) {
+                       part.kind = *s.hackle == HackleSchool::throat ? PartKind::throat : PartKind::collar;
+                   });
         if (key == "collar_place") return s.collarPlace && collarPlace(*s.collarPlace);
         if (key == "wing") return s.wing && each<WingPart>([&](Part& part, WingPart& w) { return wing(part, w, *s.wing); });
         if (key == "wing_reach")
             return s.wingReach && (*s.wingReach == WingReach::bend || findKind(pattern_, PartKind::tail)) &&
-                   each<WingPart>([&](Part&, WingPart& w) { w.length = *s.wingReach == WingReach::bend ? reachTo(Landmark::bend) : toTheTail(); });
+                   each<WingPart>(
+                       [&](Part&, WingPart& w) { w.length = *s.wingReach == WingReach::bend ? reachTo(Landmark::bend) : toTheTail(); });
         if (key == "ribbed") return s.ribbed && ribbed(*s.ribbed);
         return false;
     }
@@ -108,15 +123,18 @@ class Follow {
         const auto section = tinselSection(book_, pattern_);
         if (school == RibbedSchool::tinselOnly && !section) return false;
         return each<RibPart>([&](Part&, RibPart& r) {
-            if (school == RibbedSchool::whole) r.along = WholeBody{};
-            else r.along = *section;
+            if (school == RibbedSchool::whole)
+                r.along = WholeBody{};
+            else
+                r.along = *section;
         });
     }
     bool collarPlace(CollarPlace place) {
         const auto isWing = [](const Part& p) { return p.kind == PartKind::wing; };
         if (std::ranges::none_of(pattern_.parts, isWing)) return false;
         PartOrder collars, rest;
-        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) (std::holds_alternative<CollarPart>(pattern_.parts[i].detail) ? collars : rest).emplace_back(i);
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+            (std::holds_alternative<CollarPart>(pattern_.parts[i].detail) ? collars : rest).emplace_back(i);
         if (collars.empty()) return false;
         const auto wing = [&](const std::optional<std::size_t>& at) { return isWing(pattern_.parts[*at]); };
         auto at = std::ranges::find_if(rest, wing);
@@ -172,8 +190,10 @@ SchoolChoices readOff(const Book& book, const Pattern& pattern) {
     }
     if (const auto* rib = detailOf<RibPart>(firstOf<RibPart>(pattern))) {
         const auto* section = rib->along ? std::get_if<std::size_t>(&*rib->along) : nullptr;
-        if (!section) s.ribbed = RibbedSchool::whole;
-        else if (tinselSection(book, pattern) == *section) s.ribbed = RibbedSchool::tinselOnly;
+        if (!section)
+            s.ribbed = RibbedSchool::whole;
+        else if (tinselSection(book, pattern) == *section)
+            s.ribbed = RibbedSchool::tinselOnly;
     }
     if (const HookSpec* hook = book.findHook(pattern.hook)) s.barb = hook->barb.value_or(true) ? BarbSchool::barbed : BarbSchool::barbless;
     return s;
@@ -187,14 +207,20 @@ std::string textOf(const SchoolChoices& choices, std::string_view key) {
 
 }  // namespace
 
-bool schoolStandsInParts(std::string_view key) { return key == "hook_barb" || std::ranges::find(kWritten, key) != kWritten.end(); }
+bool schoolStandsInParts(std::string_view key) {
+    return key == "hook_barb" || std::ranges::find(kWritten, key) != kWritten.end();
+}
 
 double fullnessOf(FullnessSchool school) {
     switch (school) {
-        case FullnessSchool::sparse: return 7.0;
-        case FullnessSchool::standard: return 12.0;
-        case FullnessSchool::full: return 20.0;
-        case FullnessSchool::bushy: return 30.0;
+        case FullnessSchool::sparse:
+            return 7.0;
+        case FullnessSchool::standard:
+            return 12.0;
+        case FullnessSchool::full:
+            return 20.0;
+        case FullnessSchool::bushy:
+            return 30.0;
     }
     throw BrokenContract("unknown fullness");
 }
@@ -235,7 +261,8 @@ void followOwnSchools(Book& book, std::string_view pattern, std::optional<std::s
     const SchoolChoices own = *book.schools;
     // Body end and fullness are read wherever a part is silent, so a new part just stays silent.
     for (const std::string_view key : kWritten)
-        if (key != "body_end" && key != "collar_fullness" && (key != "collar_place" || !part)) (void)Follow(book, *found, part).apply(key, own);
+        if (key != "body_end" && key != "collar_fullness" && (key != "collar_place" || !part))
+            (void)Follow(book, *found, part).apply(key, own);
     if (own.barb && !part)
         if (const auto barb = resizeHook(book, pattern, {{}, {}, *own.barb == BarbSchool::barbed})) book = barb->after;
 }

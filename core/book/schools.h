@@ -15,7 +15,8 @@ namespace machair {
 
 // For one dressing, or (without one) for all that say nothing else. Faults: no such dressing, school or choice; a dressing
 // that lacks the part it is about.
-[[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key,
+                                        std::string_view text);
 
 // What the dressing holds to, as one of the field's choices; empty where it holds to none of them, or to what the tier
 // holds to for all.

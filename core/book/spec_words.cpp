@@ -19,23 +19,33 @@ struct Word {
 };
 
 // The first spelling of a value is the one that is written.
-constexpr std::array kYardsticks = {
-    Word{"shank", Yardstick::shank},          Word{"gape", Yardstick::gape},
-    Word{"body", Yardstick::body},            Word{"overall length", Yardstick::overall},
-    Word{"overall", Yardstick::overall},      Word{"eye's width", Yardstick::eyeWidth},
-    Word{"eye width", Yardstick::eyeWidth},   Word{"spear", Yardstick::spear},
-    Word{"bead", Yardstick::bead}};
-constexpr std::array kLandmarks = {
-    Word{"back of the bend", Landmark::rearmost}, Word{"rearmost", Landmark::rearmost}, Word{"eye", Landmark::eye},
-    Word{"point", Landmark::point}, Word{"barb", Landmark::barb}, Word{"bend", Landmark::bend}};
-constexpr std::array kFlyLandmarks = {
-    Word{"body end", FlyLandmark::bodyEnd}, Word{"body's end", FlyLandmark::bodyEnd},
-    Word{"tail tip", FlyLandmark::tailTip}, Word{"tail's tip", FlyLandmark::tailTip}};
-constexpr std::array kShares = {
-    Word{"as long as", 1.0}, Word{"half of", 0.5}, Word{"half", 0.5}, Word{"twice", 2.0},
-    Word{"two thirds of", 2.0 / 3.0}, Word{"a third of", 1.0 / 3.0}, Word{"three quarters of", 0.75},
-    Word{"a quarter of", 0.25}, Word{"one and a half times", 1.5}, Word{"one and a quarter times", 1.25},
-    Word{"four fifths of", 0.8}, Word{"an eighth of", 0.125}, Word{"two and a half times", 2.5}, Word{"three times", 3.0}};
+constexpr std::array kYardsticks = {Word{"shank", Yardstick::shank},        Word{"gape", Yardstick::gape},
+                                    Word{"body", Yardstick::body},          Word{"overall length", Yardstick::overall},
+                                    Word{"overall", Yardstick::overall},    Word{"eye's width", Yardstick::eyeWidth},
+                                    Word{"eye width", Yardstick::eyeWidth}, Word{"spear", Yardstick::spear},
+                                    Word{"bead", Yardstick::bead}};
+constexpr std::array kLandmarks = {Word{"back of the bend", Landmark::rearmost},
+                                   Word{"rearmost", Landmark::rearmost},
+                                   Word{"eye", Landmark::eye},
+                                   Word{"point", Landmark::point},
+                                   Word{"barb", Landmark::barb},
+                                   Word{"bend", Landmark::bend}};
+constexpr std::array kFlyLandmarks = {Word{"body end", FlyLandmark::bodyEnd}, Word{"body's end", FlyLandmark::bodyEnd},
+                                      Word{"tail tip", FlyLandmark::tailTip}, Word{"tail's tip", FlyLandmark::tailTip}};
+constexpr std::array kShares = {Word{"as long as", 1.0},
+                                Word{"half of", 0.5},
+                                Word{"half", 0.5},
+                                Word{"twice", 2.0},
+                                Word{"two thirds of", 2.0 / 3.0},
+                                Word{"a third of", 1.0 / 3.0},
+                                Word{"three quarters of", 0.75},
+                                Word{"a quarter of", 0.25},
+                                Word{"one and a half times", 1.5},
+                                Word{"one and a quarter times", 1.25},
+                                Word{"four fifths of", 0.8},
+                                Word{"an eighth of", 0.125},
+                                Word{"two and a half times", 2.5},
+                                Word{"three times", 3.0}};
 
 template <class Value, std::size_t N>
 std::optional<Value> valueOf(const std::array<Word<Value>, N>& words, std::string_view text) {
@@ -227,7 +237,8 @@ std::string saySpec(const LengthSpec& spec) {
     };
     if (const auto* ratio = std::get_if<Ratio>(&spec.value)) {
         const auto* yardstick = std::get_if<Yardstick>(&ratio->of);
-        return named(ratio->ratio) + " the " + (yardstick ? std::string(wordOf(kYardsticks, *yardstick)) : partName(std::get<PartRef>(ratio->of)));
+        return named(ratio->ratio) + " the " +
+               (yardstick ? std::string(wordOf(kYardsticks, *yardstick)) : partName(std::get<PartRef>(ratio->of)));
     }
     if (const auto* reach = std::get_if<Reach>(&spec.value); reach && reach->fraction && !reach->past && !reach->shortBy)
         if (const auto* part = std::get_if<PartRef>(&reach->to)) return "to " + named(*reach->fraction) + " the " + partName(*part);

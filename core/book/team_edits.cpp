@@ -13,7 +13,8 @@ namespace {
 template <class Record>
 std::string freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
     std::string id = wanted;
-    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n) id = wanted + "-" + std::to_string(n);
+    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n)
+        id = wanted + "-" + std::to_string(n);
     return id;
 }
 
@@ -33,12 +34,14 @@ Result<Found<Record>> findIn(const std::vector<Record>& list, const char* name, 
 
 // One field of a record of one of the book's lists.
 template <class Record>
-Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const char* name, const char* what, std::string_view id, std::string_view key, std::string_view text) {
+Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const char* name, const char* what, std::string_view id,
+                      std::string_view key, std::string_view text) {
     const auto found = findIn(book.*list, name, what, id);
     if (!found) return tl::unexpected(found.error());
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    Edit edit{found->record->title() + ": " + fieldLabel(fieldsOf(*changed), key) + (text.empty() ? " left open" : " " + std::string(text)), book};
+    Edit edit{found->record->title() + ": " + fieldLabel(fieldsOf(*changed), key) + (text.empty() ? " left open" : " " + std::string(text)),
+              book};
     (edit.after.*list)[found->index] = std::move(*changed);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
@@ -62,14 +65,17 @@ Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, 
     Edit edit{{}, book};
     TeamSpec& changed = edit.after.teams[found->index];
     std::swap(changed.at(a), changed.at(b));
-    edit.words = nameOr(book, changed.at(a)) + " on the " + std::string(nameOf(a)) + ", " + nameOr(book, changed.at(b)) + " on the " + std::string(nameOf(b));
+    edit.words = nameOr(book, changed.at(a)) + " on the " + std::string(nameOf(a)) + ", " + nameOr(book, changed.at(b)) + " on the " +
+                 std::string(nameOf(b));
     return edit;
 }
 
 Result<Edit> changePresentation(const Book& book, std::string_view team, Position position, std::string_view text) {
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
-    if (!found->record->at(position)) return fail(found->place.key(nameOf(position)), "expected a fly on the " + std::string(nameOf(position)) + ", got none", "hang one there first");
+    if (!found->record->at(position))
+        return fail(found->place.key(nameOf(position)), "expected a fly on the " + std::string(nameOf(position)) + ", got none",
+                    "hang one there first");
     Edit edit{{}, book};
     Fly& fly = *edit.after.teams[found->index].at(position);
     const std::string said(trimmed(text));

@@ -39,7 +39,8 @@ namespace machair {
 [[nodiscard]] Edit countMishap(const Book& book, PartKind kind);
 
 // How many of a dressing on a hook (its own where none is named) lie in the box; 0 keeps it listed as still to be tied.
-[[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied, const std::optional<std::string>& hook = std::nullopt);
+[[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied,
+                                          const std::optional<std::string>& hook = std::nullopt);
 [[nodiscard]] int boxCount(const Book& book, std::string_view pattern, const std::optional<std::string>& hook = std::nullopt);
 
 }  // namespace machair

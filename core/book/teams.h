@@ -22,8 +22,9 @@ inline constexpr std::array kPositions = {Position::bob, Position::upper, Positi
 inline constexpr std::array kTrio = {Position::bob, Position::middle, Position::point};
 template <>
 struct Names<Position> {
-    static constexpr std::array entries = {NameOf{Position::bob, "bob"}, NameOf{Position::upper, "upper"}, NameOf{Position::middle, "middle"},
-                                           NameOf{Position::lower, "lower"}, NameOf{Position::point, "point"}};
+    static constexpr std::array entries = {NameOf{Position::bob, "bob"}, NameOf{Position::upper, "upper"},
+                                           NameOf{Position::middle, "middle"}, NameOf{Position::lower, "lower"},
+                                           NameOf{Position::point, "point"}};
 };
 
 // What a fly that hangs here should have been dressed for.
@@ -114,23 +115,53 @@ struct LeaderMeasures {
 
 // What a team is judged on: of one fly in its place, of a pair, of the leader (models-team.md section D).
 enum class TeamTerm {
-    style, role, fullness, stiff, hold, anchor, slim, size, season, rules,
-    sinkStep, sinkAcross, presenceOrder, turnover, pointWeight, sizeStep, topSizeStep, family, variety, twice, spacing, dropper
+    style,
+    role,
+    fullness,
+    stiff,
+    hold,
+    anchor,
+    slim,
+    size,
+    season,
+    rules,
+    sinkStep,
+    sinkAcross,
+    presenceOrder,
+    turnover,
+    pointWeight,
+    sizeStep,
+    topSizeStep,
+    family,
+    variety,
+    twice,
+    spacing,
+    dropper
 };
 template <>
 struct Names<TeamTerm> {
-    static constexpr std::array entries = {
-        NameOf{TeamTerm::style, "style"},           NameOf{TeamTerm::role, "role"},
-        NameOf{TeamTerm::fullness, "fullness"},     NameOf{TeamTerm::stiff, "stiff"},
-        NameOf{TeamTerm::hold, "hold"},             NameOf{TeamTerm::anchor, "anchor"},
-        NameOf{TeamTerm::slim, "slim"},             NameOf{TeamTerm::size, "size"},
-        NameOf{TeamTerm::season, "season"},         NameOf{TeamTerm::rules, "rules"},
-        NameOf{TeamTerm::sinkStep, "sink_step"},    NameOf{TeamTerm::sinkAcross, "sink_across"},
-        NameOf{TeamTerm::presenceOrder, "presence_order"}, NameOf{TeamTerm::turnover, "turnover"},
-        NameOf{TeamTerm::pointWeight, "point_weight"}, NameOf{TeamTerm::sizeStep, "size_step"},
-        NameOf{TeamTerm::topSizeStep, "top_size_step"}, NameOf{TeamTerm::family, "family"},
-        NameOf{TeamTerm::variety, "variety"},       NameOf{TeamTerm::twice, "twice"},
-        NameOf{TeamTerm::spacing, "spacing"},       NameOf{TeamTerm::dropper, "dropper"}};
+    static constexpr std::array entries = {NameOf{TeamTerm::style, "style"},
+                                           NameOf{TeamTerm::role, "role"},
+                                           NameOf{TeamTerm::fullness, "fullness"},
+                                           NameOf{TeamTerm::stiff, "stiff"},
+                                           NameOf{TeamTerm::hold, "hold"},
+                                           NameOf{TeamTerm::anchor, "anchor"},
+                                           NameOf{TeamTerm::slim, "slim"},
+                                           NameOf{TeamTerm::size, "size"},
+                                           NameOf{TeamTerm::season, "season"},
+                                           NameOf{TeamTerm::rules, "rules"},
+                                           NameOf{TeamTerm::sinkStep, "sink_step"},
+                                           NameOf{TeamTerm::sinkAcross, "sink_across"},
+                                           NameOf{TeamTerm::presenceOrder, "presence_order"},
+                                           NameOf{TeamTerm::turnover, "turnover"},
+                                           NameOf{TeamTerm::pointWeight, "point_weight"},
+                                           NameOf{TeamTerm::sizeStep, "size_step"},
+                                           NameOf{TeamTerm::topSizeStep, "top_size_step"},
+                                           NameOf{TeamTerm::family, "family"},
+                                           NameOf{TeamTerm::variety, "variety"},
+                                           NameOf{TeamTerm::twice, "twice"},
+                                           NameOf{TeamTerm::spacing, "spacing"},
+                                           NameOf{TeamTerm::dropper, "dropper"}};
 };
 
 // Of a school of the tier's own: another range, near-width or weight for one term; what is absent stays as it is.
@@ -179,7 +210,7 @@ struct TeamSchool {
     std::optional<Length> dropperMost;
     std::optional<double> fullness;  // times what the wave wants
     std::vector<OwnWanted> wanted;
-    std::vector<OwnRange> ranges;    // a place that is named has only these rows
+    std::vector<OwnRange> ranges;  // a place that is named has only these rows
     std::vector<OwnStyle> styles;
     Carried carried;
     bool operator==(const TeamSchool&) const = default;

@@ -22,8 +22,7 @@ struct Names<WaterColour> {
 enum class Light { bright, cloud, dusk };
 template <>
 struct Names<Light> {
-    static constexpr std::array entries = {NameOf{Light::bright, "bright"}, NameOf{Light::cloud, "cloud"},
-                                           NameOf{Light::dusk, "dusk"}};
+    static constexpr std::array entries = {NameOf{Light::bright, "bright"}, NameOf{Light::cloud, "cloud"}, NameOf{Light::dusk, "dusk"}};
 };
 
 struct WaterSpec {
@@ -39,8 +38,8 @@ struct WaterSpec {
     std::optional<int> month;
     std::optional<std::string> hatching;
     std::optional<bool> drogue;
-    std::optional<int> kept;           // fish so far today: a contest's barbs come off after so many
-    std::optional<std::string> rules;  // id of a rule card
+    std::optional<int> kept;                     // fish so far today: a contest's barbs come off after so many
+    std::optional<std::string> rules;            // id of a rule card
     std::vector<std::array<Length, 2>> outline;  // its shore, east and north of a corner
     std::optional<std::string> note;
     Carried carried;
@@ -66,7 +65,7 @@ struct RuleCard {
     std::optional<Length> leastSpacing;
     std::optional<Length> longestLeader;
     std::optional<Length> longestFly;
-    std::optional<int> largestHook;   // as a size: 8 is larger than 12
+    std::optional<int> largestHook;  // as a size: 8 is larger than 12
     std::optional<int> smallestHook;
     std::optional<BarbRule> barb;
     std::optional<int> keptBeforeBarbless;
@@ -82,7 +81,8 @@ struct RuleCard {
 enum class WaterLayer { bottom, mid, film, surface };
 template <>
 struct Names<WaterLayer> {
-    static constexpr std::array entries = {NameOf{WaterLayer::bottom, "bottom"}, NameOf{WaterLayer::mid, "mid"}, NameOf{WaterLayer::film, "film"}, NameOf{WaterLayer::surface, "surface"}};
+    static constexpr std::array entries = {NameOf{WaterLayer::bottom, "bottom"}, NameOf{WaterLayer::mid, "mid"},
+                                           NameOf{WaterLayer::film, "film"}, NameOf{WaterLayer::surface, "surface"}};
 };
 
 // What is about on the water from one month to another (over the new year where the first is later), and what suits it.
@@ -98,12 +98,14 @@ struct SeasonRow {
     std::optional<std::string> fished;
     std::vector<std::string> dressings;  // ids of those that imitate it
     std::vector<FlyStyle> styles;
-    std::optional<Position> place;       // of the team; any where absent
+    std::optional<Position> place;  // of the team; any where absent
     std::optional<std::string> note;
     Carried carried;
     bool operator==(const SeasonRow&) const = default;
     [[nodiscard]] const std::string& title() const { return creature; }
-    [[nodiscard]] bool includes(int month) const { return fromMonth <= toMonth ? month >= fromMonth && month <= toMonth : month >= fromMonth || month <= toMonth; }
+    [[nodiscard]] bool includes(int month) const {
+        return fromMonth <= toMonth ? month >= fromMonth && month <= toMonth : month >= fromMonth || month <= toMonth;
+    }
 };
 
 // Flies that are tied and lie in the box: one dressing on one hook.
@@ -117,6 +119,8 @@ struct BoxFly {
     Carried carried = {};
     bool operator==(const BoxFly&) const = default;
 };
-[[nodiscard]] inline Fly flyOf(const BoxFly& fly) { return {fly.pattern, fly.hook}; }
+[[nodiscard]] inline Fly flyOf(const BoxFly& fly) {
+    return {fly.pattern, fly.hook};
+}
 
 }  // namespace machair

@@ -3,9 +3,9 @@
 #include "bench/judgement.h"
 #include "bench/steps.h"
 #include "book/kinds.h"
+#include "book/schools.h"
 #include "cutting/gauges.h"
 #include "cutting/laying_out.h"
-#include "book/schools.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -16,16 +16,18 @@ namespace {
 std::vector<Plan> everyDressing() {
     const Book demo = demoBook();
     std::vector<Plan> plans;
-    for (const Pattern& pattern : demo.patterns) plans.push_back(planPattern(demo, pattern.id).value());
+    for (const Pattern& pattern : demo.patterns)
+        plans.push_back(planPattern(demo, pattern.id).value());
     for (const auto& entry : Names<FlyKind>::entries) {
-        const NewDressing made = startFromKind(demo, entry.value, "wet-10").value();
+        const NewRecord made = startFromKind(demo, entry.value, "wet-10").value();
         plans.push_back(planPattern(made.edit.after, made.id).value());
     }
     return plans;
 }
 
 std::size_t stepNumber(const std::vector<TyingStep>& steps, const std::string& verb, int part) {
-    return static_cast<std::size_t>(std::ranges::find_if(steps, [&](const TyingStep& s) { return s.verb == verb && s.part == part; }) - steps.begin());
+    return static_cast<std::size_t>(std::ranges::find_if(steps, [&](const TyingStep& s) { return s.verb == verb && s.part == part; }) -
+                                    steps.begin());
 }
 
 }  // namespace
@@ -40,7 +42,8 @@ TEST_CASE("every part that is tied in is finished, in no step is one undone, and
             CHECK(steps[i].done.size() == plan.parts.size());
             if (i == 0) continue;
             CHECK(steps[i].threadBefore == steps[i - 1].threadAfter);
-            for (std::size_t p = 0; p < plan.parts.size(); ++p) CHECK(steps[i].done[p] >= steps[i - 1].done[p]);
+            for (std::size_t p = 0; p < plan.parts.size(); ++p)
+                CHECK(steps[i].done[p] >= steps[i - 1].done[p]);
         }
         for (std::size_t p = 0; p < plan.parts.size(); ++p) {
             CAPTURE(nameOf(plan.parts[p].kind));
@@ -70,7 +73,8 @@ TEST_CASE("without a palmer the rib follows its body at once, and a bead comes f
     const auto steps = stepsOf(plan);
     CHECK(steps[0].verb == "slide on");
     CHECK_FALSE(steps[0].bed);
-    const auto body = static_cast<std::size_t>(std::ranges::find_if(steps, [&](const TyingStep& s) { return s.part == 2; }) - steps.begin());
+    const auto body =
+        static_cast<std::size_t>(std::ranges::find_if(steps, [&](const TyingStep& s) { return s.part == 2; }) - steps.begin());
     CHECK(steps[body + 1].part == 1);
     CHECK(std::ranges::any_of(steps, [](const TyingStep& s) { return s.object.find("behind the bead") != std::string::npos; }));
 }
@@ -83,7 +87,9 @@ TEST_CASE("coats of varnish dry, and resin is cured with its caution") {
     book = changeSchool(book, "kelp-lantern", "finish", "resin")->after;
     CHECK_FALSE(last().dryMinutes);
     CHECK(last().caution == Caution::resin);
-    for (const Caution c : {Caution::points, Caution::glue, Caution::resin, Caution::solvents, Caution::lead, Caution::dust, Caution::birds}) CHECK_FALSE(sayCaution(c).empty());
+    for (const Caution c :
+         {Caution::points, Caution::glue, Caution::resin, Caution::solvents, Caution::lead, Caution::dust, Caution::birds})
+        CHECK_FALSE(sayCaution(c).empty());
 }
 
 TEST_CASE("the demo's dressings stand in a good order; one that traps a later part says which order works") {
@@ -96,8 +102,10 @@ TEST_CASE("the demo's dressings stand in a good order; one that traps a later pa
     std::rotate(winged.parts.begin(), winged.parts.begin() + 4, winged.parts.begin() + 5);  // the wing first
     const auto faults = orderFaults(winged);
     REQUIRE(faults.size() >= 2);
-    CHECK(std::ranges::any_of(faults, [](const OrderFault& f) { return f.words.find("in the way of tying and trimming the tail") != std::string::npos; }));
-    for (const OrderFault& fault : faults) CHECK(fault.before < fault.part);
+    CHECK(std::ranges::any_of(
+        faults, [](const OrderFault& f) { return f.words.find("in the way of tying and trimming the tail") != std::string::npos; }));
+    for (const OrderFault& fault : faults)
+        CHECK(fault.before < fault.part);
     Pattern late = *book.findPattern("kelp-lantern");
     std::swap(late.parts[1], late.parts[2]);
     CHECK(orderFaults(late).front().words.find("rib is forgotten") != std::string::npos);
@@ -111,7 +119,8 @@ TEST_CASE("a brittle body with its rib wound the same way warns, against it is p
         body.method = BodyMethod::herl;
         Book book = bench();
         book.materials.push_back(material("herl", MaterialKind::herl, StrandTraits{}));
-        book.patterns = {dressing({part(PartKind::rib, written, "wire"), part(PartKind::body, body, "herl"), part(PartKind::head, HeadPart{})})};
+        book.patterns = {
+            dressing({part(PartKind::rib, written, "wire"), part(PartKind::body, body, "herl"), part(PartKind::head, HeadPart{})})};
         return durabilityOf(planPattern(book, "fly").value());
     };
     REQUIRE(lasting(Winding::with).weak.size() == 1);
@@ -131,7 +140,8 @@ TEST_CASE("what is laid out names every part that needs something, and a batch's
     const auto one = layOut(plan, 1), dozen = layOut(plan, 12);
     REQUIRE(one.size() == dozen.size());
     CHECK(one[0].part == plan.parts.size());  // the thread
-    for (const std::size_t part : {0u, 1u, 2u, 3u, 4u}) CHECK(std::ranges::any_of(one, [&](const LaidOut& l) { return l.part == part; }));
+    for (const std::size_t part : {0u, 1u, 2u, 3u, 4u})
+        CHECK(std::ranges::any_of(one, [&](const LaidOut& l) { return l.part == part; }));
     const auto& rib = *std::ranges::find(dozen, 1u, &LaidOut::part);
     CHECK(rib.all.starts_with("12 of " + rib.each));
 }
