@@ -40,17 +40,23 @@ Wanted read(const QApplication& application) {
     parser.addVersionOption();
     parser.addPositionalArgument(QStringLiteral("FILE"), QObject::tr("a bench file, *.machair.json"), QStringLiteral("[FILE]"));
     const QCommandLineOption demo(QStringLiteral("demo"), QObject::tr("open the demo, Loch Skerrin"));
-    const QCommandLineOption picture(QStringLiteral("picture"), QObject::tr("save a picture of the window and leave"), QStringLiteral("FILE.png"));
+    const QCommandLineOption picture(QStringLiteral("picture"), QObject::tr("save a picture of the window and leave"),
+                                     QStringLiteral("FILE.png"));
     const QCommandLineOption dressing(QStringLiteral("dressing"), QObject::tr("put this dressing on the bench"), QStringLiteral("ID"));
     const QCommandLineOption dark(QStringLiteral("dark"), QObject::tr("on the dark bench"));
     const QCommandLineOption part(QStringLiteral("part"), QObject::tr("open this part's line in the ticket, from 0"), QStringLiteral("N"));
-    const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"), QStringLiteral("1280x800"));
+    const QCommandLineOption size(QStringLiteral("size"), QObject::tr("the window's size for a picture"), QStringLiteral("WxH"),
+                                  QStringLiteral("1280x800"));
     const QCommandLineOption sizes(QStringLiteral("sizes"), QObject::tr("the dressing across sizes"));
     const QCommandLineOption drawer(QStringLiteral("drawer"), QObject::tr("open the drawers at this thing"), QStringLiteral("ID"));
-    const QCommandLineOption station(QStringLiteral("station"), QObject::tr("open this station: plan, cut, tie, check, balance, drift, water, evening, daybook or drawers"), QStringLiteral("NAME"));
+    const QCommandLineOption station(
+        QStringLiteral("station"),
+        QObject::tr("open this station: plan, cut, tie, check, balance, drift, water, evening, daybook or drawers"),
+        QStringLiteral("NAME"));
     const QCommandLineOption team(QStringLiteral("team"), QObject::tr("hang this team on the cast"), QStringLiteral("ID"));
     const QCommandLineOption photo(QStringLiteral("photo"), QObject::tr("check the fly on this photograph"), QStringLiteral("FILE"));
-    const QCommandLineOption press(QStringLiteral("press"), QObject::tr("press the button of this name once the window is open"), QStringLiteral("NAME"));
+    const QCommandLineOption press(QStringLiteral("press"), QObject::tr("press the button of this name once the window is open"),
+                                   QStringLiteral("NAME"));
     parser.addOptions({photo, press, station, team, drawer, sizes, demo, picture, dressing, dark, part, size});
     parser.process(application);
     Wanted wanted;
@@ -73,7 +79,8 @@ Wanted read(const QApplication& application) {
 
 int savePicture(machair::app::MainWindow& window, const QString& file) {
     const bool saved = window.grab().save(file);
-    QTextStream(saved ? stdout : stderr) << (saved ? QObject::tr("saved %1").arg(file) : QObject::tr("%1 could not be written").arg(file)) << Qt::endl;
+    QTextStream(saved ? stdout : stderr) << (saved ? QObject::tr("saved %1").arg(file) : QObject::tr("%1 could not be written").arg(file))
+                                         << Qt::endl;
     return saved ? 0 : 1;
 }
 
@@ -124,10 +131,14 @@ int main(int argc, char** argv) {
         // Stations that work on a thread get the time to; Balance is asked for its proposals.
         const bool balance = window.station() == machair::app::Station::balance;
         if (balance) window.findChild<QAbstractButton*>(QStringLiteral("find"))->click();
-        QTimer::singleShot(balance ? 8000 : !wanted.photo.isEmpty() ? 3000 : wanted.station.isEmpty() ? 200 : 1500, &window, [&] {
-            result = savePicture(window, wanted.picture);
-            QApplication::exit(result);
-        });
+        QTimer::singleShot(balance                    ? 8000
+                           : !wanted.photo.isEmpty()  ? 3000
+                           : wanted.station.isEmpty() ? 200
+                                                      : 1500,
+                           &window, [&] {
+                               result = savePicture(window, wanted.picture);
+                               QApplication::exit(result);
+                           });
         QApplication::exec();
         return result;
     }

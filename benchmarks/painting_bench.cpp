@@ -7,9 +7,9 @@
 
 #include "benchmarks/demo_book.h"
 #include "drawing/fly_painter.h"
-#include "store/bench_file.h"
 #include "drawing/photograph.h"
 #include "photo/registration.h"
+#include "store/bench_file.h"
 #include "theme/theme.h"
 
 namespace machair::benchmarks {
@@ -42,7 +42,8 @@ void paintWhole(benchmark::State& state, const char* pattern) {
 
 static void makeAScene(benchmark::State& state) {
     const Plan planned = demoPlan(kFullestFly);
-    for (auto _ : state) benchmark::DoNotOptimize(makeScene(planned));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(makeScene(planned));
 }
 BENCHMARK(makeAScene)->Unit(benchmark::kMillisecond);
 
@@ -50,7 +51,8 @@ BENCHMARK(makeAScene)->Unit(benchmark::kMillisecond);
 static void paintTheAlbumAtCastSize(benchmark::State& state) {
     const Book album = store::readBenchFile(MACHAIR_ALBUM).value().book;
     std::vector<Scene> scenes;
-    for (const Pattern& pattern : album.patterns) scenes.push_back(makeScene(planPattern(album, pattern.id).value()));
+    for (const Pattern& pattern : album.patterns)
+        scenes.push_back(makeScene(planPattern(album, pattern.id).value()));
     QImage image = blank(QSize(400, 300));
     for (auto _ : state)
         for (const Scene& scene : scenes) {
@@ -91,7 +93,8 @@ BENCHMARK(paintOneLayer)->ArgsProduct({benchmark::CreateDenseRange(0, 9, 1), {0,
 static void paintTheCast(benchmark::State& state) {
     QImage image = blank({1280, 150});
     std::vector<Scene> scenes;
-    for (const char* fly : {"kelp-lantern", "heather-tinker", "rush-piper"}) scenes.push_back(makeScene(demoPlan(fly)));
+    for (const char* fly : {"kelp-lantern", "heather-tinker", "rush-piper"})
+        scenes.push_back(makeScene(demoPlan(fly)));
     for (auto _ : state) {
         QPainter painter(&image);
         double x = 200.0;
@@ -110,7 +113,8 @@ static void registerAPhotograph(benchmark::State& state) {
     setting.size = {4000, 3000};
     const photo::Picture picture = drawing::greyOf(drawing::photographOf(plan, setting).image);
     bool found = true;
-    for (auto _ : state) found &= photo::findHook(picture, plan.hook).has_value();
+    for (auto _ : state)
+        found &= photo::findHook(picture, plan.hook).has_value();
     state.counters["found"] = found ? 1 : 0;
 }
 BENCHMARK(registerAPhotograph)->Unit(benchmark::kMillisecond);

@@ -12,8 +12,8 @@
 #include <numbers>
 
 #include "benchmarks/demo_book.h"
-#include "leader/drift.h"
 #include "leader/chain.h"
+#include "leader/drift.h"
 
 namespace machair::benchmarks {
 
@@ -135,7 +135,8 @@ std::optional<Integrated> byCvode(double relative, double absolute) {
     realtype reached = 0.0;
     Integrated result;
     const int flag = CVode(cvode, kSeconds, y, &reached, CV_NORMAL);
-    for (std::size_t f = 0; f < 3; ++f) result.depths.push_back(forces.depth(N_VGetArrayPointer(y), f));
+    for (std::size_t f = 0; f < 3; ++f)
+        result.depths.push_back(forces.depth(N_VGetArrayPointer(y), f));
     CVodeGetNumSteps(cvode, &result.steps);
     CVodeFree(&cvode);
     SUNLinSolFree(solver);
@@ -150,7 +151,8 @@ std::vector<double> byOurs(Time step) {
     options.keepNodes = false;
     const DriftReport run = runDrift(rig(), handling(), options);
     std::vector<double> depths;
-    for (const Position position : kTrio) depths.push_back(*run.samples.back().depth[position] / metre);
+    for (const Position position : kTrio)
+        depths.push_back(*run.samples.back().depth[position] / metre);
     return depths;
 }
 
@@ -160,11 +162,13 @@ std::vector<double> byOurs(Time step) {
 // twentieth of it.
 static void driftByCvode(benchmark::State& state) {
     std::optional<Integrated> result;
-    for (auto _ : state) result = byCvode(1e-4, 1e-7);
+    for (auto _ : state)
+        result = byCvode(1e-4, 1e-7);
     if (!result) return state.SkipWithError("CVODE gave up");
     const auto apart = [&](const std::vector<double>& ours) {
         double most = 0.0;
-        for (std::size_t f = 0; f < ours.size(); ++f) most = std::max(most, 1000.0 * std::abs(ours[f] - result->depths[f]));
+        for (std::size_t f = 0; f < ours.size(); ++f)
+            most = std::max(most, 1000.0 * std::abs(ours[f] - result->depths[f]));
         return most;
     };
     state.counters["steps"] = static_cast<double>(result->steps);
@@ -174,7 +178,8 @@ static void driftByCvode(benchmark::State& state) {
 BENCHMARK(driftByCvode)->Unit(benchmark::kMillisecond)->Iterations(1);
 
 static void driftByOurStep(benchmark::State& state) {
-    for (auto _ : state) benchmark::DoNotOptimize(byOurs(kContractStep));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(byOurs(kContractStep));
 }
 BENCHMARK(driftByOurStep)->Unit(benchmark::kMillisecond);
 

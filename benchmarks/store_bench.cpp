@@ -33,11 +33,13 @@ Book largeBook() {
 
 class Place {
   public:
-    explicit Place(const Book& book) : path_(std::filesystem::temp_directory_path() / ("machair-bench-" + std::to_string(::getpid()) + ".machair")) {
+    explicit Place(const Book& book)
+        : path_(std::filesystem::temp_directory_path() / ("machair-bench-" + std::to_string(::getpid()) + ".machair")) {
         if (!store::writeBook(path_, book).empty()) std::abort();
     }
     ~Place() {
-        for (const char* end : {"", "-wal", "-shm", ".copies"}) std::filesystem::remove_all(path_.string() + end);
+        for (const char* end : {"", "-wal", "-shm", ".copies"})
+            std::filesystem::remove_all(path_.string() + end);
     }
     Place(const Place&) = delete;
     Place& operator=(const Place&) = delete;
@@ -74,7 +76,8 @@ BENCHMARK(keepAnEdit)->Arg(0)->Arg(1)->Unit(benchmark::kMillisecond);
 
 static void planInALargeBook(benchmark::State& state) {
     const Book book = largeBook();
-    for (auto _ : state) benchmark::DoNotOptimize(planPattern(book, kFullestFly));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(planPattern(book, kFullestFly));
 }
 BENCHMARK(planInALargeBook)->Unit(benchmark::kMillisecond);
 
@@ -88,7 +91,8 @@ static Book bookOfYears() {
     for (int i = 0; book.days.size() < 10'000; ++i) {
         Day day = days[static_cast<std::size_t>(i) % days.size()];
         day.id = "day-" + std::to_string(i);
-        while (day.fish.size() < 5) day.fish.push_back({"kelp-lantern", Position::bob, true, {}});
+        while (day.fish.size() < 5)
+            day.fish.push_back({"kelp-lantern", Position::bob, true, {}});
         day.fish.resize(5);
         book.days.push_back(std::move(day));
     }
@@ -112,7 +116,8 @@ BENCHMARK(openYearsOfRecords)->Unit(benchmark::kMillisecond);
 static void allRatesOfYears(benchmark::State& state) {
     const Book book = bookOfYears();
     for (auto _ : state)
-        for (const auto& entry : Names<Factor>::entries) benchmark::DoNotOptimize(ratesBy(book, entry.value));
+        for (const auto& entry : Names<Factor>::entries)
+            benchmark::DoNotOptimize(ratesBy(book, entry.value));
 }
 BENCHMARK(allRatesOfYears)->Unit(benchmark::kMillisecond);
 

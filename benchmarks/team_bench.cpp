@@ -68,7 +68,8 @@ static void driftForFortySeconds(benchmark::State& state) {  // < 150 ms
     const Rig rig = demoRig();
     DriftOptions options;
     options.keepNodes = false;
-    for (auto _ : state) benchmark::DoNotOptimize(runDrift(rig, fortySeconds(), options));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(runDrift(rig, fortySeconds(), options));
 }
 BENCHMARK(driftForFortySeconds)->Unit(benchmark::kMillisecond);
 
@@ -78,20 +79,23 @@ static void driftWhileAControlMoves(benchmark::State& state) {  // < 50 ms
     options.keepNodes = false;
     options.link = kDraggingLink;
     options.step = kDraggingStep;
-    for (auto _ : state) benchmark::DoNotOptimize(runDrift(rig, fortySeconds(), options));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(runDrift(rig, fortySeconds(), options));
 }
 BENCHMARK(driftWhileAControlMoves)->Unit(benchmark::kMillisecond);
 
 static void settledTowAtOneSpeed(benchmark::State& state) {  // < 5 ms
     const Rig rig = demoRig();
-    for (auto _ : state) benchmark::DoNotOptimize(settledTow(rig, 0.3 * metrePerSecond));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(settledTow(rig, 0.3 * metrePerSecond));
 }
 BENCHMARK(settledTowAtOneSpeed)->Unit(benchmark::kMillisecond);
 
 static void chooseAmong(benchmark::State& state) {  // 1,000: < 50 ms, 3,000: < 1 s
     const auto flies = box(static_cast<std::size_t>(state.range(0)));
     std::uint64_t scanned = 0;
-    for (auto _ : state) scanned = chooseTeams(flies, rulesOf(School::stepped), windy()).pairsScanned;
+    for (auto _ : state)
+        scanned = chooseTeams(flies, rulesOf(School::stepped), windy()).pairsScanned;
     state.counters["pairs scanned"] = static_cast<double>(scanned);
 }
 BENCHMARK(chooseAmong)->Arg(1000)->Arg(3000)->Unit(benchmark::kMillisecond);
@@ -99,7 +103,8 @@ BENCHMARK(chooseAmong)->Arg(1000)->Arg(3000)->Unit(benchmark::kMillisecond);
 // The search over ready tables, beside every triple of them: the ratio is what the bounds buy.
 static void searchAmongAThousand(benchmark::State& state) {
     const TripleScores scores = tables(box(1000));
-    for (auto _ : state) benchmark::DoNotOptimize(bestTriples(scores, 10));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(bestTriples(scores, 10));
 }
 BENCHMARK(searchAmongAThousand)->Unit(benchmark::kMillisecond);
 
@@ -110,7 +115,8 @@ static void everyTripleOfAThousand(benchmark::State& state) {
         for (std::size_t i = 0; i < 1000; ++i)
             for (std::size_t j = 0; j < 1000; ++j) {
                 const std::int64_t base = std::int64_t{s.single[0][i]} + s.single[1][j] + s.first.at(i, j);
-                for (std::size_t k = 0; k < 1000; ++k) best = std::max(best, base + s.single[2][k] + s.second.at(j, k) + s.across.at(i, k));
+                for (std::size_t k = 0; k < 1000; ++k)
+                    best = std::max(best, base + s.single[2][k] + s.second.at(j, k) + s.across.at(i, k));
             }
         benchmark::DoNotOptimize(best);
     }
@@ -145,24 +151,40 @@ static void balanceAnUnsteadyTeam(benchmark::State& state) {  // < 300 ms
         book.box.push_back(fly);
     }
     const TeamSetting setting = windy();
-    for (auto _ : state) benchmark::DoNotOptimize(balanceTeam(book, "first-evening", setting));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(balanceTeam(book, "first-evening", setting));
 }
 BENCHMARK(balanceAnUnsteadyTeam)->Unit(benchmark::kMillisecond);
 
 static void balanceAHopelessTeam(benchmark::State& state) {
-    for (auto _ : state) benchmark::DoNotOptimize(balanceTeam(demoBook(), "first-evening"));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(balanceTeam(demoBook(), "first-evening"));
 }
 BENCHMARK(balanceAHopelessTeam)->Unit(benchmark::kMillisecond)->Iterations(1);
 
 static void cutFortySlips(benchmark::State& state) {  // 40 slips over 12 feathers: < 1 s, proven
     std::vector<VaneFeather> feathers;
-    for (int f = 0; f < 12; ++f) feathers.push_back({"f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right, (60.0 + 3.0 * f) * mm, {16.0 * mm, 24.0 * mm, 20.0 * mm}, {}, {}});
+    for (int f = 0; f < 12; ++f)
+        feathers.push_back({"f" + std::to_string(f),
+                            "m",
+                            f % 2 ? VaneSide::left : VaneSide::right,
+                            (60.0 + 3.0 * f) * mm,
+                            {16.0 * mm, 24.0 * mm, 20.0 * mm},
+                            {},
+                            {}});
     std::vector<SlipWanted> slips;
     std::mt19937 random(static_cast<unsigned>(state.range(0)));
     for (int s = 0; s < 40; ++s)
-        slips.push_back({"s" + std::to_string(s), "m", (3.0 + 0.5 * static_cast<double>(random() % 7)) * mm, (10.0 + static_cast<double>(random() % 10)) * mm, SlipSide::any, random() % 4 == 0, {}});
+        slips.push_back({"s" + std::to_string(s),
+                         "m",
+                         (3.0 + 0.5 * static_cast<double>(random() % 7)) * mm,
+                         (10.0 + static_cast<double>(random() % 10)) * mm,
+                         SlipSide::any,
+                         random() % 4 == 0,
+                         {}});
     bool proven = false;
-    for (auto _ : state) proven = planCuts(feathers, slips).optimal;
+    for (auto _ : state)
+        proven = planCuts(feathers, slips).optimal;
     state.counters["proven"] = proven ? 1.0 : 0.0;
 }
 BENCHMARK(cutFortySlips)->DenseRange(1, 5)->Unit(benchmark::kMillisecond)->Iterations(1);
@@ -170,21 +192,32 @@ BENCHMARK(cutFortySlips)->DenseRange(1, 5)->Unit(benchmark::kMillisecond)->Itera
 static void cutForTwentyFourDozen(benchmark::State& state) {  // < 2 s with a bound
     const Book& book = demoBook();
     std::vector<VaneFeather> feathers;
-    for (int f = 0; f < 60; ++f) feathers.push_back({"f" + std::to_string(f), "flank-bronze", f % 2 ? VaneSide::left : VaneSide::right, 70.0 * mm, {16.0 * mm, 24.0 * mm, 20.0 * mm}, {}, {}});
+    for (int f = 0; f < 60; ++f)
+        feathers.push_back({"f" + std::to_string(f),
+                            "flank-bronze",
+                            f % 2 ? VaneSide::left : VaneSide::right,
+                            70.0 * mm,
+                            {16.0 * mm, 24.0 * mm, 20.0 * mm},
+                            {},
+                            {}});
     const auto slips = slipsFor(planPattern(book, "heather-tinker").value(), 288);
-    for (auto _ : state) benchmark::DoNotOptimize(planCuts(feathers, slips));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(planCuts(feathers, slips));
 }
 BENCHMARK(cutForTwentyFourDozen)->Unit(benchmark::kMillisecond);
 
 static void stepsOfAFly(benchmark::State& state) {
     const Plan plan = planPattern(demoBook(), kFullestFly).value();
-    for (auto _ : state) benchmark::DoNotOptimize(stepsOf(plan));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(stepsOf(plan));
 }
 BENCHMARK(stepsOfAFly)->Unit(benchmark::kMillisecond);
 
 static void eveningOfTwoHundred(benchmark::State& state) {  // < 200 ms
-    const std::vector<TyingJob> jobs = {{"a", {{"tie a", 12, 0}, {"coat", 0.5, 20}, {"coat 2", 0.5, 30}}, 120}, {"b", {{"tie b", 8, 0}, {"coat", 0.5, 20}}, 80}};
-    for (auto _ : state) benchmark::DoNotOptimize(earliestFinish(jobs));
+    const std::vector<TyingJob> jobs = {{"a", {{"tie a", 12, 0}, {"coat", 0.5, 20}, {"coat 2", 0.5, 30}}, 120},
+                                        {"b", {{"tie b", 8, 0}, {"coat", 0.5, 20}}, 80}};
+    for (auto _ : state)
+        benchmark::DoNotOptimize(earliestFinish(jobs));
 }
 BENCHMARK(eveningOfTwoHundred)->Unit(benchmark::kMillisecond);
 

@@ -55,7 +55,8 @@ class Bench {
 
 static void startToUsableWindow(benchmark::State& state) {
     Bench bench(demoBook());
-    for (auto _ : state) benchmark::DoNotOptimize(bench.open());
+    for (auto _ : state)
+        benchmark::DoNotOptimize(bench.open());
     state.counters["resident_MB"] = residentMegabytes();
 }
 BENCHMARK(startToUsableWindow)->Unit(benchmark::kMillisecond);
@@ -108,7 +109,8 @@ static void tenThousandEdits(benchmark::State& state) {
         if (!document.open(file).empty()) std::abort();
         state.counters["at_first_MB"] = residentMegabytes();
         for (int n = 1; n <= 10'000; ++n) {
-            if (!document.apply(changeField(document.book(), kFullestFly, 0, "length", std::to_string(5.0 + 1e-3 * (n % 900)))).empty()) std::abort();
+            if (!document.apply(changeField(document.book(), kFullestFly, 0, "length", std::to_string(5.0 + 1e-3 * (n % 900)))).empty())
+                std::abort();
             if (n == 2'500) state.counters["after_2500_MB"] = residentMegabytes();
         }
         state.counters["after_10000_MB"] = residentMegabytes();
@@ -127,7 +129,8 @@ static void searchALargeDrawer(benchmark::State& state) {
     Bench bench(book);
     const auto window = bench.open();
     app::DrawerModel model(window->document());
-    for (auto _ : state) model.show(app::Drawer::hackles, QStringLiteral("hen"));
+    for (auto _ : state)
+        model.show(app::Drawer::hackles, QStringLiteral("hen"));
 }
 BENCHMARK(searchALargeDrawer)->Unit(benchmark::kMillisecond);
 

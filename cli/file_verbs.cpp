@@ -15,9 +15,8 @@ int validate(const Options& options) {
                              {"patterns", book.patterns.size()},
                              {"teams", book.teams.size()}};
         const std::string text = options.file + ": sound. " + std::to_string(book.hooks.size()) + " hooks, " +
-                                 std::to_string(book.materials.size()) + " materials, " +
-                                 std::to_string(book.patterns.size()) + " dressings, " +
-                                 std::to_string(book.teams.size()) + " teams\n";
+                                 std::to_string(book.materials.size()) + " materials, " + std::to_string(book.patterns.size()) +
+                                 " dressings, " + std::to_string(book.teams.size()) + " teams\n";
         return print(options, counts, text);
     });
 }
@@ -31,7 +30,8 @@ int rescue(const Options& options) {
     if (!rescued) return refuse(rescued.error());
     if (const Faults faults = store::writeBook(options.out, rescued->book); !faults.empty()) return refuse(faults);
     std::string text;
-    for (const std::string& line : rescued->said) text += line + "\n";
+    for (const std::string& line : rescued->said)
+        text += line + "\n";
     return print(options, {{"said", rescued->said}, {"out", options.out}}, text + "what could be read is in " + options.out + "\n");
 }
 
@@ -43,8 +43,10 @@ int doctor(const Options& options) {
         faults.push_back({{"place", fault.place.text()}, {"words", fault.what}});
         text += fault.line() + "\n";
     }
-    for (const std::string& note : report.notes) text += note + "\n";
-    print(options, {{"sound", report.faults.empty()}, {"faults", faults}, {"notes", report.notes}}, options.file + (report.faults.empty() ? ": sound\n" : ": not sound\n") + text);
+    for (const std::string& note : report.notes)
+        text += note + "\n";
+    print(options, {{"sound", report.faults.empty()}, {"faults", faults}, {"notes", report.notes}},
+          options.file + (report.faults.empty() ? ": sound\n" : ": not sound\n") + text);
     return report.faults.empty() ? kDone : kInputAtFault;
 }
 

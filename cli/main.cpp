@@ -46,7 +46,8 @@ int run(int argc, char** argv) {
     warmth(sink);
     const auto light = [&](CLI::App* sub) {
         sub->add_option("--light", options.light, "bright, cloud or dusk")->check(CLI::IsMember({"bright", "cloud", "dusk"}));
-        sub->add_option("--colour", options.colour, "of the water: clear, tea, peat or green")->check(CLI::IsMember({"clear", "tea", "peat", "green"}));
+        sub->add_option("--colour", options.colour, "of the water: clear, tea, peat or green")
+            ->check(CLI::IsMember({"clear", "tea", "peat", "green"}));
     };
     // The day: that of a water of the book, or as it is told here.
     const auto onDay = [&](CLI::App* sub, bool windNeeded) {
@@ -76,14 +77,17 @@ int run(int argc, char** argv) {
     choose->add_option("--rules", options.rules, "a rule card's id");
     choose->add_option("--include", options.include, "a fly that has to be on the team")->expected(1);
     choose->add_option("--avoid", options.avoid, "flies that may not be");
-    choose->add_option("--place", options.place, "the flies for one place instead: bob, upper, middle, lower or point")->check(CLI::IsMember({"bob", "upper", "middle", "lower", "point"}));
+    choose->add_option("--place", options.place, "the flies for one place instead: bob, upper, middle, lower or point")
+        ->check(CLI::IsMember({"bob", "upper", "middle", "lower", "point"}));
     choose->add_flag("--book", options.daybook, "with what the daybook says of each fly in its place");
     warmth(choose);
     onDay(choose, true);
     CLI::App* drift = verb("drift", "how a team fishes through count, retrieve, lift and hang", showDrift);
     drift->add_option("--team", options.team, "its id")->required();
     warmth(drift);
-    const auto number = [](CLI::App* sub, const char* name, double& value, const char* help) { return sub->add_option(name, value, help)->check(between(0.0, 100000.0)); };
+    const auto number = [](CLI::App* sub, const char* name, double& value, const char* help) {
+        return sub->add_option(name, value, help)->check(between(0.0, 100000.0));
+    };
     number(drift, "--count", options.count, "seconds to sink before the retrieve");
     number(drift, "--retrieve", options.retrieve, "speed of the retrieve, m/s");
     number(drift, "--for", options.retrieveFor, "seconds of retrieve");
@@ -106,20 +110,24 @@ int run(int argc, char** argv) {
     });
     CLI::App* card = verb("card", "a card at true scale, to lay feathers on", showCard);
     CLI::Option* cardPattern = card->add_option("--pattern", options.pattern, "its id");
-    CLI::Option* cardRules = card->add_option("--rules", options.rules, "a rule card's id: a gauge of the longest fly that it allows")->excludes(cardPattern);
+    CLI::Option* cardRules =
+        card->add_option("--rules", options.rules, "a rule card's id: a gauge of the longest fly that it allows")->excludes(cardPattern);
     card->parse_complete_callback([cardPattern, cardRules] {
         if (cardPattern->empty() && cardRules->empty()) throw CLI::RequiredError("--pattern or --rules");
     });
     card->add_option("--out", options.out, "*.pdf or *.svg")->required();
     verb("hand", "bias and spread of a hand, and where to aim", showHand);
     const auto asCsv = [&](CLI::App* sub, const char* help) { sub->add_flag("--csv", options.csv, help); };
-    asCsv(verb("daybook", "fish a rod-hour by fly, position, depth, wave, light and month", showDaybook), "the days and catches as CSV instead");
+    asCsv(verb("daybook", "fish a rod-hour by fly, position, depth, wave, light and month", showDaybook),
+          "the days and catches as CSV instead");
     CLI::App* evening = verb("evening", "what the waiting batches take, and what fits", showEvening);
     CLI::Option* minutes = number(evening, "--minutes", options.minutes, "that there are");
     evening->add_option("--by", options.by, "the hour by which all is to be dry, as 22:30")->excludes(minutes);
     CLI::Option* calendar = evening->add_option("--out", options.out, "write the evening as iCalendar to this file");
     calendar->needs(evening->add_option("--start", options.start, "when it starts, as 2026-11-25T20:00"));
-    verb("box", "the flies that are tied, and what to tie next", showBox)->add_option("--month", options.month, "for which month, 1 to 12")->check(CLI::Range(1, 12));
+    verb("box", "the flies that are tied, and what to tie next", showBox)
+        ->add_option("--month", options.month, "for which month, 1 to 12")
+        ->check(CLI::Range(1, 12));
     asCsv(verb("buy", "what the waiting batches need, what runs out first and what to buy", showBuy), "the buying list as CSV instead");
     CLI::App* checked = verb("check", "one measure of a tied fly against the plan", showCheck);
     checked->add_option("--pattern", options.pattern, "its id")->required();
@@ -135,7 +143,9 @@ int run(int argc, char** argv) {
     water->callback([&options, &result] { result = showWater(options); });
     verb("validate", "every fault of a file, or that it is sound", validate);
     verb("convert", "the same book in another file", convert)->add_option("OUT", options.out, "*.machair or *.machair.json")->required();
-    verb("rescue", "what can be read of a damaged book, into a new one", rescue)->add_option("OUT", options.out, "*.machair or *.machair.json, which must not be there yet")->required();
+    verb("rescue", "what can be read of a damaged book, into a new one", rescue)
+        ->add_option("OUT", options.out, "*.machair or *.machair.json, which must not be there yet")
+        ->required();
     verb("doctor", "a book's pages, records, references, sizes and copies", doctor);
     app.add_subcommand("schema", "the JSON Schema of the bench file")->callback([] { std::cout << store::benchSchema(); });
 

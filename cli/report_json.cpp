@@ -58,14 +58,16 @@ Json partReport(const Plan& plan, std::size_t index) {
     if (!part.drivers.empty()) json["derived_from"] = part.drivers;
     if (const auto* wing = std::get_if<WingPlan>(&part.detail); wing && !wing->supports.empty()) {
         json["supports"] = Json::array();
-        for (const WingSupport& support : wing->supports) json["supports"].push_back({{"part", support.part}, {"step_mm", support.step / mm}, {"run_mm", support.run / mm}});
+        for (const WingSupport& support : wing->supports)
+            json["supports"].push_back({{"part", support.part}, {"step_mm", support.step / mm}, {"run_mm", support.run / mm}});
     }
     return json;
 }
 
 Json takesReport(const Plan& plan) {
     Json takes = Json::array();
-    for (const RoomShare& share : plan.head.shares) takes.push_back({{"what", share.what}, {"part", share.part}, {"room_mm", share.room / mm}});
+    for (const RoomShare& share : plan.head.shares)
+        takes.push_back({{"what", share.what}, {"part", share.part}, {"room_mm", share.room / mm}});
     return takes;
 }
 
@@ -106,7 +108,8 @@ Json hookReport(const Hook& hook) {
 Json planReport(const Book& book, const Plan& plan) {
     Json json = {{"pattern", plan.pattern.id}, {"hook", plan.hook.spec().id}};
     Json parts = Json::array();
-    for (std::size_t i = 0; i < plan.parts.size(); ++i) parts.push_back(partReport(plan, i));
+    for (std::size_t i = 0; i < plan.parts.size(); ++i)
+        parts.push_back(partReport(plan, i));
     json["parts"] = parts;
     Json profile = Json::array();
     for (const ProfileRow& row : plan.profile())
@@ -130,42 +133,53 @@ Json planReport(const Book& book, const Plan& plan) {
     json["length_mm"] = plan.length / mm;
     json["ends_with"] = plan.endsWith;
     Json bulk = Json::array();
-    for (const BulkRow& row : plan.bulk.rows()) bulk.push_back(bulkRow(row));
+    for (const BulkRow& row : plan.bulk.rows())
+        bulk.push_back(bulkRow(row));
     json["bulk"] = bulk;
     Json needs = Json::array();
-    for (const Need& need : plan.needs) needs.push_back(needReport(need));
+    for (const Need& need : plan.needs)
+        needs.push_back(needReport(need));
     json["needs"] = needs;
     Json warnings = Json::array();
     for (const Warning& warning : plan.warnings) {
-        Json row = {{"part", warning.part ? static_cast<int>(*warning.part) : -1}, {"concern", std::string(nameOf(warning.concern))}, {"severity", std::string(nameOf(warning.severity))},
-                    {"over", warning.over}, {"words", warning.what}, {"mend", warning.remedy}};
+        Json row = {{"part", warning.part ? static_cast<int>(*warning.part) : -1},
+                    {"concern", std::string(nameOf(warning.concern))},
+                    {"severity", std::string(nameOf(warning.severity))},
+                    {"over", warning.over},
+                    {"words", warning.what},
+                    {"mend", warning.remedy}};
         if (!warning.key.empty()) row["key"] = warning.key;
         if (!warning.unit.empty()) row["unit"] = warning.unit;
         warnings.push_back(std::move(row));
     }
     json["warnings"] = warnings;
     json["faults"] = Json::array();
-    for (const Fault& fault : plan.faults) json["faults"].push_back({{"place", fault.place.text()}, {"words", fault.what}});
+    for (const Fault& fault : plan.faults)
+        json["faults"].push_back({{"place", fault.place.text()}, {"words", fault.what}});
     Json mends = Json::array();
     for (std::size_t i = 0; i < plan.warnings.size(); ++i)
         for (const Mend& mend : mendsOf(book, plan, plan.warnings[i]))
-            mends.push_back({{"warning", i}, {"cost", mend.cost}, {"buys", mend.buys}, {"unit", plan.warnings[i].unit},
-                             {"cures", mend.cures}, {"words", mend.words(plan.warnings[i])}});
+            mends.push_back({{"warning", i},
+                             {"cost", mend.cost},
+                             {"buys", mend.buys},
+                             {"unit", plan.warnings[i].unit},
+                             {"cures", mend.cures},
+                             {"words", mend.words(plan.warnings[i])}});
     json["mends"] = mends;
     return json;
 }
 
 Json sinkReportJson(const SinkReport& report) {
     Json json = {{"mass_mg", report.mass / mg},
-            {"submerged_mN", report.submerged / millinewton},
-            {"sink_m_s", report.sinkRate / metrePerSecond},
-            {"sink_low_m_s", (1.0 - kSinkUncertainty) * (report.sinkRate / metrePerSecond)},
-            {"sink_high_m_s", (1.0 + kSinkUncertainty) * (report.sinkRate / metrePerSecond)},
-            {"presence_mN", report.presence / millinewton},
-            {"silhouette_mm2", report.silhouette / mm2},
-            {"floats", report.floats},
-            {"just_under", report.justUnder},
-            {"drivers", report.drivers}};
+                 {"submerged_mN", report.submerged / millinewton},
+                 {"sink_m_s", report.sinkRate / metrePerSecond},
+                 {"sink_low_m_s", (1.0 - kSinkUncertainty) * (report.sinkRate / metrePerSecond)},
+                 {"sink_high_m_s", (1.0 + kSinkUncertainty) * (report.sinkRate / metrePerSecond)},
+                 {"presence_mN", report.presence / millinewton},
+                 {"silhouette_mm2", report.silhouette / mm2},
+                 {"floats", report.floats},
+                 {"just_under", report.justUnder},
+                 {"drivers", report.drivers}};
     if (report.film) json["film_mN"] = *report.film / millinewton;
     return json;
 }
@@ -202,10 +216,14 @@ Json teamReport(const TeamReport& report) {
                          {"presence_mN", fly.sink.presence / millinewton},
                          {"mass_mg", fly.sink.mass / mg},
                          {"floats", fly.sink.floats}});
-    Json json = {{"flies", flies}, {"checks", checksReport(report.checks)}, {"verdict", std::string(nameOf(report.verdict))}, {"wave_m", report.wave}};
+    Json json = {{"flies", flies},
+                 {"checks", checksReport(report.checks)},
+                 {"verdict", std::string(nameOf(report.verdict))},
+                 {"wave_m", report.wave}};
     if (!report.waveGiven) {
         json["suits"] = Json::array();
-        for (const TeamReport::InWave& one : report.suits) json["suits"].push_back({{"wave_m", one.wave}, {"verdict", std::string(nameOf(one.verdict))}});
+        for (const TeamReport::InWave& one : report.suits)
+            json["suits"].push_back({{"wave_m", one.wave}, {"verdict", std::string(nameOf(one.verdict))}});
     }
     return json;
 }

@@ -65,7 +65,8 @@ namespace {
 
 Json bandsOf(const std::vector<Time>& bands) {
     Json list = Json::array();
-    for (const Time time : bands) list.push_back(time / second);
+    for (const Time time : bands)
+        list.push_back(time / second);
     return list;
 }
 
@@ -103,9 +104,15 @@ std::string driftText(const DriftReport& report) {
             if (report.flyNode[position]) text += cell(s.depth[position] ? formatNumber(*s.depth[position] / metre, 2) : "-");
         text += "\n";
     }
-    if (report.bobBreaks) text += "The bob breaks the surface " + formatNumber(*report.bobBreaks / second, 1) + " s after the lift starts" + (report.tipAtBreak ? ", with the line's end " + formatNumber(*report.tipAtBreak / metre, 2) + " m high" : "") + ".\n";
-    if (report.bobHolds) text += "It holds there " + formatNumber(*report.bobHolds / second, 1) + " s, works within a hand of it " + formatNumber(*report.bobWorks / second, 1) + " s, and is clear of it " + formatNumber(*report.bobClear / second, 1) + " s.\n";
-    for (const std::string& warning : report.warnings) text += "Note: " + warning + ".\n";
+    if (report.bobBreaks)
+        text += "The bob breaks the surface " + formatNumber(*report.bobBreaks / second, 1) + " s after the lift starts" +
+                (report.tipAtBreak ? ", with the line's end " + formatNumber(*report.tipAtBreak / metre, 2) + " m high" : "") + ".\n";
+    if (report.bobHolds)
+        text += "It holds there " + formatNumber(*report.bobHolds / second, 1) + " s, works within a hand of it " +
+                formatNumber(*report.bobWorks / second, 1) + " s, and is clear of it " + formatNumber(*report.bobClear / second, 1) +
+                " s.\n";
+    for (const std::string& warning : report.warnings)
+        text += "Note: " + warning + ".\n";
     return text + "Physics on stated shapes, on a floating line; not checked against measured flies.\n";
 }
 
@@ -142,7 +149,8 @@ int showDrift(const Options& options) {
 namespace {
 
 std::string proposalText(const Proposal& proposal) {
-    std::string text = "cost " + std::to_string(proposal.cost) + " (" + std::string(nameOf(proposal.verdict)) + "): " + proposal.words() + "\n";
+    std::string text =
+        "cost " + std::to_string(proposal.cost) + " (" + std::string(nameOf(proposal.verdict)) + "): " + proposal.words() + "\n";
     for (const TeamCheck& check : proposal.checks)
         if (check.verdict != Verdict::pass) text += "  still " + std::string(nameOf(check.verdict)) + ": " + check.words + "\n";
     return text;
@@ -158,7 +166,8 @@ Json proposalReport(const Proposal& proposal) {
         changes.push_back(std::move(json));
     }
     Json instead = Json::array();
-    for (const Fly& fly : proposal.instead) instead.push_back(flyReport(fly));
+    for (const Fly& fly : proposal.instead)
+        instead.push_back(flyReport(fly));
     Json flies = Json::array();
     for (const Position position : kPositions) {
         if (!proposal.flies[position]) continue;
@@ -166,13 +175,21 @@ Json proposalReport(const Proposal& proposal) {
         fly["position"] = std::string(nameOf(position));
         flies.push_back(std::move(fly));
     }
-    return {{"cost", proposal.cost}, {"score", proposal.score}, {"words", proposal.words()}, {"changes", std::move(changes)}, {"instead", std::move(instead)}, {"flies", std::move(flies)},
-            {"verdict", std::string(nameOf(proposal.verdict))}, {"checks", checksReport(proposal.checks)}};
+    return {{"cost", proposal.cost},
+            {"score", proposal.score},
+            {"words", proposal.words()},
+            {"changes", std::move(changes)},
+            {"instead", std::move(instead)},
+            {"flies", std::move(flies)},
+            {"verdict", std::string(nameOf(proposal.verdict))},
+            {"checks", checksReport(proposal.checks)}};
 }
 
 // A fly by its id in the box, by its dressing, or by its dressing on a hook: "kelp-lantern@wet-10".
 std::optional<std::size_t> candidateNamed(const std::vector<BoxCandidate>& box, const std::string& name) {
-    const auto found = std::ranges::find_if(box, [&](const BoxCandidate& fly) { return fly.id == name || fly.fly.pattern == name || fly.fly.pattern + "@" + fly.fly.hook.value_or("") == name; });
+    const auto found = std::ranges::find_if(box, [&](const BoxCandidate& fly) {
+        return fly.id == name || fly.fly.pattern == name || fly.fly.pattern + "@" + fly.fly.hook.value_or("") == name;
+    });
     return found == box.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - box.begin()));
 }
 
@@ -185,11 +202,17 @@ Json choiceReport(const ChoiceReport& report, const std::vector<BoxCandidate>& b
             fly["position"] = std::string(nameOf(kTrio[p]));
             flies.push_back(std::move(fly));
             Json others = Json::array();
-            for (const std::size_t other : choice.couldBe[p]) others.push_back(flyReport(box[other]));
+            for (const std::size_t other : choice.couldBe[p])
+                others.push_back(flyReport(box[other]));
             couldBe[std::string(nameOf(kTrio[p]))] = std::move(others);
         }
-        teams.push_back({{"score", choice.score}, {"verdict", std::string(nameOf(choice.verdict))}, {"flies", std::move(flies)}, {"reasons", choice.reasons}, {"could_be", std::move(couldBe)},
-                         {"to_tie", choice.toTie}, {"checks", checksReport(choice.checks)}});
+        teams.push_back({{"score", choice.score},
+                         {"verdict", std::string(nameOf(choice.verdict))},
+                         {"flies", std::move(flies)},
+                         {"reasons", choice.reasons},
+                         {"could_be", std::move(couldBe)},
+                         {"to_tie", choice.toTie},
+                         {"checks", checksReport(choice.checks)}});
     }
     Json leftOut = Json::array();
     for (const LeftOut& out : report.leftOut) {
@@ -197,29 +220,37 @@ Json choiceReport(const ChoiceReport& report, const std::vector<BoxCandidate>& b
         fly["why"] = out.why;
         leftOut.push_back(std::move(fly));
     }
-    return {{"teams", std::move(teams)}, {"examined", report.examined}, {"pairs_scanned", report.pairsScanned}, {"left_out", std::move(leftOut)}};
+    return {{"teams", std::move(teams)},
+            {"examined", report.examined},
+            {"pairs_scanned", report.pairsScanned},
+            {"left_out", std::move(leftOut)}};
 }
 
 std::string choiceText(const ChoiceReport& report, const std::vector<BoxCandidate>& box) {
     std::string text;
     for (std::size_t i = 0; i < report.teams.size(); ++i) {
         const Choice& choice = report.teams[i];
-        text += std::to_string(i + 1) + ". " + box[choice.flies[0]].title + " / " + box[choice.flies[1]].title + " / " + box[choice.flies[2]].title + "  (" +
-                formatNumber(choice.score, 0) + " of 100, " + std::string(nameOf(choice.verdict)) + ")\n";
-        for (const std::string& reason : choice.reasons) text += "     " + reason + "\n";
+        text += std::to_string(i + 1) + ". " + box[choice.flies[0]].title + " / " + box[choice.flies[1]].title + " / " +
+                box[choice.flies[2]].title + "  (" + formatNumber(choice.score, 0) + " of 100, " + std::string(nameOf(choice.verdict)) +
+                ")\n";
+        for (const std::string& reason : choice.reasons)
+            text += "     " + reason + "\n";
         for (std::size_t p = 0; p < kTrio.size(); ++p) {
             if (choice.couldBe[p].empty()) continue;
             text += "     on the " + std::string(nameOf(kTrio[p])) + " could be";
-            for (std::size_t k = 0; k < choice.couldBe[p].size(); ++k) text += (k == 0 ? " " : ", ") + box[choice.couldBe[p][k]].title;
+            for (std::size_t k = 0; k < choice.couldBe[p].size(); ++k)
+                text += (k == 0 ? " " : ", ") + box[choice.couldBe[p][k]].title;
             text += "\n";
         }
     }
-    for (const LeftOut& out : report.leftOut) text += "left out: " + box[out.fly].title + ": " + out.why + "\n";
+    for (const LeftOut& out : report.leftOut)
+        text += "left out: " + box[out.fly].title + ": " + out.why + "\n";
     if (report.teams.empty()) text += "No team of three can be made up.\n";
     return text + std::to_string(report.examined) + " teams looked at. A rule of thumb; the fishery's own rules decide.\n";
 }
 
-int showPlace(const Options& options, const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const DaybookTerms& daybook) {
+int showPlace(const Options& options, const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
+              const DaybookTerms& daybook) {
     const Position position = *fromName<Position>(options.place);
     Json flies = Json::array();
     std::string text = "For the " + options.place + ":\n";
@@ -229,10 +260,13 @@ int showPlace(const Options& options, const std::vector<BoxCandidate>& box, cons
         if (!placed.keptOut.empty()) fly["kept_out"] = placed.keptOut;
         fly["reasons"] = placed.reasons;
         flies.push_back(std::move(fly));
-        text += formatNumber(placed.score(), 0) + "  " + box[placed.fly].title + (placed.keptOut.empty() ? "" : "  kept out: " + placed.keptOut) + "\n";
-        for (std::size_t r = 0; r < std::min<std::size_t>(2, placed.reasons.size()); ++r) text += "      " + placed.reasons[r] + "\n";
+        text += formatNumber(placed.score(), 0) + "  " + box[placed.fly].title +
+                (placed.keptOut.empty() ? "" : "  kept out: " + placed.keptOut) + "\n";
+        for (std::size_t r = 0; r < std::min<std::size_t>(2, placed.reasons.size()); ++r)
+            text += "      " + placed.reasons[r] + "\n";
     }
-    return print(options, {{"flies", std::move(flies)}, {"examined", box.size()}}, text + "A rule of thumb; the fishery's own rules decide.\n");
+    return print(options, {{"flies", std::move(flies)}, {"examined", box.size()}},
+                 text + "A rule of thumb; the fishery's own rules decide.\n");
 }
 
 Result<SchoolRules> schoolFor(const Book& book, const Options& options) {
@@ -259,8 +293,13 @@ int showBalance(const Options& options) {
         };
         list(report->box, lists[0], "From the box:\n");
         list(report->redressed, lists[1], "Tied otherwise:\n");
-        for (const std::string& conflict : report->conflicts) text += conflict + "\n";
-        Json json = {{"box", std::move(lists[0])}, {"redressed", std::move(lists[1])}, {"conflict", report->conflicts}, {"passes", report->passes}, {"examined", report->planned}};
+        for (const std::string& conflict : report->conflicts)
+            text += conflict + "\n";
+        Json json = {{"box", std::move(lists[0])},
+                     {"redressed", std::move(lists[1])},
+                     {"conflict", report->conflicts},
+                     {"passes", report->passes},
+                     {"examined", report->planned}};
         if (report->instead) {
             json["instead"] = proposalReport(*report->instead);
             text += "The best of the box that passes and keeps most: " + report->instead->words() + "\n";
@@ -309,7 +348,8 @@ int showWater(const Options& options) {
     for (const Position position : kTrio) {
         const Wanted range = wantsOf(rulesOf(School::stepped), position, sea.height / metre, day).fullness;
         full[std::string(nameOf(position))] = {{"low", range.low}, {"high", range.high}};
-        wants += (wants.empty() ? "" : ", ") + std::string(nameOf(position)) + " " + formatNumber(range.low, 1) + " to " + formatNumber(range.high, 1);
+        wants += (wants.empty() ? "" : ", ") + std::string(nameOf(position)) + " " + formatNumber(range.low, 1) + " to " +
+                 formatNumber(range.high, 1);
     }
     const Json json = {{"wave_m", sea.height / metre},
                        {"period_s", sea.period / second},
@@ -318,11 +358,14 @@ int showWater(const Options& options) {
                        {"class", std::string(nameOf(sea.kind))},
                        {"full", std::move(full)},
                        {"cautions", sea.cautions}};
-    std::string text = "Force " + std::to_string(beaufort(options.wind * metrePerSecond)) + ", " + std::string(windWords(beaufort(options.wind * metrePerSecond))) +
-                       ": wave " + formatNumber(sea.height / metre, 2) + " m every " + formatNumber(sea.period / second, 1) + " s, once it has blown " +
-                       formatNumber(sea.builds / second / 60.0, 0) + " min\n" + "The boat drifts at " + formatNumber(sea.drift / metrePerSecond, 2) + " m/s\n" +
-                       "Fullness wanted, in usual collars: " + wants + " (rule of thumb)\n";
-    for (const std::string& caution : sea.cautions) text += caution + "\n";
+    std::string text = "Force " + std::to_string(beaufort(options.wind * metrePerSecond)) + ", " +
+                       std::string(windWords(beaufort(options.wind * metrePerSecond))) + ": wave " + formatNumber(sea.height / metre, 2) +
+                       " m every " + formatNumber(sea.period / second, 1) + " s, once it has blown " +
+                       formatNumber(sea.builds / second / 60.0, 0) + " min\n" + "The boat drifts at " +
+                       formatNumber(sea.drift / metrePerSecond, 2) + " m/s\n" + "Fullness wanted, in usual collars: " + wants +
+                       " (rule of thumb)\n";
+    for (const std::string& caution : sea.cautions)
+        text += caution + "\n";
     return print(options, json, text);
 }
 

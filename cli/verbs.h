@@ -25,19 +25,19 @@ struct Options {
     std::vector<std::string> include;
     std::vector<std::string> avoid;
     int flies = 1;
-    int size = 0;          // of hook, to plan on; 0 the dressing's own
+    int size = 0;  // of hook, to plan on; 0 the dressing's own
     double celsius = kUsualCelsius;
-    double wind = 0.0;     // m/s
-    double fetch = 0.0;    // m
+    double wind = 0.0;   // m/s
+    double fetch = 0.0;  // m
     bool drogue = false;
-    double count = 0.0;    // s
-    double retrieve = 0.0; // m/s
+    double count = 0.0;     // s
+    double retrieve = 0.0;  // m/s
     double retrieveFor = 0.0;
     double pull = 0.0;
     double pause = 0.0;
     double drift = 0.0;
     double lift = 0.0;
-    double height = 0.0;   // m
+    double height = 0.0;  // m
     double elevation = 60.0;
     double hang = 0.0;
     double hold = 0.0;
@@ -52,15 +52,16 @@ struct Options {
     std::string figure;
     double reading = 0.0;  // mm
     double minutes = 0.0;
-    std::string by;        // 22:30
-    std::string start;     // of an evening, 2026-11-25T20:00
+    std::string by;     // 22:30
+    std::string start;  // of an evening, 2026-11-25T20:00
     int month = 5;
     bool csv = false;
     bool json = false;
 };
 
 inline int refuse(const Faults& faults) {
-    for (const Fault& fault : faults) std::cerr << fault.line() << "\n";
+    for (const Fault& fault : faults)
+        std::cerr << fault.line() << "\n";
     return kInputAtFault;
 }
 
@@ -74,8 +75,10 @@ template <class Work>
 int withBook(const Options& options, Work work) {
     const auto opened = store::readBook(options.file);
     if (!opened) return refuse(opened.error());
-    for (const store::SetAside& aside : opened->setAside) std::cerr << "left out: " << aside.line() << "\n";
-    for (const Fault& warning : opened->warnings) std::cerr << "warning: " << warning.line() << "\n";
+    for (const store::SetAside& aside : opened->setAside)
+        std::cerr << "left out: " << aside.line() << "\n";
+    for (const Fault& warning : opened->warnings)
+        std::cerr << "warning: " << warning.line() << "\n";
     return work(opened->book);
 }
 

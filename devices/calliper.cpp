@@ -33,10 +33,12 @@ Readings summary(const std::vector<Length>& readings) {
     Readings result;
     result.count = readings.size();
     if (readings.empty()) return result;
-    for (const Length l : readings) result.mean += l / static_cast<double>(readings.size());
+    for (const Length l : readings)
+        result.mean += l / static_cast<double>(readings.size());
     if (readings.size() < 2) return result;
     double squares = 0.0;
-    for (const Length l : readings) squares += std::pow((l - result.mean) / mm, 2);
+    for (const Length l : readings)
+        squares += std::pow((l - result.mean) / mm, 2);
     result.spread = std::sqrt(squares / static_cast<double>(readings.size() - 1)) * mm;
     return result;
 }

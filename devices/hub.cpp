@@ -10,7 +10,8 @@ Hub::Hub(QObject* parent) : QObject(parent) {
 }
 
 Hub::~Hub() {
-    for (QObject* device : std::initializer_list<QObject*>{calliper_.get(), weather_.get(), pedal_.get(), camera_.get()}) device->disconnect(this);
+    for (QObject* device : std::initializer_list<QObject*>{calliper_.get(), weather_.get(), pedal_.get(), camera_.get()})
+        device->disconnect(this);
 }
 
 void Hub::connectNow() {

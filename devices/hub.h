@@ -35,9 +35,9 @@ class Hub : public QObject {
     void pedalOn();
     void pedalBack();
     void photoTaken(const QString& file);
-    void changed();                                              // one of them came or went
-    void rubbish(const QString& device, const QString& line);    // once, until it sends sense again
-    void flooded(const QString& device);                         // more than a hand can send: the rest is dropped
+    void changed();                                            // one of them came or went
+    void rubbish(const QString& device, const QString& line);  // once, until it sends sense again
+    void flooded(const QString& device);                       // more than a hand can send: the rest is dropped
 
   private:
     template <class Device>

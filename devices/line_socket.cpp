@@ -33,8 +33,9 @@ QString socketPath(const QString& name) {
     if (runtime.isEmpty()) return {};
     const QByteArray folder = QFile::encodeName(runtime + QStringLiteral("/machair"));
     ::mkdir(folder.constData(), S_IRWXU);
-    struct stat status{};
-    const bool own = ::lstat(folder.constData(), &status) == 0 && S_ISDIR(status.st_mode) && status.st_uid == ::getuid() && (status.st_mode & (S_IWGRP | S_IWOTH)) == 0;
+    struct stat status {};
+    const bool own = ::lstat(folder.constData(), &status) == 0 && S_ISDIR(status.st_mode) && status.st_uid == ::getuid() &&
+                     (status.st_mode & (S_IWGRP | S_IWOTH)) == 0;
     return own ? QFile::decodeName(folder) + QLatin1Char('/') + name : QString();
 }
 

@@ -9,8 +9,10 @@ Pedal::Pedal(QString socket, QObject* parent) : QObject(parent), socket_(std::mo
             return;
         }
         socket_.sense();
-        if (text == "on") emit on();
-        else emit back();
+        if (text == "on")
+            emit on();
+        else
+            emit back();
     });
     connect(&socket_, &LineSocket::stateChanged, this, &Pedal::stateChanged);
     connect(&socket_, &LineSocket::flooded, this, &Pedal::flooded);

@@ -14,7 +14,8 @@ std::optional<Weather> parseWeather(std::string_view line) {
     for (qsizetype i = 0; i + 1 < words.size(); i += 2) {
         const QString& key = words[i];
         if (key == QLatin1String("light")) {
-            if (words[i + 1] != QLatin1String("bright") && words[i + 1] != QLatin1String("cloud") && words[i + 1] != QLatin1String("dusk")) return std::nullopt;
+            if (words[i + 1] != QLatin1String("bright") && words[i + 1] != QLatin1String("cloud") && words[i + 1] != QLatin1String("dusk"))
+                return std::nullopt;
             weather.light = words[i + 1];
             continue;
         }

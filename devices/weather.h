@@ -15,7 +15,7 @@ namespace machair::devices {
 
 struct Weather {
     Speed wind;
-    double from = 0.0;  // degrees, where the wind comes from
+    double from = 0.0;              // degrees, where the wind comes from
     std::optional<double> celsius;  // of the water
     std::optional<QString> light;   // bright, cloud or dusk
 };

@@ -35,12 +35,14 @@ QFont face(bool bold) {
 }
 
 // Words of so many mm height, with their left end (or middle, or right end) on the baseline at `at`.
-void write(QPainter& painter, QPointF at, const QString& words, double height, const QColor& ink, bool bold = false, double align = 0.0, double room = 1e9) {
+void write(QPainter& painter, QPointF at, const QString& words, double height, const QColor& ink, bool bold = false, double align = 0.0,
+           double room = 1e9) {
     painter.save();
     const QFont font = face(bold);
     const QFontMetricsF metrics(font);
     const double scale = height / 100.0;
-    const QString fitting = metrics.horizontalAdvance(words) * scale <= room ? words : metrics.elidedText(words, Qt::ElideRight, room / scale);
+    const QString fitting =
+        metrics.horizontalAdvance(words) * scale <= room ? words : metrics.elidedText(words, Qt::ElideRight, room / scale);
     painter.translate(at);
     painter.scale(scale, scale);
     painter.setFont(font);
@@ -59,14 +61,16 @@ void proving(QPainter& painter, QPointF at) {
     painter.setPen(Qt::NoPen);
     painter.setBrush(kInk);
     painter.drawRect(QRectF(at.x(), at.y(), length, 0.6));
-    for (int i = 0; i <= 10; ++i) hairline(painter, at + QPointF(5.0 * i, -1.0), at + QPointF(5.0 * i, 0.0));  // above the bar, whose ends stay its own
+    for (int i = 0; i <= 10; ++i)
+        hairline(painter, at + QPointF(5.0 * i, -1.0), at + QPointF(5.0 * i, 0.0));  // above the bar, whose ends stay its own
     write(painter, at + QPointF(length + 2.0, 0.6), QObject::tr("50 mm: measure this bar; if it isn't, the printer scaled"), 2.2, kSoft);
 }
 
 // A strip: the band that a hand holds it to, and the line itself with its ends.
 void gauge(QPainter& painter, QPointF at, const Gauge& g, double labelRoom) {
     const double length = g.length / mm, tolerance = g.tolerance / mm;
-    write(painter, at + QPointF(labelRoom - 2.0, 1.0), QObject::tr("%1  %2").arg(text(g.label), millimetres(g.length)), 2.5, kInk, false, 1.0, labelRoom - 2.0);
+    write(painter, at + QPointF(labelRoom - 2.0, 1.0), QObject::tr("%1  %2").arg(text(g.label), millimetres(g.length)), 2.5, kInk, false,
+          1.0, labelRoom - 2.0);
     const QPointF zero = at + QPointF(labelRoom, 0.0);
     if (tolerance > 0.0) {
         painter.setPen(Qt::NoPen);
@@ -136,7 +140,8 @@ QString writeTo(const QString& path, QSizeF size, const QString& title, Paint pa
         paint(painter);
     }
     QSaveFile file(path);
-    if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.commit()) return QObject::tr("can't be written: %1").arg(file.errorString());
+    if (!file.open(QIODevice::WriteOnly) || file.write(bytes) != bytes.size() || !file.commit())
+        return QObject::tr("can't be written: %1").arg(file.errorString());
     return {};
 }
 
@@ -145,14 +150,18 @@ QString writeTo(const QString& path, QSizeF size, const QString& title, Paint pa
 void paintCard(QPainter& painter, const Plan& plan) {
     painter.setRenderHint(QPainter::Antialiasing);
     write(painter, {kMargin, kMargin + 4.0}, text(plan.pattern.title()), 5.0, kInk, true, 0.0, 90.0);
-    write(painter, {kMargin, kMargin + 8.5}, QObject::tr("%1 · thread %2").arg(text(plan.hook.spec().name.value_or(describeHook(plan.hook.spec()))), text(plan.threadMaterial.title())), 2.6, kSoft, false, 0.0, 90.0);
+    write(painter, {kMargin, kMargin + 8.5},
+          QObject::tr("%1 · thread %2")
+              .arg(text(plan.hook.spec().name.value_or(describeHook(plan.hook.spec()))), text(plan.threadMaterial.title())),
+          2.6, kSoft, false, 0.0, 90.0);
     flyIn(painter, plan, QRectF(kMargin, kMargin + 10.0, 66.0, 36.0));
     // The dressing, part after part.
     double y = kMargin + 4.0;
     const double right = kMargin + 74.0;
     for (std::size_t i = 0; i < plan.parts.size() && y < 52.0; ++i) {
         const PartPlan& part = plan.parts[i];
-        write(painter, {right, y}, QObject::tr("%1: %2").arg(text(std::string(nameOf(part.kind))), text(part.made.title())), 2.5, kInk, true, 0.0, 40.0);
+        write(painter, {right, y}, QObject::tr("%1: %2").arg(text(std::string(nameOf(part.kind))), text(part.made.title())), 2.5, kInk,
+              true, 0.0, 40.0);
         write(painter, {kCardWidth - kMargin, y}, text(headlineOf(plan, i)), 2.5, kInk, false, 1.0, 26.0);
         y += 3.9;
     }
@@ -192,7 +201,8 @@ void paintTeamSheet(QPainter& painter, const TeamSheet& sheet) {
         write(painter, {112.0, y + 17.5}, fly.words, 2.8, kSoft, false, 0.0, 92.0);
         y += row;
     }
-    write(painter, {kMargin, kSheetHeight - 18.0}, sheet.leader.join(QStringLiteral("  ·  ")), 3.0, kInk, false, 0.0, kSheetWidth - 2.0 * kMargin);
+    write(painter, {kMargin, kSheetHeight - 18.0}, sheet.leader.join(QStringLiteral("  ·  ")), 3.0, kInk, false, 0.0,
+          kSheetWidth - 2.0 * kMargin);
     double line = kSheetHeight - 13.5;
     for (const QString& note : sheet.notes) {
         write(painter, {kMargin, line}, note, 2.6, kSoft, false, 0.0, kSheetWidth - 2.0 * kMargin);
@@ -206,7 +216,11 @@ void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& c
     painter.setRenderHint(QPainter::Antialiasing);
     const Length longest = card.longestFly.value();
     write(painter, {kMargin, kMargin + 4.0}, text(card.title()), 5.0, kInk, true, 0.0, kCardWidth - 2.0 * kMargin);
-    write(painter, {kMargin, kMargin + 9.5}, QObject::tr("Longest fly %1 mm%2%3").arg(millimetres(longest), card.source ? QObject::tr(", from %1").arg(text(*card.source)) : QString(), card.date ? QObject::tr(", read %1").arg(text(*card.date)) : QString()), 2.8, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
+    write(painter, {kMargin, kMargin + 9.5},
+          QObject::tr("Longest fly %1 mm%2%3")
+              .arg(millimetres(longest), card.source ? QObject::tr(", from %1").arg(text(*card.source)) : QString(),
+                   card.date ? QObject::tr(", read %1").arg(text(*card.date)) : QString()),
+          2.8, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
     // The slot, with the edge that the eye stands against and the line that nothing may pass.
     const QPointF zero(kMargin + 22.0, 48.0);
     const double length = longest / mm, half = 11.0;
@@ -219,12 +233,14 @@ void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& c
     painter.drawRect(QRectF(zero.x(), zero.y() - 0.35, length, 0.7));
     constexpr double kEnd = 0.3;  // mm: its inner edge is the limit
     hairline(painter, zero + QPointF(length + 0.5 * kEnd, -half - 3.0), zero + QPointF(length + 0.5 * kEnd, half + 3.0), kEnd);
-    for (int tick = 1; tick < length; ++tick) hairline(painter, zero + QPointF(tick, half), zero + QPointF(tick, half - (tick % 5 == 0 ? 3.0 : 1.5)));
+    for (int tick = 1; tick < length; ++tick)
+        hairline(painter, zero + QPointF(tick, half), zero + QPointF(tick, half - (tick % 5 == 0 ? 3.0 : 1.5)));
     write(painter, zero + QPointF(-2.5, 1.0), QObject::tr("eye here"), 2.6, kInk, false, 1.0, 20.0);
     write(painter, zero + QPointF(length + 1.5, -half - 1.0), QObject::tr("nothing beyond"), 2.6, kInk, false, 0.0, 30.0);
     double y = zero.y() + half + 12.0;
-    for (const QString& line : {QObject::tr("Lay the fly in the slot, the front of its eye against the black edge; hold it by the bend, mind the point."),
-                                QObject::tr("Wet it and stroke it back first: tail, wing and hackle are all measured to their last tip."), caution}) {
+    for (const QString& line :
+         {QObject::tr("Lay the fly in the slot, the front of its eye against the black edge; hold it by the bend, mind the point."),
+          QObject::tr("Wet it and stroke it back first: tail, wing and hackle are all measured to their last tip."), caution}) {
         write(painter, {kMargin, y}, line, 2.6, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
         y += 4.2;
     }
@@ -238,8 +254,10 @@ QString writeCard(const QString& path, const Plan& plan) {
 QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution) {
     constexpr double kRoom = kCardWidth - 60.0;
     if (!card.longestFly) return QObject::tr("this rule card says no longest fly");
-    if (*card.longestFly / mm > kRoom) return QObject::tr("a longest fly of %1 mm is longer than the card has room for").arg(millimetres(*card.longestFly));
-    return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(card.title()), [&](QPainter& painter) { paintContestGauge(painter, card, caution); });
+    if (*card.longestFly / mm > kRoom)
+        return QObject::tr("a longest fly of %1 mm is longer than the card has room for").arg(millimetres(*card.longestFly));
+    return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(card.title()),
+                   [&](QPainter& painter) { paintContestGauge(painter, card, caution); });
 }
 
 QString writeTeamSheet(const QString& path, const TeamSheet& sheet) {

@@ -14,7 +14,7 @@ class QPainter;
 
 namespace machair::drawing {
 
-inline constexpr double kCardWidth = 148.0;   // mm: A6 on its side
+inline constexpr double kCardWidth = 148.0;  // mm: A6 on its side
 inline constexpr double kCardHeight = 105.0;
 
 // Paints in millimetres: the painter's unit is 1 mm, the origin the card's corner.

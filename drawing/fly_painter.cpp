@@ -29,7 +29,8 @@ void paintLayer(QPainter& painter, const Scene& scene, const View& view, Layer l
 }
 
 void paintFly(QPainter& painter, const Scene& scene, const View& view) {
-    for (const Layer layer : kLayers) paintLayer(painter, scene, view, layer);
+    for (const Layer layer : kLayers)
+        paintLayer(painter, scene, view, layer);
 }
 
 void paintGhost(QPainter& painter, const Scene& scene, const View& view, const QColor& colour) {
@@ -40,7 +41,8 @@ void paintGhost(QPainter& painter, const Scene& scene, const View& view, const Q
     QPen pen(colour, 1.2, Qt::DashLine);
     painter.setPen(pen);
     QPolygonF wire;
-    for (const auto& step : scene.hook.line) wire << at(step.at);
+    for (const auto& step : scene.hook.line)
+        wire << at(step.at);
     painter.drawPolyline(wire);
     for (const BodyScene& body : scene.bodies) {
         QPolygonF outline;
@@ -66,8 +68,10 @@ void paintGhost(QPainter& painter, const Scene& scene, const View& view, const Q
             painter.drawPath(path);
         }
     };
-    for (const auto& tail : scene.tails) outermost(tail.fibres);
-    for (const auto& hackle : scene.hackles) outermost(hackle.fibres);
+    for (const auto& tail : scene.tails)
+        outermost(tail.fibres);
+    for (const auto& hackle : scene.hackles)
+        outermost(hackle.fibres);
     for (const auto& wing : scene.wings) {
         QPolygonF leaf;
         leaf << at(wing.root) << at(wing.root + 0.6 * wing.length * wing.along + 0.72 * wing.depth * wing.up)
@@ -96,7 +100,8 @@ bool sameLayer(const Scene& a, const Scene& b, Layer layer) {
         case Layer::hook: return a.hook == b.hook;
         case Layer::tail: return a.tails == b.tails;
         case Layer::body: return a.bodies == b.bodies && a.hook.wire == b.hook.wire;
-        case Layer::bindings: return a.ribs == b.ribs && a.bed == b.bed && a.beads == b.beads && a.hackles == b.hackles && a.bodies == b.bodies;
+        case Layer::bindings:
+            return a.ribs == b.ribs && a.bed == b.bed && a.beads == b.beads && a.hackles == b.hackles && a.bodies == b.bodies;
         case Layer::nearPalmer:
         case Layer::underWing:
         case Layer::nearCollar: return a.hackles == b.hackles && a.wings.size() == b.wings.size();

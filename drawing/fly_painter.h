@@ -13,7 +13,7 @@
 namespace machair::drawing {
 
 enum class Layer { farFibres, hook, tail, body, bindings, nearPalmer, underWing, wing, nearCollar, head };
-inline constexpr std::array kLayers = {Layer::farFibres, Layer::hook, Layer::tail, Layer::body, Layer::bindings,
+inline constexpr std::array kLayers = {Layer::farFibres,  Layer::hook,      Layer::tail, Layer::body,       Layer::bindings,
                                        Layer::nearPalmer, Layer::underWing, Layer::wing, Layer::nearCollar, Layer::head};
 
 void paintLayer(QPainter& painter, const Scene& scene, const View& view, Layer layer);

@@ -58,8 +58,10 @@ void paintTube(Canvas& canvas, const std::vector<TubeStep>& path, const Ramp& ra
         edges.push_back({across, facing});
     }
     QPolygonF outline;
-    for (std::size_t i = 0; i < path.size(); ++i) outline << canvas.at(path[i].at + path[i].half * edges[i].across);
-    for (std::size_t i = path.size(); i-- > 0;) outline << canvas.at(path[i].at - path[i].half * edges[i].across);
+    for (std::size_t i = 0; i < path.size(); ++i)
+        outline << canvas.at(path[i].at + path[i].half * edges[i].across);
+    for (std::size_t i = path.size(); i-- > 0;)
+        outline << canvas.at(path[i].at - path[i].half * edges[i].across);
     canvas.fill(outline, ramp.tones.front());
     // From the edges inwards: pairs of strips at ±u, the middle one last.
     const int pairs = strips / 2;
@@ -74,9 +76,8 @@ void paintTube(Canvas& canvas, const std::vector<TubeStep>& path, const Ramp& ra
                 };
                 const Vec3 n = unit(normal(i) + normal(i + 1));
                 const double half = 0.5 * (path[i].half + path[i + 1].half);
-                canvas.line(path[i].at + u * path[i].half * edges[i].across,
-                            path[i + 1].at + u * path[i + 1].half * edges[i + 1].across, ramp.at(reflected(n)), 1.0,
-                            1.45 * share * half);
+                canvas.line(path[i].at + u * path[i].half * edges[i].across, path[i + 1].at + u * path[i + 1].half * edges[i + 1].across,
+                            ramp.at(reflected(n)), 1.0, 1.45 * share * half);
             }
         }
         canvas.next();

@@ -17,7 +17,8 @@ double furShare(const Canvas& canvas) { return std::clamp((canvas.k() - 8.0) / 2
 class Fur {
   public:
     Fur(Canvas& canvas, const Axis& axis, const BodyScene& body) : canvas_(canvas), axis_(axis), body_(body), random_(body.seed) {
-        for (double& phase : phases_) phase = random_.uniform(0.0, 2.0 * kPi);
+        for (double& phase : phases_)
+            phase = random_.uniform(0.0, 2.0 * kPi);
     }
 
     void base() {
@@ -45,7 +46,8 @@ class Fur {
         constexpr double kPerArea = 150.0;  // mm⁻² of profile
         const double area = 2.0 * (body_.end - body_.front) * body_.radius(0.5 * (body_.front + body_.end));
         const int n = static_cast<int>(kPerArea * area * furShare(canvas_) * std::min(1.0, body_.shag));
-        for (int i = 0; i < n; ++i) surfaceFibre();
+        for (int i = 0; i < n; ++i)
+            surfaceFibre();
         canvas_.next();
     }
 
@@ -53,7 +55,8 @@ class Fur {
         constexpr double kPerMm = 46.0;
         const int n = static_cast<int>(kPerMm * (body_.end - body_.front) * furShare(canvas_) * body_.shag);
         for (const double side : {1.0, -1.0})
-            for (int i = 0; i < n; ++i) stray(side);
+            for (int i = 0; i < n; ++i)
+                stray(side);
         canvas_.next();
     }
 
@@ -68,7 +71,8 @@ class Fur {
     }
     [[nodiscard]] double ribShade(double s) const {
         double dark = 0.0;
-        for (const double dip : body_.dips) dark = std::max(dark, std::exp(-0.5 * std::pow((s - dip) / 0.16, 2)));
+        for (const double dip : body_.dips)
+            dark = std::max(dark, std::exp(-0.5 * std::pow((s - dip) / 0.16, 2)));
         return 0.30 * dark;
     }
     Lab fromPalette() {
@@ -77,7 +81,7 @@ class Fur {
         if (pick < 7.0) return shade(body_.colour, 0.07);
         if (pick < 8.4) return shade(body_.colour, -0.08);
         if (pick < 9.2) return Lab{body_.colour.L + 0.02, body_.colour.a + 0.020, body_.colour.b + 0.022};  // the odd one
-        return shade(body_.colour, 0.18);  // spark
+        return shade(body_.colour, 0.18);                                                                   // spark
     }
     void surfaceFibre() {
         const double station = random_.uniform(body_.front, body_.end);
@@ -106,8 +110,8 @@ class Fur {
             const Axis::Frame f = axis_.frame(s);
             const Vec3 normal = std::cos(a) * f.up + Vec3{0.0, 0.0, std::sin(a)};
             const FibreLight light = lightAlong(unit(p - before));
-            const double tufts = 0.07 * std::sin(5.1 * s + 2.0 * std::sin(2.0 * a) + phases_[0]) +
-                                 0.05 * std::sin(11.0 * s + 5.0 * a + phases_[1]);
+            const double tufts =
+                0.07 * std::sin(5.1 * s + 2.0 * std::sin(2.0 * a) + phases_[0]) + 0.05 * std::sin(11.0 * s + 5.0 * a + phases_[1]);
             const double tone = 0.14 + 0.60 * std::max(0.0, dot(normal, kLamp)) + 0.22 * light.gloss + tufts + jitter +
                                 (normal.y < -0.3 ? 0.05 : 0.0) - ribShade(s);
             canvas_.line(before, p, shade(own, -0.25 + 0.45 * std::clamp(tone, 0.0, 1.0)), 0.92, width * (1.0 - 0.7 * t));
@@ -166,8 +170,7 @@ Lab flueColour(const Lab& base, double angle, double gloss, Random& random) {
 void paintHerl(Canvas& canvas, const Axis& axis, const BodyScene& body, bool behind) {
     Random random(body.seed);
     const auto radius = [&](double s) { return body.radius(s); };
-    if (!behind)
-        canvas.fill(bandOutline(canvas, axis, body.front, body.end, 0.9, -0.9, radius), shade(body.colour, -0.16));
+    if (!behind) canvas.fill(bandOutline(canvas, axis, body.front, body.end, 0.9, -0.9, radius), shade(body.colour, -0.16));
     const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
     const double pitch = (body.end - body.front) / turns;
     constexpr int kFlues = 280;
@@ -272,17 +275,20 @@ void paintChenille(Canvas& canvas, const Axis& axis, const BodyScene& body) {
     const int n = static_cast<int>(kPerArea * area * furShare(canvas));
     for (int i = 0; i < n; ++i) {
         const double s = random.uniform(body.front, body.end), angle = random.uniform(-0.04 * kPi, 1.04 * kPi);
-        const double lean = random.normal(0.30), turned = random.normal(0.30), reach = random.uniform(0.16, 0.30), width = random.uniform(0.022, 0.036);
+        const double lean = random.normal(0.30), turned = random.normal(0.30), reach = random.uniform(0.16, 0.30),
+                     width = random.uniform(0.022, 0.036);
         const double tone = random.normal(0.05);
         if (canvas.skips(width)) continue;
         const Axis::Frame f = axis.frame(s);
         const Vec3 outward = std::cos(angle) * f.up + Vec3{0.0, 0.0, std::sin(angle)};
         const Vec3 round = -std::sin(angle) * f.up + Vec3{0.0, 0.0, std::cos(angle)};
         const double r = lobed(s);
-        const Vec3 from = f.at + (0.80 * r) * outward, to = from + (reach * body.radius(s)) * unit(outward + lean * f.rear + turned * round);
+        const Vec3 from = f.at + (0.80 * r) * outward,
+                   to = from + (reach * body.radius(s)) * unit(outward + lean * f.rear + turned * round);
         const double between = std::abs(std::cos(kPi * (s - body.front) / pitch));
         canvas.line(from, 0.5 * (from + to), shade(body.colour, -0.14 - 0.06 * between + tone), 0.9, width);
-        canvas.line(0.5 * (from + to), to, shade(body.colour, -0.08 + 0.22 * std::max(0.0, dot(outward, kLamp)) - 0.05 * between + tone), 0.9, 0.8 * width);
+        canvas.line(0.5 * (from + to), to, shade(body.colour, -0.08 + 0.22 * std::max(0.0, dot(outward, kLamp)) - 0.05 * between + tone),
+                    0.9, 0.8 * width);
     }
     canvas.next();
 }
@@ -297,9 +303,12 @@ void paintTube(Canvas& canvas, const Axis& axis, const BodyScene& body) {
     canvas.fill(bandOutline(canvas, axis, body.front, body.end, 1.0, 0.72, beaded), shade(body.colour, -0.20), 0.5);
     for (int i = 0; i < turns; ++i) {
         const double front = body.front + i * pitch, slope = body.hand * pitch / kPi;
-        const auto on = [&](double s, double angle) { return axis.on(std::clamp(s - slope * (angle / kPi - 0.5), body.front, body.end), beaded(s), angle); };
+        const auto on = [&](double s, double angle) {
+            return axis.on(std::clamp(s - slope * (angle / kPi - 0.5), body.front, body.end), beaded(s), angle);
+        };
         for (const auto& [share, from, to, tone, alpha, width] :
-             {std::tuple{0.02, 0.05, 0.95, -0.26, 0.55, 0.05}, std::tuple{0.35, 0.18, 0.36, 0.34, 0.85, 0.12}, std::tuple{0.42, 0.14, 0.42, 0.20, 0.5, 0.20}}) {
+             {std::tuple{0.02, 0.05, 0.95, -0.26, 0.55, 0.05}, std::tuple{0.35, 0.18, 0.36, 0.34, 0.85, 0.12},
+              std::tuple{0.42, 0.14, 0.42, 0.20, 0.5, 0.20}}) {
             constexpr int kSteps = 6;
             Vec3 before = on(front + share * pitch, from * kPi);
             for (int k = 1; k <= kSteps; ++k) {
@@ -324,9 +333,13 @@ void paintQuill(Canvas& canvas, const Axis& axis, const BodyScene& body) {
         const double end = body.front + (i + 1) * pitch, from = end - random.uniform(0.28, 0.38) * pitch;
         QPolygonF dark;
         constexpr int kSteps = 10;
-        const auto on = [&](double s, double angle) { return canvas.at(axis.on(std::clamp(s - slope * (angle / (2.0 * kPi) - 0.25), body.front, body.end), body.radius(s), angle)); };
-        for (int k = 0; k <= kSteps; ++k) dark << on(from, kPi * k / kSteps);
-        for (int k = kSteps; k >= 0; --k) dark << on(end, kPi * k / kSteps);
+        const auto on = [&](double s, double angle) {
+            return canvas.at(axis.on(std::clamp(s - slope * (angle / (2.0 * kPi) - 0.25), body.front, body.end), body.radius(s), angle));
+        };
+        for (int k = 0; k <= kSteps; ++k)
+            dark << on(from, kPi * k / kSteps);
+        for (int k = kSteps; k >= 0; --k)
+            dark << on(end, kPi * k / kSteps);
         canvas.fill(dark, shade(body.colour, -0.30));
     }
     canvas.fill(bandOutline(canvas, axis, body.front, body.end, -0.35, -1.0, radius), toLab({0.06, 0.05, 0.05}), 0.20);
@@ -336,7 +349,8 @@ void paintQuill(Canvas& canvas, const Axis& axis, const BodyScene& body) {
 // Wound fibres: a ribbon of strands with hairlines between them and a dark line between turns.
 void paintRibbon(Canvas& canvas, const Axis& axis, const BodyScene& body) {
     const auto radius = [&](double s) { return body.radius(s); };
-    paintThreaded(canvas, {axis, body.front, body.end, std::max(0.09, 0.25 * body.pitch), body.hand, body.colour, body.seed}, radius, 0.45, 0.35);
+    paintThreaded(canvas, {axis, body.front, body.end, std::max(0.09, 0.25 * body.pitch), body.hand, body.colour, body.seed}, radius, 0.45,
+                  0.35);
     const int turns = std::max(1, static_cast<int>(std::lround((body.end - body.front) / body.pitch)));
     const double pitch = (body.end - body.front) / turns;
     Random random(body.seed);
@@ -345,13 +359,15 @@ void paintRibbon(Canvas& canvas, const Axis& axis, const BodyScene& body) {
         Vec3 before = axis.on(std::min(s0 + 0.25 * body.hand * pitch, body.end), body.radius(s0), 0.0);
         constexpr int kSteps = 8;
         for (int k = 1; k <= kSteps; ++k) {
-            const double angle = kPi * k / kSteps, s = std::clamp(s0 - body.hand * pitch * (angle / (2.0 * kPi) - 0.25), body.front, body.end);
+            const double angle = kPi * k / kSteps,
+                         s = std::clamp(s0 - body.hand * pitch * (angle / (2.0 * kPi) - 0.25), body.front, body.end);
             const Vec3 p = axis.on(s, body.radius(s), angle);
             canvas.line(before, p, shade(body.colour, -0.24), 0.75, 0.06);
             before = p;
         }
         for (int k = 0; k < 10; ++k) {  // the flue along one edge
-            const double angle = random.uniform(0.02, 0.98) * kPi, s = std::clamp(s0 - body.hand * pitch * (angle / (2.0 * kPi) - 0.25), body.front, body.end);
+            const double angle = random.uniform(0.02, 0.98) * kPi,
+                         s = std::clamp(s0 - body.hand * pitch * (angle / (2.0 * kPi) - 0.25), body.front, body.end);
             const Vec3 p = axis.on(s, body.radius(s), angle), out = axis.on(s + 0.05, body.radius(s) + 0.10, angle);
             canvas.line(p, out, shade(body.colour, 0.04), 0.5, 0.022);
         }
@@ -393,8 +409,10 @@ void paintBodies(Canvas& canvas, const Scene& scene) {
                     return std::lerp(wire, body.radius(s), 0.35 + 0.65 * share);
                 };
                 const bool floss = body.surface == Surface::floss;
-                paintThreaded(canvas, {scene.axis, body.front, body.end, floss ? std::min(0.5, body.pitch) : body.pitch, body.hand, body.colour, body.seed},
-                              radius, floss ? 0.55 : 1.0, floss ? 0.75 : 1.0);
+                paintThreaded(
+                    canvas,
+                    {scene.axis, body.front, body.end, floss ? std::min(0.5, body.pitch) : body.pitch, body.hand, body.colour, body.seed},
+                    radius, floss ? 0.55 : 1.0, floss ? 0.75 : 1.0);
                 break;
             }
         }
@@ -402,7 +420,8 @@ void paintBodies(Canvas& canvas, const Scene& scene) {
 }
 
 void paintBeads(Canvas& canvas, const Scene& scene) {
-    for (const BeadScene& bead : scene.beads) paintBead(canvas, scene.axis, bead);
+    for (const BeadScene& bead : scene.beads)
+        paintBead(canvas, scene.axis, bead);
 }
 
 }  // namespace machair::drawing

@@ -122,8 +122,7 @@ void paintFibre(Canvas& canvas, const Fibre& fibre, const FibreLook& look, const
         colour = placed(canvas, shade(colour, fibreTone(tangent, fibre.tone)), far);
         const double width = fibre.width * (1.0 - fibre.taper * std::pow(t, 1.15));
         const double slim = barbules ? (look.marked ? 0.80 : 0.62) : 1.0;  // the barbules make up the rest of what is seen
-        canvas.line(before, p, colour, far.alpha * std::lerp(look.alphaRoot, look.alphaTip, t),
-                    std::max(widthFloor, slim * width));
+        canvas.line(before, p, colour, far.alpha * std::lerp(look.alphaRoot, look.alphaTip, t), std::max(widthFloor, slim * width));
         before = p;
     }
     if (barbules) paintBarbules(canvas, fibre, look, marks, far, random);
@@ -240,7 +239,8 @@ void paintBunch(Canvas& canvas, const TailScene& bunch) {
 }
 
 void paintTails(Canvas& canvas, const Scene& scene) {
-    for (const TailScene& tail : scene.tails) paintBunch(canvas, tail);
+    for (const TailScene& tail : scene.tails)
+        paintBunch(canvas, tail);
 }
 
 void paintNearPalmer(Canvas& canvas, const Scene& scene) {

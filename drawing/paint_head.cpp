@@ -10,8 +10,8 @@ void paintHead(Canvas& canvas, const Scene& scene) {
     const HeadScene& head = scene.head;
     if (head.end <= head.front) return;
     const auto radius = [&](double s) { return head.radiusAt(s); };
-    paintThreaded(canvas, {scene.axis, head.front, head.end, head.pitch, 1, head.colour, head.seed}, radius,
-                  head.varnished ? 0.55 : 1.0, head.varnished ? 0.45 : 1.0);
+    paintThreaded(canvas, {scene.axis, head.front, head.end, head.pitch, 1, head.colour, head.seed}, radius, head.varnished ? 0.55 : 1.0,
+                  head.varnished ? 0.45 : 1.0);
     constexpr double kGlossFrom = 5.0;  // px/mm
     if (!head.varnished || canvas.k() < kGlossFrom) return;
     // Varnish: nested crescents that follow the bulb.
@@ -31,8 +31,10 @@ void paintHead(Canvas& canvas, const Scene& scene) {
             const Axis::Frame f = scene.axis.frame(s);
             return canvas.at(f.at + (middle + (u - middle) * round) * radius(s) * f.up);
         };
-        for (int i = 0; i <= kSteps; ++i) shape << edge(static_cast<double>(i) / kSteps, c.top);
-        for (int i = kSteps; i >= 0; --i) shape << edge(static_cast<double>(i) / kSteps, c.bottom);
+        for (int i = 0; i <= kSteps; ++i)
+            shape << edge(static_cast<double>(i) / kSteps, c.top);
+        for (int i = kSteps; i >= 0; --i)
+            shape << edge(static_cast<double>(i) / kSteps, c.bottom);
         canvas.fill(shape, white, c.alpha);
     }
     canvas.fill(bandOutline(canvas, scene.axis, head.front + 0.2 * length, head.end - 0.2 * length, -0.66, -0.86, radius),

@@ -14,7 +14,8 @@ Ramp bronzeWire(Bench bench) {
     const auto tone = [](double r, double g, double b) { return toLab({r / 255.0, g / 255.0, b / 255.0}); };
     Ramp ramp{{tone(27, 19, 14), tone(66, 50, 38), tone(108, 88, 66), tone(160, 139, 106), tone(236, 223, 194)}};
     if (bench == Bench::slate)  // the outline a little lighter, so that it stands off the dark
-        for (Lab& colour : ramp.tones) colour.L = std::min(0.98, colour.L + 0.05);
+        for (Lab& colour : ramp.tones)
+            colour.L = std::min(0.98, colour.L + 0.05);
     return ramp;
 }
 
@@ -68,8 +69,7 @@ void paintBarb(Canvas& canvas, const HookScene& hook, const Ramp& ramp) {
     const auto point = [&](double x, double above) { return canvas.at({x, surface(x) + above, 0.0}); };
     const double x = hook.barbX;
     QPolygonF cut;
-    cut << point(x - 0.35 * w, 0.0) << point(x - 0.05 * w, -0.27 * w) << point(x + 0.35 * w, -0.20 * w)
-        << point(x + 1.2 * w, 0.0);
+    cut << point(x - 0.35 * w, 0.0) << point(x - 0.05 * w, -0.27 * w) << point(x + 0.35 * w, -0.20 * w) << point(x + 1.2 * w, 0.0);
     canvas.fill(cut, ramp.tones.front());
     QPolygonF sliver;
     sliver << point(x - 1.55 * w, -0.06 * w) << point(x - 0.9 * w, 0.05 * w) << point(x - 0.35 * w, 0.17 * w)

@@ -15,9 +15,7 @@ struct HalfTurn {
     const Axis& axis;
     const RibScene::Turn& turn;
     int hand;
-    [[nodiscard]] double station(double angle) const {
-        return turn.station - hand * turn.pitch / (2.0 * kPi) * (angle - kPi / 2.0);
-    }
+    [[nodiscard]] double station(double angle) const { return turn.station - hand * turn.pitch / (2.0 * kPi) * (angle - kPi / 2.0); }
     [[nodiscard]] Vec3 at(double angle, double radius) const { return axis.on(station(angle), radius, angle); }
 };
 
@@ -41,7 +39,7 @@ void paintFlatTurn(Canvas& canvas, const HalfTurn& half, const RibScene& rib, Ra
     const double radius = half.turn.radius + 0.015;
     const double along = half.turn.pitch / (2.0 * kPi);
     const double run = std::hypot(along, radius);
-    const double acrossX = rib.width / 2.0 * radius / run;        // of the edges, along the shank
+    const double acrossX = rib.width / 2.0 * radius / run;              // of the edges, along the shank
     const double acrossAngle = rib.width / 2.0 * along / run / radius;  // and round it
     const int n = stepsFor(canvas, radius);
     std::vector<Vec3> rear;
@@ -61,8 +59,10 @@ void paintFlatTurn(Canvas& canvas, const HalfTurn& half, const RibScene& rib, Ra
         canvas.next();
     }
     QPolygonF band;
-    for (const Vec3& p : rear) band << canvas.at(p);
-    for (auto p = front.rbegin(); p != front.rend(); ++p) band << canvas.at(*p);
+    for (const Vec3& p : rear)
+        band << canvas.at(p);
+    for (auto p = front.rbegin(); p != front.rend(); ++p)
+        band << canvas.at(*p);
     const Axis::Frame f = half.axis.frame(half.turn.station);
     const double shift = random.normal(0.03);
     const double lighter = random.normal(0.03);
@@ -72,7 +72,7 @@ void paintFlatTurn(Canvas& canvas, const HalfTurn& half, const RibScene& rib, Ra
         double at;
         std::size_t tone;
     };
-    constexpr std::array kStops = {Stop{0.0, 0}, Stop{0.09, 1}, Stop{0.20, 3}, Stop{0.26, 4}, Stop{0.31, 4}, Stop{0.40, 3},
+    constexpr std::array kStops = {Stop{0.0, 0},  Stop{0.09, 1}, Stop{0.20, 3}, Stop{0.26, 4}, Stop{0.31, 4}, Stop{0.40, 3},
                                    Stop{0.54, 2}, Stop{0.70, 1}, Stop{0.80, 0}, Stop{0.88, 2}, Stop{1.0, 0}};
     for (const Stop& stop : kStops) {
         Lab tone = rib.metal ? ramp.tones[stop.tone] : shade(rib.colour, -0.18 + 0.09 * static_cast<double>(stop.tone));
@@ -192,8 +192,8 @@ void paintBindings(Canvas& canvas, const Scene& scene) {
         paintFurOver(canvas, scene.axis, rib, scene.bodies.front().colour);
     }
     const auto radius = [&](double s) { return scene.bed.radius(s); };
-    paintThreaded(canvas, {scene.axis, scene.bed.front, scene.bed.end, scene.bed.pitch, 1, scene.bed.colour, scene.bed.seed},
-                  radius, 0.9, 0.6);
+    paintThreaded(canvas, {scene.axis, scene.bed.front, scene.bed.end, scene.bed.pitch, 1, scene.bed.colour, scene.bed.seed}, radius, 0.9,
+                  0.6);
     for (const HackleScene& hackle : scene.hackles)
         if (!hackle.palmer) paintStem(canvas, scene, hackle);
 }

@@ -44,9 +44,12 @@ class RolledWing {
   public:
     RolledWing(Canvas& canvas, const WingScene& wing) : canvas_(canvas), wing_(wing), random_(wing.seed) {
         drift_ = random_.uniform(0.0, 1.0);
-        for (double& phase : phases_) phase = random_.uniform(0.0, 2.0 * kPi);
-        for (double& strength : barStrength_) strength = random_.uniform(0.25, 1.0);
-        for (double& duty : barDuty_) duty = random_.uniform(0.30, 0.52);
+        for (double& phase : phases_)
+            phase = random_.uniform(0.0, 2.0 * kPi);
+        for (double& strength : barStrength_)
+            strength = random_.uniform(0.25, 1.0);
+        for (double& duty : barDuty_)
+            duty = random_.uniform(0.30, 0.52);
     }
 
     void paint() {
@@ -179,8 +182,10 @@ class RolledWing {
         // Pinched at the tie-in: a shade that runs out over the first sixth.
         QPolygonF pinch;
         constexpr int kSteps = 8;
-        for (int i = 0; i <= kSteps; ++i) pinch << canvas_.at(leaf.at(0.16 * i / kSteps, 1.0));
-        for (int i = kSteps; i >= 0; --i) pinch << canvas_.at(leaf.at(0.16 * i / kSteps, 0.0));
+        for (int i = 0; i <= kSteps; ++i)
+            pinch << canvas_.at(leaf.at(0.16 * i / kSteps, 1.0));
+        for (int i = kSteps; i >= 0; --i)
+            pinch << canvas_.at(leaf.at(0.16 * i / kSteps, 0.0));
         QLinearGradient gradient(canvas_.at(leaf.at(0.0, 0.5)), canvas_.at(leaf.at(0.16, 0.5)));
         const Lab dark = toLab({0.09, 0.06, 0.05});
         gradient.setColorAt(0.0, colourOf(dark, 0.55));
@@ -219,18 +224,18 @@ class SlipWing {
         constexpr double kLongest = 0.9525;  // of the slant below, near v 0.78
         return (1.0 - 0.26 * std::pow(1.0 - v, 1.2) - 0.05 * smoothstep(0.75, 1.0, v)) / kLongest;
     }
-    [[nodiscard]] Vec3 at(double t, double v) const {
-        return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_;
-    }
+    [[nodiscard]] Vec3 at(double t, double v) const { return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_; }
     [[nodiscard]] QPolygonF band(double low, double high) const {
         QPolygonF outline;
         constexpr int kSteps = 26;
-        for (int i = 0; i <= kSteps; ++i) outline << canvas_.at(at(reach(high) * i / kSteps, high));
+        for (int i = 0; i <= kSteps; ++i)
+            outline << canvas_.at(at(reach(high) * i / kSteps, high));
         for (int i = 1; i < 8; ++i) {
             const double v = std::lerp(high, low, i / 8.0);
             outline << canvas_.at(at(reach(v), v));
         }
-        for (int i = kSteps; i >= 0; --i) outline << canvas_.at(at(reach(low) * i / kSteps, low));
+        for (int i = kSteps; i >= 0; --i)
+            outline << canvas_.at(at(reach(low) * i / kSteps, low));
         return outline;
     }
     void sheet() {
@@ -238,13 +243,15 @@ class SlipWing {
         QPolygonF outline;
         constexpr int kSteps = 26;
         const int barbs = std::max(8, static_cast<int>(wing_.depth * 3.2));
-        for (int i = 0; i <= kSteps; ++i) outline << canvas_.at(at(reach(1.0) * i / kSteps, 1.0));
+        for (int i = 0; i <= kSteps; ++i)
+            outline << canvas_.at(at(reach(1.0) * i / kSteps, 1.0));
         for (int b = barbs; b-- > 0;) {
             const double v = (b + 0.5) / barbs;
             const double proud = random_.uniform(-0.012, 0.012) / wing_.length;
             outline << canvas_.at(at(reach(v) + proud, v));
         }
-        for (int i = kSteps; i >= 0; --i) outline << canvas_.at(at(reach(0.0) * i / kSteps, 0.0));
+        for (int i = kSteps; i >= 0; --i)
+            outline << canvas_.at(at(reach(0.0) * i / kSteps, 0.0));
         QLinearGradient gradient(canvas_.at(at(0.0, 0.5)), canvas_.at(at(1.0, 0.5)));
         gradient.setColorAt(0.0, colourOf(shade(wing_.base, tone_ - 0.14)));
         gradient.setColorAt(0.25, colourOf(shade(wing_.base, tone_ - 0.02)));
@@ -254,9 +261,11 @@ class SlipWing {
     }
     void ribbons() {
         const Lab dark = shade(wing_.dark, tone_ - 0.10);
-        for (const double v : {0.42, 0.30, 0.19, 0.10}) canvas_.fill(band(0.0, v), dark, 0.08);
+        for (const double v : {0.42, 0.30, 0.19, 0.10})
+            canvas_.fill(band(0.0, v), dark, 0.08);
         const Lab light = shade(wing_.pale, tone_ + 0.10);
-        for (const auto& [low, high] : {std::pair{0.48, 0.88}, std::pair{0.55, 0.82}, std::pair{0.61, 0.76}}) canvas_.fill(band(low, high), light, 0.08);
+        for (const auto& [low, high] : {std::pair{0.48, 0.88}, std::pair{0.55, 0.82}, std::pair{0.61, 0.76}})
+            canvas_.fill(band(low, high), light, 0.08);
     }
     void barbs() {
         const double fineness = canvas_.everything() ? 1.0 : std::max(0.45, canvas_.k() / 20.0);
@@ -318,8 +327,10 @@ void paintCheeks(Canvas& canvas, const Scene& scene) {
         const auto leaf = [&](double from, double to, double share) {
             QPolygonF outline;
             constexpr int kSteps = 16;
-            for (int i = 0; i <= kSteps; ++i) outline << canvas.at(at(std::lerp(from, to, static_cast<double>(i) / kSteps), share));
-            for (int i = kSteps; i >= 0; --i) outline << canvas.at(at(std::lerp(from, to, static_cast<double>(i) / kSteps), -share));
+            for (int i = 0; i <= kSteps; ++i)
+                outline << canvas.at(at(std::lerp(from, to, static_cast<double>(i) / kSteps), share));
+            for (int i = kSteps; i >= 0; --i)
+                outline << canvas.at(at(std::lerp(from, to, static_cast<double>(i) / kSteps), -share));
             return outline;
         };
         canvas.fill(leaf(0.0, 1.0, 1.0), cheek.colour);
@@ -328,7 +339,8 @@ void paintCheeks(Canvas& canvas, const Scene& scene) {
             const double t = random.uniform(0.15, 0.98);
             const double side = i % 2 == 0 ? 1.0 : -1.0;
             const Vec3 from = at(t, 0.6 * side);
-            canvas.line(from, from + random.uniform(0.2, 0.45) * unit(cheek.along + (0.5 * side) * cheek.up), shade(cheek.colour, random.normal(0.05) + 0.04), 0.8, 0.025);
+            canvas.line(from, from + random.uniform(0.2, 0.45) * unit(cheek.along + (0.5 * side) * cheek.up),
+                        shade(cheek.colour, random.normal(0.05) + 0.04), 0.8, 0.025);
         }
         canvas.next();
         // Two drops pointing forward, each in three nested tones.

@@ -75,7 +75,9 @@ Photograph photographOf(const Plan& plan, const PhotographSetting& setting) {
         auto* row = reinterpret_cast<QRgb*>(image.scanLine(y));
         for (int x = 0; x < image.width(); ++x) {
             const double lit = 1.0 - setting.light * (0.7 * x / image.width() + 0.3 * y / image.height());
-            const auto channel = [&](int value) { return std::clamp(static_cast<int>(std::lround(lit * value + random.normal(setting.noise))), 0, 255); };
+            const auto channel = [&](int value) {
+                return std::clamp(static_cast<int>(std::lround(lit * value + random.normal(setting.noise))), 0, 255);
+            };
             row[x] = qRgb(channel(qRed(row[x])), channel(qGreen(row[x])), channel(qBlue(row[x])));
         }
     }
@@ -87,7 +89,8 @@ photo::Picture greyOf(const QImage& image) {
     const QImage grey = image.convertToFormat(QImage::Format_Grayscale8);
     photo::Picture picture{grey.width(), grey.height(), {}};
     picture.grey.reserve(static_cast<std::size_t>(grey.width()) * static_cast<std::size_t>(grey.height()));
-    for (int y = 0; y < grey.height(); ++y) picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
+    for (int y = 0; y < grey.height(); ++y)
+        picture.grey.insert(picture.grey.end(), grey.constScanLine(y), grey.constScanLine(y) + grey.width());
     return picture;
 }
 

@@ -1,4 +1,5 @@
-// Photographs: their brightness for the reader, and rendered ones of a fly in the vice: what the camera's stand-in takes. Their true measures are known.
+// Photographs: their brightness for the reader, and rendered ones of a fly in the vice: what the camera's stand-in takes. Their true
+// measures are known.
 #pragma once
 
 #include <QImage>
@@ -11,17 +12,17 @@ namespace machair::drawing {
 
 struct PhotographSetting {
     QSize size = {1600, 1200};
-    double span = 0.62;        // of the width, from the eye to the last tip
-    double turn = 0.0;         // radians, clockwise as seen
-    bool mirrored = false;     // the eye at the right
-    double blur = 0.8;         // px, Gaussian
-    double noise = 3.0;        // standard deviation of 255
-    double light = 0.10;       // how much darker one side of the card is than the other, a share
+    double span = 0.62;     // of the width, from the eye to the last tip
+    double turn = 0.0;      // radians, clockwise as seen
+    bool mirrored = false;  // the eye at the right
+    double blur = 0.8;      // px, Gaussian
+    double noise = 3.0;     // standard deviation of 255
+    double light = 0.10;    // how much darker one side of the card is than the other, a share
     std::uint64_t seed = 1;
 };
 struct Photograph {
     QImage image;
-    QPointF eye;               // where the rear edge of the eye is, px
+    QPointF eye;  // where the rear edge of the eye is, px
     double pxPerMm = 1.0;
 };
 [[nodiscard]] Photograph photographOf(const Plan& plan, const PhotographSetting& setting);

@@ -56,7 +56,8 @@ void Strokes::line(QPointF from, QPointF to, const Ink& ink, double overlap) {
 
 void Strokes::flush() {
     std::vector<std::size_t> order(buckets_.size());
-    for (std::size_t i = 0; i < order.size(); ++i) order[i] = i;
+    for (std::size_t i = 0; i < order.size(); ++i)
+        order[i] = i;
     std::ranges::stable_sort(order, {}, [this](std::size_t i) { return buckets_[i].colour.L; });
     QPen pen(Qt::SolidLine);
     pen.setCapStyle(Qt::FlatCap);

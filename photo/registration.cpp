@@ -10,7 +10,7 @@ namespace machair::photo {
 
 namespace {
 
-constexpr int kCoarseWidth = 170;   // px that the coarse search works on
+constexpr int kCoarseWidth = 170;  // px that the coarse search works on
 constexpr int kFineWidth = 1400;
 constexpr int kScales = 20;
 constexpr double kSmallest = 0.25;  // of the picture's width that the hook spans
@@ -59,7 +59,8 @@ cv::Mat silhouette(const cv::Mat& image, Cut kind = Cut::wire) {
     cv::Mat difference(soft.size(), CV_8UC1);
     for (int y = 0; y < soft.rows; ++y)
         for (int x = 0; x < soft.cols; ++x)
-            difference.at<std::uint8_t>(y, x) = cv::saturate_cast<std::uint8_t>(std::abs(soft.at<std::uint8_t>(y, x) - (plane[0] + plane[1] * x + plane[2] * y)));
+            difference.at<std::uint8_t>(y, x) =
+                cv::saturate_cast<std::uint8_t>(std::abs(soft.at<std::uint8_t>(y, x) - (plane[0] + plane[1] * x + plane[2] * y)));
     cv::Mat mask;
     const double threshold = cv::threshold(difference, mask, 0.0, 1.0, cv::THRESH_BINARY | cv::THRESH_OTSU);
     constexpr double kLeastContrast = 12.0;  // of 255; less is noise on a plain card
@@ -67,9 +68,11 @@ cv::Mat silhouette(const cv::Mat& image, Cut kind = Cut::wire) {
     // Otsu between wire and fine fibres cuts too high where the hook is black: what is clearly no background counts. Fibres
     // are narrower than a pixel's blur, so for them all that stands out of the border's own noise does.
     double noise = 0.0;
-    for (const cv::Vec3d& p : border) noise += std::min(20.0, std::abs(p[2] - (plane[0] + plane[1] * p[0] + plane[2] * p[1])));
+    for (const cv::Vec3d& p : border)
+        noise += std::min(20.0, std::abs(p[2] - (plane[0] + plane[1] * p[0] + plane[2] * p[1])));
     noise = 1.25 * noise / std::max<double>(1.0, static_cast<double>(border.size()));
-    cv::threshold(difference, mask, kind == Cut::wire ? std::min(threshold, 38.0) : std::clamp(4.5 * noise, 6.0, 30.0), 1.0, cv::THRESH_BINARY);
+    cv::threshold(difference, mask, kind == Cut::wire ? std::min(threshold, 38.0) : std::clamp(4.5 * noise, 6.0, 30.0), 1.0,
+                  cv::THRESH_BINARY);
     return mask;
 }
 
@@ -104,22 +107,26 @@ cv::Mat wireTemplate(const std::vector<BarePlace>& places, const Hook& hook, dou
         top = std::min(top, p.y - margin);
         bottom = std::max(bottom, p.y + margin);
     };
-    for (const BarePlace& place : places) extend(placed.toPicture(place.at));
+    for (const BarePlace& place : places)
+        extend(placed.toPicture(place.at));
     const Point2 ring{-0.5 * hook.eyeWidth(), 0.0 * mm};
     extend(placed.toPicture(ring));
-    cv::Mat drawn(std::max(3, static_cast<int>(std::ceil(bottom - top))), std::max(3, static_cast<int>(std::ceil(right - left))), CV_32FC1, cv::Scalar(0.0));
+    cv::Mat drawn(std::max(3, static_cast<int>(std::ceil(bottom - top))), std::max(3, static_cast<int>(std::ceil(right - left))), CV_32FC1,
+                  cv::Scalar(0.0));
     const double wire = (hook.wire() / mm) * scale;
     const auto line = [&](double width, double value) {
         for (std::size_t i = 0; i + 1 < places.size(); ++i) {
             const Pixel a = placed.toPicture(places[i].at), b = placed.toPicture(places[i + 1].at);
             cv::line(drawn, {static_cast<int>(std::lround(a.x - left)), static_cast<int>(std::lround(a.y - top))},
-                     {static_cast<int>(std::lround(b.x - left)), static_cast<int>(std::lround(b.y - top))}, cv::Scalar(value), std::max(1, static_cast<int>(std::lround(width))));
+                     {static_cast<int>(std::lround(b.x - left)), static_cast<int>(std::lround(b.y - top))}, cv::Scalar(value),
+                     std::max(1, static_cast<int>(std::lround(width))));
         }
     };
     line(3.6 * wire + 3.0, -0.5);
     line(wire, 1.0);
     const Pixel r = placed.toPicture(ring);
-    cv::circle(drawn, {static_cast<int>(std::lround(r.x - left)), static_cast<int>(std::lround(r.y - top))}, std::max(1, static_cast<int>(0.4 * (hook.eyeWidth() / mm) * scale)), cv::Scalar(0.6), -1);
+    cv::circle(drawn, {static_cast<int>(std::lround(r.x - left)), static_cast<int>(std::lround(r.y - top))},
+               std::max(1, static_cast<int>(0.4 * (hook.eyeWidth() / mm) * scale)), cv::Scalar(0.6), -1);
     eye = {-left, -top};
     return drawn;
 }
@@ -205,8 +212,8 @@ std::optional<Pixel> ringSeen(const cv::Mat& mask, const Registration& r, const 
 
 struct Fit {
     int found = 0;
-    double rms = 0.0;      // px
-    double error = 0.0;    // mm over a shank
+    double rms = 0.0;    // px
+    double error = 0.0;  // mm over a shank
 };
 
 // Gauss–Newton over place, scale and turn.
@@ -286,7 +293,9 @@ Point2 Registration::toHook(Pixel at) const {
 
 std::optional<Registration> findHook(const Picture& picture, const Hook& hook, const std::stop_token& stop, const Progress& progress) {
     constexpr int kLeastSide = 48;
-    if (picture.width < kLeastSide || picture.height < kLeastSide || picture.grey.size() != static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height)) return std::nullopt;
+    if (picture.width < kLeastSide || picture.height < kLeastSide ||
+        picture.grey.size() != static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height))
+        return std::nullopt;
     double fineFactor = 1.0, coarseFactor = 1.0;
     const cv::Mat fine = shrunk(matOf(picture), kFineWidth, fineFactor);
     const cv::Mat fineMask = silhouette(fine);
@@ -334,7 +343,8 @@ std::optional<Registration> findHook(const Picture& picture, const Hook& hook, c
     for (const Candidate& c : best) {
         if (apart.size() == kTried) break;
         const bool near = std::ranges::any_of(apart, [&](const Candidate& a) {
-            return a.at.mirrored == c.at.mirrored && std::abs(std::log(a.at.pxPerMm / c.at.pxPerMm)) < 0.11 && std::abs(a.at.turn - c.at.turn) < 0.12 &&
+            return a.at.mirrored == c.at.mirrored && std::abs(std::log(a.at.pxPerMm / c.at.pxPerMm)) < 0.11 &&
+                   std::abs(a.at.turn - c.at.turn) < 0.12 &&
                    std::hypot(a.at.eye.x - c.at.eye.x, a.at.eye.y - c.at.eye.y) < 0.12 * fine.cols;
         });
         if (!near) apart.push_back(c);
@@ -346,7 +356,8 @@ std::optional<Registration> findHook(const Picture& picture, const Hook& hook, c
         if (stop.stop_requested()) return std::nullopt;
         Registration r = best[i].at;
         Fit fit;
-        for (int round = 0; round < 16; ++round) fit = refine(fineMask, hook, dense, r, round < 6 ? 2.6 : round < 11 ? 1.8 : 1.4, round >= 4);
+        for (int round = 0; round < 16; ++round)
+            fit = refine(fineMask, hook, dense, r, round < 6 ? 2.6 : round < 11 ? 1.8 : 1.4, round >= 4);
         if (std::abs(r.turn) > 1.4 * kMostTurn) continue;  // slid along the bend
         r.score = scoreOf(fineMask, hook, dense, r) * (0.4 + 0.6 * eyeScore(fineMask, r, hook));
         r.error = fit.error;
@@ -427,12 +438,14 @@ Silhouette silhouetteOf(const Picture& picture, const Registration& registration
     constexpr double kFibre = 0.0035;  // mm² of silhouette in three bins: a fibre's end, and no speck
     const auto last = [&](const std::vector<double>& columns) -> std::optional<Length> {
         for (std::size_t i = columns.size() - 1; i >= 2; --i)
-            if ((columns[i] + columns[i - 1] + columns[i - 2]) / pixels > kFibre && columns[i] > 0.0) return (from + bin * (static_cast<double>(i) + 0.5)) * mm;
+            if ((columns[i] + columns[i - 1] + columns[i - 2]) / pixels > kFibre && columns[i] > 0.0)
+                return (from + bin * (static_cast<double>(i) + 0.5)) * mm;
         return std::nullopt;
     };
     const auto first = [&](const std::vector<double>& columns) -> std::optional<Length> {
         for (std::size_t i = 0; i + 2 < columns.size(); ++i)
-            if ((columns[i] + columns[i + 1] + columns[i + 2]) / pixels > kFibre && columns[i] > 0.0) return (from + bin * (static_cast<double>(i) + 0.5)) * mm;
+            if ((columns[i] + columns[i + 1] + columns[i + 2]) / pixels > kFibre && columns[i] > 0.0)
+                return (from + bin * (static_cast<double>(i) + 0.5)) * mm;
         return std::nullopt;
     };
     found.tailTip = last(behind);

@@ -35,10 +35,10 @@ struct Pixel {
 struct Registration {
     Pixel eye;
     double pxPerMm = 1.0;
-    double turn = 0.0;     // radians
+    double turn = 0.0;  // radians
     bool mirrored = false;
-    double score = 0.0;    // share of the bare wire that was found; under kLeastScore nothing is trusted
-    double error = 0.0;    // mm, one standard deviation of a length of the shank
+    double score = 0.0;  // share of the bare wire that was found; under kLeastScore nothing is trusted
+    double error = 0.0;  // mm, one standard deviation of a length of the shank
     [[nodiscard]] Pixel toPicture(Point2 at) const;
     [[nodiscard]] Point2 toHook(Pixel at) const;
 };
@@ -46,11 +46,12 @@ inline constexpr double kLeastScore = 0.55;
 
 using Progress = std::function<void(double)>;
 // Nothing where no hook is found: a picture that is none, a plain one, a hook that isn't there.
-[[nodiscard]] std::optional<Registration> findHook(const Picture& picture, const Hook& hook, const std::stop_token& stop = {}, const Progress& progress = {});
+[[nodiscard]] std::optional<Registration> findHook(const Picture& picture, const Hook& hook, const std::stop_token& stop = {},
+                                                   const Progress& progress = {});
 
 // The same from places that were pointed at: two or more of the landmarks, least squares.
 struct Marked {
-    Point2 at;     // in the hook's frame
+    Point2 at;  // in the hook's frame
     Pixel seen;
 };
 [[nodiscard]] std::optional<Registration> fromMarks(const std::vector<Marked>& marks, bool mirrored);

@@ -42,7 +42,12 @@ class Log {
 class BenchBookHome : public Home {
   public:
     BenchBookHome(std::filesystem::path path, GuardedDatabase database, bool readOnly, std::string behind)
-        : path_(std::move(path)), guarded_(std::move(database)), readOnly_(readOnly), behind_(std::move(behind)), log_(path_), inode_(stampOf(path_).inode) {
+        : path_(std::move(path)),
+          guarded_(std::move(database)),
+          readOnly_(readOnly),
+          behind_(std::move(behind)),
+          log_(path_),
+          inode_(stampOf(path_).inode) {
         seen_ = pragma(*guarded_, "data_version");
     }
 
@@ -121,16 +126,19 @@ class BenchBookHome : public Home {
         const bool moved = stampOf(path_).inode != inode_;
         if (!moved && !log_.gone()) return;
         if (!moved && unsettled_ && log_.another())  // writing ours back would go over what another window wrote
-            throw DiskError(path_.string() + ": its log was taken away while open, and another window writes to it; keep a copy under a name of your choice");
+            throw DiskError(
+                path_.string() +
+                ": its log was taken away while open, and another window writes to it; keep a copy under a name of your choice");
         if (unsettled_) try {
-            (*guarded_).exec("PRAGMA wal_checkpoint(TRUNCATE)");
-            unsettled_ = false;
-        } catch (const SQLite::Exception& error) {
-            throw DiskError(path_.string() + ": was moved while open, and what was in its log could not be written back: " + inWords(error));
-        }
+                (*guarded_).exec("PRAGMA wal_checkpoint(TRUNCATE)");
+                unsettled_ = false;
+            } catch (const SQLite::Exception& error) {
+                throw DiskError(path_.string() +
+                                ": was moved while open, and what was in its log could not be written back: " + inWords(error));
+            }
         if (moved) throw DiskError(path_.string() + ": was deleted or moved while open; keep a copy under a name of your choice");
         guarded_ = GuardedDatabase(path_, GuardedDatabase::Mode::readWrite);  // with a log of its own again
-        seen_ = -1;                                                          // others may have written meanwhile: check it all
+        seen_ = -1;                                                           // others may have written meanwhile: check it all
         log_.forget();
     }
 
@@ -167,7 +175,8 @@ class BenchBookHome : public Home {
         const Result<OpenedBench> now = readAll(*guarded_);
         if (!now) throw ChangedElsewhere(now.error().front().line());
         if (now->setAside.size() > setAside_.size())
-            throw ChangedElsewhere(path_.string() + ": does not go together with what somebody else did meanwhile: " + now->setAside.back().line());
+            throw ChangedElsewhere(path_.string() +
+                                   ": does not go together with what somebody else did meanwhile: " + now->setAside.back().line());
         if (const Faults found = check(now->book); found.size() > faults)
             throw ChangedElsewhere(path_.string() + ": does not go together with what somebody else did meanwhile: " + found.back().line());
     }
@@ -186,7 +195,8 @@ class BenchBookHome : public Home {
     void dropValue(const std::string& key) {
         SQLite::Statement was(*guarded_, "DELETE FROM book WHERE key = ? RETURNING value, sum");
         was.bind(1, key);
-        while (was.executeStep()) change_.went(valueRow(key, was.getColumn(0).getString(), was.getColumn(1)));
+        while (was.executeStep())
+            change_.went(valueRow(key, was.getColumn(0).getString(), was.getColumn(1)));
     }
     void putValue(const std::string& key, const std::string& value) {
         dropValue(key);
@@ -214,9 +224,11 @@ class BenchBookHome : public Home {
             return;
         }
         std::map<std::string_view, std::size_t> was;
-        for (std::size_t i = 0; i < before.size(); ++i) was.emplace(before[i].id, i);
+        for (std::size_t i = 0; i < before.size(); ++i)
+            was.emplace(before[i].id, i);
         std::map<std::string_view, std::size_t> is;
-        for (std::size_t i = 0; i < after.size(); ++i) is.emplace(after[i].id, i);
+        for (std::size_t i = 0; i < after.size(); ++i)
+            is.emplace(after[i].id, i);
         for (const Record& record : before)
             if (!is.contains(record.id)) remove(record);
         for (std::size_t i = 0; i < after.size(); ++i) {
@@ -230,7 +242,9 @@ class BenchBookHome : public Home {
         }
     }
 
-    [[noreturn]] void conflict(const std::string& id) const { throw ChangedElsewhere(path_.string() + ": \"" + id + "\" was changed by somebody else meanwhile"); }
+    [[noreturn]] void conflict(const std::string& id) const {
+        throw ChangedElsewhere(path_.string() + ": \"" + id + "\" was changed by somebody else meanwhile");
+    }
 
     // The row of a record that should stand as it was read or kept here; refused where somebody else changed or removed it
     // since. What it says is compared, and not only its text: an older Machair, or a person, may have written the same otherwise.
@@ -282,7 +296,8 @@ class BenchBookHome : public Home {
     template <class Record>
     void put(const Record& record, std::size_t place) {
         const std::string text = writeRecord(record);
-        const StoredRow row{listOf<Record>(), record.id, static_cast<std::int64_t>(place), text, checksumOf(listOf<Record>(), record.id, text)};
+        const StoredRow row{listOf<Record>(), record.id, static_cast<std::int64_t>(place), text,
+                            checksumOf(listOf<Record>(), record.id, text)};
         putRow(*guarded_, record, row);
         change_.came(row);
     }
@@ -311,7 +326,8 @@ std::string BenchBookHome::mendFromCopies() {
         SQLite::Transaction transaction(*guarded_, SQLite::TransactionBehavior::IMMEDIATE);
         (*guarded_).exec("PRAGMA defer_foreign_keys = ON");
         for (const Copy& copy : copiesOf(path_)) {
-            const std::vector<SetAside> left = readAll(*guarded_).map([](const OpenedBench& now) { return now.setAside; }).value_or(std::vector<SetAside>());
+            const std::vector<SetAside> left =
+                readAll(*guarded_).map([](const OpenedBench& now) { return now.setAside; }).value_or(std::vector<SetAside>());
             if (left.empty()) break;
             const std::size_t now = mendFrom(*guarded_, copy.path, left);
             if (now > 0 && from.empty()) from = sayTime(copy.made);
@@ -319,7 +335,8 @@ std::string BenchBookHome::mendFromCopies() {
         }
         recount(*guarded_);
         acknowledge(transaction);
-        return mended == 0 ? "No copy has what is damaged here" : std::to_string(mended) + (mended == 1 ? " record" : " records") + " taken from the copy of " + from;
+        return mended == 0 ? "No copy has what is damaged here"
+                           : std::to_string(mended) + (mended == 1 ? " record" : " records") + " taken from the copy of " + from;
     } catch (const SQLite::Exception& error) {
         throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
     }
@@ -333,7 +350,8 @@ std::string BenchBookHome::takeOutSetAside() {
         SQLite::Transaction transaction(*guarded_, SQLite::TransactionBehavior::IMMEDIATE);
         (*guarded_).exec("PRAGMA defer_foreign_keys = ON");
         std::size_t out = 0;
-        for (const SetAside& aside : setAside_) out += dropRow(*guarded_, aside.list, aside.id);
+        for (const SetAside& aside : setAside_)
+            out += dropRow(*guarded_, aside.list, aside.id);
         recount(*guarded_);
         acknowledge(transaction);
         return std::to_string(out) + (out == 1 ? " damaged record" : " damaged records") + " taken out";
@@ -348,7 +366,9 @@ Faults pageFaults(SQLite::Database& database, const std::filesystem::path& path)
     while (check.executeStep()) {
         const std::string said = check.getColumn(0).getString();
         const std::string copy = sayNewestCopy(path);
-        if (said != "ok") faults.push_back({Place(path.string()), "the book is damaged: " + said, "machair-cli rescue takes what can be read into a new book" + (copy.empty() ? "" : "; " + copy)});
+        if (said != "ok")
+            faults.push_back({Place(path.string()), "the book is damaged: " + said,
+                              "machair-cli rescue takes what can be read into a new book" + (copy.empty() ? "" : "; " + copy)});
     }
     return faults;
 }
@@ -367,7 +387,8 @@ OpenedDatabase openDatabase(const std::filesystem::path& path, bool readOnly) {
         return {std::move(database), {}};
     } catch (const SQLite::Exception&) {  // a folder that takes no file: read it as it lies there
         const off_t log = stampOf(path.string() + "-wal").size;
-        return {GuardedDatabase(path, Mode::asItLies), log > 0 ? "its log of " + std::to_string(log) + " bytes can't be read here: the last edits may be missing" : std::string()};
+        return {GuardedDatabase(path, Mode::asItLies),
+                log > 0 ? "its log of " + std::to_string(log) + " bytes can't be read here: the last edits may be missing" : std::string()};
     }
 }
 
@@ -381,7 +402,8 @@ Result<std::unique_ptr<Home>> openBenchBook(const std::filesystem::path& link, A
     const bool readOnly = access == Access::readOnly || ::access(path.c_str(), W_OK) != 0 || ::access(folder.c_str(), W_OK) != 0;
     std::error_code error;
     if (std::filesystem::file_size(path, error) > kLargestBook)
-        return fail(name, "expected a book of at most " + std::to_string(kLargestBook >> 20) + " MiB, got " + std::to_string(std::filesystem::file_size(path, error) >> 20) + " MiB");
+        return fail(name, "expected a book of at most " + std::to_string(kLargestBook >> 20) + " MiB, got " +
+                              std::to_string(std::filesystem::file_size(path, error) >> 20) + " MiB");
     try {
         OpenedDatabase opened = openDatabase(path, readOnly);
         if (Faults faults = schemaFaults(*opened.database, path); !faults.empty()) return tl::unexpected(faults);
@@ -411,7 +433,8 @@ void writeBenchBook(const std::filesystem::path& link, const Book& book) {
         // A log left beside a replaced book must not be played into the new one: it is taken into the old one first.
         if (std::filesystem::exists(path) && std::filesystem::exists(path.string() + "-wal"))
             GuardedDatabase(path, GuardedDatabase::Mode::readWrite)->exec("PRAGMA wal_checkpoint(TRUNCATE)");
-        for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(path.string() + left, ignored);
+        for (const char* left : {"-wal", "-shm"})
+            std::filesystem::remove(path.string() + left, ignored);
         putInPlace(beside, path);
     } catch (const SQLite::Exception& error) {
         std::filesystem::remove(beside, ignored);

@@ -26,8 +26,8 @@ void writeBenchBook(const std::filesystem::path& path, const Book& book);
 
 // What `machair-cli doctor` says of a bench book: its pages, schema, records, references, sizes and copies.
 struct BookReport {
-    Faults faults;                    // empty where it is sound
-    std::vector<std::string> notes;   // version, records by list, bytes, log, copies
+    Faults faults;                   // empty where it is sound
+    std::vector<std::string> notes;  // version, records by list, bytes, log, copies
 };
 [[nodiscard]] BookReport examineBook(const std::filesystem::path& path);
 

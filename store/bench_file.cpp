@@ -6,10 +6,10 @@ namespace machair::store {
 
 std::string SetAside::line() const {
     std::string text = id.empty() ? list : list + "." + id;
-    for (const Fault& fault : why) text += (&fault == &why.front() ? ": " : "; ") + fault.what;
+    for (const Fault& fault : why)
+        text += (&fault == &why.front() ? ": " : "; ") + fault.what;
     return text;
 }
-
 
 Result<OpenedBench> readBenchFile(const std::filesystem::path& path) {
     const Result<std::string> text = readWhole(path, kLargestBenchFile);
@@ -19,10 +19,14 @@ Result<OpenedBench> readBenchFile(const std::filesystem::path& path) {
 
 std::string textToSave(const std::filesystem::path& path, const Book& book) {
     std::string text = writeBench(book);
-    if (text.size() > kLargestBenchFile) throw DiskError(path.string() + ": the book is larger than the 64 MiB that a bench file holds; a bench book (*.machair) holds more");
+    if (text.size() > kLargestBenchFile)
+        throw DiskError(path.string() +
+                        ": the book is larger than the 64 MiB that a bench file holds; a bench book (*.machair) holds more");
     return text;
 }
 
-void saveBenchFile(const std::filesystem::path& path, const Book& book) { require(replaceFile(path, textToSave(path, book)).has_value(), "a file that is replaced whatever it was, is"); }
+void saveBenchFile(const std::filesystem::path& path, const Book& book) {
+    require(replaceFile(path, textToSave(path, book)).has_value(), "a file that is replaced whatever it was, is");
+}
 
 }  // namespace machair::store

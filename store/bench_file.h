@@ -18,7 +18,7 @@ inline constexpr int kDeepestNesting = 64;
 // from a copy or taken out.
 struct SetAside {
     std::string list;
-    std::string id;      // empty: records of the list are missing
+    std::string id;  // empty: records of the list are missing
     std::size_t missing = 0;
     Faults why;
     [[nodiscard]] std::string line() const;
@@ -26,7 +26,7 @@ struct SetAside {
 
 struct OpenedBench {
     Book book;
-    Faults warnings;  // keys that this version doesn't know; they are kept
+    Faults warnings;                      // keys that this version doesn't know; they are kept
     std::vector<SetAside> setAside = {};  // empty for a sound book, and always for a bench file
 };
 

@@ -19,7 +19,9 @@ namespace machair::store {
 
 namespace {
 
-std::optional<std::int64_t> sumIn(const SQLite::Column& column) { return column.isNull() ? std::nullopt : std::optional(column.getInt64()); }
+std::optional<std::int64_t> sumIn(const SQLite::Column& column) {
+    return column.isNull() ? std::nullopt : std::optional(column.getInt64());
+}
 
 bool hasSums(SQLite::Database& database) { return pragma(database, "user_version") >= kFirstWithSums; }
 
@@ -34,31 +36,37 @@ std::vector<StoredRow> rowsOf(SQLite::Database& database, const std::string& lis
     std::vector<StoredRow> rows;
     if (!database.tableExists(list)) return rows;  // an older book that may only be read keeps its own tables
     SQLite::Statement all(database, "SELECT id, place, record, " + sumColumn(database) + " FROM " + list + " ORDER BY place, id");
-    while (all.executeStep()) rows.push_back({list, all.getColumn(0).getString(), all.getColumn(1).getInt64(), all.getColumn(2).getString(), sumIn(all.getColumn(3))});
+    while (all.executeStep())
+        rows.push_back(
+            {list, all.getColumn(0).getString(), all.getColumn(1).getInt64(), all.getColumn(2).getString(), sumIn(all.getColumn(3))});
     return rows;
 }
 
 std::vector<StoredRow> valueRows(SQLite::Database& database) {
     std::vector<StoredRow> rows;
     SQLite::Statement all(database, "SELECT key, value, " + sumColumn(database) + " FROM book ORDER BY key");
-    while (all.executeStep()) rows.push_back(valueRow(all.getColumn(0).getString(), all.getColumn(1).getString(), all.getColumn(2)));
+    while (all.executeStep())
+        rows.push_back(valueRow(all.getColumn(0).getString(), all.getColumn(1).getString(), all.getColumn(2)));
     return rows;
 }
 
 // What a list has, against what its own line says it has.
-void holdAgainstCount(SQLite::Database& database, const std::string& list, const std::vector<StoredRow>& rows, std::vector<SetAside>& aside) {
+void holdAgainstCount(SQLite::Database& database, const std::string& list, const std::vector<StoredRow>& rows,
+                      std::vector<SetAside>& aside) {
     if (!hasSums(database)) return;
     const std::optional<ListTally> written = writtenTally(database, list);
     const Place place(list);
     if (!written) return aside.push_back({list, {}, 0, {{place, "what the list comes to is not written down any more", ""}}});
     ListTally found;
-    for (const StoredRow& row : rows) found.came(row);
+    for (const StoredRow& row : rows)
+        found.came(row);
     const bool spoilt = !std::ranges::all_of(rows, [](const StoredRow& row) { return row.sum && row.sound(); });
     if (found.records != written->records)
-        aside.push_back({list,
-                         {},
-                         static_cast<std::size_t>(std::max<std::int64_t>(written->records - found.records, 0)),
-                         {{place, "expected " + std::to_string(written->records) + " records, found " + std::to_string(found.records), ""}}});
+        aside.push_back(
+            {list,
+             {},
+             static_cast<std::size_t>(std::max<std::int64_t>(written->records - found.records, 0)),
+             {{place, "expected " + std::to_string(written->records) + " records, found " + std::to_string(found.records), ""}}});
     else if (!spoilt && found.sums != written->sums)
         aside.push_back({list, {}, 0, {{place, "some of its records are older than those last written", ""}}});
     else if (!spoilt && found.sequence != written->sequence)
@@ -71,7 +79,8 @@ void readList(SQLite::Database& database, const char* name, std::vector<Record>&
     holdAgainstCount(database, name, rows, opened.setAside);
     std::vector<std::string> texts;
     texts.reserve(rows.size());
-    for (const StoredRow& row : rows) texts.push_back(row.sound() ? row.text : std::string());
+    for (const StoredRow& row : rows)
+        texts.push_back(row.sound() ? row.text : std::string());
     ReadRecords<Record> read = readRecords<Record>(name, texts);
     for (std::size_t i = 0; i < rows.size(); ++i) {
         Faults why;
@@ -106,7 +115,8 @@ Result<OpenedBench> readValues(SQLite::Database& database) {
     }
     Result<OpenedBench> opened = readBench(text + "}");
     if (!opened) {  // whole as text, but not what a book may carry: left alone, and the rest works
-        for (const StoredRow& row : rows) aside.push_back({"book", row.id, 0, opened.error()});
+        for (const StoredRow& row : rows)
+            aside.push_back({"book", row.id, 0, opened.error()});
         opened = OpenedBench{};
     }
     opened->setAside = std::move(aside);
@@ -175,7 +185,9 @@ void bindRow(SQLite::Statement& put, const StoredRow& row) {
 std::int64_t StoredRow::rightSum() const { return checksumOf(list, id, text); }
 std::int64_t StoredRow::placeSum() const { return Checksum().add(id).add(std::to_string(place)).value(); }
 
-StoredRow valueRow(const std::string& key, const std::string& value, const SQLite::Column& sum) { return {"book", key, 0, value, sumIn(sum)}; }
+StoredRow valueRow(const std::string& key, const std::string& value, const SQLite::Column& sum) {
+    return {"book", key, 0, value, sumIn(sum)};
+}
 
 std::optional<ListTally> writtenTally(SQLite::Database& database, const std::string& list) {
     SQLite::Statement line(database, "SELECT records, sums, sequence FROM lists WHERE list = ?");
@@ -208,7 +220,8 @@ std::optional<StoredRow> rowOf(SQLite::Database& database, const std::string& li
 template <class Record>
 void putRow(SQLite::Database& database, const Record&, const StoredRow& row) {
     SQLite::Statement put(database, std::string("INSERT INTO ") + listOf<Record>() +
-                                        " (id, place, record, sum) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET place = excluded.place, record = excluded.record, sum = excluded.sum");
+                                        " (id, place, record, sum) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET place = "
+                                        "excluded.place, record = excluded.record, sum = excluded.sum");
     bindRow(put, row);
     put.exec();
 }
@@ -216,10 +229,11 @@ void putRow(SQLite::Database& database, const Record&, const StoredRow& row) {
 // What the database holds to is what is there: a dressing that names what the book lacks is kept all the same.
 template <>
 void putRow(SQLite::Database& database, const Pattern& record, const StoredRow& row) {
-    SQLite::Statement put(database,
-                          "INSERT INTO patterns (id, place, record, sum, hook, thread) "
-                          "VALUES (?, ?, ?, ?, (SELECT id FROM hooks WHERE id = ?), (SELECT id FROM materials WHERE id = ?)) ON CONFLICT (id) DO UPDATE SET "
-                          "place = excluded.place, record = excluded.record, sum = excluded.sum, hook = excluded.hook, thread = excluded.thread");
+    SQLite::Statement put(
+        database,
+        "INSERT INTO patterns (id, place, record, sum, hook, thread) "
+        "VALUES (?, ?, ?, ?, (SELECT id FROM hooks WHERE id = ?), (SELECT id FROM materials WHERE id = ?)) ON CONFLICT (id) DO UPDATE SET "
+        "place = excluded.place, record = excluded.record, sum = excluded.sum, hook = excluded.hook, thread = excluded.thread");
     bindRow(put, row);
     put.bind(5, record.hook);
     put.bind(6, record.thread);
@@ -241,8 +255,10 @@ void putRow(SQLite::Database& database, const Pattern& record, const StoredRow& 
 template <>
 void putRow(SQLite::Database& database, const TeamSpec& record, const StoredRow& row) {
     SQLite::Statement put(database,
-                          "INSERT INTO teams (id, place, record, sum, bob, upper, middle, lower, point) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO UPDATE SET "
-                          "place = excluded.place, record = excluded.record, sum = excluded.sum, bob = excluded.bob, upper = excluded.upper, middle = excluded.middle, "
+                          "INSERT INTO teams (id, place, record, sum, bob, upper, middle, lower, point) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) "
+                          "ON CONFLICT (id) DO UPDATE SET "
+                          "place = excluded.place, record = excluded.record, sum = excluded.sum, bob = excluded.bob, upper = "
+                          "excluded.upper, middle = excluded.middle, "
                           "lower = excluded.lower, point = excluded.point");
     bindRow(put, row);
     int column = 5;

@@ -150,7 +150,8 @@ Schema schemaOf(SQLite::Database& database) {
 
 Schema expectedSchema(int version) {
     SQLite::Database fresh(":memory:", SQLite::OPEN_READWRITE | SQLite::OPEN_CREATE);
-    for (int v = 0; v < version; ++v) fresh.exec(kMigrations[static_cast<std::size_t>(v)]);
+    for (int v = 0; v < version; ++v)
+        fresh.exec(kMigrations[static_cast<std::size_t>(v)]);
     return schemaOf(fresh);
 }
 
@@ -174,7 +175,8 @@ GuardedDatabase::GuardedDatabase(const std::filesystem::path& path, Mode mode)
     beginWork();
     constexpr int kLookEvery = 100'000;  // steps of the database's machine, some milliseconds
     sqlite3_progress_handler(
-        handle, kLookEvery, [](void* deadline) { return std::chrono::steady_clock::now() > static_cast<Deadline*>(deadline)->at ? 1 : 0; }, deadline_.get());
+        handle, kLookEvery, [](void* deadline) { return std::chrono::steady_clock::now() > static_cast<Deadline*>(deadline)->at ? 1 : 0; },
+        deadline_.get());
     database_.setBusyTimeout(kBusyMilliseconds);
     database_.exec("PRAGMA cell_size_check = ON; PRAGMA mmap_size = 0; PRAGMA foreign_keys = ON; PRAGMA synchronous = FULL");
 }
@@ -184,8 +186,11 @@ Faults schemaFaults(SQLite::Database& database, const std::filesystem::path& pat
     if (pragma(database, "application_id") != kApplicationId) return {{name, "this is a database, but not a bench book", ""}};
     const int version = pragma(database, "user_version");
     if (version > kBookVersion)
-        return {{name, "expected a book of version " + std::to_string(kBookVersion) + " or older, got " + std::to_string(version), "a newer Machair wrote it; nothing was changed"}};
-    if (version < 1) return {{name, "expected a book of version 1 to " + std::to_string(kBookVersion) + ", got " + std::to_string(version), "machair-cli rescue takes its records into a new book"}};
+        return {{name, "expected a book of version " + std::to_string(kBookVersion) + " or older, got " + std::to_string(version),
+                 "a newer Machair wrote it; nothing was changed"}};
+    if (version < 1)
+        return {{name, "expected a book of version 1 to " + std::to_string(kBookVersion) + ", got " + std::to_string(version),
+                 "machair-cli rescue takes its records into a new book"}};
     Faults faults;
     const Schema found = schemaOf(database), wanted = expectedSchema(version);
     const std::string remedy = "machair-cli rescue takes its records into a new book";
@@ -214,7 +219,8 @@ void migrate(SQLite::Database& database, int to) {
     SQLite::Transaction transaction(database, SQLite::TransactionBehavior::IMMEDIATE);
     const int from = pragma(database, "user_version");  // another window may have done it meanwhile
     require(from >= 0 && to <= kBookVersion, "a book's version is looked at before it is brought up to date");
-    for (int version = from; version < to; ++version) database.exec(kMigrations[static_cast<std::size_t>(version)]);
+    for (int version = from; version < to; ++version)
+        database.exec(kMigrations[static_cast<std::size_t>(version)]);
     if (from < kFirstWithSums && to >= kFirstWithSums) recount(database);
     if (from < to) database.exec("PRAGMA user_version = " + std::to_string(to));
     database.exec("PRAGMA application_id = " + std::to_string(kApplicationId));

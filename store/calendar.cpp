@@ -14,8 +14,10 @@ std::string escaped(std::string_view text) {
     std::string out;
     for (const char c : text) {
         if (c == '\\' || c == ';' || c == ',') out += '\\';
-        if (c == '\n') out += "\\n";
-        else if (c != '\r') out += c;
+        if (c == '\n')
+            out += "\\n";
+        else if (c != '\r')
+            out += c;
     }
     return out;
 }
@@ -26,7 +28,8 @@ void fold(std::string& to, const std::string& line) {
     std::size_t from = 0, room = kMost;
     while (line.size() - from > room) {
         std::size_t cut = from + room;
-        while ((static_cast<unsigned char>(line[cut]) & 0xC0u) == 0x80u) --cut;
+        while ((static_cast<unsigned char>(line[cut]) & 0xC0u) == 0x80u)
+            --cut;
         to += line.substr(from, cut - from) + "\r\n ";
         from = cut;
         room = kMost - 1;
@@ -47,20 +50,23 @@ std::string two(int value) { return (value < 10 ? "0" : "") + std::to_string(val
 
 std::string timeAfter(std::string_view start, double minutes) {
     using namespace std::chrono;
-    const sys_days day = year_month_day(year(digits(start, 0, 4)), month(static_cast<unsigned>(digits(start, 5, 2))), std::chrono::day(static_cast<unsigned>(digits(start, 8, 2))));
-    const auto at = sys_seconds(day) + hours(digits(start, 11, 2)) + std::chrono::minutes(digits(start, 14, 2)) + seconds(static_cast<long>(std::lround(60.0 * minutes)));
+    const sys_days day = year_month_day(year(digits(start, 0, 4)), month(static_cast<unsigned>(digits(start, 5, 2))),
+                                        std::chrono::day(static_cast<unsigned>(digits(start, 8, 2))));
+    const auto at = sys_seconds(day) + hours(digits(start, 11, 2)) + std::chrono::minutes(digits(start, 14, 2)) +
+                    seconds(static_cast<long>(std::lround(60.0 * minutes)));
     const auto date = floor<days>(at);
     const year_month_day on(date);
     const hh_mm_ss clock(at - date);
-    return std::to_string(static_cast<int>(on.year())) + two(static_cast<int>(static_cast<unsigned>(on.month()))) + two(static_cast<int>(static_cast<unsigned>(on.day()))) + "T" +
-           two(static_cast<int>(clock.hours().count())) + two(static_cast<int>(clock.minutes().count())) + two(static_cast<int>(clock.seconds().count()));
+    return std::to_string(static_cast<int>(on.year())) + two(static_cast<int>(static_cast<unsigned>(on.month()))) +
+           two(static_cast<int>(static_cast<unsigned>(on.day()))) + "T" + two(static_cast<int>(clock.hours().count())) +
+           two(static_cast<int>(clock.minutes().count())) + two(static_cast<int>(clock.seconds().count()));
 }
 
 }  // namespace
 
 bool isStart(std::string_view start) {
-    return start.size() == 16 && start[10] == 'T' && start[13] == ':' && isDate(start.substr(0, 10)) && digits(start, 11, 2) >= 0 && digits(start, 11, 2) < 24 && digits(start, 14, 2) >= 0 &&
-           digits(start, 14, 2) < 60;
+    return start.size() == 16 && start[10] == 'T' && start[13] == ':' && isDate(start.substr(0, 10)) && digits(start, 11, 2) >= 0 &&
+           digits(start, 11, 2) < 24 && digits(start, 14, 2) >= 0 && digits(start, 14, 2) < 60;
 }
 
 std::string toCalendar(const std::vector<CalendarEvent>& events, std::string_view start, std::string_view stamp) {

@@ -13,7 +13,7 @@ struct CalendarEvent {
     std::string description;
     double startMinute = 0.0;  // after the evening's start
     double endMinute = 0.0;
-    bool rings = false;        // an alarm at its start
+    bool rings = false;  // an alarm at its start
 };
 // `start` as 2026-11-25T20:00, in the tier's own time of day; `stamp` as 20261125T193000Z. Faults: a start that is none.
 // Lines are folded at 75 octets and end in CRLF.

@@ -46,20 +46,25 @@ std::vector<Copy> copiesOf(const fs::path& book) {
         if (!name.starts_with('.') && name.ends_with(kCopyEnding) && entry.is_regular_file(ignored)) copies.push_back(copyAt(entry.path()));
     }
     for (int n = 1; n <= kMostOldCopies; ++n)
-        if (const fs::path old = book.string() + ".backup-" + std::to_string(n); fs::is_regular_file(old, ignored)) copies.push_back(copyAt(old));
-    std::ranges::sort(copies, [](const Copy& a, const Copy& b) { return std::tie(a.made, a.nanoseconds) > std::tie(b.made, b.nanoseconds); });
+        if (const fs::path old = book.string() + ".backup-" + std::to_string(n); fs::is_regular_file(old, ignored))
+            copies.push_back(copyAt(old));
+    std::ranges::sort(copies,
+                      [](const Copy& a, const Copy& b) { return std::tie(a.made, a.nanoseconds) > std::tie(b.made, b.nanoseconds); });
     return copies;
 }
 
 fs::path nameOfCopy(const fs::path& book, std::time_t made) {
     const fs::path folder = folderOfCopies(book);
-    struct stat status{};
+    struct stat status {};
     constexpr mode_t kReadable = S_IRUSR | S_IRGRP | S_IROTH;
     const mode_t read = ::stat(book.c_str(), &status) == 0 ? status.st_mode & kReadable : mode_t{S_IRUSR};
-    if (::mkdir(folder.c_str(), S_IRWXU | read | (read >> 2)) != 0 && !fs::is_directory(folder)) throw DiskError(folder.string() + ": can't be made, and copies of the book lie there");
-    const std::string stem = formatted(made, "%Y-%m-%dT%H-%M-%S") + "-" + std::to_string(::getpid());  // another window may make one in the same second
+    if (::mkdir(folder.c_str(), S_IRWXU | read | (read >> 2)) != 0 && !fs::is_directory(folder))
+        throw DiskError(folder.string() + ": can't be made, and copies of the book lie there");
+    const std::string stem =
+        formatted(made, "%Y-%m-%dT%H-%M-%S") + "-" + std::to_string(::getpid());  // another window may make one in the same second
     fs::path name = folder / (stem + std::string(kCopyEnding));
-    for (int n = 2; fs::exists(name); ++n) name = folder / (stem + "-" + std::to_string(n) + std::string(kCopyEnding));
+    for (int n = 2; fs::exists(name); ++n)
+        name = folder / (stem + "-" + std::to_string(n) + std::string(kCopyEnding));
     return name;
 }
 
@@ -76,7 +81,8 @@ std::vector<bool> keptCopies(std::span<const std::time_t> newestFirst) {
     for (std::size_t i = 0; i < newestFirst.size(); ++i) {
         const std::time_t t = newestFirst[i];
         // Each is asked of all spans: the newest of a day may be that of its week and month too.
-        const bool day = days.takes(std::to_string(t / kDay)), week = weeks.takes(std::to_string(t / kWeek)), month = months.takes(formatted(t, "%Y-%m"));
+        const bool day = days.takes(std::to_string(t / kDay)), week = weeks.takes(std::to_string(t / kWeek)),
+                   month = months.takes(formatted(t, "%Y-%m"));
         kept.push_back(i < kLast || day || week || month);
     }
     return kept;
@@ -85,7 +91,8 @@ std::vector<bool> keptCopies(std::span<const std::time_t> newestFirst) {
 void thinCopies(const fs::path& book) {
     const std::vector<Copy> copies = copiesOf(book);
     std::vector<std::time_t> made;
-    for (const Copy& copy : copies) made.push_back(copy.made);
+    for (const Copy& copy : copies)
+        made.push_back(copy.made);
     const std::vector<bool> kept = keptCopies(made);
     std::error_code ignored;
     for (std::size_t i = 0; i < copies.size(); ++i)

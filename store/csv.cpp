@@ -34,7 +34,8 @@ std::vector<CsvRow> rowsOf(const std::vector<Record>& records, CsvRow header) {
     std::vector<CsvRow> rows{header};
     for (auto& own : cells) {
         CsvRow row;
-        for (const std::string& column : header) row.push_back(own[column]);
+        for (const std::string& column : header)
+            row.push_back(own[column]);
         rows.push_back(std::move(row));
     }
     return rows;
@@ -46,19 +47,22 @@ Place cellPlace(std::size_t row, const std::string& column) { return Place("line
 template <class Record>
 void fill(Record& record, const CsvRow& header, const CsvRow& row, std::size_t line, Faults& faults) {
     std::map<std::string, std::string> keyOf;
-    for (const Field& field : fieldsOf(record)) keyOf[columnOf(field.key)] = field.key;
+    for (const Field& field : fieldsOf(record))
+        keyOf[columnOf(field.key)] = field.key;
     for (std::size_t c = 0; c < header.size() && c < row.size(); ++c) {
         if (header[c] == "id" || header[c] == "kind" || row[c].empty()) continue;
         const auto key = keyOf.find(header[c]);
         if (key == keyOf.end()) {
-            faults.push_back({cellPlace(line, header[c]), "expected nothing here for this kind, got \"" + row[c] + "\"", "leave the cell empty"});
+            faults.push_back(
+                {cellPlace(line, header[c]), "expected nothing here for this kind, got \"" + row[c] + "\"", "leave the cell empty"});
             continue;
         }
         const auto changed = withField(record, key->second, row[c], Place());
         if (changed)
             record = *changed;
         else
-            for (const Fault& fault : changed.error()) faults.push_back({cellPlace(line, header[c]), fault.what, fault.remedy});
+            for (const Fault& fault : changed.error())
+                faults.push_back({cellPlace(line, header[c]), fault.what, fault.remedy});
     }
 }
 
@@ -125,7 +129,8 @@ std::string writeCsv(const std::vector<CsvRow>& rows) {
                 continue;
             }
             text += '"';
-            for (const char c : row[i]) text += c == '"' ? std::string("\"\"") : std::string(1, c);
+            for (const char c : row[i])
+                text += c == '"' ? std::string("\"\"") : std::string(1, c);
             text += '"';
         }
         text += "\r\n";
@@ -154,7 +159,8 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
         const CsvRow& row = (*rows)[r];
         const std::string own = id < row.size() ? std::string(trimmed(row[id])) : std::string();
         if (own.empty() || !seen.insert(own).second) {
-            faults.push_back({cellPlace(r, "id"), own.empty() ? "expected an id, got nothing" : "expected each id once, got \"" + own + "\" again", ""});
+            faults.push_back(
+                {cellPlace(r, "id"), own.empty() ? "expected an id, got nothing" : "expected each id once, got \"" + own + "\" again", ""});
             continue;
         }
         if (hooks) {
@@ -165,7 +171,9 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
         } else {
             const auto made = kind < row.size() ? fromName<MaterialKind>(trimmed(row[kind])) : std::nullopt;
             if (!made) {
-                faults.push_back({cellPlace(r, "kind"), "expected " + listOfNames<MaterialKind>() + ", got \"" + (kind < row.size() ? row[kind] : "") + "\"", ""});
+                faults.push_back({cellPlace(r, "kind"),
+                                  "expected " + listOfNames<MaterialKind>() + ", got \"" + (kind < row.size() ? row[kind] : "") + "\"",
+                                  ""});
                 continue;
             }
             Material material;
@@ -186,8 +194,10 @@ namespace {
 std::string lettersOf(std::string_view text) {
     std::string plain;
     for (const char c : text) {
-        if (c >= 'A' && c <= 'Z') plain += static_cast<char>(c - 'A' + 'a');
-        else if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9')) plain += c;
+        if (c >= 'A' && c <= 'Z')
+            plain += static_cast<char>(c - 'A' + 'a');
+        else if ((c >= 'a' && c <= 'z') || (c >= '0' && c <= '9'))
+            plain += c;
     }
     return plain;
 }
@@ -198,7 +208,8 @@ class DayRow {
     DayRow(const Book& book, const CsvRow& header, const CsvRow& row, std::size_t line, const ColumnMapping& mapping, Faults& faults)
         : book_(book), line_(line), faults_(faults) {
         for (std::size_t c = 0; c < header.size() && c < row.size(); ++c)
-            if (const auto ours = mapping.find(header[c]); ours != mapping.end() && !trimmed(row[c]).empty()) cells_[ours->second] = {header[c], std::string(trimmed(row[c]))};
+            if (const auto ours = mapping.find(header[c]); ours != mapping.end() && !trimmed(row[c]).empty())
+                cells_[ours->second] = {header[c], std::string(trimmed(row[c]))};
     }
     [[nodiscard]] bool has(const char* column) const { return cells_.contains(column); }
     [[nodiscard]] std::string text(const char* column) const { return has(column) ? cells_.at(column).second : std::string(); }
@@ -250,7 +261,8 @@ class DayRow {
         return std::nullopt;
     }
     void wrong(const char* column, const std::string& expected) const {
-        faults_.push_back({cellPlace(line_, has(column) ? cells_.at(column).first : column), "expected " + expected + ", got \"" + text(column) + "\"", ""});
+        faults_.push_back({cellPlace(line_, has(column) ? cells_.at(column).first : column),
+                           "expected " + expected + ", got \"" + text(column) + "\"", ""});
     }
 
   private:
@@ -263,7 +275,9 @@ class DayRow {
 }  // namespace
 
 namespace {
-std::string flyText(const std::optional<Fly>& fly) { return !fly ? std::string() : fly->hook ? fly->pattern + std::string(kOnHook) + *fly->hook : fly->pattern; }
+std::string flyText(const std::optional<Fly>& fly) {
+    return !fly ? std::string() : fly->hook ? fly->pattern + std::string(kOnHook) + *fly->hook : fly->pattern;
+}
 }  // namespace
 
 std::string daysToCsv(const Book& book) {
@@ -272,7 +286,13 @@ std::string daysToCsv(const Book& book) {
     std::vector<CsvRow> rows{header};
     const auto number = [](const auto& value, auto unit) { return value ? formatShort(*value / unit, 9) : std::string(); };
     for (const Day& day : book.days) {
-        const CsvRow common = {day.date, "", day.water.value_or(""), day.rods ? std::to_string(*day.rods) : "", number(day.wind, metrePerSecond), number(day.wave, metre), day.light ? std::string(nameOf(*day.light)) : ""};
+        const CsvRow common = {day.date,
+                               "",
+                               day.water.value_or(""),
+                               day.rods ? std::to_string(*day.rods) : "",
+                               number(day.wind, metrePerSecond),
+                               number(day.wave, metre),
+                               day.light ? std::string(nameOf(*day.light)) : ""};
         const auto row = [&](const char* kind, const CsvRow& own) {
             CsvRow whole = common;
             whole[1] = kind;
@@ -280,10 +300,15 @@ std::string daysToCsv(const Book& book) {
             rows.push_back(std::move(whole));
         };
         for (const Outing& outing : day.outings)
-            row("outing", {formatShort(outing.hours, 9), flyText(outing.at(Position::bob)), flyText(outing.at(Position::middle)), flyText(outing.at(Position::point)), "", "", "", "",
-                           day.note.value_or(""), flyText(outing.at(Position::upper)), flyText(outing.at(Position::lower))});
+            row("outing", {formatShort(outing.hours, 9), flyText(outing.at(Position::bob)), flyText(outing.at(Position::middle)),
+                           flyText(outing.at(Position::point)), "", "", "", "", day.note.value_or(""), flyText(outing.at(Position::upper)),
+                           flyText(outing.at(Position::lower))});
         for (const Fish& fish : day.fish)
-            row("fish", {"", "", "", "", flyText(flyOf(fish)), std::string(nameOf(fish.position)), fish.lost.value_or(false) ? "lost" : fish.kept ? (*fish.kept ? "yes" : "no") : "", number(fish.depth, metre), "", "", ""});
+            row("fish", {"", "", "", "", flyText(flyOf(fish)), std::string(nameOf(fish.position)),
+                         fish.lost.value_or(false) ? "lost"
+                         : fish.kept               ? (*fish.kept ? "yes" : "no")
+                                                   : "",
+                         number(fish.depth, metre), "", "", ""});
         if (day.outings.empty() && day.fish.empty()) row("day", {"", "", "", "", "", "", "", "", day.note.value_or(""), "", ""});
     }
     return writeCsv(rows);
@@ -310,7 +335,8 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
     if (!rows) return tl::unexpected(rows.error());
     if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
     const CsvRow& header = rows->front();
-    if (std::ranges::none_of(mapping, [](const auto& m) { return m.second == "date"; })) return fail(Place("line 1"), "expected one of the columns to be the date", "say which column is the date");
+    if (std::ranges::none_of(mapping, [](const auto& m) { return m.second == "date"; }))
+        return fail(Place("line 1"), "expected one of the columns to be the date", "say which column is the date");
     Imported imported{book, 0, 0, decodeText(text).encoding};
     Faults faults;
     std::set<std::string> touched;
@@ -327,7 +353,8 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         if (day == days.end()) {
             Day fresh;
             fresh.id = fresh.date = date;
-            while (std::ranges::find(days, fresh.id, &Day::id) != days.end()) fresh.id += "b";
+            while (std::ranges::find(days, fresh.id, &Day::id) != days.end())
+                fresh.id += "b";
             day = days.insert(std::ranges::upper_bound(days, date, {}, &Day::date), std::move(fresh));
             if (touched.insert(date).second) ++imported.added;
         } else if (touched.insert(date).second)
@@ -342,11 +369,13 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         if (row.has("hours") && kind != "fish") {
             if (const auto hours = row.number("hours", 0.01, 24)) {
                 Outing outing{*hours, {}};
-                for (const auto& position : Names<Position>::entries) outing.flies[position.value] = row.fly(position.name.data());
+                for (const auto& position : Names<Position>::entries)
+                    outing.flies[position.value] = row.fly(position.name.data());
                 day->outings.push_back(std::move(outing));
             }
             double all = 0.0;
-            for (const Outing& outing : day->outings) all += outing.hours;
+            for (const Outing& outing : day->outings)
+                all += outing.hours;
             if (all > 24.0) row.wrong("hours", "at most 24 hours in a day");
         }
         if (row.has("fly") && kind != "outing") {

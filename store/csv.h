@@ -14,7 +14,8 @@ namespace machair::store {
 
 using CsvRow = std::vector<std::string>;
 
-// Rows of a text in any encoding that text_encoding.h reads; quoted fields, doubled quotes, any line ending. A fault with its line where a quote is not closed.
+// Rows of a text in any encoding that text_encoding.h reads; quoted fields, doubled quotes, any line ending. A fault with its line where a
+// quote is not closed.
 [[nodiscard]] Result<std::vector<CsvRow>> parseCsv(std::string_view text);
 [[nodiscard]] std::string writeCsv(const std::vector<CsvRow>& rows);
 
@@ -24,7 +25,7 @@ using CsvRow = std::vector<std::string>;
 struct Imported {
     Book book;
     std::size_t added = 0;
-    std::size_t changed = 0;  // records with the id of one that was there
+    std::size_t changed = 0;             // records with the id of one that was there
     Encoding encoding = Encoding::utf8;  // of the bytes: to be told where it is not ours
 };
 // The book with the rows of a CSV taken in: hooks where the header has `size`, materials where it has `kind`. All or
@@ -35,7 +36,8 @@ struct Imported {
 [[nodiscard]] std::string daysToCsv(const Book& book);
 
 // Columns of ours that days can be read from; `date` is the only one that must be there.
-inline constexpr std::array<std::string_view, 14> kDayColumns = {"date", "row", "water", "rods", "wind_m_s", "wave_m", "light", "hours", "bob", "middle", "point", "fly", "position", "kept"};
+inline constexpr std::array<std::string_view, 14> kDayColumns = {"date",  "row", "water",  "rods",  "wind_m_s", "wave_m",   "light",
+                                                                 "hours", "bob", "middle", "point", "fly",      "position", "kept"};
 // Which of our columns each of the text's is, by its header: as ours where they have the same name (letters and case only),
 // nothing for the rest. For the user to complete.
 using ColumnMapping = std::map<std::string, std::string>;

@@ -20,7 +20,9 @@ namespace {
 
 std::string systemError(int code) { return std::generic_category().message(code); }
 
-[[noreturn]] void refuse(const fs::path& path, const char* doing, int code) { throw DiskError(path.string() + ": " + doing + ": " + systemError(code)); }
+[[noreturn]] void refuse(const fs::path& path, const char* doing, int code) {
+    throw DiskError(path.string() + ": " + doing + ": " + systemError(code));
+}
 
 // An open file that closes itself.
 class Handle {
@@ -64,8 +66,11 @@ class WritersLock {
                     ::close(number_);
                     refuse(path, "can't be locked", code);
                 }
-            struct stat own{}, there{};
-            if (::fstat(number_, &own) == 0 && ::lstat(path_.c_str(), &there) == 0 && own.st_ino == there.st_ino && own.st_dev == there.st_dev) return;
+            struct stat own {
+            }, there{};
+            if (::fstat(number_, &own) == 0 && ::lstat(path_.c_str(), &there) == 0 && own.st_ino == there.st_ino &&
+                own.st_dev == there.st_dev)
+                return;
             ::close(number_);
         }
     }
@@ -111,11 +116,12 @@ void writeAll(int file, std::string_view bytes, const fs::path& path) {
 }  // namespace
 
 bool Stamp::operator==(const Stamp& other) const {
-    return device == other.device && inode == other.inode && size == other.size && same(written, other.written) && same(changed, other.changed);
+    return device == other.device && inode == other.inode && size == other.size && same(written, other.written) &&
+           same(changed, other.changed);
 }
 
 Stamp stampOf(const fs::path& path) {
-    struct stat status{};
+    struct stat status {};
     return ::stat(path.c_str(), &status) == 0 ? stampOf(status) : Stamp{};
 }
 
@@ -135,7 +141,7 @@ Result<std::string> readWhole(const fs::path& path, std::size_t most) {
     if (Faults faults = ordinaryFile(path); !faults.empty()) return tl::unexpected(faults);
     const Handle file(::open(path.c_str(), O_RDONLY | O_NONBLOCK | O_CLOEXEC));
     if (!file) return fail(name, "can't be read: " + systemError(errno), "see who may read it");
-    struct stat status{};
+    struct stat status {};
     if (::fstat(*file, &status) != 0 || !S_ISREG(status.st_mode)) return fail(name, "this is not an ordinary file");
     const std::string limit = "expected a file of at most " + std::to_string(most >> 20) + " MiB, got ";
     if (static_cast<std::size_t>(status.st_size) > most) return fail(name, limit + std::to_string(status.st_size >> 20) + " MiB");
@@ -160,7 +166,8 @@ fs::path resolved(const fs::path& path) {
 
 fs::path nameBeside(const fs::path& path) {
     static std::atomic<unsigned> count = 0;  // of this process: its number is in the name too
-    return folderOf(path) / ("." + path.filename().string() + "." + std::to_string(::getpid()) + "-" + std::to_string(count++) + std::string(kUnfinished));
+    return folderOf(path) /
+           ("." + path.filename().string() + "." + std::to_string(::getpid()) + "-" + std::to_string(count++) + std::string(kUnfinished));
 }
 
 void sweepBeside(const fs::path& path) {
@@ -178,7 +185,7 @@ void sweepBeside(const fs::path& path) {
 }
 
 void createLike(const fs::path& path, const fs::path& like) {
-    struct stat status{};
+    struct stat status {};
     const bool there = ::stat(like.c_str(), &status) == 0;
     constexpr mode_t kMask = S_IRUSR | S_IWUSR | S_IRGRP | S_IWGRP | S_IROTH | S_IWOTH;
     constexpr mode_t kPrivate = S_IRUSR | S_IWUSR;  // until it has the mode of what it stands for

@@ -57,6 +57,7 @@ void putInPlace(const std::filesystem::path& finished, const std::filesystem::pa
 
 // Replaces `path`. `unlessChangedFrom`: only where the file is still in that state, looked at under a lock that every
 // writer of ours holds. Returns the state that was written; nothing, and nothing is written, where somebody else was there.
-[[nodiscard]] std::optional<Stamp> replaceFile(const std::filesystem::path& path, std::string_view bytes, const std::optional<Stamp>& unlessChangedFrom = std::nullopt);
+[[nodiscard]] std::optional<Stamp> replaceFile(const std::filesystem::path& path, std::string_view bytes,
+                                               const std::optional<Stamp>& unlessChangedFrom = std::nullopt);
 
 }  // namespace machair::store

@@ -11,7 +11,7 @@ namespace machair::store {
 namespace {
 
 constexpr double kMetresPerDegree = 111'195.0;  // of a great circle on a sphere of 6371 km
-constexpr int kDeepest = 8;                      // collections in collections
+constexpr int kDeepest = 8;                     // collections in collections
 
 // The first polygon's outer ring, wherever it is wrapped.
 const Json* findRing(const Json& json, int depth, Place& place) {
@@ -54,17 +54,23 @@ Result<std::vector<MapPoint>> readShore(std::string_view text) {
     const Json& json = *parsed;
     Place place;
     const Json* ring = findRing(json, 0, place);
-    if (!ring || !ring->is_array()) return fail(place, "expected a polygon of the shore, got none", "export the loch's outline as a polygon");
+    if (!ring || !ring->is_array())
+        return fail(place, "expected a polygon of the shore, got none", "export the loch's outline as a polygon");
     std::vector<std::array<double, 2>> degrees;
     for (std::size_t i = 0; i < ring->size(); ++i) {
         const Json& at = (*ring)[i];
-        if (!at.is_array() || at.size() < 2 || !at[0].is_number() || !at[1].is_number()) return fail(place.at(i), "expected longitude and latitude");
+        if (!at.is_array() || at.size() < 2 || !at[0].is_number() || !at[1].is_number())
+            return fail(place.at(i), "expected longitude and latitude");
         const double longitude = at[0].get<double>(), latitude = at[1].get<double>();
-        if (!(std::abs(longitude) <= 180.0) || !(std::abs(latitude) <= 89.0)) return fail(place.at(i), "expected a longitude within 180 and a latitude within 89 degrees");
+        if (!(std::abs(longitude) <= 180.0) || !(std::abs(latitude) <= 89.0))
+            return fail(place.at(i), "expected a longitude within 180 and a latitude within 89 degrees");
         degrees.push_back({longitude, latitude});
     }
     if (degrees.size() > 1 && degrees.front() == degrees.back()) degrees.pop_back();  // a ring is closed in the file
-    if (degrees.size() > kMostCorners) return fail(place, "expected a shore of at most " + std::to_string(kMostCorners) + " corners, got " + std::to_string(degrees.size()), "simplify the outline: a corner every few metres is enough");
+    if (degrees.size() > kMostCorners)
+        return fail(place,
+                    "expected a shore of at most " + std::to_string(kMostCorners) + " corners, got " + std::to_string(degrees.size()),
+                    "simplify the outline: a corner every few metres is enough");
     if (degrees.size() < 3) return fail(place, "expected at least three corners of the shore, got " + std::to_string(degrees.size()));
     double west = 180.0, south = 90.0, middle = 0.0;
     for (const auto& [longitude, latitude] : degrees) {

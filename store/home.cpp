@@ -67,7 +67,8 @@ Faults unreadableAgain(const Book& before, const Book& after) {
     Faults faults;
     eachList([&]<class Record>(const char* name, std::vector<Record> Book::*list) {
         std::map<std::string_view, const Record*> was;
-        for (const Record& record : before.*list) was.emplace(record.id, &record);
+        for (const Record& record : before.*list)
+            was.emplace(record.id, &record);
         std::vector<std::string> texts;
         std::vector<const Record*> changed;
         for (const Record& record : after.*list)
@@ -76,9 +77,11 @@ Faults unreadableAgain(const Book& before, const Book& after) {
                 changed.push_back(&record);
             }
         const ReadRecords<Record> read = readRecords<Record>(name, texts);
-        for (const auto& [index, why] : read.spoilt) append(faults, why);
+        for (const auto& [index, why] : read.spoilt)
+            append(faults, why);
         for (std::size_t i = 0; i < changed.size(); ++i)
-            if (!read.spoilt.contains(i) && !(read.records[i] == *changed[i])) faults.push_back({Place(name).key(changed[i]->id), "would not be the same when it is read again", ""});
+            if (!read.spoilt.contains(i) && !(read.records[i] == *changed[i]))
+                faults.push_back({Place(name).key(changed[i]->id), "would not be the same when it is read again", ""});
     });
     return faults;
 }

@@ -43,7 +43,8 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
         --depth_;
         const auto own = std::ranges::subrange(keys_.begin() + static_cast<std::ptrdiff_t>(openObjects_.back()), keys_.end());
         std::ranges::sort(own);
-        for (auto same = std::ranges::adjacent_find(own); same != own.end(); same = std::adjacent_find(same + 1, own.end())) twice_.insert(*same);
+        for (auto same = std::ranges::adjacent_find(own); same != own.end(); same = std::adjacent_find(same + 1, own.end()))
+            twice_.insert(*same);
         keys_.resize(openObjects_.back());
         openObjects_.pop_back();
         return document_.end_object();
@@ -65,11 +66,9 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
         return false;
     }
     void report(Faults& faults) const {
-        if (tooDeep_)
-            faults.push_back({Place(), "expected nesting at most " + std::to_string(kDeepestNesting) + " deep, got more", ""});
+        if (tooDeep_) faults.push_back({Place(), "expected nesting at most " + std::to_string(kDeepestNesting) + " deep, got more", ""});
         for (const std::string& key : twice_)
-            faults.push_back({Place(), "expected each key once in its object, got \"" + key + "\" twice",
-                              "delete one of the two"});
+            faults.push_back({Place(), "expected each key once in its object, got \"" + key + "\" twice", "delete one of the two"});
     }
 
   private:
@@ -105,7 +104,8 @@ Result<Json> parseJson(std::string_view text) {
     } catch (const Json::parse_error& error) {
         return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.id));
     } catch (const Json::out_of_range&) {
-        return fail(Place("line 1, column 1"), "expected numbers that a computer can hold, got one that is too large", "search for a very long number");
+        return fail(Place("line 1, column 1"), "expected numbers that a computer can hold, got one that is too large",
+                    "search for a very long number");
     }
     Faults faults;
     watch.report(faults);

@@ -76,8 +76,7 @@ void JsonReader::read(const Json& json, const Trail& place, Count& out, const Ru
     out.pair = true;
     read(json[0], place.at(0), out.low, rule);
     read(json[1], place.at(1), out.high, rule);
-    if (out.high < out.low)
-        faults.push_back({place, "expected a pair with the smaller number first, got " + json.dump(), ""});
+    if (out.high < out.low) faults.push_back({place, "expected a pair with the smaller number first, got " + json.dump(), ""});
 }
 
 void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const Rule&) {
@@ -98,7 +97,10 @@ void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const 
 void JsonReader::resolveNames(const Pattern& pattern) {
     for (auto& [place, name] : named_)
         if (std::ranges::none_of(pattern.parts, [&](const Part& part) { return part.id == name; }))
-            faults.push_back({std::move(place), "expected " + std::string(kLandmarks) + ", or a part of this dressing by its name, place or id, got \"" + name + "\"", ""});
+            faults.push_back(
+                {std::move(place),
+                 "expected " + std::string(kLandmarks) + ", or a part of this dressing by its name, place or id, got \"" + name + "\"",
+                 ""});
     named_.clear();
 }
 
@@ -143,7 +145,8 @@ void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, con
     if (!json.is_object()) return expected(place, kForms, json);
     std::vector<const char*> known;
     int forms = 0;
-    for (const char* key : {"mm", "ratio", "to", "bars"}) forms += json.contains(key) ? 1 : 0;
+    for (const char* key : {"mm", "ratio", "to", "bars"})
+        forms += json.contains(key) ? 1 : 0;
     if (forms != 1) {
         std::string what = "expected ";
         what += kForms;

@@ -69,7 +69,7 @@ class JsonReader {
         read(json[1], place.at(1), out[1], rule);
     }
     template <class Enum>
-        requires std::is_enum_v<Enum>
+    requires std::is_enum_v<Enum>
     void read(const Json& json, const Trail& place, Enum& out, const Rule&) {
         const auto value = json.is_string() ? fromName<Enum>(json.get_ref<const std::string&>()) : std::nullopt;
         if (value)
@@ -78,7 +78,7 @@ class JsonReader {
             expected(place, listOfNames<Enum>(), json);
     }
     template <class Record>
-        requires std::is_class_v<Record>
+    requires std::is_class_v<Record>
     void read(const Json& json, const Trail& place, Record& out, const Rule& rule);
 
     // Whether the parts that a dressing names by neither kind nor place are there under their own ids.
@@ -146,7 +146,7 @@ class ObjectReader {
 };
 
 template <class Record>
-    requires std::is_class_v<Record>
+requires std::is_class_v<Record>
 void JsonReader::read(const Json& json, const Trail& place, Record& out, const Rule&) {
     if (!json.is_object()) return expected(place, "an object in { }", json);
     ObjectReader object(*this, json, place);

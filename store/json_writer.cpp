@@ -51,10 +51,7 @@ Json toJson(const std::array<T, 2>& pair, const Rule& rule) {
     return Json::array({toJson(pair[0], rule), toJson(pair[1], rule)});
 }
 template <class Enum>
-    requires std::is_enum_v<Enum>
-Json toJson(Enum value, const Rule&) {
-    return std::string(nameOf(value));
-}
+requires std::is_enum_v<Enum> Json toJson(Enum value, const Rule&) { return std::string(nameOf(value)); }
 Json toJson(const Count& count, const Rule&) {
     if (!count.pair) return number(count.low);
     return Json::array({number(count.low), number(count.high)});
@@ -76,7 +73,8 @@ Json toJson(const std::variant<WholeBody, std::size_t>& along, const Rule&) {
     return "all";
 }
 void addCarried(Json& object, const Carried& carried) {
-    for (const auto& [key, text] : carried) object[key] = Json::parse(text);
+    for (const auto& [key, text] : carried)
+        object[key] = Json::parse(text);
 }
 Json toJson(const LengthSpec& spec, const Rule& rule) {
     struct Visit {
@@ -124,7 +122,8 @@ class ObjectWriter {
     void operator()(const char* key, const std::vector<T>& member, const Rule& rule = {}) {
         if (member.empty()) return;
         Json list = Json::array();
-        for (const T& item : member) list.push_back(value(item, rule));
+        for (const T& item : member)
+            list.push_back(value(item, rule));
         object_[key] = std::move(list);
     }
     template <class Kind, class Variant>

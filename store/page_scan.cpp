@@ -19,7 +19,8 @@ class Bytes {
     bool whole = true;
     [[nodiscard]] std::uint64_t big(std::size_t count) {
         std::uint64_t value = 0;
-        for (std::size_t i = 0; i < count; ++i) value = value << 8 | next();
+        for (std::size_t i = 0; i < count; ++i)
+            value = value << 8 | next();
         return value;
     }
     [[nodiscard]] std::uint64_t varint() {
@@ -120,8 +121,10 @@ std::optional<StoredRow> rowIn(const std::string& payload) {
     Bytes body(std::string_view(payload).substr(length));
     std::vector<Column> columns;
     constexpr std::size_t kMostColumns = 12;
-    while (head.at() < length && head.whole && columns.size() < kMostColumns) columns.push_back(columnOf(head.varint(), body));
-    if (!head.whole || !body.whole || columns.size() < 4 || !columns[0].text || columns[1].text || !columns[2].text || columns.back().text) return std::nullopt;
+    while (head.at() < length && head.whole && columns.size() < kMostColumns)
+        columns.push_back(columnOf(head.varint(), body));
+    if (!head.whole || !body.whole || columns.size() < 4 || !columns[0].text || columns[1].text || !columns[2].text || columns.back().text)
+        return std::nullopt;
     StoredRow row{{}, std::string(columns[0].bytes), columns[1].number, std::string(columns[2].bytes), columns.back().number};
     bool known = false;
     eachList([&](const char* name, auto) {

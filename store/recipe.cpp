@@ -40,15 +40,34 @@ struct PartName {
     PartKind kind;
 };
 // What printed recipes call the parts.
-constexpr std::array kPartNames = {
-    PartName{"body hackle", PartKind::palmer}, PartName{"palmer", PartKind::palmer}, PartName{"palmered hackle", PartKind::palmer}, PartName{"head hackle", PartKind::collar},
-    PartName{"collar", PartKind::collar}, PartName{"hackle", PartKind::collar}, PartName{"throat", PartKind::throat}, PartName{"beard", PartKind::throat},
-    PartName{"tag", PartKind::tag}, PartName{"tip", PartKind::tag}, PartName{"butt", PartKind::butt}, PartName{"tail", PartKind::tail}, PartName{"tails", PartKind::tail},
-    PartName{"ribbing", PartKind::rib}, PartName{"rib", PartKind::rib}, PartName{"underbody", PartKind::underbody}, PartName{"body", PartKind::body},
-    PartName{"thorax", PartKind::thorax}, PartName{"wings", PartKind::wing}, PartName{"wing", PartKind::wing}, PartName{"legs", PartKind::legs},
-    PartName{"cheeks", PartKind::cheek}, PartName{"cheek", PartKind::cheek}, PartName{"bead", PartKind::bead}, PartName{"head", PartKind::head}};
+constexpr std::array kPartNames = {PartName{"body hackle", PartKind::palmer},
+                                   PartName{"palmer", PartKind::palmer},
+                                   PartName{"palmered hackle", PartKind::palmer},
+                                   PartName{"head hackle", PartKind::collar},
+                                   PartName{"collar", PartKind::collar},
+                                   PartName{"hackle", PartKind::collar},
+                                   PartName{"throat", PartKind::throat},
+                                   PartName{"beard", PartKind::throat},
+                                   PartName{"tag", PartKind::tag},
+                                   PartName{"tip", PartKind::tag},
+                                   PartName{"butt", PartKind::butt},
+                                   PartName{"tail", PartKind::tail},
+                                   PartName{"tails", PartKind::tail},
+                                   PartName{"ribbing", PartKind::rib},
+                                   PartName{"rib", PartKind::rib},
+                                   PartName{"underbody", PartKind::underbody},
+                                   PartName{"body", PartKind::body},
+                                   PartName{"thorax", PartKind::thorax},
+                                   PartName{"wings", PartKind::wing},
+                                   PartName{"wing", PartKind::wing},
+                                   PartName{"legs", PartKind::legs},
+                                   PartName{"cheeks", PartKind::cheek},
+                                   PartName{"cheek", PartKind::cheek},
+                                   PartName{"bead", PartKind::bead},
+                                   PartName{"head", PartKind::head}};
 
-constexpr std::array<std::string_view, 13> kNumberWords = {"none", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"};
+constexpr std::array<std::string_view, 13> kNumberWords = {"none",  "one",   "two",  "three", "four",   "five",  "six",
+                                                           "seven", "eight", "nine", "ten",   "eleven", "twelve"};
 
 // "5", "five", "2 1/2", "two to three".
 std::optional<double> numberAt(const std::vector<std::string>& words, std::size_t i) {
@@ -68,7 +87,8 @@ std::optional<Count> countBefore(std::string_view clause, const std::vector<std:
         if (i >= 3 && (words[i - 2] == "or" || words[i - 2] == "to"))
             if (const auto first = numberAt(words, i - 3); first && *first < *last) return Count{*first, *last, true};
         if (i >= 3 && clause.find(words[i - 2] + "/" + words[i - 1]) != std::string_view::npos)
-            if (const auto whole = numberAt(words, i - 3), top = numberAt(words, i - 2); whole && top && *last > 0.0) return exactly(*whole + *top / *last);
+            if (const auto whole = numberAt(words, i - 3), top = numberAt(words, i - 2); whole && top && *last > 0.0)
+                return exactly(*whole + *top / *last);
         return exactly(*last);
     }
     return std::nullopt;
@@ -79,9 +99,11 @@ class Reader {
     Reader(std::string text, const Book& book) : text_(std::move(text)), book_(book) {}
 
     Result<ReadRecipe> run() {
-        if (book_.hooks.empty()) return fail(Place("hooks"), "expected a hook in the book to tie it on, got none", "put one into the drawers first");
+        if (book_.hooks.empty())
+            return fail(Place("hooks"), "expected a hook in the book to tie it on, got none", "put one into the drawers first");
         const auto thread = std::ranges::find(book_.materials, MaterialKind::thread, &Material::kind);
-        if (thread == book_.materials.end()) return fail(Place("materials"), "expected a thread in the book, got none", "put one into the drawers first");
+        if (thread == book_.materials.end())
+            return fail(Place("materials"), "expected a thread in the book, got none", "put one into the drawers first");
         read_.pattern.hook = book_.hooks.front().id;
         read_.pattern.thread = thread->id;
         std::size_t start = 0;
@@ -90,7 +112,8 @@ class Reader {
             readLine(std::string_view(text_).substr(start, end - start), line);
             start = end + 1;
         }
-        if (read_.pattern.parts.empty()) return fail(Place("line 1"), "expected a recipe with a part a line, as \"tail: ten fibres of orange tippet\", got no part");
+        if (read_.pattern.parts.empty())
+            return fail(Place("line 1"), "expected a recipe with a part a line, as \"tail: ten fibres of orange tippet\", got no part");
         if (!read_.pattern.name) {
             read_.pattern.name = "Untitled";
             doubt(1, 1, "", "What is it called?");
@@ -102,7 +125,8 @@ class Reader {
             read_.pattern.parts.push_back(std::move(head));
         }
         read_.pattern.id = "recipe";
-        for (int n = 2; book_.findPattern(read_.pattern.id); ++n) read_.pattern.id = "recipe-" + std::to_string(n);
+        for (int n = 2; book_.findPattern(read_.pattern.id); ++n)
+            read_.pattern.id = "recipe-" + std::to_string(n);
         return std::move(read_);
     }
 
@@ -114,7 +138,8 @@ class Reader {
 
     void readLine(std::string_view raw, std::size_t line) {
         std::string_view text = trimmed(raw);
-        while (!text.empty() && (text.front() == '-' || text.front() == '*' || text.front() == '#')) text = trimmed(text.substr(1));
+        while (!text.empty() && (text.front() == '-' || text.front() == '*' || text.front() == '#'))
+            text = trimmed(text.substr(1));
         if (text.empty()) return;
         const auto column = static_cast<std::size_t>(text.data() - raw.data()) + 1;
         const auto colon = text.find(':');
@@ -147,7 +172,8 @@ class Reader {
     void readHook(std::string_view says, std::size_t line, std::size_t column) {
         std::optional<int> size;
         for (const std::string& word : wordsOf(says))
-            if (const auto value = parseNumber(word); value && *value >= kLargestHookSize && *value <= kSmallestHookSize) size = static_cast<int>(*value);
+            if (const auto value = parseNumber(word); value && *value >= kLargestHookSize && *value <= kSmallestHookSize)
+                size = static_cast<int>(*value);
         if (!size) return doubt(line, column, says, "Which size of hook?");
         const HookSpec* best = nullptr;
         std::size_t most = 0;
@@ -167,7 +193,8 @@ class Reader {
 
     static std::size_t common(const std::vector<std::string>& a, const std::vector<std::string>& b) {
         return static_cast<std::size_t>(std::ranges::count_if(b, [&](const std::string& word) {
-            return word.size() > 2 && std::ranges::any_of(a, [&](const std::string& own) { return own == word || own == word + "s" || own + "s" == word; });
+            return word.size() > 2 &&
+                   std::ranges::any_of(a, [&](const std::string& own) { return own == word || own == word + "s" || own + "s" == word; });
         }));
     }
     // The material whose name shares most words with the text, and half of its own words at least.
@@ -200,15 +227,18 @@ class Reader {
             const std::string_view clause = trimmed(says.substr(start, end - start));
             if (!clause.empty() && !readClause(part, clause)) {
                 left.emplace_back(clause);
-                doubt(line, column + static_cast<std::size_t>(clause.data() - says.data()), clause, "What does \"" + std::string(shortened(clause, 60)) + "\" mean for the " + std::string(nameOf(kind)) + "?");
+                doubt(line, column + static_cast<std::size_t>(clause.data() - says.data()), clause,
+                      "What does \"" + std::string(shortened(clause, 60)) + "\" mean for the " + std::string(nameOf(kind)) + "?");
             }
             start = end + 1;
         }
         if (!part.material && kind != PartKind::head)
-            doubt(line, column, says, "Which material of the drawers makes the " + std::string(nameOf(kind)) + "? The usual one stands in for it.");
+            doubt(line, column, says,
+                  "Which material of the drawers makes the " + std::string(nameOf(kind)) + "? The usual one stands in for it.");
         if (!left.empty()) {
             std::string note;
-            for (const std::string& words : left) note += (note.empty() ? "" : "; ") + words;
+            for (const std::string& words : left)
+                note += (note.empty() ? "" : "; ") + words;
             part.note = note;
         }
         read_.pattern.parts.push_back(std::move(part));
@@ -223,9 +253,13 @@ class Reader {
             part = std::move(*changed);
             understood = true;
         };
-        const auto countText = [](const Count& c) { return c.pair ? formatExact(c.low) + " to " + formatExact(c.high) : formatExact(c.low); };
-        if (const auto turns = countBefore(clause, {"turns", "turn"})) set(part.kind == PartKind::palmer ? "open_turns" : part.kind == PartKind::head ? "whip_turns" : "turns", countText(*turns));
-        if (const auto fibres = countBefore(clause, {"fibres", "fibre", "fibers", "strands", "strand"})) set(part.kind == PartKind::body ? "strands" : "fibres", countText(*fibres));
+        const auto countText = [](const Count& c) {
+            return c.pair ? formatExact(c.low) + " to " + formatExact(c.high) : formatExact(c.low);
+        };
+        if (const auto turns = countBefore(clause, {"turns", "turn"}))
+            set(part.kind == PartKind::palmer ? "open_turns" : part.kind == PartKind::head ? "whip_turns" : "turns", countText(*turns));
+        if (const auto fibres = countBefore(clause, {"fibres", "fibre", "fibers", "strands", "strand"}))
+            set(part.kind == PartKind::body ? "strands" : "fibres", countText(*fibres));
         if (const auto coats = countBefore(clause, {"coats", "coat"})) set("coats", countText(*coats));
         if (auto length = readLength(clause)) {
             set("length", writeSpec(*length));
@@ -233,7 +267,8 @@ class Reader {
         const std::string words = lower(clause);
         if (words.find("counter") != std::string::npos || words.find("against the body") != std::string::npos) set("direction", "counter");
         for (const std::string_view style : {"rolled", "paired", "upright", "cloak", "hair", "plume", "slip", "tippet"})
-            if (words.find(style) != std::string::npos && (part.kind == PartKind::wing || part.kind == PartKind::tail)) set("style", std::string(style));
+            if (words.find(style) != std::string::npos && (part.kind == PartKind::wing || part.kind == PartKind::tail))
+                set("style", std::string(style));
         if (!part.material && part.kind != PartKind::head) {
             if (const Material* made = bestMaterial(clause, [&](const Material& m) { return fits(part.kind, m.kind); })) {
                 part.material = made->id;
@@ -259,7 +294,8 @@ class Reader {
         };
         if (auto spec = whole(clause)) return spec;
         const std::string words = lower(clause);
-        for (const std::string_view begin : {"length of the ", "as long as the ", "to the ", "to ", "as long as ", "past the ", "half the ", "two thirds of the "}) {
+        for (const std::string_view begin :
+             {"length of the ", "as long as the ", "to the ", "to ", "as long as ", "past the ", "half the ", "two thirds of the "}) {
             const auto at = words.find(begin);
             if (at == std::string::npos) continue;
             if (begin == std::string_view("length of the ")) {
@@ -288,7 +324,8 @@ std::string capital(std::string_view word) {
 
 std::string escaped(std::string_view text) {
     std::string out;
-    for (const char c : text) out += c == '&' ? "&amp;" : c == '<' ? "&lt;" : c == '>' ? "&gt;" : c == '"' ? "&quot;" : std::string(1, c);
+    for (const char c : text)
+        out += c == '&' ? "&amp;" : c == '<' ? "&lt;" : c == '>' ? "&gt;" : c == '"' ? "&quot;" : std::string(1, c);
     return out;
 }
 
@@ -299,7 +336,8 @@ struct Row {
 
 std::vector<Row> rowsOf(const Pattern& pattern, const Book& book) {
     std::vector<Row> rows;
-    if (const HookSpec* hook = book.findHook(pattern.hook)) rows.push_back({"Hook", hook->name.value_or(describeHook(*hook)) + ", size " + std::to_string(hook->size)});
+    if (const HookSpec* hook = book.findHook(pattern.hook))
+        rows.push_back({"Hook", hook->name.value_or(describeHook(*hook)) + ", size " + std::to_string(hook->size)});
     if (const Material* thread = book.findMaterial(pattern.thread)) rows.push_back({"Thread", thread->title()});
     for (const Part& part : pattern.parts) {
         std::vector<std::string> words;
@@ -322,8 +360,11 @@ std::vector<Row> rowsOf(const Pattern& pattern, const Book& book) {
         }
         if (part.note) words.push_back(*part.note);
         std::string says;
-        for (const std::string& word : words) says += (says.empty() ? "" : ", ") + word;
-        const std::string name = part.kind == PartKind::palmer ? "Body hackle" : part.kind == PartKind::collar ? "Hackle" : capital(nameOf(part.kind));
+        for (const std::string& word : words)
+            says += (says.empty() ? "" : ", ") + word;
+        const std::string name = part.kind == PartKind::palmer   ? "Body hackle"
+                                 : part.kind == PartKind::collar ? "Hackle"
+                                                                 : capital(nameOf(part.kind));
         rows.push_back({name, says.empty() ? "as usual" : says});
     }
     return rows;
@@ -332,7 +373,8 @@ std::vector<Row> rowsOf(const Pattern& pattern, const Book& book) {
 }  // namespace
 
 Result<ReadRecipe> readRecipe(std::string_view text, const Book& book) {
-    if (text.size() > kLongestRecipe) return fail(Place("line 1"), "expected a recipe of at most 64 KiB, got " + std::to_string(text.size() / 1024) + " KiB");
+    if (text.size() > kLongestRecipe)
+        return fail(Place("line 1"), "expected a recipe of at most 64 KiB, got " + std::to_string(text.size() / 1024) + " KiB");
     std::string readable = decodeText(text).text;
     std::erase(readable, '\r');
     std::erase(readable, '\0');
@@ -345,15 +387,19 @@ std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat f
     switch (format) {
         case RecipeFormat::text:
             text = pattern.title() + "\n";
-            for (const Row& row : rows) text += row.part + ": " + row.says + "\n";
+            for (const Row& row : rows)
+                text += row.part + ": " + row.says + "\n";
             return text;
         case RecipeFormat::markdown:
             text = "# " + pattern.title() + "\n\n";
-            for (const Row& row : rows) text += "- " + row.part + ": " + row.says + "\n";
+            for (const Row& row : rows)
+                text += "- " + row.part + ": " + row.says + "\n";
             return text;
         case RecipeFormat::html:
-            text = "<!doctype html>\n<meta charset=\"utf-8\">\n<title>" + escaped(pattern.title()) + "</title>\n<h1>" + escaped(pattern.title()) + "</h1>\n<table>\n";
-            for (const Row& row : rows) text += "<tr><th>" + escaped(row.part) + "</th><td>" + escaped(row.says) + "</td></tr>\n";
+            text = "<!doctype html>\n<meta charset=\"utf-8\">\n<title>" + escaped(pattern.title()) + "</title>\n<h1>" +
+                   escaped(pattern.title()) + "</h1>\n<table>\n";
+            for (const Row& row : rows)
+                text += "<tr><th>" + escaped(row.part) + "</th><td>" + escaped(row.says) + "</td></tr>\n";
             return text + "</table>\n";
     }
     throw BrokenContract("unknown recipe format");

@@ -21,8 +21,8 @@ Result<OpenedBench> readBench(std::string_view text) {
         return tl::unexpected(reader.faults);
     }
     if (!document.contains("format") || document["format"] != "machair-bench")
-        return fail(Place("format"), "expected \"machair-bench\", got " +
-                                         (document.contains("format") ? shown(document["format"]) : std::string("nothing")),
+        return fail(Place("format"),
+                    "expected \"machair-bench\", got " + (document.contains("format") ? shown(document["format"]) : std::string("nothing")),
                     "this is not a bench file");
     const Json version = document.contains("version") ? document["version"] : Json();
     if (!version.is_number_integer() || version < 1) {
@@ -56,12 +56,14 @@ struct Share {
 
 // The records from `first` up to `last`, into their places.
 template <class Record>
-void readSome(const Trail& list, std::span<const std::string> texts, std::size_t first, std::size_t last, std::vector<Record>& records, Share& share) {
+void readSome(const Trail& list, std::span<const std::string> texts, std::size_t first, std::size_t last, std::vector<Record>& records,
+              Share& share) {
     for (std::size_t i = first; i < last; ++i) {
         const Trail place = list.at(i);
         const Result<Json> json = parseJson(texts[i]);
         if (!json)
-            for (const Fault& fault : json.error()) share.reader.faults.push_back({place, fault.line(), ""});  // its own place and remedy are in the line
+            for (const Fault& fault : json.error())
+                share.reader.faults.push_back({place, fault.line(), ""});  // its own place and remedy are in the line
         else
             share.reader.read(*json, place, records[i], {});
         if (!share.reader.faults.empty()) share.spoilt[i] = std::exchange(share.reader.faults, {});
@@ -79,11 +81,13 @@ ReadRecords<Record> readRecords(std::string_view list, std::span<const std::stri
     std::vector<Share> shares((texts.size() + kChunk - 1) / kChunk);
     std::atomic<std::size_t> next = 0;
     const auto work = [&] {
-        for (std::size_t n = next++; n < shares.size(); n = next++) readSome(place, texts, n * kChunk, std::min(texts.size(), (n + 1) * kChunk), read.records, shares[n]);
+        for (std::size_t n = next++; n < shares.size(); n = next++)
+            readSome(place, texts, n * kChunk, std::min(texts.size(), (n + 1) * kChunk), read.records, shares[n]);
     };
     {
         std::vector<std::jthread> others;
-        for (std::size_t n = 1; n < std::min<std::size_t>(shares.size(), std::max(1U, std::thread::hardware_concurrency())); ++n) others.emplace_back(work);
+        for (std::size_t n = 1; n < std::min<std::size_t>(shares.size(), std::max(1U, std::thread::hardware_concurrency())); ++n)
+            others.emplace_back(work);
         work();
     }
     for (Share& share : shares) {

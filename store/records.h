@@ -19,9 +19,9 @@ template <class Record>
 
 template <class Record>
 struct ReadRecords {
-    std::vector<Record> records;             // one for each text; what stands at a spoilt one says nothing
-    std::map<std::size_t, Faults> spoilt;    // which could not be read, and why
-    Faults warnings;                         // keys that this version does not know
+    std::vector<Record> records;           // one for each text; what stands at a spoilt one says nothing
+    std::map<std::size_t, Faults> spoilt;  // which could not be read, and why
+    Faults warnings;                       // keys that this version does not know
 };
 // The records of one list, each from its own text, in the same order; `list` names it in faults. Long lists are read on
 // every core. records.cpp has the instances.

@@ -53,7 +53,8 @@ void intoList(const std::string& name, const Rows& rows, std::vector<Record>& li
         if (key.first == name) own.push_back(&row);
     std::ranges::stable_sort(own, {}, [](const StoredRow* row) { return row->place; });
     std::vector<std::string> texts;
-    for (const StoredRow* row : own) texts.push_back(row->text);
+    for (const StoredRow* row : own)
+        texts.push_back(row->text);
     ReadRecords<Record> read = readRecords<Record>(name, texts);
     for (std::size_t i = 0; i < own.size(); ++i) {
         if (const auto spoilt = read.spoilt.find(i); spoilt != read.spoilt.end())
@@ -68,9 +69,11 @@ void intoList(const std::string& name, const Rows& rows, std::vector<Record>& li
 // What goes into the new book, and what is said of it.
 Rescued rescuedAs(OpenedBench found, std::vector<std::string> said) {
     setAsideUnsound(found);
-    for (const SetAside& aside : found.setAside) said.push_back(aside.line() + ": left out");
+    for (const SetAside& aside : found.setAside)
+        said.push_back(aside.line() + ": left out");
     eachList([&](const char* name, auto list) {
-        if (const std::size_t count = (found.book.*list).size(); count > 0) said.push_back(std::string(name) + ": " + std::to_string(count) + " taken");
+        if (const std::size_t count = (found.book.*list).size(); count > 0)
+            said.push_back(std::string(name) + ": " + std::to_string(count) + " taken");
     });
     return {std::move(found.book), std::move(said)};
 }
@@ -91,7 +94,8 @@ Rescued rescuedFrom(const std::filesystem::path& path, const std::string& bytes)
         ++found;
         rows.insert_or_assign({row.list, row.id}, std::move(row));
     }
-    if (found > 0) said.push_back(std::to_string(found) + " records found in the file's bytes; one that was taken out long ago may be among them");
+    if (found > 0)
+        said.push_back(std::to_string(found) + " records found in the file's bytes; one that was taken out long ago may be among them");
     OpenedBench opened;
     eachList([&](const char* name, auto list) { intoList(name, rows, opened.book.*list, said); });
     return rescuedAs(std::move(opened), std::move(said));
@@ -107,14 +111,16 @@ Result<Rescued> rescuedFile(const std::string& text) {
         const auto array = document->find(name);
         if (array == document->end() || !array->is_array()) return;
         std::vector<std::string> texts;
-        for (const Json& record : *array) texts.push_back(record.dump());
+        for (const Json& record : *array)
+            texts.push_back(record.dump());
         ReadRecords<Record> read = readRecords<Record>(name, texts);
         for (std::size_t i = 0; i < texts.size(); ++i) {
             const auto spoilt = read.spoilt.find(i);
             if (spoilt == read.spoilt.end())
                 (opened.book.*list).push_back(std::move(read.records[i]));
             else
-                for (const Fault& fault : spoilt->second) said.push_back(fault.line() + ": lost");
+                for (const Fault& fault : spoilt->second)
+                    said.push_back(fault.line() + ": lost");
         }
     });
     return rescuedAs(std::move(opened), std::move(said));
@@ -138,15 +144,21 @@ BookReport examineBook(const std::filesystem::path& path) {
     } else if (const auto read = (*opened)->read(); !read) {
         report.faults = read.error();
     } else {
-        for (const SetAside& aside : read->setAside) append(report.faults, aside.why);
+        for (const SetAside& aside : read->setAside)
+            append(report.faults, aside.why);
         append(report.faults, checkWithPlans(read->book));
-        for (const Fault& warning : read->warnings) report.notes.push_back(warning.line());
-        eachList([&](const char* name, auto list) { report.notes.push_back(std::string(name) + ": " + std::to_string((read->book.*list).size())); });
+        for (const Fault& warning : read->warnings)
+            report.notes.push_back(warning.line());
+        eachList([&](const char* name, auto list) {
+            report.notes.push_back(std::string(name) + ": " + std::to_string((read->book.*list).size()));
+        });
     }
     report.notes.push_back("bytes: " + std::to_string(stampOf(path).size));
-    if (const off_t log = stampOf(path.string() + "-wal").size; log > 0) report.notes.push_back("log beside it: " + std::to_string(log) + " bytes");
+    if (const off_t log = stampOf(path.string() + "-wal").size; log > 0)
+        report.notes.push_back("log beside it: " + std::to_string(log) + " bytes");
     const std::vector<Copy> copies = copiesOf(path);
-    for (const Copy& copy : copies) report.notes.push_back("copy of " + sayTime(copy.made) + ": " + copy.path.string());
+    for (const Copy& copy : copies)
+        report.notes.push_back("copy of " + sayTime(copy.made) + ": " + copy.path.string());
     if (copies.empty()) report.notes.push_back("no copy was made yet: one is, before the first edit of a session");
     return report;
 }

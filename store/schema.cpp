@@ -2,8 +2,8 @@
 #include <cmath>
 #include <nlohmann/json.hpp>
 
-#include "store/bench_file.h"
 #include "book/describe.h"
+#include "store/bench_file.h"
 
 namespace machair::store {
 
@@ -24,7 +24,8 @@ Json limited(const Rule& rule) {
 template <class Enum>
 Json namesOf() {
     Json list = Json::array();
-    for (const auto& entry : Names<Enum>::entries) list.push_back(std::string(entry.name));
+    for (const auto& entry : Names<Enum>::entries)
+        list.push_back(std::string(entry.name));
     return list;
 }
 
@@ -60,7 +61,9 @@ struct SchemaOf {
         else if constexpr (std::is_same_v<T, AnyLandmark>)
             return reference("landmark");
         else if constexpr (std::is_same_v<T, Full>)
-            return {{"anyOf", {{{"enum", {"sparse", "standard", "full", "bushy"}}}, {{"type", "number"}, {"exclusiveMinimum", 0}, {"maximum", 20}}}}};
+            return {
+                {"anyOf",
+                 {{{"enum", {"sparse", "standard", "full", "bushy"}}}, {{"type", "number"}, {"exclusiveMinimum", 0}, {"maximum", 20}}}}};
         else if constexpr (std::is_same_v<T, std::variant<WholeBody, std::size_t>>)
             return {{"anyOf", {{{"enum", {"all"}}}, {{"type", "integer"}, {"minimum", 0}}}}};
         else if constexpr (std::is_same_v<T, Fly>)
@@ -148,7 +151,8 @@ Json lengthSchema() {
 
 std::string benchSchema() {
     Json landmarks = namesOf<Landmark>();
-    for (const Json& name : namesOf<FlyLandmark>()) landmarks.push_back(name);
+    for (const Json& name : namesOf<FlyLandmark>())
+        landmarks.push_back(name);
     Json schema = {{"$schema", "http://json-schema.org/draft-07/schema#"}, {"title", "Machair bench file"}};
     schema.update(objectSchema<Book>());
     Json properties = {{"format", {{"enum", {"machair-bench"}}}},
@@ -159,7 +163,8 @@ std::string benchSchema() {
     schema["definitions"] = {
         {"length", lengthSchema()},
         {"landmark", {{"enum", landmarks}}},
-        {"part_reference", {{"anyOf", {{{"enum", namesOf<PartKind>()}}, {{"type", "string"}, {"minLength", 1}}, {{"type", "integer"}, {"minimum", 0}}}}}},
+        {"part_reference",
+         {{"anyOf", {{{"enum", namesOf<PartKind>()}}, {{"type", "string"}, {"minLength", 1}}, {{"type", "integer"}, {"minimum", 0}}}}}},
         {"station", objectSchema<StationSpec>()},
         {"material", byKindSchema(&Material::kind, "kind")},
         {"part", byKindSchema(&Part::kind, "part")}};

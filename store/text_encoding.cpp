@@ -30,8 +30,9 @@ void put(std::string& text, char32_t c) {
 }
 
 // 0x80 to 0x9F of Windows-1252 (the WHATWG's and Unicode's table); the rest is Latin-1.
-constexpr std::array<char32_t, 32> kWindows = {0x20AC, kUnknown, 0x201A, 0x0192, 0x201E, 0x2026, 0x2020, 0x2021, 0x02C6, 0x2030, 0x0160, 0x2039, 0x0152, kUnknown, 0x017D, kUnknown,
-                                               kUnknown, 0x2018, 0x2019, 0x201C, 0x201D, 0x2022, 0x2013, 0x2014, 0x02DC, 0x2122, 0x0161, 0x203A, 0x0153, kUnknown, 0x017E, 0x0178};
+constexpr std::array<char32_t, 32> kWindows = {
+    0x20AC,   kUnknown, 0x201A, 0x0192, 0x201E, 0x2026, 0x2020, 0x2021, 0x02C6, 0x2030, 0x0160, 0x2039, 0x0152, kUnknown, 0x017D, kUnknown,
+    kUnknown, 0x2018,   0x2019, 0x201C, 0x201D, 0x2022, 0x2013, 0x2014, 0x02DC, 0x2122, 0x0161, 0x203A, 0x0153, kUnknown, 0x017E, 0x0178};
 
 std::string fromWindows1252(std::string_view bytes) {
     std::string text;
@@ -102,7 +103,8 @@ DecodedText decodeText(std::string_view bytes) {
 
 std::string_view shortened(std::string_view text, std::size_t most) {
     if (text.size() <= most) return text;
-    while (most > 0 && (static_cast<unsigned char>(text[most]) & 0xC0) == 0x80) --most;
+    while (most > 0 && (static_cast<unsigned char>(text[most]) & 0xC0) == 0x80)
+        --most;
     return text.substr(0, most);
 }
 

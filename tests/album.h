@@ -20,12 +20,15 @@ inline std::string wordsOf(const Book& book) {
             const auto plan = planOnSize(book, pattern.id, size);
             const std::string head = pattern.id + " " + std::to_string(size) + " ";
             if (!plan) {
-                for (const Fault& fault : plan.error()) text += head + "impossible " + fault.line() + "\n";
+                for (const Fault& fault : plan.error())
+                    text += head + "impossible " + fault.line() + "\n";
                 continue;
             }
-            for (const Fault& fault : plan->faults) text += head + "impossible " + fault.line() + "\n";
+            for (const Fault& fault : plan->faults)
+                text += head + "impossible " + fault.line() + "\n";
             for (const Warning& w : plan->warnings)
-                text += head + std::string(nameOf(w.severity)) + " " + std::string(nameOf(w.concern)) + ": " + w.what + (w.remedy.empty() ? "" : "; " + w.remedy) + "\n";
+                text += head + std::string(nameOf(w.severity)) + " " + std::string(nameOf(w.concern)) + ": " + w.what +
+                        (w.remedy.empty() ? "" : "; " + w.remedy) + "\n";
         }
     return text;
 }

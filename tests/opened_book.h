@@ -21,6 +21,8 @@ inline std::string refusal(const std::filesystem::path& path) {
     return home ? "opened" : home.error().front().line();
 }
 
-inline Book withTail(const Book& book, double ratio) { return changeField(book, "kelp-lantern", 0, "length", std::to_string(ratio) + " of the shank")->after; }
+inline Book withTail(const Book& book, double ratio) {
+    return changeField(book, "kelp-lantern", 0, "length", std::to_string(ratio) + " of the shank")->after;
+}
 
 }  // namespace machair::tests

@@ -15,12 +15,15 @@ class RandomBook {
     Book make() {
         Book book;
         const int hooks = whole(1, 4), materials = whole(6, 14), patterns = whole(0, 5);
-        for (int i = 0; i < hooks; ++i) book.hooks.push_back(hook("hook-" + std::to_string(i)));
+        for (int i = 0; i < hooks; ++i)
+            book.hooks.push_back(hook("hook-" + std::to_string(i)));
         for (int i = 0; i < materials; ++i) {
             const auto& kinds = Names<MaterialKind>::entries;
-            book.materials.push_back(anyMaterial("material-" + std::to_string(i), i == 0 ? MaterialKind::thread : kinds[static_cast<std::size_t>(i) % kinds.size()].value));
+            book.materials.push_back(anyMaterial("material-" + std::to_string(i),
+                                                 i == 0 ? MaterialKind::thread : kinds[static_cast<std::size_t>(i) % kinds.size()].value));
         }
-        for (int i = 0; i < patterns; ++i) book.patterns.push_back(pattern(book, "pattern-" + std::to_string(i)));
+        for (int i = 0; i < patterns; ++i)
+            book.patterns.push_back(pattern(book, "pattern-" + std::to_string(i)));
         if (!book.patterns.empty()) {
             TeamSpec team;
             team.id = "team";
@@ -31,8 +34,13 @@ class RandomBook {
             team.leader->tipToBob = whole(50, 300) / 100.0 * metre;  // as people measure leaders
             book.teams.push_back(team);
         }
-        for (int i = 0, n = whole(0, 3); i < n; ++i) book.feathers.push_back(feather(book, "feather-" + std::to_string(i)));
-        if (coin()) book.cutLists.push_back({"list", {SlipWanted{"slip", book.materials.front().id, real(1.0, 6.0) * mm, real(5.0, 20.0) * mm, SlipSide::any, coin(), {}}}, {}});
+        for (int i = 0, n = whole(0, 3); i < n; ++i)
+            book.feathers.push_back(feather(book, "feather-" + std::to_string(i)));
+        if (coin())
+            book.cutLists.push_back(
+                {"list",
+                 {SlipWanted{"slip", book.materials.front().id, real(1.0, 6.0) * mm, real(5.0, 20.0) * mm, SlipSide::any, coin(), {}}},
+                 {}});
         fillList(book.teamSchools);
         fillList(book.ruleCards);
         fillList(book.waters);
@@ -41,7 +49,8 @@ class RandomBook {
             if (!book.ruleCards.empty() && coin()) water.rules = book.ruleCards.front().id;
             water.outline = {{0.0 * mm, 0.0 * mm}, {whole(1, 900) * metre, whole(1, 900) * metre}};
         }
-        if (coin()) book.capes.push_back({"cape", book.materials.front().id, 40.0 * mm, {{real(5, 6) * mm, real(6, 7) * mm, whole(0, 9), {}}}, {}});
+        if (coin())
+            book.capes.push_back({"cape", book.materials.front().id, 40.0 * mm, {{real(5, 6) * mm, real(6, 7) * mm, whole(0, 9), {}}}, {}});
         if (coin()) {
             SeasonRow& row = book.season.emplace_back();
             row.id = "row";
@@ -56,9 +65,23 @@ class RandomBook {
             row.place = Position::point;
         }
         if (coin()) book.mishaps.push_back({"wing", whole(0, 40), {}});
-        if (coin()) book.days.push_back({"day", "2026-06-0" + std::to_string(whole(1, 9)), {}, 2, {}, {}, Light::cloud, {{2.5, trioOf("somebody", {}, {})}}, {{"somebody", Position::bob, coin(), {}, {}}}, {}, {}});
-        if (coin()) book.checks.push_back({"check", "somebody", "2026-01-31", {{2, PartKind::body, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}}, {}, {}, {}});
-        if (!book.patterns.empty() && coin()) book.batches.push_back({"batch", book.patterns.front().id, {}, 12, whole(0, 12), {}, "for June", {}, {}, {}});
+        if (coin())
+            book.days.push_back({"day",
+                                 "2026-06-0" + std::to_string(whole(1, 9)),
+                                 {},
+                                 2,
+                                 {},
+                                 {},
+                                 Light::cloud,
+                                 {{2.5, trioOf("somebody", {}, {})}},
+                                 {{"somebody", Position::bob, coin(), {}, {}}},
+                                 {},
+                                 {}});
+        if (coin())
+            book.checks.push_back(
+                {"check", "somebody", "2026-01-31", {{2, PartKind::body, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}}, {}, {}, {}});
+        if (!book.patterns.empty() && coin())
+            book.batches.push_back({"batch", book.patterns.front().id, {}, 12, whole(0, 12), {}, "for June", {}, {}, {}});
         if (!book.patterns.empty()) book.box.push_back({"box-0", book.patterns.front().id, {}, whole(0, 12), {}});
         if (coin()) {
             book.schools = SchoolChoices{};
@@ -125,7 +148,7 @@ class RandomBook {
             return true;
         }
         template <class Enum>
-            requires std::is_enum_v<Enum>
+        requires std::is_enum_v<Enum>
         bool fill(Enum& v, const Rule&) {
             v = Names<Enum>::entries[static_cast<std::size_t>(r.whole(0, static_cast<int>(Names<Enum>::entries.size()) - 1))].value;
             return true;
@@ -161,7 +184,13 @@ class RandomBook {
     }
 
     VaneFeather feather(const Book& book, const std::string& id) {
-        VaneFeather f{id, book.materials.front().id, coin() ? VaneSide::left : VaneSide::right, real(40.0, 90.0) * mm, {12.0 * mm, 20.0 * mm, 15.0 * mm}, {}, {}};
+        VaneFeather f{id,
+                      book.materials.front().id,
+                      coin() ? VaneSide::left : VaneSide::right,
+                      real(40.0, 90.0) * mm,
+                      {12.0 * mm, 20.0 * mm, 15.0 * mm},
+                      {},
+                      {}};
         if (coin()) f.taken.push_back({real(0.0, 10.0) * mm, real(11.0, 30.0) * mm});
         return f;
     }
@@ -179,7 +208,8 @@ class RandomBook {
         CollarPart collar;
         collar.length = {Reach{Landmark::barb, {}, Held<LengthSpec>(machair::inMm(real(0.1, 1.0) * mm)), {}}, {}};
         collar.turns = Count{2.0, 3.0, true};
-        p.parts = {part(PartKind::tail, tail), part(PartKind::body, BodyPart{}), part(PartKind::wing, wing), part(PartKind::collar, collar), part(PartKind::head, HeadPart{})};
+        p.parts = {part(PartKind::tail, tail), part(PartKind::body, BodyPart{}), part(PartKind::wing, wing), part(PartKind::collar, collar),
+                   part(PartKind::head, HeadPart{})};
         if (coin()) p.parts[1].material = book.materials[random_() % book.materials.size()].id;
         if (coin()) p.note = "note";
         if (coin()) {

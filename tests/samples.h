@@ -21,7 +21,9 @@ inline HookSpec hookSpec(int size = 10, HookFamily family = HookFamily::sproat) 
     return spec;
 }
 
-inline Hook hookOf(int size = 10, HookFamily family = HookFamily::sproat) { return makeHook(hookSpec(size, family), Place("hooks[0]")).value(); }
+inline Hook hookOf(int size = 10, HookFamily family = HookFamily::sproat) {
+    return makeHook(hookSpec(size, family), Place("hooks[0]")).value();
+}
 
 template <class Traits>
 Material material(std::string id, MaterialKind kind, Traits traits) {
@@ -54,9 +56,9 @@ inline Book bench(HookSpec hook = hookSpec()) {
     hen.bird = Bird::hen;
     HackleTraits saddle;
     saddle.bird = Bird::cockSaddle;
-    book.materials = {material("thread", MaterialKind::thread, thread), material("wire", MaterialKind::wire, wire),
+    book.materials = {material("thread", MaterialKind::thread, thread),         material("wire", MaterialKind::wire, wire),
                       material("seal", MaterialKind::dubbing, DubbingTraits{}), material("hen", MaterialKind::hackle, hen),
-                      material("saddle", MaterialKind::hackle, saddle), material("flank", MaterialKind::flank, VaneTraits{}),
+                      material("saddle", MaterialKind::hackle, saddle),         material("flank", MaterialKind::flank, VaneTraits{}),
                       material("tippet", MaterialKind::tippet, TippetTraits{})};
     return book;
 }

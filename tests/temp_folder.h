@@ -10,7 +10,8 @@ namespace machair::tests {
 
 class TempFolder {
   public:
-    TempFolder() : path_(std::filesystem::temp_directory_path() / ("machair-" + std::to_string(::getpid()) + "-" + std::to_string(counter++))) {
+    TempFolder()
+        : path_(std::filesystem::temp_directory_path() / ("machair-" + std::to_string(::getpid()) + "-" + std::to_string(counter++))) {
         std::filesystem::create_directories(path_);
     }
     ~TempFolder() { std::filesystem::remove_all(path_); }

@@ -41,7 +41,8 @@ class BoxList : public QListWidget {
   protected:
     QMimeData* mimeData(const QList<QListWidgetItem*>& items) const override {
         auto* dragged = new QMimeData;
-        if (!items.isEmpty()) dragged->setData(QString::fromLatin1(TeamView::kDressing), items.front()->data(Qt::UserRole).toString().toUtf8());
+        if (!items.isEmpty())
+            dragged->setData(QString::fromLatin1(TeamView::kDressing), items.front()->data(Qt::UserRole).toString().toUtf8());
         return dragged;
     }
 };
@@ -49,15 +50,30 @@ class BoxList : public QListWidget {
 }  // namespace
 
 BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), settings_(settings), schools_(new QComboBox), belief_(new Label), checks_(new QListWidget), find_(new QToolButton),
-      progress_(new QProgressBar), found_(new Label), takeAs_(new QComboBox), proposals_(new QListWidget), fished_(new QLineEdit), box_(new BoxList) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      settings_(settings),
+      schools_(new QComboBox),
+      belief_(new Label),
+      checks_(new QListWidget),
+      find_(new QToolButton),
+      progress_(new QProgressBar),
+      found_(new Label),
+      takeAs_(new QComboBox),
+      proposals_(new QListWidget),
+      fished_(new QLineEdit),
+      box_(new BoxList) {
     setObjectName(QStringLiteral("balance"));
     auto* layout = sideBySide(this);
     flies_ = new TeamView(document, theme);
     layout->addWidget(flies_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
-    connect(&document_, &Document::bookOpened, this, [this] { refreshSchools(); refreshBox(); });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        refreshSchools();
+        refreshBox();
+    });
     connect(&document_, &Document::bookChanged, this, [this] {
         // What was found for another state of the team is no longer an offer.
         offered_.clear();
@@ -131,7 +147,8 @@ QWidget* BalanceStation::makePanel() {
     more->addStretch(1);
     column->addLayout(more);
     connect(sheet, &QToolButton::clicked, this, [this] {
-        askWhereToWrite(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"), QString(), &BalanceStation::writeSheet);
+        askWhereToWrite(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"), QString(),
+                        &BalanceStation::writeSheet);
     });
     column->addWidget(heading(tr("What it asks")));
     asLines(checks_, "checks", tr("Checks of the team"));
@@ -154,7 +171,8 @@ QWidget* BalanceStation::makePanel() {
     column->addWidget(found_);
     takeAs_->setObjectName(QStringLiteral("take-as"));
     takeAs_->setAccessibleName(tr("What a fly that is tied otherwise becomes"));
-    takeAs_->setToolTip(tr("Whether a fly that is tied otherwise becomes a dressing of its own for this team, or the dressing itself is changed. Remembered"));
+    takeAs_->setToolTip(tr(
+        "Whether a fly that is tied otherwise becomes a dressing of its own for this team, or the dressing itself is changed. Remembered"));
     takeAs_->addItem(tr("tied otherwise: a copy for this team"));
     takeAs_->addItem(tr("tied otherwise: the dressing itself"));
     takeAs_->setCurrentIndex(settings_.value(QStringLiteral("balance/in-the-dressing"), false).toBool() ? 1 : 0);
@@ -171,9 +189,11 @@ QWidget* BalanceStation::makePanel() {
     auto* places = new QHBoxLayout;
     places->addWidget(heading(tr("Box")));
     places->addStretch(1);
-    auto* five = toolButton("five-places", tr("Room for five"), tr("Shows the places between bob, middle and point, for waters that allow four or five flies"));
+    auto* five = toolButton("five-places", tr("Room for five"),
+                            tr("Shows the places between bob, middle and point, for waters that allow four or five flies"));
     five->setCheckable(true);
-    auto* off = toolButton("take-off", tr("Take off"), tr("Takes the fly on the bench off the leader; the dressing stays in the book (Delete)"));
+    auto* off =
+        toolButton("take-off", tr("Take off"), tr("Takes the fly on the bench off the leader; the dressing stays in the book (Delete)"));
     places->addWidget(five);
     places->addWidget(off);
     column->addLayout(places);
@@ -183,7 +203,8 @@ QWidget* BalanceStation::makePanel() {
     connect(fished_, &QLineEdit::editingFinished, this, [this] {
         if (!fished_->isModified() || !document_.team() || !document_.position()) return;
         fished_->setModified(false);
-        document_.refuse(document_.apply(changePresentation(document_.book(), document_.team()->id, *document_.position(), fished_->text().toStdString())));
+        document_.refuse(document_.apply(
+            changePresentation(document_.book(), document_.team()->id, *document_.position(), fished_->text().toStdString())));
     });
     column->addWidget(fished_);
     connect(&document_, &Document::planChanged, this, &BalanceStation::refreshFished);
@@ -197,7 +218,9 @@ QWidget* BalanceStation::makePanel() {
     box_->setMaximumHeight(110);
     column->addWidget(box_, 1);
     connect(schools_, &QComboBox::activated, this, [this](int i) {
-        if (document_.team()) document_.refuse(document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString())));
+        if (document_.team())
+            document_.refuse(
+                document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString())));
     });
     connect(copy, &QToolButton::clicked, this, [this] {
         if (document_.team()) document_.refuse(document_.apply(copySchool(document_.book(), document_.team()->id)));
@@ -220,10 +243,13 @@ void BalanceStation::refreshSchools() {
     const QSignalBlocker quiet(schools_);
     schools_->clear();
     if (!document_.isOpen()) return;
-    for (const auto& entry : Names<School>::entries) schools_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(entry.name)));
-    for (const TeamSchool& own : document_.book().teamSchools) schools_->addItem(qt(own.title()), qt(own.id));
+    for (const auto& entry : Names<School>::entries)
+        schools_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(entry.name)));
+    for (const TeamSchool& own : document_.book().teamSchools)
+        schools_->addItem(qt(own.title()), qt(own.id));
     if (const TeamSpec* team = document_.team())
-        schools_->setCurrentIndex(schools_->findData(qt(team->ownSchool.value_or(std::string(nameOf(team->school.value_or(School::stepped)))))));
+        schools_->setCurrentIndex(
+            schools_->findData(qt(team->ownSchool.value_or(std::string(nameOf(team->school.value_or(School::stepped)))))));
 }
 
 void BalanceStation::refreshBox() {
@@ -252,11 +278,16 @@ void BalanceStation::writeSheet(const QString& path) {
     sheet.title = qt(team->title());
     sheet.verdict = signOf(report->verdict) + QLatin1Char(' ') + qt(std::string(nameOf(report->verdict)));
     for (const TeamFly& fly : report->flies)
-        sheet.flies.push_back({&fly.plan, titleOf(fly.position), tr("sinks %1 cm/s, pushes %2 mN, %3 mg").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)), qt(formatNumber(fly.sink.presence / millinewton, 2)), qt(formatNumber(fly.sink.mass / mg, 0)))});
+        sheet.flies.push_back({&fly.plan, titleOf(fly.position),
+                               tr("sinks %1 cm/s, pushes %2 mN, %3 mg")
+                                   .arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)),
+                                        qt(formatNumber(fly.sink.presence / millinewton, 2)), qt(formatNumber(fly.sink.mass / mg, 0)))});
     for (const Field& field : fieldsOf(team->leader.value_or(LeaderSpec{})))
         if (!field.text.empty()) sheet.leader << qt(field.label) + QStringLiteral(": ") + qt(field.text);
     if (const WaterSpec* water = document_.water())
-        sheet.notes << tr("%1: wind %2 m/s, fetch %3 m").arg(qt(water->title()), qt(formatNumber(water->wind.value_or(Speed{}) / metrePerSecond, 1)), qt(formatNumber(water->fetch.value_or(Length{}) / metre, 0)));
+        sheet.notes << tr("%1: wind %2 m/s, fetch %3 m")
+                           .arg(qt(water->title()), qt(formatNumber(water->wind.value_or(Speed{}) / metrePerSecond, 1)),
+                                qt(formatNumber(water->fetch.value_or(Length{}) / metre, 0)));
     sheet.notes << qt(std::string(kRulesCaution));
     const QString wrong = drawing::writeTeamSheet(path, sheet);
     document_.say(wrong.isEmpty() ? tr("The team's sheet is in %1").arg(path) : tr("No sheet: %1 %2").arg(path, wrong));
@@ -265,7 +296,8 @@ void BalanceStation::writeSheet(const QString& path) {
 void BalanceStation::refreshFished() {
     const auto position = document_.position();
     fished_->setEnabled(position.has_value());
-    fished_->setPlaceholderText(position ? tr("how the %1 is fished here").arg(titleOf(*position).toLower()) : tr("choose a fly of the team"));
+    fished_->setPlaceholderText(position ? tr("how the %1 is fished here").arg(titleOf(*position).toLower())
+                                         : tr("choose a fly of the team"));
     if (fished_->isModified()) return;
     const auto& fly = position ? document_.team()->at(*position) : std::optional<Fly>();
     fished_->setText(fly ? qt(fly->presentation.value_or("")) : QString());
@@ -286,7 +318,8 @@ void BalanceStation::refresh() {
     belief_->setText(report ? tr("“%1” — an opinion, not a law.").arg(qt(report->rules.belief)) : QString());
     if (!report) return;
     std::vector<const TeamCheck*> order;
-    for (const TeamCheck& check : report->checks) order.push_back(&check);
+    for (const TeamCheck& check : report->checks)
+        order.push_back(&check);
     std::ranges::stable_sort(order, std::greater{}, [](const TeamCheck* check) { return check->verdict; });
     for (const TeamCheck* check : order) {
         QString text = signOf(check->verdict) + QStringLiteral("  ") + qt(check->words);
@@ -324,8 +357,11 @@ void BalanceStation::show(const Result<BalanceReport>& report) {
     }
     QString said;
     if (report->empty()) said = tr("No small change makes it pass.");
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i) said += (said.isEmpty() ? QString() : QStringLiteral("\n")) + qt(report->conflicts[i]);
-    if (said.isEmpty()) said = report->box.empty() ? tr("The box alone doesn't mend it; flies tied a little otherwise do.") : tr("The box mends it: nothing has to be tied.");
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i)
+        said += (said.isEmpty() ? QString() : QStringLiteral("\n")) + qt(report->conflicts[i]);
+    if (said.isEmpty())
+        said = report->box.empty() ? tr("The box alone doesn't mend it; flies tied a little otherwise do.")
+                                   : tr("The box mends it: nothing has to be tied.");
     found_->setText(said);
     list(tr("From the box"), report->box);
     list(tr("Tied otherwise"), report->redressed);
@@ -341,10 +377,12 @@ void BalanceStation::list(const QString& title, const std::vector<Proposal>& pro
     head->setFlags(Qt::NoItemFlags);
     head->setForeground(theme_.colours().inkSoft);
     for (const Proposal& proposal : proposals) {
-        auto* item = new QListWidgetItem(tr("%1  %2   (%3)").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
+        auto* item =
+            new QListWidgetItem(tr("%1  %2   (%3)").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
         item->setData(Qt::UserRole, static_cast<int>(offered_.size()));
         QStringList tip;
-        for (const TeamCheck& check : proposal.checks) tip << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words);
+        for (const TeamCheck& check : proposal.checks)
+            tip << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words);
         item->setToolTip(tip.join(QLatin1Char('\n')));
         offered_.push_back(proposal);
     }
@@ -357,7 +395,8 @@ const Proposal* BalanceStation::offeredAt(int row) const {
 }
 
 Result<Edit> BalanceStation::taken(const Proposal& proposal) const {
-    return takeProposal(document_.book(), offeredTeam_, proposal, takeAs_->currentIndex() == 1 ? TakeAs::dressing : TakeAs::copy, document_.setting().day.wave);
+    return takeProposal(document_.book(), offeredTeam_, proposal, takeAs_->currentIndex() == 1 ? TakeAs::dressing : TakeAs::copy,
+                        document_.setting().day.wave);
 }
 
 void BalanceStation::preview(int row) {
@@ -371,7 +410,8 @@ void BalanceStation::take(int row) {
     auto edit = taken(proposal);
     QStringList touched;
     if (takeAs_->currentIndex() == 1)
-        for (const std::string& what : touchedBy(document_.book(), offeredTeam_, proposal)) touched << qt(what);
+        for (const std::string& what : touchedBy(document_.book(), offeredTeam_, proposal))
+            touched << qt(what);
     document_.dropTeamPreview();
     const Faults faults = document_.apply(std::move(edit));
     if (!faults.empty())
@@ -382,7 +422,9 @@ void BalanceStation::take(int row) {
 }
 
 bool BalanceStation::eventFilter(QObject* watched, QEvent* event) {
-    if ((watched == proposals_ && event->type() == QEvent::FocusOut) || (watched == proposals_->viewport() && event->type() == QEvent::Leave)) document_.dropTeamPreview();
+    if ((watched == proposals_ && event->type() == QEvent::FocusOut) ||
+        (watched == proposals_->viewport() && event->type() == QEvent::Leave))
+        document_.dropTeamPreview();
     if (watched == proposals_ && event->type() == QEvent::KeyPress) {
         const int key = static_cast<QKeyEvent*>(event)->key();
         if (key == Qt::Key_Return || key == Qt::Key_Enter) {

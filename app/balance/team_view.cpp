@@ -131,7 +131,8 @@ void TeamView::paintLeader(QPainter& painter) const {
         if (check.term != TeamTerm::spacing || !check.value) continue;
         const double y = 0.5 * (rowOf(check.upper).center().y() + rowOf(check.lower).center().y());
         painter.setPen(colourOf(c, check.verdict));
-        painter.drawText(QRectF(kStrandX + 6.0, y - 10.0, 110.0, 20.0), Qt::AlignLeft | Qt::AlignVCenter, tr("%1 m %2").arg(number(*check.value, 2), signOf(check.verdict)));
+        painter.drawText(QRectF(kStrandX + 6.0, y - 10.0, 110.0, 20.0), Qt::AlignLeft | Qt::AlignVCenter,
+                         tr("%1 m %2").arg(number(*check.value, 2), signOf(check.verdict)));
     }
 }
 
@@ -189,7 +190,9 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
     };
     say(titleOf(fly.position), faceScaled(0.92), c.accent);
     say(qt(sayFly(weighed.plan.pattern.title(), weighed.plan.hook.spec())), faceScaled(1.15, true), c.ink);
-    say(weighed.sink.floats ? tr("floats") : tr("sinks %1 cm/s, ± a quarter").arg(number(100.0 * (weighed.sink.sinkRate / metrePerSecond), 1)), faceScaled(0.95), c.inkSoft);
+    say(weighed.sink.floats ? tr("floats")
+                            : tr("sinks %1 cm/s, ± a quarter").arg(number(100.0 * (weighed.sink.sinkRate / metrePerSecond), 1)),
+        faceScaled(0.95), c.inkSoft);
     say(tr("pushes %1 mN of water").arg(number(weighed.sink.presence / millinewton, 2)), faceScaled(0.95), c.inkSoft);
     say(tr("%1 mg wet · %2").arg(number(weighed.sink.mass / mg, 0), qt(sayFull(weighed.figures.full))), faceScaled(0.95), c.inkSoft);
     const auto& hung = document_.team() ? document_.team()->at(fly.position) : std::optional<Fly>();
@@ -222,13 +225,17 @@ void TeamView::paintBetween(QPainter& painter, const TeamFly& upper, const TeamF
     for (const TeamCheck& check : document_.teamReport()->checks) {
         const QString what = name(check.term);
         if (what.isEmpty() || check.upper != upper.position || check.lower != lower.position) continue;
-        QString value = check.value ? number(*check.value, check.term == TeamTerm::sizeStep ? 0 : check.term == TeamTerm::variety ? 1 : 2) : tr("floats");
+        QString value = check.value ? number(*check.value, check.term == TeamTerm::sizeStep  ? 0
+                                                           : check.term == TeamTerm::variety ? 1
+                                                                                             : 2)
+                                    : tr("floats");
         if (check.term == TeamTerm::family && check.value) value = tr("%1 %").arg(number(100.0 * *check.value, 0));
         if (check.term == TeamTerm::sizeStep && check.value && *check.value > 0.0) value.prepend(QLatin1Char('+'));
         const QString text = signOf(check.verdict) + QLatin1Char(' ') + what + value;
         const double w = metrics.horizontalAdvance(text) + 14.0;
         const QRectF tag(x, y - 11.0, w, 22.0);
-        painter.setPen(QPen(check.verdict == Verdict::pass ? c.line : colourOf(c, check.verdict), check.verdict == Verdict::pass ? 1.0 : 1.6));
+        painter.setPen(
+            QPen(check.verdict == Verdict::pass ? c.line : colourOf(c, check.verdict), check.verdict == Verdict::pass ? 1.0 : 1.6));
         painter.setBrush(c.raised);
         painter.drawRoundedRect(tag, 5.0, 5.0);
         painter.setPen(colourOf(c, check.verdict));
@@ -304,7 +311,8 @@ void TeamView::mouseMoveEvent(QMouseEvent* event) {
 void TeamView::mouseReleaseEvent(QMouseEvent*) {
     const auto from = std::exchange(dragged_, std::nullopt);
     const auto to = std::exchange(over_, std::nullopt);
-    if (from && to && *from != *to && document_.team()) document_.refuse(document_.apply(swapTeamFlies(document_.book(), document_.team()->id, *from, *to)));
+    if (from && to && *from != *to && document_.team())
+        document_.refuse(document_.apply(swapTeamFlies(document_.book(), document_.team()->id, *from, *to)));
     update();
 }
 
@@ -338,7 +346,9 @@ void TeamView::dropEvent(QDropEvent* event) {
     const auto to = positionAt(event->position());
     over_.reset();
     if (to && document_.team())
-        document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to, flyDropped(QString::fromUtf8(event->mimeData()->data(QString::fromLatin1(kDressing)))))));
+        document_.refuse(
+            document_.apply(changeTeamFly(document_.book(), document_.team()->id, *to,
+                                          flyDropped(QString::fromUtf8(event->mimeData()->data(QString::fromLatin1(kDressing)))))));
     event->acceptProposedAction();
     update();
 }

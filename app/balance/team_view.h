@@ -59,7 +59,7 @@ class TeamView : public QWidget {
     const Theme& theme_;
     std::vector<Shown> flies_;
     bool five_ = false;
-    double scale_ = 10.0;  // px a mm
+    double scale_ = 10.0;       // px a mm
     double hackleRatio_ = 0.0;  // to the gape, the team's mean
     std::optional<Position> dragged_;
     QPointF pressed_;

@@ -50,10 +50,29 @@ QString percent(double share) { return qt(formatNumber(100.0 * share, 1)); }
 }  // namespace
 
 CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), hub_(devices), views_(new QStackedWidget), photo_(new PhotoView(document, theme)), hand_(new HandView(theme)),
-      eye_(new EyeView(document, theme)), fly_(new AskedView(document, theme)), asked_(new Label), number_(new Label), verdict_(new Label), devices_(new Label), typed_(new QDoubleSpinBox),
-      list_(new QListWidget), looks_(new QListWidget), said_(new Label), progress_(new QProgressBar), handPart_(new QComboBox), handSaid_(new Label),
-      lefts_(new QLineEdit), rights_(new QLineEdit), paired_(new Label) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      hub_(devices),
+      views_(new QStackedWidget),
+      photo_(new PhotoView(document, theme)),
+      hand_(new HandView(theme)),
+      eye_(new EyeView(document, theme)),
+      fly_(new AskedView(document, theme)),
+      asked_(new Label),
+      number_(new Label),
+      verdict_(new Label),
+      devices_(new Label),
+      typed_(new QDoubleSpinBox),
+      list_(new QListWidget),
+      looks_(new QListWidget),
+      said_(new Label),
+      progress_(new QProgressBar),
+      handPart_(new QComboBox),
+      handSaid_(new Label),
+      lefts_(new QLineEdit),
+      rights_(new QLineEdit),
+      paired_(new Label) {
     setObjectName(QStringLiteral("check"));
     auto* layout = sideBySide(this);
     views_->addWidget(makeBench());
@@ -63,11 +82,18 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
     views_->addWidget(makePairs());
     layout->addWidget(views_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
-    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
-    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) rebuild(); });
-    connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) rebuild(); });
+    connect(&document_, &Document::planChanged, this, [this] {
+        if (isVisible() && !document_.previewing()) rebuild();
+    });
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) rebuild();
+    });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        if (isVisible()) rebuild();
+    });
     connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
-    connect(&background_, &Background::progressed, progress_, [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
+    connect(&background_, &Background::progressed, progress_,
+            [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
     connect(photo_, &PhotoView::measured, this, [this](std::size_t part, const QString& figure, double length) {
         for (std::size_t i = 0; i < items_.size(); ++i)
             if (items_[i].part == part && qt(items_[i].figure) == figure) setReading(i, length);
@@ -152,10 +178,13 @@ QWidget* CheckStation::makePairs() {
     auto* title = heading(tr("Pairs out of a heap"));
     title->setFont(faceScaled(1.5, true));
     column->addWidget(title);
-    auto* how = new Label(tr("Measure wings, cheeks or flies one by one; the calliper writes where the cursor is. With lefts and rights apart, each pair takes one of both."));
+    auto* how =
+        new Label(tr("Measure wings, cheeks or flies one by one; the calliper writes where the cursor is. With lefts and rights apart, "
+                     "each pair takes one of both."));
     how->setWordWrap(true);
     column->addWidget(how);
-    for (const auto& [line, name, label] : {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (mm)")}, std::tuple{rights_, "rights", tr("the rights (mm); empty where there are no sides")}}) {
+    for (const auto& [line, name, label] : {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (mm)")},
+                                            std::tuple{rights_, "rights", tr("the rights (mm); empty where there are no sides")}}) {
         line->setObjectName(QString::fromLatin1(name));
         line->setAccessibleName(label);
         line->setPlaceholderText(QStringLiteral("11.2  11.6  11.4 …"));
@@ -177,8 +206,10 @@ QWidget* CheckStation::makePanel() {
     auto* modes = new QHBoxLayout;
     modes->setSpacing(3);
     for (const auto& [name, text, tip, mode] :
-         {std::tuple{"by-calliper", tr("Calliper"), tr("Part after part, judged at once"), Mode::calliper}, std::tuple{"by-photo", tr("Photo"), tr("The plan laid over a photograph"), Mode::photo},
-          std::tuple{"the-hand", tr("Hand"), tr("What your hand always does"), Mode::hand}, std::tuple{"the-eye", tr("Eye"), tr("Train the eye on drawn flies"), Mode::eye},
+         {std::tuple{"by-calliper", tr("Calliper"), tr("Part after part, judged at once"), Mode::calliper},
+          std::tuple{"by-photo", tr("Photo"), tr("The plan laid over a photograph"), Mode::photo},
+          std::tuple{"the-hand", tr("Hand"), tr("What your hand always does"), Mode::hand},
+          std::tuple{"the-eye", tr("Eye"), tr("Train the eye on drawn flies"), Mode::eye},
           std::tuple{"the-pairs", tr("Pairs"), tr("Which two of a heap belong together"), Mode::pairs}}) {
         auto* made = toolButton(name, text, tip);
         made->setCheckable(true);
@@ -226,7 +257,8 @@ QWidget* CheckStation::makePanel() {
     connect(looks_, &QListWidget::itemChanged, this, [this](QListWidgetItem* item) {
         if (item->checkState() == Qt::Checked) said_->setText(tr("Mend: %1.").arg(item->data(Qt::UserRole).toString()));
     });
-    keep_ = toolButton("keep-check", tr("Keep this fly's check"), tr("Into the book; the next fly of the dozen is asked for (Ctrl+Return)"));
+    keep_ =
+        toolButton("keep-check", tr("Keep this fly's check"), tr("Into the book; the next fly of the dozen is asked for (Ctrl+Return)"));
     keep_->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Return));
     connect(keep_, &QToolButton::clicked, this, &CheckStation::keep);
     column->addWidget(keep_);
@@ -308,7 +340,8 @@ void CheckStation::take(double millimetres) {
     refresh();
     // What was read stays large until the next reading.
     number_->setText(tr("%1 mm").arg(qt(formatNumber(millimetres, 2))));
-    verdict_->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + qt(items_[current_ - 1].name + ", " + judged.words));
+    verdict_->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) +
+                      qt(items_[current_ - 1].name + ", " + judged.words));
 }
 
 void CheckStation::refresh() {
@@ -323,14 +356,16 @@ void CheckStation::refresh() {
     int within = 0, measured = 0;
     for (std::size_t i = 0; i < items_.size(); ++i) {
         const CheckItem& item = items_[i];
-        QString text = tr("%1: planned %2 ± %3 mm").arg(qt(item.name), qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1)));
+        QString text = tr("%1: planned %2 ± %3 mm")
+                           .arg(qt(item.name), qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1)));
         if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1").arg(qt(formatNumber(item.aim / mm, 1)));
         auto* row = new QListWidgetItem(text, list_);
         if (!readings_[i]) continue;
         const Judged judged = judge(item, *readings_[i]);
         ++measured;
         if (judged.finding == Finding::asPlanned) ++within;
-        row->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text + QStringLiteral("\n      ") + qt(judged.words));
+        row->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text +
+                     QStringLiteral("\n      ") + qt(judged.words));
         row->setForeground(judged.finding == Finding::asPlanned ? c.grass : c.fault);
     }
     list_->setCurrentRow(current_ < items_.size() ? static_cast<int>(current_) : -1);
@@ -338,10 +373,13 @@ void CheckStation::refresh() {
     if (current_ < items_.size()) {
         const CheckItem& item = items_[current_];
         asked_->setText(tr("Measure the %1").arg(qt(item.name)));
-        number_->setText(readings_[current_] ? tr("%1 mm").arg(qt(formatNumber(*readings_[current_] / mm, 2))) : tr("%1 ± %2").arg(qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1))));
+        number_->setText(readings_[current_]
+                             ? tr("%1 mm").arg(qt(formatNumber(*readings_[current_] / mm, 2)))
+                             : tr("%1 ± %2").arg(qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1))));
         verdict_->setText(readings_[current_] ? qt(judge(item, *readings_[current_]).words) : tr("mm planned"));
     } else {
-        asked_->setText(items_.empty() ? tr("Nothing of this fly is measured") : tr("All is measured: %1 of %2 as planned").arg(within).arg(measured));
+        asked_->setText(items_.empty() ? tr("Nothing of this fly is measured")
+                                       : tr("All is measured: %1 of %2 as planned").arg(within).arg(measured));
         if (items_.empty()) {
             number_->clear();
             verdict_->clear();
@@ -354,8 +392,9 @@ void CheckStation::refresh() {
 }
 
 void CheckStation::sayDevices() {
-    devices_->setText((hub_.calliperReady() ? tr("✓ The calliper is ready.") : tr("No calliper: start machair-calliper, or type the reading.")) + QLatin1Char(' ') +
-                      (hub_.cameraReady() ? tr("✓ The camera is ready.") : tr("No camera: start machair-camera, or open a picture.")));
+    devices_->setText(
+        (hub_.calliperReady() ? tr("✓ The calliper is ready.") : tr("No calliper: start machair-calliper, or type the reading.")) +
+        QLatin1Char(' ') + (hub_.cameraReady() ? tr("✓ The camera is ready.") : tr("No camera: start machair-camera, or open a picture.")));
 }
 
 void CheckStation::refreshHand() {
@@ -363,7 +402,8 @@ void CheckStation::refreshHand() {
     const QString chosen = handPart_->currentText();
     const QSignalBlocker quiet(handPart_);
     handPart_->clear();
-    for (const auto& [name, deviations] : all) handPart_->addItem(qt(sayMeasured(name)), qt(name));
+    for (const auto& [name, deviations] : all)
+        handPart_->addItem(qt(sayMeasured(name)), qt(name));
     if (const int at = handPart_->findText(chosen); at >= 0) handPart_->setCurrentIndex(at);
     if (handPart_->count() == 0) {
         handSaid_->setText(tr("No fly was checked yet: measure a few, and this tells what your hand always does."));
@@ -379,16 +419,19 @@ void CheckStation::refreshHand() {
         }
     const HandPosterior hand = handOf(deviations);
     hand_->show(handPart_->currentText(), deviations, tolerance);
-    QString said = tr("%1 flies: %2 % %3 on average, give or take %4 %. Aim for %5 to land at %6 mm. A dozen all within %7 %: %8 % as tied now, %9 % at that aim.")
+    QString said = tr("%1 flies: %2 % %3 on average, give or take %4 %. Aim for %5 to land at %6 mm. A dozen all within %7 %: %8 % as tied "
+                      "now, %9 % at that aim.")
                        .arg(hand.flies)
-                       .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()), qt(formatNumber(aimFor(planned, hand) / mm, 1)),
-                            qt(formatNumber(planned / mm, 1)), percent(tolerance), qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, planned), 0)),
+                       .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()),
+                            qt(formatNumber(aimFor(planned, hand) / mm, 1)), qt(formatNumber(planned / mm, 1)), percent(tolerance),
+                            qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, planned), 0)),
                             qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0)));
     constexpr std::size_t kForShift = 8;
     if (deviations.size() >= kForShift) {
         const auto half = deviations.begin() + static_cast<std::ptrdiff_t>(deviations.size() / 2);
         const HandShift shift = shiftBetween({deviations.begin(), half}, {half, deviations.end()});
-        said += shift.real() ? tr(" Since the first half it moved by %1 %: that is real.").arg(percent(shift.shift)) : tr(" No change since the first half that can be told from chance.");
+        said += shift.real() ? tr(" Since the first half it moved by %1 %: that is real.").arg(percent(shift.shift))
+                             : tr(" No change since the first half that can be told from chance.");
     }
     // What to practise: the part least likely to come out right twelve times at its best aim.
     QString worst;
@@ -415,7 +458,8 @@ void CheckStation::pair() {
     QStringList said;
     for (const auto& [a, b] : pairing.pairs) {
         const Length one = (*lefts)[a], two = sides ? (*rights)[b] : (*lefts)[b];
-        said << tr("%1 with %2: %3 mm apart").arg(qt(formatNumber(one / mm, 2)), qt(formatNumber(two / mm, 2)), qt(formatNumber(abs(one - two) / mm, 2)));
+        said << tr("%1 with %2: %3 mm apart")
+                    .arg(qt(formatNumber(one / mm, 2)), qt(formatNumber(two / mm, 2)), qt(formatNumber(abs(one - two) / mm, 2)));
     }
     if (pairing.left) said << tr("%1 is left over").arg(qt(formatNumber((*lefts)[*pairing.left] / mm, 2)));
     said << tr("Worst pair %1 mm apart; no other pairing has a smaller sum.").arg(qt(formatNumber(pairing.worst / mm, 2)));
@@ -429,7 +473,8 @@ void CheckStation::keep() {
         if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->data(kLookId).toString().toStdString());
     const Faults faults = document_.apply(recordCheck(document_.book(), items_, entry));
     if (!faults.empty()) {
-        said_->setText(QStringLiteral("✗ ") + qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
+        said_->setText(QStringLiteral("✗ ") +
+                       qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
         return;
     }
     said_->setText(tr("Kept. The next fly."));
@@ -473,10 +518,13 @@ void CheckStation::loadPhoto(const QString& file) {
             photoFile_ = file.toStdString();
             photo_->show(*found.picture, found.at);
             if (!found.at) {
-                said_->setText(tr("No hook was found on it: drag eye, bend and point to where they are. A plain card behind the fly, seen square from the side, helps."));
+                said_->setText(
+                    tr("No hook was found on it: drag eye, bend and point to where they are. A plain card behind the fly, seen square from "
+                       "the side, helps."));
                 return;
             }
-            QStringList said = {tr("The hook is found: %1 px a mm, a length of the shank to ± %2 mm (one in three is further off).").arg(qt(formatNumber(found.at->pxPerMm, 1)), qt(formatNumber(std::max(0.01, found.at->error), 2)))};
+            QStringList said = {tr("The hook is found: %1 px a mm, a length of the shank to ± %2 mm (one in three is further off).")
+                                    .arg(qt(formatNumber(found.at->pxPerMm, 1)), qt(formatNumber(std::max(0.01, found.at->error), 2)))};
             const auto tail = findKind(document_.plan()->pattern, PartKind::tail);
             if (tail && found.edges.tailTip) {
                 photo_->placeTip(*tail, *found.edges.tailTip);

@@ -15,7 +15,12 @@
 namespace machair::app {
 
 EyeView::EyeView(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), trainer_(static_cast<std::uint64_t>(QDateTime::currentMSecsSinceEpoch())), asked_(new Label), said_(new Label) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      trainer_(static_cast<std::uint64_t>(QDateTime::currentMSecsSinceEpoch())),
+      asked_(new Label),
+      said_(new Label) {
     setObjectName(QStringLiteral("eye-trainer"));
     setAccessibleName(tr("The eye trainer"));
     setFocusPolicy(Qt::StrongFocus);
@@ -41,7 +46,9 @@ EyeView::EyeView(Document& document, const Theme& theme, QWidget* parent)
     answers->addStretch(1);
     column->addLayout(answers);
     column->addWidget(said_);
-    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) ask(); });
+    connect(&document_, &Document::planChanged, this, [this] {
+        if (isVisible() && !document_.previewing()) ask();
+    });
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -67,12 +74,18 @@ void EyeView::answer(EyeAnswer given) {
     if (!question_) return;
     trainer_.answer(*question_, given);
     const EyeScore score = trainer_.score();
-    QString words = given == question_->truth() ? tr("✓ Right") : tr("✗ It was %1").arg(question_->truth() == EyeAnswer::right ? tr("as planned") : question_->off > 0.0 ? tr("too long") : tr("too short"));
+    QString words = given == question_->truth() ? tr("✓ Right")
+                                                : tr("✗ It was %1")
+                                                      .arg(question_->truth() == EyeAnswer::right ? tr("as planned")
+                                                           : question_->off > 0.0                 ? tr("too long")
+                                                                                                  : tr("too short"));
     if (question_->off != 0.0) words += tr(", by %1 %").arg(qt(formatNumber(100.0 * std::abs(question_->off), 0)));
     words += tr(". %1 of %2 right; next time %3 %.").arg(score.right).arg(score.asked).arg(qt(formatNumber(100.0 * score.fineness, 0)));
     if (score.asked >= 5 && std::abs(score.bias) > 0.01)
-        words += score.bias > 0.0 ? tr(" Your eye sees things %1 % longer than they are: trust the gauge when you want to cut.").arg(qt(formatNumber(100.0 * score.bias, 1)))
-                                  : tr(" Your eye sees things %1 % shorter than they are: trust the gauge when you want to tie longer.").arg(qt(formatNumber(-100.0 * score.bias, 1)));
+        words += score.bias > 0.0 ? tr(" Your eye sees things %1 % longer than they are: trust the gauge when you want to cut.")
+                                        .arg(qt(formatNumber(100.0 * score.bias, 1)))
+                                  : tr(" Your eye sees things %1 % shorter than they are: trust the gauge when you want to tie longer.")
+                                        .arg(qt(formatNumber(-100.0 * score.bias, 1)));
     said_->setText(words);
     ask();
 }

@@ -20,11 +20,18 @@ struct Level {
     Qt::PenStyle style;
 };
 
-QString percent(double d) { return QStringLiteral("%1%2 %").arg(d > 0 ? QStringLiteral("+") : d < 0 ? QStringLiteral("−") : QString()).arg(std::abs(100.0 * d), 0, 'f', 1); }
+QString percent(double d) {
+    return QStringLiteral("%1%2 %")
+        .arg(d > 0   ? QStringLiteral("+")
+             : d < 0 ? QStringLiteral("−")
+                     : QString())
+        .arg(std::abs(100.0 * d), 0, 'f', 1);
+}
 
 // What the hand is measured by, the most telling first: bias, limits, the aim.
 std::vector<Level> levelsOf(const HandPosterior& hand, std::size_t flies, const Colours& c) {
-    std::vector<Level> levels = {{hand.mean, HandView::tr("bias %1").arg(percent(hand.mean)), c.accent, Qt::SolidLine}, {0.0, HandView::tr("aimed"), c.inkSoft, Qt::SolidLine}};
+    std::vector<Level> levels = {{hand.mean, HandView::tr("bias %1").arg(percent(hand.mean)), c.accent, Qt::SolidLine},
+                                 {0.0, HandView::tr("aimed"), c.inkSoft, Qt::SolidLine}};
     if (static_cast<int>(flies) < kFliesForLimits) return levels;
     const ControlLimits limits = controlLimits(hand);
     for (const double limit : {limits.low, limits.high})
@@ -37,7 +44,8 @@ std::vector<AxisLabel> namesOf(const std::vector<Level>& levels, double height) 
     constexpr double kApart = 0.045;  // of the height: a line of text
     std::vector<AxisLabel> names;
     for (const Level& level : levels)
-        if (std::ranges::none_of(names, [&](const AxisLabel& other) { return std::abs(other.value - level.at) < kApart * height; })) names.push_back({level.at, level.name});
+        if (std::ranges::none_of(names, [&](const AxisLabel& other) { return std::abs(other.value - level.at) < kApart * height; }))
+            names.push_back({level.at, level.name});
     std::ranges::sort(names, {}, &AxisLabel::value);
     return names;
 }
@@ -59,7 +67,8 @@ void HandView::show(const QString& part, std::vector<double> deviations, double 
 }
 
 void HandView::draw() {
-    chart()->setTitle(deviations_.empty() ? tr("No fly was checked yet") : tr("%1: %2 flies, in the order they were checked").arg(part_).arg(deviations_.size()));
+    chart()->setTitle(deviations_.empty() ? tr("No fly was checked yet")
+                                          : tr("%1: %2 flies, in the order they were checked").arg(part_).arg(deviations_.size()));
     if (deviations_.empty()) return;
     const Colours& c = colours();
     const std::vector<Level> levels = levelsOf(handOf(deviations_), deviations_.size(), c);
@@ -69,8 +78,10 @@ void HandView::draw() {
         low = std::min(low, d - kMargin);
         high = std::max(high, d + kMargin);
     };
-    for (const double d : deviations_) include(d);
-    for (const Level& level : levels) include(level.at);
+    for (const double d : deviations_)
+        include(d);
+    for (const Level& level : levels)
+        include(level.at);
     const double first = 0.5, last = static_cast<double>(deviations_.size()) + 0.5;
 
     auto* flies = namedAxis(first, last, {{1.0, tr("first")}, {last - 0.5, tr("last")}});
@@ -118,7 +129,8 @@ void HandView::draw() {
         order->append(at);
         (std::abs(deviations_[i]) <= tolerance_ ? asPlanned : beyond)->append(at);
     }
-    for (QAbstractSeries* series : std::initializer_list<QAbstractSeries*>{order, asPlanned, beyond}) addSeries(series, {flies, off});
+    for (QAbstractSeries* series : std::initializer_list<QAbstractSeries*>{order, asPlanned, beyond})
+        addSeries(series, {flies, off});
 }
 
 }  // namespace machair::app

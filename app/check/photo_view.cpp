@@ -31,7 +31,8 @@ void PhotoView::show(QImage picture, std::optional<photo::Registration> found) {
     if (!registration_) {
         // Somewhere to start from: the hook across the middle.
         const double span = document_.plan() ? document_.plan()->hook.overall() / mm : 16.0;
-        registration_ = photo::Registration{{0.3 * picture_.width(), 0.5 * picture_.height()}, 0.4 * picture_.width() / span, 0.0, false, 0.0, 0.0};
+        registration_ =
+            photo::Registration{{0.3 * picture_.width(), 0.5 * picture_.height()}, 0.4 * picture_.width() / span, 0.0, false, 0.0, 0.0};
     }
     replan();
 }
@@ -57,7 +58,8 @@ void PhotoView::replan() {
     landmarks_ = {{QStringLiteral("eye"), {0.0 * mm, 0.0 * mm}, {}},
                   {QStringLiteral("bend"), hook.at(hook.rearmostStation()).position, {}},
                   {QStringLiteral("point"), hook.at(hook.pointStation()).position, {}}};
-    for (Landmarked& landmark : landmarks_) landmark.seen = registration_->toPicture(landmark.at);
+    for (Landmarked& landmark : landmarks_)
+        landmark.seen = registration_->toPicture(landmark.at);
     update();
 }
 
@@ -149,7 +151,11 @@ void PhotoView::paintEvent(QPaintEvent*) {
         painter.setBrush(c.raised);
         painter.drawEllipse(at, kTip, kTip);
         if (grabbed_ == static_cast<int>(i))
-            if (const auto length = measuredAt(*plan_, tips_[i].handle, tips_[i].at)) tag(at, qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)) + liftOf(tips_[i]), c.ink);
+            if (const auto length = measuredAt(*plan_, tips_[i].handle, tips_[i].at))
+                tag(at,
+                    qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)) +
+                        liftOf(tips_[i]),
+                    c.ink);
     }
     for (const Landmarked& landmark : landmarks_) {
         const QPointF at = onScreen(landmark.seen);
@@ -173,8 +179,10 @@ void PhotoView::mousePressEvent(QMouseEvent* event) {
         }
     };
     if (!registration_) return;
-    for (std::size_t i = 0; i < tips_.size(); ++i) consider(onScreen(registration_->toPicture(tips_[i].at)), static_cast<int>(i));
-    for (std::size_t i = 0; i < landmarks_.size(); ++i) consider(onScreen(landmarks_[i].seen), static_cast<int>(tips_.size() + i));
+    for (std::size_t i = 0; i < tips_.size(); ++i)
+        consider(onScreen(registration_->toPicture(tips_[i].at)), static_cast<int>(i));
+    for (std::size_t i = 0; i < landmarks_.size(); ++i)
+        consider(onScreen(landmarks_[i].seen), static_cast<int>(tips_.size() + i));
     update();
 }
 
@@ -194,11 +202,13 @@ void PhotoView::mouseMoveEvent(QMouseEvent* event) {
     if (index < tips_.size()) {
         Tip& tip = tips_[index];
         tip.at = registration_->toHook(to);
-        if (const auto length = measuredAt(*plan_, tip.handle, tip.at)) emit measured(tip.handle.part, qt(length->figure), length->length / mm);
+        if (const auto length = measuredAt(*plan_, tip.handle, tip.at))
+            emit measured(tip.handle.part, qt(length->figure), length->length / mm);
     } else {
         landmarks_[index - tips_.size()].seen = to;
         std::vector<photo::Marked> marks;
-        for (const Landmarked& landmark : landmarks_) marks.push_back({landmark.at, landmark.seen});
+        for (const Landmarked& landmark : landmarks_)
+            marks.push_back({landmark.at, landmark.seen});
         if (const auto anew = photo::fromMarks(marks, registration_->mirrored)) registration_ = anew;
     }
     update();

@@ -37,14 +37,27 @@ constexpr int kPanelWidth = 410;
 QString sayProof(const CuttingPlan& plan) {
     if (plan.optimal) return CutStation::tr("proven best");
     if (plan.bound < plan.feathersUsed()) return CutStation::tr("at least %1 are needed, not proven best").arg(plan.bound);
-    return CutStation::tr("no fewer would do; at best %1 mm less is left on them").arg(qt(formatNumber((plan.waste - plan.leastWaste) / mm, 1)));
+    return CutStation::tr("no fewer would do; at best %1 mm less is left on them")
+        .arg(qt(formatNumber((plan.waste - plan.leastWaste) / mm, 1)));
 }
 
 }  // namespace
 
 CutStation::CutStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), feathers_(new FeatherView(document, theme)), gauge_(new GaugeView(document, theme, settings)),
-      tray_(new TrayView(document, theme)), views_(new QStackedWidget), scope_(new QComboBox), flies_(new QSpinBox), said_(new Label), cuts_(new QListWidget), tied_(nullptr), left_(new QDoubleSpinBox), progress_(new QProgressBar) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      feathers_(new FeatherView(document, theme)),
+      gauge_(new GaugeView(document, theme, settings)),
+      tray_(new TrayView(document, theme)),
+      views_(new QStackedWidget),
+      scope_(new QComboBox),
+      flies_(new QSpinBox),
+      said_(new Label),
+      cuts_(new QListWidget),
+      tied_(nullptr),
+      left_(new QDoubleSpinBox),
+      progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
@@ -55,8 +68,12 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
     left->addWidget(gauge_);
     layout->addLayout(left, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
-    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) plan(); });
-    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) plan(); });
+    connect(&document_, &Document::planChanged, this, [this] {
+        if (isVisible() && !document_.previewing()) plan();
+    });
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) plan();
+    });
     connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
 }
 
@@ -79,7 +96,8 @@ QWidget* CutStation::makePanel() {
     flies_->setKeyboardTracking(false);
     top->addWidget(flies_);
     top->addStretch(1);
-    tied_ = toolButton("tied", tr("They are tied"), tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
+    tied_ = toolButton("tied", tr("They are tied"),
+                       tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
     top->addWidget(tied_);
     column->addLayout(top);
     auto* which = new QHBoxLayout;
@@ -103,7 +121,9 @@ QWidget* CutStation::makePanel() {
     said_->setObjectName(QStringLiteral("cut-said"));
     said_->setWordWrap(true);
     column->addWidget(said_);
-    halves_ = toolButton("halves", tr("Cut as halves, to be married"), tr("What can't come out whole is cut as two narrower slips that are married: one cut and one joint more for each"));
+    halves_ =
+        toolButton("halves", tr("Cut as halves, to be married"),
+                   tr("What can't come out whole is cut as two narrower slips that are married: one cut and one joint more for each"));
     halves_->setCheckable(true);
     halves_->hide();
     connect(halves_, &QToolButton::toggled, this, [this] { plan(); });
@@ -149,7 +169,8 @@ QWidget* CutStation::makePanel() {
 void CutStation::showEvent(QShowEvent*) { plan(); }
 
 std::vector<TiedFlies> CutStation::wanted() const {
-    if (scope_->currentIndex() == 0) return document_.pattern() ? std::vector<TiedFlies>{{document_.pattern()->id, flies_->value()}} : std::vector<TiedFlies>();
+    if (scope_->currentIndex() == 0)
+        return document_.pattern() ? std::vector<TiedFlies>{{document_.pattern()->id, flies_->value()}} : std::vector<TiedFlies>();
     std::vector<TiedFlies> all;
     for (const Batch& batch : document_.book().batches)
         if (const int left = batch.left(); left > 0) all.push_back({batch.pattern, std::min(left, kMostFlies), batch.id});
@@ -168,11 +189,14 @@ void CutStation::plan() {
     std::vector<Plan> plans;
     for (const TiedFlies& some : flies) {
         const auto batch = std::ranges::find(document_.book().batches, some.batch, [](const Batch& b) { return std::optional(b.id); });
-        auto sized = some.batch && batch != document_.book().batches.end() ? planFly(document_.book(), flyOf(*batch), Place("batches")) : planFly(document_.book(), Fly(some.pattern), Place("patterns"));
+        auto sized = some.batch && batch != document_.book().batches.end()
+                         ? planFly(document_.book(), flyOf(*batch), Place("batches"))
+                         : planFly(document_.book(), Fly(some.pattern), Place("patterns"));
         if (!sized) return document_.say(qt(sized.error().front().line()));
         plans.push_back(std::move(*sized));
     }
-    const auto work = [plans, flies, halves = halves_->isChecked(), feathers = document_.book().feathers, capes = document_.book().capes](const std::stop_token& stop, const Background::Progress&) {
+    const auto work = [plans, flies, halves = halves_->isChecked(), feathers = document_.book().feathers, capes = document_.book().capes](
+                          const std::stop_token& stop, const Background::Progress&) {
         Found found;
         std::vector<SlipWanted> slips;
         for (std::size_t i = 0; i < plans.size(); ++i) {
@@ -203,8 +227,13 @@ void CutStation::list(const Plan& plan, int flies) {
         if (stock && !stock->offcuts.empty()) {
             const FromOffcuts cut = cutFrom(stock->offcuts, *laid.length, flies);
             QStringList from;
-            for (const Length offcut : cut.from) from << qt(formatNumber(offcut / mm, 0));
-            if (cut.pieces > 0) text += tr("\n      %1 out of the off-cuts of %2 mm, %3 off the spool").arg(cut.pieces).arg(from.join(tr(", "))).arg(cut.offSpool);
+            for (const Length offcut : cut.from)
+                from << qt(formatNumber(offcut / mm, 0));
+            if (cut.pieces > 0)
+                text += tr("\n      %1 out of the off-cuts of %2 mm, %3 off the spool")
+                            .arg(cut.pieces)
+                            .arg(from.join(tr(", ")))
+                            .arg(cut.offSpool);
         }
         new QListWidgetItem(text, cuts_);
     }
@@ -221,7 +250,8 @@ void CutStation::show() {
     std::vector<Cape> capes;
     std::vector<HackleWanted> hackles;
     for (const Plan& plan : plans_) {
-        for (const SlipWanted& slip : slipsFor(plan, 1)) materials.insert(slip.material);
+        for (const SlipWanted& slip : slipsFor(plan, 1))
+            materials.insert(slip.material);
         for (const HackleWanted& hackle : hacklesFor(plan, 1)) {
             hackles.push_back(hackle);
             for (const Cape& cape : book.capes)
@@ -240,7 +270,8 @@ void CutStation::show() {
     QStringList said;
     if (planned_.size() > 1) {
         int all = 0;
-        for (const TiedFlies& some : planned_) all += some.flies;
+        for (const TiedFlies& some : planned_)
+            all += some.flies;
         said << tr("%1 flies of %2 dressings; the tray shows %3.").arg(all).arg(planned_.size()).arg(qt(plans_[onTray].pattern.title()));
     }
     if (!materials.empty()) {
@@ -250,10 +281,12 @@ void CutStation::show() {
                                  .arg(used)
                                  .arg(used == 1 ? tr("feather") : tr("feathers"), qt(formatNumber(cutting_->waste / mm, 0)),
                                       sayProof(*cutting_)));
-        for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i) said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
+        for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i)
+            said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
         if (cutting_->uncut.size() > 2) said << tr("and %1 more slips.").arg(cutting_->uncut.size() - 2);
     }
-    halves_->setVisible(halves_->isChecked() || std::ranges::any_of(cutting_->uncut, [](const Uncut& uncut) { return uncut.halves.has_value(); }));
+    halves_->setVisible(halves_->isChecked() ||
+                        std::ranges::any_of(cutting_->uncut, [](const Uncut& uncut) { return uncut.halves.has_value(); }));
     said_->setText(said.join(QLatin1Char('\n')));
     cuts_->clear();
     for (std::size_t i = 0; i < plans_.size(); ++i) {
@@ -267,13 +300,17 @@ void CutStation::show() {
     for (const HackleServed& served : hackles_.served) {
         const Cape& cape = book.capes[served.cape];
         const CapeBand& band = cape.bands[served.band];
-        QString text = tr("hackle %1: %2, band %3 to %4 mm").arg(qt(hacklesWanted_[served.wanted].fly), qt(cape.id), qt(formatNumber(band.from / mm, 1)), qt(formatNumber(band.to / mm, 1)));
+        QString text = tr("hackle %1: %2, band %3 to %4 mm")
+                           .arg(qt(hacklesWanted_[served.wanted].fly), qt(cape.id), qt(formatNumber(band.from / mm, 1)),
+                                qt(formatNumber(band.to / mm, 1)));
         if (!served.does.empty()) text += QStringLiteral("\n      ") + qt(served.does);
         (new QListWidgetItem(text, cuts_))->setForeground(c.inkSoft);
         if (cuts_->count() > 200) break;  // a long batch's bands repeat themselves
     }
     for (std::size_t i = 0; i < std::min<std::size_t>(6, hackles_.unserved.size()); ++i)
-        (new QListWidgetItem(tr("no hackle for %1: %2").arg(qt(hacklesWanted_[hackles_.unserved[i].first].fly), qt(hackles_.unserved[i].second)), cuts_))->setForeground(c.warn);
+        (new QListWidgetItem(
+             tr("no hackle for %1: %2").arg(qt(hacklesWanted_[hackles_.unserved[i].first].fly), qt(hackles_.unserved[i].second)), cuts_))
+            ->setForeground(c.warn);
     tied_->setEnabled(true);
 }
 
@@ -310,7 +347,8 @@ void CutStation::writeCard(const QString& path) {
 
 void CutStation::printCard() {
     if (!document_.plan()) return;
-    if (QPrinterInfo::availablePrinterNames().isEmpty()) return document_.say(tr("No printer is set up on this computer; the card can be kept as a PDF instead"));
+    if (QPrinterInfo::availablePrinterNames().isEmpty())
+        return document_.say(tr("No printer is set up on this computer; the card can be kept as a PDF instead"));
     auto printer = std::make_shared<QPrinter>(QPrinter::HighResolution);
     auto* dialog = new QPrintDialog(printer.get(), this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);

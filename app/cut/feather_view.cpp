@@ -35,9 +35,11 @@ void FeatherView::show(const std::vector<VaneFeather>& feathers, const CuttingPl
     rows_.clear();
     // Those that are cut come first, then what else there is.
     for (const FeatherCuts& cuts : plan.feathers)
-        if (const auto found = std::ranges::find(feathers, cuts.feather, &VaneFeather::id); found != feathers.end()) rows_.push_back({*found, cuts.cuts});
+        if (const auto found = std::ranges::find(feathers, cuts.feather, &VaneFeather::id); found != feathers.end())
+            rows_.push_back({*found, cuts.cuts});
     for (const VaneFeather& feather : feathers)
-        if (std::ranges::none_of(plan.feathers, [&](const FeatherCuts& cuts) { return cuts.feather == feather.id; })) rows_.push_back({feather, {}});
+        if (std::ranges::none_of(plan.feathers, [&](const FeatherCuts& cuts) { return cuts.feather == feather.id; }))
+            rows_.push_back({feather, {}});
     hidden_ = rows_.size() > kMostRows ? rows_.size() - kMostRows : 0;
     if (hidden_ > 0) rows_.resize(kMostRows);
     update();
@@ -72,23 +74,27 @@ void FeatherView::paintCapes(QPainter& painter) const {
         painter.drawText(QPointF(14.0, floor - tall - 14.0), qt(cape.id));
         painter.setFont(faceScaled(0.9));
         for (const CapeBand& band : cape.bands) {
-            const QRectF bar(x(band.from / mm) + 2.0, floor - tall * band.count / most, x(band.to / mm) - x(band.from / mm) - 4.0, tall * band.count / most);
+            const QRectF bar(x(band.from / mm) + 2.0, floor - tall * band.count / most, x(band.to / mm) - x(band.from / mm) - 4.0,
+                             tall * band.count / most);
             painter.setPen(QPen(ink.darker(140), 1.0));
             painter.setBrush(ink);
             painter.drawRect(bar);
             painter.setPen(c.ink);
             painter.drawText(QRectF(bar.left(), bar.top() - 20.0, bar.width(), 18.0), Qt::AlignCenter, QString::number(band.count));
             painter.setPen(c.inkSoft);
-            painter.drawText(QRectF(bar.left() - 10.0, floor + 4.0, bar.width() + 20.0, 18.0), Qt::AlignCenter, tr("%1 to %2").arg(number(band.from), number(band.to)));
+            painter.drawText(QRectF(bar.left() - 10.0, floor + 4.0, bar.width() + 20.0, 18.0), Qt::AlignCenter,
+                             tr("%1 to %2").arg(number(band.from), number(band.to)));
         }
         painter.setPen(QPen(c.inkSoft, 1.0));
         painter.drawLine(QPointF(kLabel + 40.0, floor), QPointF(width() - 30.0, floor));
         painter.setPen(QPen(c.ink, 2.5, Qt::DashLine));
         for (const HackleWanted& hackle : wanted_)
-            if (hackle.material == cape.material) painter.drawLine(QPointF(x(hackle.fibre / mm), floor), QPointF(x(hackle.fibre / mm), floor - tall - 8.0));
+            if (hackle.material == cape.material)
+                painter.drawLine(QPointF(x(hackle.fibre / mm), floor), QPointF(x(hackle.fibre / mm), floor - tall - 8.0));
     }
     painter.setPen(c.ink);
-    painter.drawText(QRectF(0.0, height() - 20.0, width() - 16.0, 18.0), Qt::AlignRight, tr("dashed: the fibre that this fly's hackles want, mm"));
+    painter.drawText(QRectF(0.0, height() - 20.0, width() - 16.0, 18.0), Qt::AlignRight,
+                     tr("dashed: the fibre that this fly's hackles want, mm"));
 }
 
 // The number of columns in which the feathers are largest.
@@ -114,7 +120,9 @@ double FeatherView::scale() const { return layOut().scale; }
 // Down one column, then down the next.
 QRectF FeatherView::rowRect(std::size_t row) const {
     const Layout layout = layOut();
-    return QRectF(QPointF(layout.cell.width() * static_cast<double>(row / layout.lines), layout.cell.height() * static_cast<double>(row % layout.lines)), layout.cell);
+    return QRectF(QPointF(layout.cell.width() * static_cast<double>(row / layout.lines),
+                          layout.cell.height() * static_cast<double>(row % layout.lines)),
+                  layout.cell);
 }
 
 QRectF FeatherView::stretchOf(std::size_t feather, Length from, Length to) const {
@@ -138,8 +146,12 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     const bool barred = material && (material->marking == Marking::barred || material->marking == Marking::mottled);
     // Barbs: each a curved stroke that leans towards the tip. What was taken is bare stem.
     Random random(static_cast<std::uint64_t>(index) + 7);
-    const auto taken = [&](Length place) { return std::ranges::any_of(f.taken, [&](const Stretch& s) { return place >= s[0] && place <= s[1]; }); };
-    const auto cutAt = [&](Length place) { return std::ranges::find_if(row.cuts, [&](const Cut& cut) { return place >= cut.from && place < cut.to; }); };
+    const auto taken = [&](Length place) {
+        return std::ranges::any_of(f.taken, [&](const Stretch& s) { return place >= s[0] && place <= s[1]; });
+    };
+    const auto cutAt = [&](Length place) {
+        return std::ranges::find_if(row.cuts, [&](const Cut& cut) { return place >= cut.from && place < cut.to; });
+    };
     const double step = 1.0 / (material ? barbDensity(*material) / perMm : kUsualBarbs);  // as dense as its barbs are
     for (double s = 0.0; s <= f.vane / mm; s += step) {
         const Length place = s * mm;
@@ -148,7 +160,8 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         const auto cut = cutAt(place);
         const bool inSlip = cut != row.cuts.end();
         QPainterPath path(QPointF(x(place), stem));
-        path.quadTo(QPointF(x(place) + 0.12 * k * barb, stem - 0.45 * k * barb), QPointF(x(place) + kSlant * k * barb, stem - kRise * k * barb));
+        path.quadTo(QPointF(x(place) + 0.12 * k * barb, stem - 0.45 * k * barb),
+                    QPointF(x(place) + kSlant * k * barb, stem - kRise * k * barb));
         QColor ink = inSlip ? base : base.lighter(theme_.bench() == drawing::Bench::sand ? 118 : 92);
         ink.setAlpha(inSlip ? 240 : 150);
         painter.setPen(QPen(ink.darker(94 + static_cast<int>(14.0 * random.uniform())), std::max(0.9, 0.7 * k * step)));
@@ -156,7 +169,8 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         painter.drawPath(path);
         if (barred) {
             painter.setPen(QPen(ink.darker(150), std::max(0.9, 0.3 * k)));
-            for (double t = 0.22; t < 0.98; t += 0.16) painter.drawPoint(path.pointAtPercent(std::min(1.0, t + 0.03 * random.uniform())));
+            for (double t = 0.22; t < 0.98; t += 0.16)
+                painter.drawPoint(path.pointAtPercent(std::min(1.0, t + 0.03 * random.uniform())));
         }
     }
     painter.setPen(QPen(base.darker(160), std::max(1.6, 0.7 * k), Qt::SolidLine, Qt::RoundCap));
@@ -178,15 +192,18 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     }
     for (const Stretch& gone : f.taken) {
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(x(gone[0]) - 20.0, stem + 10.0, x(gone[1]) - x(gone[0]) + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, tr("gone"));
+        painter.drawText(QRectF(x(gone[0]) - 20.0, stem + 10.0, x(gone[1]) - x(gone[0]) + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
+                         tr("gone"));
     }
     painter.setPen(row.cuts.empty() ? c.inkSoft : c.ink);
     painter.setFont(faceScaled(0.95, !row.cuts.empty()));
     painter.drawText(QRectF(frame.left() + 12.0, stem - 42.0, kLabel - 30.0, 20.0), Qt::AlignLeft, qt(f.id));
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), qt(formatNumber(f.vane / mm, 0))));
-    painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft, tr("%1 free").arg(qt(formatNumber(freeVane(f) / mm, 0))));
+    painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
+                     tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), qt(formatNumber(f.vane / mm, 0))));
+    painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
+                     tr("%1 free").arg(qt(formatNumber(freeVane(f) / mm, 0))));
 }
 
 void FeatherView::paintEvent(QPaintEvent*) {
@@ -197,10 +214,12 @@ void FeatherView::paintEvent(QPaintEvent*) {
     if (rows_.empty()) {
         painter.setPen(theme_.colours().inkSoft);
         painter.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap,
-                         tr("No slips are cut for this dressing, or no feather of its kind is in the drawers. Slips come from flank and quill feathers: wings, slip tails, cloaks."));
+                         tr("No slips are cut for this dressing, or no feather of its kind is in the drawers. Slips come from flank and "
+                            "quill feathers: wings, slip tails, cloaks."));
         return;
     }
-    for (std::size_t i = 0; i < rows_.size(); ++i) paintFeather(painter, i);
+    for (std::size_t i = 0; i < rows_.size(); ++i)
+        paintFeather(painter, i);
     if (hidden_ > 0) {
         painter.setPen(theme_.colours().inkSoft);
         painter.drawText(rect().adjusted(0, 0, -10, -4), Qt::AlignRight | Qt::AlignBottom, tr("and %1 more").arg(hidden_));

@@ -19,7 +19,8 @@ constexpr double kLeft = 30.0;                // of the card's outline
 
 }  // namespace
 
-GaugeView::GaugeView(Document& document, const Theme& theme, QSettings& settings, QWidget* parent) : QWidget(parent), document_(document), theme_(theme), settings_(settings) {
+GaugeView::GaugeView(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), settings_(settings) {
     setObjectName(QStringLiteral("gauge"));
     setAccessibleName(tr("Gauge at true size"));
     setFocusPolicy(Qt::StrongFocus);
@@ -29,7 +30,9 @@ GaugeView::GaugeView(Document& document, const Theme& theme, QSettings& settings
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
-QString GaugeView::key() const { return QStringLiteral("screen/") + (screen() ? screen()->name() : QString()) + QStringLiteral("/px_per_mm"); }
+QString GaugeView::key() const {
+    return QStringLiteral("screen/") + (screen() ? screen()->name() : QString()) + QStringLiteral("/px_per_mm");
+}
 
 void GaugeView::showEvent(QShowEvent*) {
     const double kept = settings_.value(key()).toDouble();
@@ -79,20 +82,23 @@ void GaugeView::paintEvent(QPaintEvent*) {
         painter.drawRoundedRect(card, 10.0, 10.0);
         painter.setPen(c.ink);
         painter.drawText(card.adjusted(14, 0, -14, 0), Qt::AlignCenter | Qt::TextWordWrap,
-                         tr("Lay a bank card here with its left edge on this one's, and drag the right edge (or use ← →) until both are as wide: 85.6 mm. Then press Calibrate again."));
+                         tr("Lay a bank card here with its left edge on this one's, and drag the right edge (or use ← →) until both are as "
+                            "wide: 85.6 mm. Then press Calibrate again."));
         return;
     }
     const auto& plan = document_.plan();
     if (!plan) return;
     painter.setFont(faceScaled(0.95, true));
-    painter.drawText(QPointF(14.0, 18.0), calibrated_ ? tr("Gauge, true size on this screen") : tr("Gauge, roughly true: calibrate this screen once"));
+    painter.drawText(QPointF(14.0, 18.0),
+                     calibrated_ ? tr("Gauge, true size on this screen") : tr("Gauge, roughly true: calibrate this screen once"));
     double y = 36.0;
     painter.setFont(faceScaled(0.9));
     for (const Gauge& gauge : gaugesOf(*plan)) {
         if (y > height() - 8.0) break;
         const double length = pxPerMm_ * (gauge.length / mm), band = pxPerMm_ * (gauge.tolerance / mm);
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(14.0, y - 10.0, kLabel - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter, tr("%1  %2").arg(qt(gauge.label), qt(formatLength(gauge.length))));
+        painter.drawText(QRectF(14.0, y - 10.0, kLabel - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter,
+                         tr("%1  %2").arg(qt(gauge.label), qt(formatLength(gauge.length))));
         if (band > 0.0) {
             QColor soft = c.grass;
             soft.setAlpha(80);

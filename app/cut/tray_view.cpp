@@ -17,7 +17,9 @@ constexpr double kMargin = 14.0;
 constexpr double kCaption = 46.0;  // px under each picture
 
 // How far a picture's millimetre goes, and the bar that says so.
-double fitScale(const QRectF& area, double widthMm, double heightMm) { return std::min(area.width() / std::max(widthMm, 1.0), area.height() / std::max(heightMm, 1.0)); }
+double fitScale(const QRectF& area, double widthMm, double heightMm) {
+    return std::min(area.width() / std::max(widthMm, 1.0), area.height() / std::max(heightMm, 1.0));
+}
 
 void paintBar(QPainter& painter, const QRectF& area, double scale, const Colours& c) {
     const double mm10 = 10.0 * scale;
@@ -45,7 +47,8 @@ void paintCoil(QPainter& painter, const QRectF& area, double length, double widt
     }
     QPainterPath end(middle + QPointF(0.0, loops > 0 ? radius : 0.0));
     const double run = std::max(rest, 8.0) * scale;
-    end.cubicTo(end.currentPosition() + QPointF(run * 0.3, 2.0), end.currentPosition() + QPointF(run * 0.6, -8.0), end.currentPosition() + QPointF(std::min(run, area.right() - middle.x() - 6.0), -2.0));
+    end.cubicTo(end.currentPosition() + QPointF(run * 0.3, 2.0), end.currentPosition() + QPointF(run * 0.6, -8.0),
+                end.currentPosition() + QPointF(std::min(run, area.right() - middle.x() - 6.0), -2.0));
     painter.drawPath(end);
 }
 
@@ -56,7 +59,8 @@ struct Bars {
 };
 constexpr double kBarShare = 0.12;  // of the spacing, as the fly is drawn
 
-void paintFibres(QPainter& painter, const QRectF& area, double count, double length, double width, const QColor& ink, double scale, const Bars& bars = {}) {
+void paintFibres(QPainter& painter, const QRectF& area, double count, double length, double width, const QColor& ink, double scale,
+                 const Bars& bars = {}) {
     const int shown = std::clamp(static_cast<int>(std::lround(count)), 1, 40);
     const double step = std::min(9.0, (area.height() - 12.0) / shown);
     Random random(static_cast<std::uint64_t>(shown));
@@ -71,7 +75,8 @@ void paintFibres(QPainter& painter, const QRectF& area, double count, double len
         if (bars.spacing <= 0.0) continue;
         painter.setPen(QPen(bars.ink, std::max(1.2, 1.2 * width * scale), Qt::SolidLine, Qt::FlatCap));
         for (double from = 0.0; from < length; from += bars.spacing)  // mm back from the tip
-            painter.drawLine(path.pointAtPercent(std::max(0.0, 1.0 - (from + kBarShare * bars.spacing) / length)), path.pointAtPercent(1.0 - from / length));
+            painter.drawLine(path.pointAtPercent(std::max(0.0, 1.0 - (from + kBarShare * bars.spacing) / length)),
+                             path.pointAtPercent(1.0 - from / length));
     }
 }
 
@@ -99,11 +104,13 @@ void paintHackle(QPainter& painter, const QRectF& area, const HacklePlan& h, con
     const double longest = h.longest / mm, shortest = h.shortest / mm;
     for (double s = bare; s < bare + stem + tip; s += step) {
         const double along = (s - bare) / (stem + tip);
-        const double fibre = (longest + (shortest - longest) * std::min(1.0, along)) * (s > bare + stem ? 1.0 - 0.5 * (s - bare - stem) / tip : 1.0);
+        const double fibre =
+            (longest + (shortest - longest) * std::min(1.0, along)) * (s > bare + stem ? 1.0 - 0.5 * (s - bare - stem) / tip : 1.0);
         for (const double side : {-1.0, 1.0}) {
             const double lift = random.uniform(0.80, 0.9);
             QPainterPath path(QPointF(left + s * scale, y));
-            path.quadTo(QPointF(left + (s + 0.25 * fibre) * scale, y + side * 0.6 * fibre * lift * scale), QPointF(left + (s + 0.5 * fibre) * scale, y + side * fibre * lift * scale));
+            path.quadTo(QPointF(left + (s + 0.25 * fibre) * scale, y + side * 0.6 * fibre * lift * scale),
+                        QPointF(left + (s + 0.5 * fibre) * scale, y + side * fibre * lift * scale));
             painter.setPen(QPen(side < 0 ? ink : ink.darker(112), 1.0));
             painter.setBrush(Qt::NoBrush);
             painter.drawPath(path);
@@ -137,7 +144,8 @@ void TrayView::show(Plan plan, std::vector<LaidOut> laid, int flies) {
     laid_ = std::move(laid);
     flies_ = flies;
     QStringList said;
-    for (const LaidOut& piece : laid_) said << qt(piece.what + ": " + piece.each);
+    for (const LaidOut& piece : laid_)
+        said << qt(piece.what + ": " + piece.each);
     setAccessibleDescription(said.join(QLatin1Char('\n')));
     update();
 }
@@ -145,7 +153,8 @@ void TrayView::show(Plan plan, std::vector<LaidOut> laid, int flies) {
 QRectF TrayView::cellOf(std::size_t piece) const {
     const std::size_t rows = std::max<std::size_t>(1, (laid_.size() + kColumns - 1) / kColumns);
     const double w = (width() - kMargin) / kColumns, h = (height() - kMargin) / static_cast<double>(rows);
-    return QRectF(kMargin + w * static_cast<double>(piece % kColumns), kMargin + h * static_cast<double>(piece / kColumns), w - kMargin, h - kMargin);
+    return QRectF(kMargin + w * static_cast<double>(piece % kColumns), kMargin + h * static_cast<double>(piece / kColumns), w - kMargin,
+                  h - kMargin);
 }
 
 QColor TrayView::inkOf(const LaidOut& laid) const {
@@ -167,31 +176,41 @@ void TrayView::paintPiece(QPainter& painter, const QRectF& area, const LaidOut& 
     const double wide = made ? windingWidth(*made) / mm : 0.2;
     if (laid.part >= plan_->parts.size()) return paintCoil(painter, area, *laid.length / mm, 0.15, ink, scaled(70.0, 24.0));
     const auto& detail = plan_->parts[laid.part].detail;
-    if (const auto* h = std::get_if<HacklePlan>(&detail)) return paintHackle(painter, area, *h, ink, scaled(h->stem / mm + 16.0 + 0.5 * (h->longest / mm), 2.0 * (h->longest / mm)));
+    if (const auto* h = std::get_if<HacklePlan>(&detail))
+        return paintHackle(painter, area, *h, ink, scaled(h->stem / mm + 16.0 + 0.5 * (h->longest / mm), 2.0 * (h->longest / mm)));
     if (const auto* p = std::get_if<PalmerPlan>(&detail))
-        return paintHackle(painter, area, p->hackle, ink, scaled(p->hackle.stem / mm + 16.0 + 0.5 * (p->hackle.longest / mm), 2.0 * (p->hackle.longest / mm)));
+        return paintHackle(painter, area, p->hackle, ink,
+                           scaled(p->hackle.stem / mm + 16.0 + 0.5 * (p->hackle.longest / mm), 2.0 * (p->hackle.longest / mm)));
     if (const auto* body = std::get_if<BodyPlan>(&detail); body && (body->noodle || body->rope)) {
         const double length = (body->rope ? *body->rope : *body->noodle) / mm;
-        return paintNoodle(painter, area, length, 0.5 * (body->rearDiameter / mm), 0.7 * (body->frontDiameter / mm), ink, scaled(length, 8.0));
+        return paintNoodle(painter, area, length, 0.5 * (body->rearDiameter / mm), 0.7 * (body->frontDiameter / mm), ink,
+                           scaled(length, 8.0));
     }
     if (const auto* body = std::get_if<BodyPlan>(&detail); body && body->strands && body->perStrand)
         return paintFibres(painter, area, *body->strands, *body->perStrand / mm, wide, ink, scaled(*body->perStrand / mm + 4.0, 12.0));
     if (const auto* tail = std::get_if<TailPlan>(&detail)) {
         const double scale = scaled(tail->fibreNeeded / mm + 4.0, 16.0);
-        if (tail->slip) return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail->slip / mm) * scale), *tail->slip / mm, tail->fibreNeeded / mm, 2.6, ink, scale);
+        if (tail->slip)
+            return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail->slip / mm) * scale), *tail->slip / mm,
+                             tail->fibreNeeded / mm, 2.6, ink, scale);
         Bars bars;
         const auto* tippet = made ? std::get_if<TippetTraits>(&made->traits) : nullptr;
-        if (tail->barSpacing) bars = {(tippet ? tippet->barSpacing.value_or(*tail->barSpacing) : *tail->barSpacing) / mm, made && made->colours.size() > 1 ? QColor(qt(made->colours[1])) : QColor(Qt::black)};
+        if (tail->barSpacing)
+            bars = {(tippet ? tippet->barSpacing.value_or(*tail->barSpacing) : *tail->barSpacing) / mm,
+                    made && made->colours.size() > 1 ? QColor(qt(made->colours[1])) : QColor(Qt::black)};
         return paintFibres(painter, area, tail->fibres, tail->fibreNeeded / mm, tail->fibre / mm, ink, scale, bars);
     }
     if (const auto* wing = std::get_if<WingPlan>(&detail)) {
         const double scale = scaled(wing->length / mm + 10.0, std::max(8.0, 2.6 * (wing->slip / mm)));
-        if (wing->slip <= 0.0 * mm) return paintFibres(painter, area, wing->count.value_or(1.0), wing->length / mm, wing->barb / mm, ink, scale);
+        if (wing->slip <= 0.0 * mm)
+            return paintFibres(painter, area, wing->count.value_or(1.0), wing->length / mm, wing->barb / mm, ink, scale);
         const double w = wing->slip / mm, length = wing->length / mm + 6.0;
         const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
         const double density = wing->slip > 0.0 * mm ? wing->barbs / w : 2.6;
         paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - (pair ? 1.15 : 0.5) * w * scale), w, length, density, ink, scale);
-        if (pair) paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() + 0.15 * w * scale), w, length, density, ink.darker(108), scale);
+        if (pair)
+            paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() + 0.15 * w * scale), w, length, density, ink.darker(108),
+                      scale);
         return;
     }
     if (const auto* bead = std::get_if<BeadPlan>(&detail)) {
@@ -203,7 +222,8 @@ void TrayView::paintPiece(QPainter& painter, const QRectF& area, const LaidOut& 
         painter.drawEllipse(area.center(), 0.35 * r, 0.35 * r);
         return;
     }
-    if (const auto* piece = std::get_if<PiecePlan>(&detail)) return paintFibres(painter, area, piece->count, piece->length / mm, 0.8, ink, scaled(piece->length / mm + 6.0, 10.0));
+    if (const auto* piece = std::get_if<PiecePlan>(&detail))
+        return paintFibres(painter, area, piece->count, piece->length / mm, 0.8, ink, scaled(piece->length / mm + 6.0, 10.0));
     if (laid.length) paintCoil(painter, area, *laid.length / mm, std::max(0.15, wide), ink, scaled(70.0, 24.0));
 }
 
@@ -227,11 +247,13 @@ void TrayView::paintEvent(QPaintEvent*) {
         painter.setFont(faceScaled(0.95, true));
         painter.setPen(c.ink);
         const QFontMetricsF bold(painter.font());
-        painter.drawText(QPointF(cell.left() + 10.0, cell.bottom() - 27.0), bold.elidedText(tr("%1  %2").arg(i + 1).arg(qt(laid.what)), Qt::ElideRight, cell.width() - 20.0));
+        painter.drawText(QPointF(cell.left() + 10.0, cell.bottom() - 27.0),
+                         bold.elidedText(tr("%1  %2").arg(i + 1).arg(qt(laid.what)), Qt::ElideRight, cell.width() - 20.0));
         painter.setFont(faceScaled(0.88));
         painter.setPen(c.inkSoft);
         const QFontMetricsF plain(painter.font());
-        painter.drawText(QPointF(cell.left() + 10.0, cell.bottom() - 9.0), plain.elidedText(qt(flies_ == 1 ? laid.each : laid.all), Qt::ElideRight, cell.width() - 20.0));
+        painter.drawText(QPointF(cell.left() + 10.0, cell.bottom() - 9.0),
+                         plain.elidedText(qt(flies_ == 1 ? laid.each : laid.all), Qt::ElideRight, cell.width() - 20.0));
     }
 }
 

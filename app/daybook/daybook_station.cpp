@@ -41,17 +41,38 @@ constexpr int kPanelWidth = 340;
 }  // namespace
 
 DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), rates_(new RateView(theme)), factor_(new QComboBox), date_(new QLineEdit), days_(new QListWidget), hours_(new QDoubleSpinBox),
-      entry_(new Label), swap_(new Label), one_(new QComboBox), two_(new QComboBox), compared_(new Label), depth_(new QDoubleSpinBox), photos_(new PhotoStrip(document, theme)),
-      mapping_(new QWidget), columns_(new QFormLayout), mappingSaid_(new Label), note_(new QLineEdit) {
+    : QWidget(parent),
+      document_(document),
+      rates_(new RateView(theme)),
+      factor_(new QComboBox),
+      date_(new QLineEdit),
+      days_(new QListWidget),
+      hours_(new QDoubleSpinBox),
+      entry_(new Label),
+      swap_(new Label),
+      one_(new QComboBox),
+      two_(new QComboBox),
+      compared_(new Label),
+      depth_(new QDoubleSpinBox),
+      photos_(new PhotoStrip(document, theme)),
+      mapping_(new QWidget),
+      columns_(new QFormLayout),
+      mappingSaid_(new Label),
+      note_(new QLineEdit) {
     setObjectName(QStringLiteral("daybook"));
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
     layout->addWidget(rates_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
-    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refresh(); });
-    connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) refresh(); });
-    connect(&document_, &Document::teamChanged, this, [this] { if (isVisible()) sayEntry(); });
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) refresh();
+    });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        if (isVisible()) refresh();
+    });
+    connect(&document_, &Document::teamChanged, this, [this] {
+        if (isVisible()) sayEntry();
+    });
 }
 
 QWidget* DaybookStation::makePanel() {
@@ -60,7 +81,8 @@ QWidget* DaybookStation::makePanel() {
     auto* by = new QHBoxLayout;
     by->addWidget(new Label(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));
-    for (const auto& entry : Names<Factor>::entries) factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
+    for (const auto& entry : Names<Factor>::entries)
+        factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
     factor_->addItem(tr("style"));
     factor_->addItem(tr("depth"));
     by->addWidget(factor_, 1);
@@ -130,11 +152,14 @@ QWidget* DaybookStation::makePanel() {
     note_->setPlaceholderText(tr("a note of the day"));
     note_->setFocusPolicy(Qt::ClickFocus);
     column->addWidget(note_);
-    like_ = new FieldsForm("day", {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "rods"}, [this](const std::string& key, const std::string& text) {
-        return day().empty() ? Faults() : document_.apply(changeDayField(document_.book(), day(), key, text));
-    });
+    like_ = new FieldsForm("day", {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "rods"},
+                           [this](const std::string& key, const std::string& text) {
+                               return day().empty() ? Faults() : document_.apply(changeDayField(document_.book(), day(), key, text));
+                           });
     like_->hide();
-    auto* like = toolButton("day-like", tr("What it was like…"), tr("The day's wave, wind, light and water, as they were: taken from the water when the day was begun, corrected here"));
+    auto* like =
+        toolButton("day-like", tr("What it was like…"),
+                   tr("The day's wave, wind, light and water, as they were: taken from the water when the day was begun, corrected here"));
     like->setCheckable(true);
     connect(like, &QToolButton::toggled, like_, &QWidget::setVisible);
     column->addWidget(like);
@@ -148,7 +173,8 @@ QWidget* DaybookStation::makePanel() {
     auto* files = new QHBoxLayout;
     auto* photo = toolButton("add-photo", tr("Photograph…"), tr("A picture of the day; the file stays where it is"));
     auto* importing = toolButton("import-days", tr("Import…"), tr("Days from a table (CSV): you say which column is which"));
-    auto* keeping = toolButton("export-days", tr("Export…"), tr("All days and catches as CSV; the whole book as JSON is under Book, Keep a copy"));
+    auto* keeping =
+        toolButton("export-days", tr("Export…"), tr("All days and catches as CSV; the whole book as JSON is under Book, Keep a copy"));
     files->addWidget(photo);
     files->addWidget(importing);
     files->addWidget(keeping);
@@ -183,7 +209,9 @@ QWidget* DaybookStation::makePanel() {
     connect(fresh, &QToolButton::clicked, this, [this, say] {
         if (!document_.isOpen()) return;
         const QString date = date_->text().trimmed();
-        const Faults faults = document_.apply(addDay(document_.book(), date.toStdString(), document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
+        const Faults faults =
+            document_.apply(addDay(document_.book(), date.toStdString(),
+                                   document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
         say(faults);
         for (int row = 0; faults.empty() && row < days_->count(); ++row)
             if (days_->item(row)->data(Qt::UserRole).toString() == date) days_->setCurrentRow(row);
@@ -221,8 +249,10 @@ void DaybookStation::refresh() {
         const auto& days = document_.book().days;
         for (auto it = days.rbegin(); it != days.rend(); ++it) {
             double hours = 0.0;
-            for (const Outing& outing : it->outings) hours += outing.hours;
-            auto* item = new QListWidgetItem(tr("%1   %2 h, %3 fish").arg(qt(it->date), qt(formatShort(hours, 1))).arg(it->fish.size()), days_);
+            for (const Outing& outing : it->outings)
+                hours += outing.hours;
+            auto* item =
+                new QListWidgetItem(tr("%1   %2 h, %3 fish").arg(qt(it->date), qt(formatShort(hours, 1))).arg(it->fish.size()), days_);
             item->setData(Qt::UserRole, qt(it->id));
             if (it->id == chosen) days_->setCurrentItem(item);
         }
@@ -232,9 +262,12 @@ void DaybookStation::refresh() {
         const QString chosenFly = box->currentData().toString();
         const QSignalBlocker quiet(box);
         box->clear();
-        for (const Pattern& pattern : document_.book().patterns) box->addItem(qt(pattern.title()), qt(pattern.id));
-        if (const int at = box->findData(chosenFly); at >= 0) box->setCurrentIndex(at);
-        else if (box == two_ && box->count() > 1) box->setCurrentIndex(1);
+        for (const Pattern& pattern : document_.book().patterns)
+            box->addItem(qt(pattern.title()), qt(pattern.id));
+        if (const int at = box->findData(chosenFly); at >= 0)
+            box->setCurrentIndex(at);
+        else if (box == two_ && box->count() > 1)
+            box->setCurrentIndex(1);
     }
     refreshRates();
     sayEntry();
@@ -246,8 +279,13 @@ void DaybookStation::sayComparison() {
     const std::string one = one_->currentData().toString().toStdString(), two = two_->currentData().toString().toStdString();
     if (one.empty() || one == two) return compared_->setText(tr("Choose two flies to compare."));
     const FlyComparison c = compareFlies(document_.book(), one, two);
-    const auto rate = [](const Rate& r) { return r.fished ? tr("%1 (%2 to %3)").arg(qt(formatNumber(r.mean(), 2)), qt(formatNumber(r.low, 2)), qt(formatNumber(r.high, 2))) : tr("not fished"); };
-    QString said = c.told() ? tr("%1 takes more: %2 % sure.").arg(c.better > 0.5 ? one_->currentText() : two_->currentText(), qt(formatNumber(100.0 * std::max(c.better, 1.0 - c.better), 0)))
+    const auto rate = [](const Rate& r) {
+        return r.fished ? tr("%1 (%2 to %3)").arg(qt(formatNumber(r.mean(), 2)), qt(formatNumber(r.low, 2)), qt(formatNumber(r.high, 2)))
+                        : tr("not fished");
+    };
+    QString said = c.told() ? tr("%1 takes more: %2 % sure.")
+                                  .arg(c.better > 0.5 ? one_->currentText() : two_->currentText(),
+                                       qt(formatNumber(100.0 * std::max(c.better, 1.0 - c.better), 0)))
                             : tr("Not enough to tell which takes more.");
     said += tr(" %1 against %2 fish a rod-hour, ").arg(rate(c.one), rate(c.two));
     said += c.within ? tr("within the %1 days both were on.").arg(c.days) : tr("over all days: they shared only %1.").arg(c.days);
@@ -267,12 +305,13 @@ void DaybookStation::addPhotos() {
     if (day().empty()) return document_.say(tr("Choose a day first"));
     askWhatToRead(this, tr("A picture of the day"), QString(), pictureKinds(), [this](const QString& file) {
         constexpr qint64 kLook = 10'000;  // pixels: only whether it is one
-        looking_.start([file](const std::stop_token&, const Background::Progress&) { return readPicture(file, kLook).map([](const QImage&) {}); },
-                       [this, file, id = day()](const tl::expected<void, Faults>& picture) {
-                           if (!picture) return document_.refuse(picture.error());
-                           photos_->allow(file.toStdString());
-                           document_.refuse(document_.apply(addPhoto(document_.book(), id, file.toStdString())));
-                       });
+        looking_.start(
+            [file](const std::stop_token&, const Background::Progress&) { return readPicture(file, kLook).map([](const QImage&) {}); },
+            [this, file, id = day()](const tl::expected<void, Faults>& picture) {
+                if (!picture) return document_.refuse(picture.error());
+                photos_->allow(file.toStdString());
+                document_.refuse(document_.apply(addPhoto(document_.book(), id, file.toStdString())));
+            });
     });
 }
 
@@ -291,14 +330,17 @@ void DaybookStation::importFrom(const QString& file) {
 void DaybookStation::showMapping() {
     const auto guessed = store::guessColumns(csv_);
     if (!guessed) return document_.say(tr("No table of days: %1").arg(qt(guessed.error().front().line())));
-    while (columns_->rowCount() > 0) columns_->removeRow(0);
+    while (columns_->rowCount() > 0)
+        columns_->removeRow(0);
     ours_.clear();
     for (const auto& [theirs, column] : *guessed) {
         auto* box = new QComboBox;
         box->setObjectName(QStringLiteral("column-") + qt(theirs));
         box->addItem(tr("leave out"), QString());
-        for (const std::string_view known : store::kDayColumns) box->addItem(qt(std::string(known)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(known)));
-        for (const char* known : {"depth_m", "note"}) box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
+        for (const std::string_view known : store::kDayColumns)
+            box->addItem(qt(std::string(known)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(known)));
+        for (const char* known : {"depth_m", "note"})
+            box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
         box->setCurrentIndex(std::max(0, box->findData(qt(column))));
         columns_->addRow(new Label(qt(theirs)), box);
         ours_[theirs] = box;
@@ -314,26 +356,28 @@ void DaybookStation::takeIn() {
     const auto imported = store::importDays(document_.book(), csv_, mapping);
     if (!imported) {
         QStringList said;
-        for (std::size_t i = 0; i < std::min<std::size_t>(4, imported.error().size()); ++i) said << QStringLiteral("✗ ") + qt(imported.error()[i].line());
+        for (std::size_t i = 0; i < std::min<std::size_t>(4, imported.error().size()); ++i)
+            said << QStringLiteral("✗ ") + qt(imported.error()[i].line());
         if (imported.error().size() > 4) said << tr("and %1 more. Nothing was taken in.").arg(imported.error().size() - 4);
         return mappingSaid_->setText(said.join(QLatin1Char('\n')));
     }
     if (imported->encoding != store::Encoding::utf8) document_.say(tr("Read as %1").arg(qt(std::string(nameOf(imported->encoding)))));
-    const Faults faults = document_.apply(Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
+    const Faults faults = document_.apply(
+        Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
     if (!faults.empty()) return mappingSaid_->setText(qt(faults.front().line()));
     mapping_->hide();
 }
 
 void DaybookStation::keepDays() {
-    askWhereToWrite(this, tr("Keep the days as"), QStringLiteral("days.csv"), tr("CSV (*.csv)"), QStringLiteral("csv"), [this](const QString& path) {
-        writeText(document_, path, store::daysToCsv(document_.book()));
-    });
+    askWhereToWrite(this, tr("Keep the days as"), QStringLiteral("days.csv"), tr("CSV (*.csv)"), QStringLiteral("csv"),
+                    [this](const QString& path) { writeText(document_, path, store::daysToCsv(document_.book())); });
 }
 
 void DaybookStation::refreshRates() {
     if (!document_.isOpen()) return;
     const auto chosen = static_cast<std::size_t>(std::max(0, factor_->currentIndex()));
-    const std::optional<Factor> factor = chosen < Names<Factor>::entries.size() ? std::optional(Names<Factor>::entries[chosen].value) : std::nullopt;  // else by depth
+    const std::optional<Factor> factor =
+        chosen < Names<Factor>::entries.size() ? std::optional(Names<Factor>::entries[chosen].value) : std::nullopt;  // else by depth
     const TeamSpec* team = document_.team();
     struct Found {
         std::vector<Rate> rates;
@@ -341,15 +385,21 @@ void DaybookStation::refreshRates() {
         std::vector<CurveShift> shifts;
     };
     const bool style = factor_->currentText() == tr("style");
-    background_.start([book = document_.book(), factor, style, team = team ? team->id : std::string(), water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
-        return Found{factor ? ratesBy(book, *factor) : style ? ratesByStyle(book) : ratesByDepth(book, DepthExposure(book, stop)), swapAdvice(book, team, settingOf(book, book.findWater(water))), curveShifts(book)};
-    },
-                      [this](Found found) {
-                          rates_->show(std::move(found.rates));
-                          QStringList said{qt(found.swap.words)};
-                          for (const CurveShift& shift : found.shifts) said << qt(shift.words());
-                          swap_->setText(said.join(QLatin1Char('\n')));
-                      });
+    background_.start(
+        [book = document_.book(), factor, style, team = team ? team->id : std::string(),
+         water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
+            return Found{factor  ? ratesBy(book, *factor)
+                         : style ? ratesByStyle(book)
+                                 : ratesByDepth(book, DepthExposure(book, stop)),
+                         swapAdvice(book, team, settingOf(book, book.findWater(water))), curveShifts(book)};
+        },
+        [this](Found found) {
+            rates_->show(std::move(found.rates));
+            QStringList said{qt(found.swap.words)};
+            for (const CurveShift& shift : found.shifts)
+                said << qt(shift.words());
+            swap_->setText(said.join(QLatin1Char('\n')));
+        });
 }
 
 void DaybookStation::sayEntry() {
@@ -357,11 +407,16 @@ void DaybookStation::sayEntry() {
     QString said = tr("%1: ").arg(QString::fromStdString(day()));
     const TeamSpec* onLeader = document_.team();
     const bool more = onLeader && (onLeader->at(Position::upper) || onLeader->at(Position::lower));
-    if (!position_) return entry_->setText(said + (more ? tr("B, U, M, W (lower) or P for where it took") : tr("B, M or P for where it took")));
+    if (!position_)
+        return entry_->setText(said + (more ? tr("B, U, M, W (lower) or P for where it took") : tr("B, M or P for where it took")));
     const TeamSpec* team = document_.team();
     const auto& fly = team ? team->at(*position_) : std::optional<Fly>();
-    said += fly ? tr("%1 on the %2").arg(qt(sayFly(document_.book(), *fly)), titleOf(*position_)) : tr("no fly on the %1").arg(titleOf(*position_));
-    entry_->setText(said + (!fate_ ? tr(": K kept, R returned or L lost") : *fate_ == Fate::kept ? tr(", kept: Enter") : *fate_ == Fate::returned ? tr(", returned: Enter") : tr(", lost: Enter")));
+    said += fly ? tr("%1 on the %2").arg(qt(sayFly(document_.book(), *fly)), titleOf(*position_))
+                : tr("no fly on the %1").arg(titleOf(*position_));
+    entry_->setText(said + (!fate_                     ? tr(": K kept, R returned or L lost")
+                            : *fate_ == Fate::kept     ? tr(", kept: Enter")
+                            : *fate_ == Fate::returned ? tr(", returned: Enter")
+                                                       : tr(", lost: Enter")));
 }
 
 void DaybookStation::keyPressEvent(QKeyEvent* event) {
@@ -385,7 +440,8 @@ void DaybookStation::keyPressEvent(QKeyEvent* event) {
             const TeamSpec* team = document_.team();
             if (!position_ || !fate_ || day().empty() || !team || !team->at(*position_)) break;
             const bool kept = *fate_ == Fate::kept;
-            const Faults faults = document_.apply(addFish(document_.book(), day(), *position_, *team->at(*position_), *fate_, depth_->value() > 0.0 ? std::optional(depth_->value() * metre) : std::nullopt));
+            const Faults faults = document_.apply(addFish(document_.book(), day(), *position_, *team->at(*position_), *fate_,
+                                                          depth_->value() > 0.0 ? std::optional(depth_->value() * metre) : std::nullopt));
             depth_->setValue(0.0);
             if (!faults.empty()) document_.say(qt(faults.front().line()));
             if (kept) document_.keepFish(document_.kept() + 1);  // a rule card's phase follows it

@@ -21,7 +21,8 @@ std::string folderOf(const std::string& file) { return std::filesystem::path(fil
 
 }  // namespace
 
-PhotoStrip::PhotoStrip(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme), ask_(new QToolButton(this)) {
+PhotoStrip::PhotoStrip(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), ask_(new QToolButton(this)) {
     setObjectName(QStringLiteral("day-photos"));
     setAccessibleName(tr("Pictures of the day"));
     ask_->setObjectName(QStringLiteral("show-photos"));
@@ -31,7 +32,8 @@ PhotoStrip::PhotoStrip(Document& document, const Theme& theme, QWidget* parent) 
     row->addStretch(1);
     row->addWidget(ask_, 0, Qt::AlignTop);
     connect(ask_, &QToolButton::clicked, this, [this] {
-        for (const std::string& file : files_) allowed_.insert(folderOf(file));
+        for (const std::string& file : files_)
+            allowed_.insert(folderOf(file));
         load();
     });
     connect(&document_, &Document::bookOpened, this, [this] { allowed_.clear(); });
@@ -69,7 +71,8 @@ void PhotoStrip::load() {
             for (const std::string& file : open) {
                 if (stop.stop_requested()) break;
                 const auto picture = readPicture(qt(file), kSmallPixels);
-                read.push_back(picture ? Shown{picture->scaledToHeight(2 * kTall, Qt::SmoothTransformation), {}} : Shown{{}, qt(picture.error().front().line())});
+                read.push_back(picture ? Shown{picture->scaledToHeight(2 * kTall, Qt::SmoothTransformation), {}}
+                                       : Shown{{}, qt(picture.error().front().line())});
             }
             return read;
         },

@@ -31,20 +31,23 @@ void RateView::show(std::vector<Rate> rates) {
 }
 
 QString RateView::beside(const Rate& rate) const {
-    QString said = rate.fished ? tr("%1 fish in %2 h").arg(qt(formatShort(rate.fish, 0)), qt(formatShort(rate.hours, 1))) : tr("not fished");
+    QString said =
+        rate.fished ? tr("%1 fish in %2 h").arg(qt(formatShort(rate.fish, 0)), qt(formatShort(rate.hours, 1))) : tr("not fished");
     if (&rate != &rates_.front() && !enoughToTell(rates_.front(), rate)) said += tr(" · not enough to tell");
     return said;
 }
 
 void RateView::draw() {
     if (rates_.empty()) {
-        chart()->setTitle(tr("The daybook tells which fly earns its place once days are in it.<br>Start one on the right: its team, its hours, its fish."));
+        chart()->setTitle(tr(
+            "The daybook tells which fly earns its place once days are in it.<br>Start one on the right: its team, its hours, its fish."));
         return;
     }
     const std::size_t rows = std::min(rates_.size(), kMostRows);
     chart()->setTitle(rows < rates_.size() ? tr("the best %1 of %2").arg(rows).arg(rates_.size()) : QString());
     double most = 0.1;
-    for (std::size_t i = 0; i < rows; ++i) most = std::max(most, rates_[i].high);
+    for (std::size_t i = 0; i < rows; ++i)
+        most = std::max(most, rates_[i].high);
 
     const auto heightOf = [&](std::size_t i) { return static_cast<double>(rows - i) - 0.5; };  // the best uppermost
     std::vector<AxisLabel> names, said;

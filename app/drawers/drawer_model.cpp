@@ -29,11 +29,11 @@ QString sizeOf(const Material& m) {
         }
         QString operator()(const BeadTraits& t) const { return t.diameter ? qt(formatLength(*t.diameter)) : QObject::tr("by the hook"); }
         QString operator()(const PlumeTraits&) const { return {}; }
-        QString operator()(const HairTraits& t) const { return QObject::tr("loses %1 %").arg(qt(formatNumber(100.0 * t.loss.value_or(0.15), 0))); }
-        QString operator()(const PieceTraits& t) const { return t.length ? qt(formatLength(*t.length)) : QString(); }
-        QString wound() const {
-            return QObject::tr("%1 wide").arg(qt(formatLength(windingWidth(m), LengthUnit::millimetres, 2)));
+        QString operator()(const HairTraits& t) const {
+            return QObject::tr("loses %1 %").arg(qt(formatNumber(100.0 * t.loss.value_or(0.15), 0)));
         }
+        QString operator()(const PieceTraits& t) const { return t.length ? qt(formatLength(*t.length)) : QString(); }
+        QString wound() const { return QObject::tr("%1 wide").arg(qt(formatLength(windingWidth(m), LengthUnit::millimetres, 2))); }
         QString operator()(const WireTraits&) const { return wound(); }
         QString operator()(const StripTraits&) const { return wound(); }
         QString operator()(const StrandTraits&) const { return wound(); }
@@ -50,11 +50,16 @@ QColor colourOf(const Material& m) {
 }  // namespace
 
 const std::vector<DrawerName>& drawers() {
-    static const std::vector<DrawerName> all = {
-        {Drawer::hooks, QT_TR_NOOP("Hooks")}, {Drawer::threads, QT_TR_NOOP("Threads")}, {Drawer::hackles, QT_TR_NOOP("Hackles")},
-        {Drawer::wings, QT_TR_NOOP("Flanks and quills")}, {Drawer::furs, QT_TR_NOOP("Furs and dubbings")},
-        {Drawer::metals, QT_TR_NOOP("Wires and tinsels")}, {Drawer::flosses, QT_TR_NOOP("Flosses and chenilles")},
-        {Drawer::strands, QT_TR_NOOP("Herls, fibres and hair")}, {Drawer::beads, QT_TR_NOOP("Beads")}, {Drawer::small, QT_TR_NOOP("Cheeks, tips and legs")}};
+    static const std::vector<DrawerName> all = {{Drawer::hooks, QT_TR_NOOP("Hooks")},
+                                                {Drawer::threads, QT_TR_NOOP("Threads")},
+                                                {Drawer::hackles, QT_TR_NOOP("Hackles")},
+                                                {Drawer::wings, QT_TR_NOOP("Flanks and quills")},
+                                                {Drawer::furs, QT_TR_NOOP("Furs and dubbings")},
+                                                {Drawer::metals, QT_TR_NOOP("Wires and tinsels")},
+                                                {Drawer::flosses, QT_TR_NOOP("Flosses and chenilles")},
+                                                {Drawer::strands, QT_TR_NOOP("Herls, fibres and hair")},
+                                                {Drawer::beads, QT_TR_NOOP("Beads")},
+                                                {Drawer::small, QT_TR_NOOP("Cheeks, tips and legs")}};
     return all;
 }
 
@@ -110,10 +115,12 @@ void DrawerModel::refresh() {
             }
             std::ranges::sort(own);
             own.erase(std::unique(own.begin(), own.end()), own.end());
-            for (const auto id : own) ++used[id];
+            for (const auto id : own)
+                ++used[id];
         }
         const auto add = [&](Row row) {
-            if (!search_.isEmpty() && !row.name.contains(search_, Qt::CaseInsensitive) && !row.what.contains(search_, Qt::CaseInsensitive)) return;
+            if (!search_.isEmpty() && !row.name.contains(search_, Qt::CaseInsensitive) && !row.what.contains(search_, Qt::CaseInsensitive))
+                return;
             row.used = used[row.id];
             rows_.push_back(std::move(row));
         };
@@ -121,7 +128,9 @@ void DrawerModel::refresh() {
             for (const HookSpec& hook : book.hooks) {
                 const auto made = makeHook(hook);
                 add({hook.id, qt(hook.name.value_or(hook.id)), qt(describeHook(hook)),
-                     made ? tr("shank %1%2").arg(qt(formatLength(made->shank())), made->shankMeasured() ? tr(", measured") : QString()) : QString(), 0, QColor()});
+                     made ? tr("shank %1%2").arg(qt(formatLength(made->shank())), made->shankMeasured() ? tr(", measured") : QString())
+                          : QString(),
+                     0, QColor()});
             }
         else
             for (const Material& m : book.materials)

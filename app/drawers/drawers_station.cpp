@@ -22,13 +22,24 @@
 namespace machair::app {
 
 DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), devices_(devices), model_(new DrawerModel(document, this)), list_(new QListWidget), search_(new QLineEdit),
-      table_(new QTableView), form_(new RecordForm(document, theme)), thing_(new ThingView(document, theme)), said_(new Label), calliperButton_(new QToolButton) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      devices_(devices),
+      model_(new DrawerModel(document, this)),
+      list_(new QListWidget),
+      search_(new QLineEdit),
+      table_(new QTableView),
+      form_(new RecordForm(document, theme)),
+      thing_(new ThingView(document, theme)),
+      said_(new Label),
+      calliperButton_(new QToolButton) {
     list_->setObjectName(QStringLiteral("drawer-list"));
     list_->setAccessibleName(tr("Drawers"));
     list_->setFixedWidth(190);
     list_->setFrameShape(QFrame::NoFrame);
-    for (const DrawerName& drawer : drawers()) list_->addItem(tr(drawer.title));
+    for (const DrawerName& drawer : drawers())
+        list_->addItem(tr(drawer.title));
     search_->setObjectName(QStringLiteral("drawer-search"));
     search_->setAccessibleName(tr("Search the drawer"));
     search_->setPlaceholderText(tr("search this drawer"));
@@ -62,9 +73,9 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
     tools->addWidget(search_, 1);
     tools->addWidget(button("drawer-new", tr("&New"), tr("Put a new thing into this drawer"), [this] { add(); }));
     tools->addWidget(button("drawer-out", tr("Take &out"), tr("Only what no dressing is tied from"), [this] { takeOut(); }));
-    tools->addWidget(button("drawer-import", tr("&Import CSV…"), tr("Hooks or materials from a table; every fault is placed, all or nothing"), [this] {
-        askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::importFrom);
-    }));
+    tools->addWidget(button(
+        "drawer-import", tr("&Import CSV…"), tr("Hooks or materials from a table; every fault is placed, all or nothing"),
+        [this] { askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::importFrom); }));
     tools->addWidget(button("drawer-export", tr("E&xport CSV…"), tr("This drawer as a table"), [this] {
         askWhereToWrite(this, tr("Export CSV"), QString(), tr("CSV (*.csv)"), QStringLiteral("csv"), &DrawersStation::exportTo);
     }));
@@ -192,7 +203,9 @@ bool DrawersStation::exportTo(const QString& path) {
 
 bool DrawersStation::importFrom(const QString& path) {
     constexpr std::size_t kMost = 16 << 20;
-    const auto imported = store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) { return store::importCsv(document_.book(), text); });
+    const auto imported = store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) {
+        return store::importCsv(document_.book(), text);
+    });
     Faults faults;
     if (imported)
         faults = document_.apply(Edit{"import of " + QFileInfo(path).fileName().toStdString(), imported->book});
@@ -200,9 +213,17 @@ bool DrawersStation::importFrom(const QString& path) {
         faults = imported.error();
     QStringList lines;
     constexpr std::size_t kShown = 12;
-    for (std::size_t i = 0; i < std::min(kShown, faults.size()); ++i) lines << qt(faults[i].line());
+    for (std::size_t i = 0; i < std::min(kShown, faults.size()); ++i)
+        lines << qt(faults[i].line());
     if (faults.size() > kShown) lines << tr("and %1 more").arg(faults.size() - kShown);
-    say(faults.empty() ? tr("%1 new, %2 changed%3").arg(imported->added).arg(imported->changed).arg(imported->encoding == store::Encoding::utf8 ? QString() : tr("; read as %1").arg(qt(std::string(nameOf(imported->encoding))))) : tr("Nothing was taken in:\n%1").arg(lines.join(QLatin1Char('\n'))), !faults.empty());
+    say(faults.empty()
+            ? tr("%1 new, %2 changed%3")
+                  .arg(imported->added)
+                  .arg(imported->changed)
+                  .arg(imported->encoding == store::Encoding::utf8 ? QString()
+                                                                   : tr("; read as %1").arg(qt(std::string(nameOf(imported->encoding)))))
+            : tr("Nothing was taken in:\n%1").arg(lines.join(QLatin1Char('\n'))),
+        !faults.empty());
     return faults.empty();
 }
 

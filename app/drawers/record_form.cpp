@@ -29,7 +29,8 @@ QString cautionFor(const Book& book, RecordForm::Kind kind, const std::string& i
     if (!m) return {};
     const auto* wire = std::get_if<WireTraits>(&m->traits);
     const auto* bead = std::get_if<BeadTraits>(&m->traits);
-    if (wire && wire->metal == Metal::lead) return QObject::tr("Lead: wash hands; some waters forbid it. The fishery's rules and local law decide.");
+    if (wire && wire->metal == Metal::lead)
+        return QObject::tr("Lead: wash hands; some waters forbid it. The fishery's rules and local law decide.");
     if (bead) return QObject::tr("Some waters and contests forbid beads and weight: the fishery's own rules decide.");
     switch (m->kind) {
         case MaterialKind::hackle:
@@ -40,9 +41,12 @@ QString cautionFor(const Book& book, RecordForm::Kind kind, const std::string& i
         case MaterialKind::cheek:
         case MaterialKind::tip:
         case MaterialKind::herl:
-            return QObject::tr("Many birds are protected: a lawful source, its papers for travel and sale, and local law decide. Found feathers are often not allowed. A hint, not advice.");
+            return QObject::tr(
+                "Many birds are protected: a lawful source, its papers for travel and sale, and local law decide. Found feathers are often "
+                "not allowed. A hint, not advice.");
         case MaterialKind::hair:
-        case MaterialKind::dubbing: return QObject::tr("Some furs are protected or restricted: a lawful source and local law decide. Mind the dust.");
+        case MaterialKind::dubbing:
+            return QObject::tr("Some furs are protected or restricted: a lawful source and local law decide. Mind the dust.");
         default: return {};
     }
 }
@@ -94,12 +98,14 @@ void RecordForm::rebuild() {
     fault_->setObjectName(QStringLiteral("record-fault"));
     use_->setObjectName(QStringLiteral("record-use"));
     measuring_->setObjectName(QStringLiteral("measuring"));
-    for (QLabel* label : {fault_, use_, measuring_}) label->setWordWrap(true);
+    for (QLabel* label : {fault_, use_, measuring_})
+        label->setWordWrap(true);
     const auto list = fields();
     auto* form = new QFormLayout;
     form->setHorizontalSpacing(10);
     form->setVerticalSpacing(5);
-    for (const Field& field : list) addField(form, field);
+    for (const Field& field : list)
+        addField(form, field);
     const auto ink = [&](QLabel* label, const QColor& colour) {
         QPalette palette = label->palette();
         palette.setColor(QPalette::WindowText, colour);
@@ -133,9 +139,11 @@ void RecordForm::addField(QFormLayout* form, const Field& field) {
         box->setObjectName(name);
         box->setAccessibleName(qt(field.label));
         if (field.optional) box->addItem(tr("usual"), QString());
-        for (const std::string& choice : field.choices) box->addItem(qt(choice), qt(choice));
+        for (const std::string& choice : field.choices)
+            box->addItem(qt(choice), qt(choice));
         box->setCurrentIndex(box->findData(qt(field.text)));
-        connect(box, &QComboBox::activated, this, [this, box, key = field.key](int i) { write(key, box->itemData(i).toString(), Source::typed); });
+        connect(box, &QComboBox::activated, this,
+                [this, box, key = field.key](int i) { write(key, box->itemData(i).toString(), Source::typed); });
         form->addRow(qt(field.label), box);
         return;
     }
@@ -143,7 +151,8 @@ void RecordForm::addField(QFormLayout* form, const Field& field) {
     line->setObjectName(name);
     line->setAccessibleName(qt(field.label));
     line->setPlaceholderText(tr("usual"));
-    line->setToolTip(isLength(field) ? tr("Type it, or put the cursor here and read the calliper; empty for the usual of its kind") : tr("Empty for the usual of its kind"));
+    line->setToolTip(isLength(field) ? tr("Type it, or put the cursor here and read the calliper; empty for the usual of its kind")
+                                     : tr("Empty for the usual of its kind"));
     connect(line, &QLineEdit::editingFinished, this, [this, line, key = field.key] {
         if (line->isModified()) write(key, line->text(), Source::typed);
     });
@@ -169,8 +178,8 @@ void RecordForm::refresh() {
         const auto line = lines_.find(field.key);
         if (line == lines_.end()) continue;
         if (!line->second->hasFocus() || !line->second->isModified()) line->second->setText(qt(field.text));
-        const bool measured = field.key.starts_with("measured.") ? !field.text.empty()
-                                                                 : m && std::ranges::find(m->measured, field.key) != m->measured.end();
+        const bool measured =
+            field.key.starts_with("measured.") ? !field.text.empty() : m && std::ranges::find(m->measured, field.key) != m->measured.end();
         marks_[field.key]->setText(measured ? tr("✓ measured") : QString());
     }
     if (!list.empty()) sayUse();
@@ -178,9 +187,11 @@ void RecordForm::refresh() {
 
 void RecordForm::sayUse() {
     QStringList names;
-    for (const std::string& id : users()) names << qt(document_.book().findPattern(id)->title());
+    for (const std::string& id : users())
+        names << qt(document_.book().findPattern(id)->title());
     if (use_->text().startsWith(tr("Moved:"))) return;  // what the last edit moved stands until the next thing is chosen
-    use_->setText(names.isEmpty() ? tr("Nothing in the book is tied from it.") : tr("Depends on it: %1").arg(names.join(QStringLiteral(", "))));
+    use_->setText(names.isEmpty() ? tr("Nothing in the book is tied from it.")
+                                  : tr("Depends on it: %1").arg(names.join(QStringLiteral(", "))));
 }
 
 void RecordForm::write(const std::string& key, const QString& text, Source source) {
@@ -189,10 +200,12 @@ void RecordForm::write(const std::string& key, const QString& text, Source sourc
     for (const std::string& id : users())
         if (auto planned = planPattern(document_.book(), id)) before.push_back(std::move(*planned));
     const std::string value = text.trimmed().toStdString();
-    const auto edit = kind_ == Kind::hook ? changeHookField(document_.book(), id_, key, value) : changeMaterialField(document_.book(), id_, key, value, source);
+    const auto edit = kind_ == Kind::hook ? changeHookField(document_.book(), id_, key, value)
+                                          : changeMaterialField(document_.book(), id_, key, value, source);
     const Faults faults = document_.apply(edit);
     QStringList lines;
-    for (const Fault& fault : faults) lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    for (const Fault& fault : faults)
+        lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
     fault_->setText(lines.join(QLatin1Char('\n')));
     fault_->setVisible(!faults.empty());
     if (!faults.empty()) return;
@@ -219,9 +232,10 @@ void RecordForm::take(double millimetres) {
     readings.push_back(millimetres * mm);
     const devices::Readings sum = devices::summary(readings);
     const QString mean = qt(formatNumber(sum.mean / mm, 2));
-    measuring_->setText(readings.size() < kReadings
-                            ? tr("%1: %2 mm, reading %3 of three").arg(qt(field->label), qt(formatNumber(millimetres, 2))).arg(readings.size())
-                            : tr("%1: %2 ± %3 mm of three").arg(qt(field->label), mean, qt(formatNumber(sum.spread / mm, 2))));
+    measuring_->setText(
+        readings.size() < kReadings
+            ? tr("%1: %2 mm, reading %3 of three").arg(qt(field->label), qt(formatNumber(millimetres, 2))).arg(readings.size())
+            : tr("%1: %2 ± %3 mm of three").arg(qt(field->label), mean, qt(formatNumber(sum.spread / mm, 2))));
     write(cursor_, mean, Source::measured);
 }
 

@@ -75,14 +75,16 @@ void ThingView::paintEvent(QPaintEvent*) {
     const auto measure = [&](QPointF from, QPointF to, Length length, QPointF beside) {
         painter.setPen(QPen(c.accent, 1.2));
         painter.drawLine(from, to);
-        for (const QPointF& end : {from, to}) painter.drawEllipse(end, 2.0, 2.0);
+        for (const QPointF& end : {from, to})
+            painter.drawEllipse(end, 2.0, 2.0);
         painter.setPen(c.ink);
         painter.drawText(0.5 * (from + to) + beside, qt(formatLength(length)));
     };
     const double shank = hook_->shank() / mm;
     measure(at(0.0, 0.0) - QPointF(0, 14), at(shank, 0.0) - QPointF(0, 14), hook_->shank(), QPointF(-18, -5));
     const double x = 0.5 * (hook_->landmarkX(Landmark::barb) / mm + hook_->landmarkX(Landmark::bend) / mm);
-    measure(at(x, -0.5 * (hook_->wire() / mm)), at(x, -hook_->pointDepth() / mm + 0.5 * (hook_->wire() / mm)), hook_->gape(), QPointF(7, 5));
+    measure(at(x, -0.5 * (hook_->wire() / mm)), at(x, -hook_->pointDepth() / mm + 0.5 * (hook_->wire() / mm)), hook_->gape(),
+            QPointF(7, 5));
 }
 
 }  // namespace machair::app

@@ -33,8 +33,19 @@ enum class Style { steady, pulls, figureOfEight };
 }  // namespace
 
 DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), section_(new WaterSection(document, theme)), style_(new QComboBox), words_(new Label),
-      answer_(new Label), question_(new QComboBox), ask_(new QToolButton), play_(new QToolButton), waves_(new QCheckBox), ofDay_(new QCheckBox), scrub_(new QSlider(Qt::Horizontal)) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      section_(new WaterSection(document, theme)),
+      style_(new QComboBox),
+      words_(new Label),
+      answer_(new Label),
+      question_(new QComboBox),
+      ask_(new QToolButton),
+      play_(new QToolButton),
+      waves_(new QCheckBox),
+      ofDay_(new QCheckBox),
+      scrub_(new QSlider(Qt::Horizontal)) {
     setObjectName(QStringLiteral("drift"));
     auto* layout = sideBySide(this);
     auto* left = new QVBoxLayout;
@@ -55,7 +66,9 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     left->addLayout(player);
     layout->addLayout(left, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
-    connect(&document_, &Document::teamChanged, this, [this] { if (isVisible() && !document_.teamPreviewing()) handlingChanged(); });
+    connect(&document_, &Document::teamChanged, this, [this] {
+        if (isVisible() && !document_.teamPreviewing()) handlingChanged();
+    });
     connect(section_, &WaterSection::timeChanged, this, [this](double seconds) {
         const QSignalBlocker quiet(scrub_);
         scrub_->setValue(static_cast<int>(std::lround(seconds * 20.0)));
@@ -76,7 +89,8 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     connect(&asking_, &Background::runningChanged, this, [this](bool running) { ask_->setText(running ? tr("Stop") : tr("Ask")); });
 }
 
-QDoubleSpinBox* DriftStation::number(const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit) {
+QDoubleSpinBox* DriftStation::number(const char* name, const QString& label, double low, double high, double step, int decimals,
+                                     double value, const QString& unit) {
     auto* box = new QDoubleSpinBox;
     box->setObjectName(QStringLiteral("drift-") + QString::fromLatin1(name));
     box->setAccessibleName(label);
@@ -96,9 +110,8 @@ QWidget* DriftStation::makePanel() {
     column->addWidget(heading(tr("What the rod does")));
     auto* form = new QFormLayout;
     form->setVerticalSpacing(4);
-    const auto row = [&](const char* name, const QString& label, double low, double high, double step, int decimals, double value, const QString& unit) {
-        form->addRow(label, number(name, label, low, high, step, decimals, value, unit));
-    };
+    const auto row = [&](const char* name, const QString& label, double low, double high, double step, int decimals, double value,
+                         const QString& unit) { form->addRow(label, number(name, label, low, high, step, decimals, value, unit)); };
     row("count", tr("Count"), 0, 120, 1, 1, 5, tr(" s"));
     style_->setObjectName(QStringLiteral("drift-style"));
     style_->addItem(tr("steady"), static_cast<int>(Style::steady));
@@ -161,7 +174,9 @@ QWidget* DriftStation::makePanel() {
     answer_->setFont(faceScaled(1.0, true));
     column->addWidget(answer_);
     column->addStretch(1);
-    auto* why = new Label(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics on stated shapes, on a floating line: trust the differences."));
+    auto* why =
+        new Label(tr("The leader's own drag, not the flies' weight, sets the depth, and within 12 s the count is almost forgotten. Physics "
+                     "on stated shapes, on a floating line: trust the differences."));
     why->setWordWrap(true);
     why->setFont(faceScaled(0.88));
     column->addWidget(why);
@@ -240,7 +255,8 @@ void DriftStation::showDay() {
 // While a control moves the run is rougher and quicker; the full one follows when it rests.
 void DriftStation::handlingChanged() {
     const bool pulls = static_cast<Style>(style_->currentData().toInt()) == Style::pulls;
-    for (const char* name : {"pull", "pause"}) numbers_.at(name)->setEnabled(pulls);
+    for (const char* name : {"pull", "pause"})
+        numbers_.at(name)->setEnabled(pulls);
     showDay();
     if (!isVisible()) return;
     DriftOptions rough;
@@ -284,16 +300,20 @@ void DriftStation::report() {
     QStringList words;
     const auto seconds = [](Time time) { return qt(formatNumber(time / second, 1)); };
     if (run.bobBreaks)
-        words << tr("The bob breaks the surface %1 s into the lift, with the line's end %2 m high; it holds there %3 s, works within 2 cm and a quarter of the wave %4 s and is clear of it %5 s.")
-                     .arg(seconds(*run.bobBreaks), qt(formatNumber(run.tipAtBreak.value_or(Length{}) / metre, 2)), seconds(*run.bobHolds), seconds(run.bobWorks.value_or(Time{})), seconds(*run.bobClear));
+        words << tr("The bob breaks the surface %1 s into the lift, with the line's end %2 m high; it holds there %3 s, works within 2 cm "
+                    "and a quarter of the wave %4 s and is clear of it %5 s.")
+                     .arg(seconds(*run.bobBreaks), qt(formatNumber(run.tipAtBreak.value_or(Length{}) / metre, 2)), seconds(*run.bobHolds),
+                          seconds(run.bobWorks.value_or(Time{})), seconds(*run.bobClear));
     else if (run.bobHolds)
         words << tr("The bob does not break the surface.");
     QStringList depths;
     for (const Position position : kPositions)
         if (const auto& depth = section_->waves().depth[position])
-            depths << tr("%1 %2 ± %3 m").arg(titleOf(position), qt(formatNumber(depth->mean / metre, 2)), qt(formatNumber(depth->spread / metre, 2)));
+            depths << tr("%1 %2 ± %3 m")
+                          .arg(titleOf(position), qt(formatNumber(depth->mean / metre, 2)), qt(formatNumber(depth->spread / metre, 2)));
     if (!depths.isEmpty()) words << tr("In the wave, at the end of the draw: %1.").arg(depths.join(tr(", ")));
-    for (const std::string& warning : run.warnings) words << qt(warning) + QLatin1Char('.');
+    for (const std::string& warning : run.warnings)
+        words << qt(warning) + QLatin1Char('.');
     words_->setText(words.join(QLatin1Char('\n')));
 }
 

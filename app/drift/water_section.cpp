@@ -16,8 +16,8 @@ namespace machair::app {
 namespace {
 
 constexpr double kChartShare = 0.36;
-constexpr double kFlyPxPerMm = 3.4;   // flies are drawn larger than the water is, to be seen
-constexpr double kAir = 0.16;         // share of the section above the surface
+constexpr double kFlyPxPerMm = 3.4;  // flies are drawn larger than the water is, to be seen
+constexpr double kAir = 0.16;        // share of the section above the surface
 
 QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
 
@@ -52,8 +52,14 @@ WaterSection::WaterSection(Document& document, const Theme& theme, QWidget* pare
     setAccessibleName(tr("The leader in the water, and depth against time"));
     setMinimumSize(420, 320);
     setMouseTracking(true);
-    connect(&document_, &Document::teamChanged, this, [this] { rebuildFlies(); update(); });
-    connect(&theme_, &Theme::changed, this, [this] { rebuildFlies(); update(); });
+    connect(&document_, &Document::teamChanged, this, [this] {
+        rebuildFlies();
+        update();
+    });
+    connect(&theme_, &Theme::changed, this, [this] {
+        rebuildFlies();
+        update();
+    });
 }
 
 void WaterSection::rebuildFlies() {
@@ -64,7 +70,8 @@ void WaterSection::rebuildFlies() {
     for (const TeamFly& fly : report->flies) {
         const Scene scene = makeScene(fly.plan);
         constexpr double kMargin = 4.0;
-        const QSizeF size(kFlyPxPerMm * (scene.right - scene.left) + 2.0 * kMargin, kFlyPxPerMm * (scene.top - scene.bottom) + 2.0 * kMargin);
+        const QSizeF size(kFlyPxPerMm * (scene.right - scene.left) + 2.0 * kMargin,
+                          kFlyPxPerMm * (scene.top - scene.bottom) + 2.0 * kMargin);
         Small small{fly.position, QImage((size * devicePixelRatioF()).toSize(), QImage::Format_ARGB32_Premultiplied), {}};
         small.picture.setDevicePixelRatio(devicePixelRatioF());
         small.picture.fill(Qt::transparent);
@@ -120,7 +127,8 @@ QRectF WaterSection::chart() const {
 QPointF WaterSection::toScreen(const QRectF& frame, const Point2& at) const {
     const double span = std::max(right_ - left_, 1.0);
     const double surface = frame.top() + kAir * frame.height();
-    return {frame.left() + 20.0 + (frame.width() - 130.0) * (at.x / metre - left_) / span, surface - (1.0 - kAir) * frame.height() * (at.y / metre) / deepest_};
+    return {frame.left() + 20.0 + (frame.width() - 130.0) * (at.x / metre - left_) / span,
+            surface - (1.0 - kAir) * frame.height() * (at.y / metre) / deepest_};
 }
 
 QColor WaterSection::flyInk(Position position) const {
@@ -142,13 +150,17 @@ void WaterSection::paintWater(QPainter& painter, const QRectF& frame) const {
     // The colour of the water at each depth, laid as a wash on the bench.
     const Clarity clarity = clarityOf(document_.water() ? document_.water()->colour.value_or(WaterColour::tea) : WaterColour::tea);
     QLinearGradient water(0.0, surface, 0.0, frame.bottom());
-    const double exposure = (theme_.bench() == drawing::Bench::sand ? 0.62 : 0.16) / std::max({clarity.scattered.r, clarity.scattered.g, clarity.scattered.b});
+    const double exposure =
+        (theme_.bench() == drawing::Bench::sand ? 0.62 : 0.16) / std::max({clarity.scattered.r, clarity.scattered.g, clarity.scattered.b});
     for (int i = 0; i <= 6; ++i) {
         const Seen there = seen({0.5, 0.5, 0.5}, clarity, {i / 6.0 * deepest_ * metre, 0.5 * metre, 0.83});
         const double dim = 1.0 - 0.35 * i / 6.0;
         const QColor pure = shown(there.water, exposure * dim);
-        const auto mixed = [&](int own, int bench) { return static_cast<int>(std::lround(0.42 * own + 0.58 * bench * (1.0 - 0.22 * i / 6.0))); };
-        water.setColorAt(i / 6.0, QColor(mixed(pure.red(), c.paper.red()), mixed(pure.green(), c.paper.green()), mixed(pure.blue(), c.paper.blue())));
+        const auto mixed = [&](int own, int bench) {
+            return static_cast<int>(std::lround(0.42 * own + 0.58 * bench * (1.0 - 0.22 * i / 6.0)));
+        };
+        water.setColorAt(
+            i / 6.0, QColor(mixed(pure.red(), c.paper.red()), mixed(pure.green(), c.paper.green()), mixed(pure.blue(), c.paper.blue())));
     }
     painter.fillRect(QRectF(frame.left(), surface, frame.width(), frame.bottom() - surface), water);
     painter.setPen(QPen(c.slate, 1.4));
@@ -167,7 +179,8 @@ void WaterSection::paintWater(QPainter& painter, const QRectF& frame) const {
 
 void WaterSection::paintLeader(QPainter& painter, const QRectF& frame, const DriftSample& sample) const {
     const Colours& c = theme_.colours();
-    painter.setPen(QPen(theme_.bench() == drawing::Bench::sand ? QColor(0x20, 0x2b, 0x32) : c.ink, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
+    painter.setPen(
+        QPen(theme_.bench() == drawing::Bench::sand ? QColor(0x20, 0x2b, 0x32) : c.ink, 1.5, Qt::SolidLine, Qt::RoundCap, Qt::RoundJoin));
     for (std::size_t i = 1; i < sample.nodes.size() && i < run_->parents.size(); ++i)
         painter.drawLine(toScreen(frame, sample.nodes[static_cast<std::size_t>(run_->parents[i])]), toScreen(frame, sample.nodes[i]));
     const QPointF tip = toScreen(frame, sample.nodes.front());
@@ -189,13 +202,15 @@ void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const Drif
         painter.setPen(flyInk(fly.position));
         painter.setFont(faceScaled(0.9, true));
         const double depth = -node.y / metre;
-        QString label = depth < -0.02 ? tr("%1, in the air").arg(titleOf(fly.position)) : tr("%1  %2 m").arg(titleOf(fly.position), number(depth, 2));
+        QString label =
+            depth < -0.02 ? tr("%1, in the air").arg(titleOf(fly.position)) : tr("%1  %2 m").arg(titleOf(fly.position), number(depth, 2));
         if (report)
             for (const TeamFly& weighed : report->flies)
                 if (weighed.position == fly.position && depth > 0.0) {
                     const Seen there = seen(meanColour(weighed.plan), clarity, {depth * metre, 0.5 * metre, 0.83});
                     // As it looks to a fish half a metre off, on the water behind it.
-                    const double exposure = 0.55 / std::max({there.fly.r, there.fly.g, there.fly.b, there.water.r, there.water.g, there.water.b});
+                    const double exposure =
+                        0.55 / std::max({there.fly.r, there.fly.g, there.fly.b, there.water.r, there.water.g, there.water.b});
                     const QRectF chip(frame.right() - 112.0, frame.top() + 8.0 + 30.0 * static_cast<double>(slot), 100.0, 24.0);
                     painter.setPen(QPen(theme_.colours().line, 1.0));
                     painter.setBrush(shown(there.water, exposure));
@@ -211,12 +226,14 @@ void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const Drif
         const QFontMetricsF width(painter.font());
         QPointF text(at.x() + fly.picture.deviceIndependentSize().width() - fly.eye.x() + 4.0, at.y() + 4.0);
         if (std::abs(text.y() - labelled) < 15.0) text.setY(labelled + 15.0);
-        if (text.x() + width.horizontalAdvance(label) > frame.right() - 6.0) text = QPointF(frame.right() - 6.0 - width.horizontalAdvance(label), text.y() + 22.0);
+        if (text.x() + width.horizontalAdvance(label) > frame.right() - 6.0)
+            text = QPointF(frame.right() - 6.0 - width.horizontalAdvance(label), text.y() + 22.0);
         labelled = text.y();
         const QFontMetricsF& metrics = width;
         QColor back = theme_.colours().raised;
         back.setAlpha(215);
-        painter.fillRect(QRectF(text.x() - 3.0, text.y() - metrics.ascent(), metrics.horizontalAdvance(label) + 6.0, metrics.height()), back);
+        painter.fillRect(QRectF(text.x() - 3.0, text.y() - metrics.ascent(), metrics.horizontalAdvance(label) + 6.0, metrics.height()),
+                         back);
         painter.drawText(text, label);
     }
 }
@@ -230,18 +247,22 @@ void WaterSection::paintChart(QPainter& painter) const {
     painter.drawText(QPointF(14.0, box.top() - 9.0), tr("Depth against time"));
     painter.setFont(faceScaled(0.85));
     const double seconds = std::max(length(), 1.0);
-    const auto at = [&](double t, double depth) { return QPointF(box.left() + box.width() * t / seconds, box.top() + box.height() * std::clamp(depth / deepest_, -0.05, 1.0)); };
+    const auto at = [&](double t, double depth) {
+        return QPointF(box.left() + box.width() * t / seconds, box.top() + box.height() * std::clamp(depth / deepest_, -0.05, 1.0));
+    };
     const double step = niceStep(deepest_);
     for (double depth = 0.0; depth < deepest_; depth += step) {
         painter.setPen(QPen(c.line, 0.8));
         painter.drawLine(at(0.0, depth), at(seconds, depth));
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(0.0, at(0.0, depth).y() - 9.0, box.left() - 6.0, 18.0), Qt::AlignRight | Qt::AlignVCenter, tr("%1 m").arg(number(depth, step < 0.1 ? 2 : 1)));
+        painter.drawText(QRectF(0.0, at(0.0, depth).y() - 9.0, box.left() - 6.0, 18.0), Qt::AlignRight | Qt::AlignVCenter,
+                         tr("%1 m").arg(number(depth, step < 0.1 ? 2 : 1)));
     }
     const double tick = seconds <= 12.0 ? 2.0 : seconds <= 40.0 ? 5.0 : seconds <= 120.0 ? 20.0 : 60.0;
     for (double t = 0.0; t <= seconds + 1e-9; t += tick) {
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(at(t, 0.0).x() - 30.0, box.bottom() + 3.0, 60.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, tr("%1 s").arg(number(t, 0)));
+        painter.drawText(QRectF(at(t, 0.0).x() - 30.0, box.bottom() + 3.0, 60.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
+                         tr("%1 s").arg(number(t, 0)));
     }
     const auto lines = [&](const DriftReport& run, bool faint) {
         for (const Position position : kPositions) {
@@ -270,13 +291,15 @@ void WaterSection::paintChart(QPainter& painter) const {
     painter.save();
     painter.setClipRect(box.adjusted(-1, -6, 1, 2));
     if (before_ && waves_.others.empty()) lines(*before_, true);
-    for (const DriftReport& other : waves_.others) lines(other, true);
+    for (const DriftReport& other : waves_.others)
+        lines(other, true);
     lines(*run_, false);
     painter.setPen(QPen(c.ink, 1.2));
     painter.drawLine(at(time_, 0.0), at(time_, deepest_));
     painter.restore();
     painter.setPen(c.ink);
-    painter.drawText(QPointF(std::clamp(at(time_, 0.0).x() + 4.0, 150.0, box.right() - 40.0), box.top() - 9.0), tr("%1 s").arg(number(time_, 1)));
+    painter.drawText(QPointF(std::clamp(at(time_, 0.0).x() + 4.0, 150.0, box.right() - 40.0), box.top() - 9.0),
+                     tr("%1 s").arg(number(time_, 1)));
     paintBands(painter, QRectF(box.right() + 18.0, box.top(), width() - box.right() - 30.0, box.height()));
 }
 
@@ -288,7 +311,8 @@ void WaterSection::paintBands(QPainter& painter, const QRectF& frame) const {
     painter.drawText(QRectF(frame.left(), frame.top() - 22.0, frame.width(), 18.0), Qt::AlignLeft | Qt::AlignVCenter, tr("time at depth"));
     Time most = 0.1 * second;
     for (const auto& bands : run_->bands.each)
-        for (const Time time : bands) most = std::max(most, time);
+        for (const Time time : bands)
+            most = std::max(most, time);
     const auto rigged = static_cast<double>(std::ranges::count_if(run_->flyNode.each, [](const auto& node) { return node.has_value(); }));
     double place = 0.0;
     for (const Position position : kPositions) {
@@ -301,7 +325,8 @@ void WaterSection::paintBands(QPainter& painter, const QRectF& frame) const {
             if (top > frame.bottom()) break;
             painter.setPen(Qt::NoPen);
             painter.setBrush(flyInk(position));
-            painter.drawRect(QRectF(frame.left(), top + share * thick, frame.width() * (bands[i] / most), std::max(1.0, thick / rigged - 1.0)));
+            painter.drawRect(
+                QRectF(frame.left(), top + share * thick, frame.width() * (bands[i] / most), std::max(1.0, thick / rigged - 1.0)));
         }
     }
 }

@@ -31,23 +31,34 @@ class Background : public QObject {
         setRunning(true);
         thread_ = std::jthread([this, mine, work = std::move(work), done = std::move(done)](const std::stop_token& token) mutable {
             const Progress progress = [this, mine](double share) {
-                QMetaObject::invokeMethod(this, [this, mine, share] { if (mine == revision_) emit progressed(share); }, Qt::QueuedConnection);
+                QMetaObject::invokeMethod(
+                    this,
+                    [this, mine, share] {
+                        if (mine == revision_) emit progressed(share);
+                    },
+                    Qt::QueuedConnection);
             };
             try {
                 auto result = std::make_shared<decltype(work(token, progress))>(work(token, progress));
-                QMetaObject::invokeMethod(this, [this, mine, result, done = std::move(done)]() mutable {
-                    if (mine != revision_) return;
-                    setRunning(false);
-                    done(std::move(*result));
-                }, Qt::QueuedConnection);
+                QMetaObject::invokeMethod(
+                    this,
+                    [this, mine, result, done = std::move(done)]() mutable {
+                        if (mine != revision_) return;
+                        setRunning(false);
+                        done(std::move(*result));
+                    },
+                    Qt::QueuedConnection);
             } catch (const std::exception& error) {
                 qWarning("work in the background failed: %s", error.what());  // for us; a library's own words are nothing for a tier
-                QMetaObject::invokeMethod(this, [this, mine] {
-                    if (mine != revision_) return;
-                    setRunning(false);
-                    document_.say(tr("That could not be worked out"));
-                    emit failed();
-                }, Qt::QueuedConnection);
+                QMetaObject::invokeMethod(
+                    this,
+                    [this, mine] {
+                        if (mine != revision_) return;
+                        setRunning(false);
+                        document_.say(tr("That could not be worked out"));
+                        emit failed();
+                    },
+                    Qt::QueuedConnection);
             }
         });
     }

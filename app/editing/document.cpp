@@ -231,12 +231,8 @@ Faults Document::mend(std::string (store::Home::*work)()) {
     });
 }
 
-void Document::mendFromCopies() {
-    refuse(mend(&store::Home::mendFromCopies));
-}
-void Document::takeOutSetAside() {
-    refuse(mend(&store::Home::takeOutSetAside));
-}
+void Document::mendFromCopies() { refuse(mend(&store::Home::mendFromCopies)); }
+void Document::takeOutSetAside() { refuse(mend(&store::Home::takeOutSetAside)); }
 
 Faults Document::restore(const std::filesystem::path& copy) {
     return guarded([&]() -> Faults {
@@ -253,13 +249,9 @@ Faults Document::keepCopy(const std::filesystem::path& path) {
     return guarded([&] { return store::writeBook(path, *book_); });
 }
 
-const TeamSpec* Document::team() const {
-    return book_ ? book_->findTeam(team_) : nullptr;
-}
+const TeamSpec* Document::team() const { return book_ ? book_->findTeam(team_) : nullptr; }
 
-const Pattern* Document::pattern() const {
-    return book_ ? book_->findPattern(pattern_) : nullptr;
-}
+const Pattern* Document::pattern() const { return book_ ? book_->findPattern(pattern_) : nullptr; }
 
 std::optional<Position> Document::position() const {
     const TeamSpec* chosen = team();
@@ -428,13 +420,9 @@ void Document::chooseWater(const std::string& id) {
     emit teamChanged();
 }
 
-TeamSetting Document::setting() const {
-    return settingOf(*book_, water());
-}
+TeamSetting Document::setting() const { return settingOf(*book_, water()); }
 
-int Document::kept() const {
-    return water() ? water()->kept.value_or(0) : 0;
-}
+int Document::kept() const { return water() ? water()->kept.value_or(0) : 0; }
 
 void Document::keepFish(int kept) {
     if (!water() || kept == this->kept() || kept < 0) return;

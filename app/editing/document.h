@@ -144,8 +144,6 @@ class Document : public QObject {
     bool kept_ = true;
 };
 
-[[nodiscard]] inline QString qt(const std::string& text) {
-    return QString::fromStdString(text);
-}
+[[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }
 
 }  // namespace machair::app

@@ -10,7 +10,7 @@
 
 namespace machair::app {
 
-inline constexpr qint64 kLargestPicture = 256 << 20;         // bytes of a file
+inline constexpr qint64 kLargestPicture = 256 << 20;      // bytes of a file
 inline constexpr qint64 kMostPixelsInFile = 400'000'000;  // of a picture as it lies in its file
 
 // The picture upright, at most `pixels` large (a larger one is read smaller). Faults: no ordinary file, too large, no

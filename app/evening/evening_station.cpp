@@ -19,14 +19,14 @@
 #include "book/record_edits.h"
 #include "cutting/stock.h"
 #include "daybook/box.h"
+#include "editing/write_text.h"
+#include "evening/timeline_view.h"
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "store/calendar.h"
 #include "store/csv.h"
-#include "editing/write_text.h"
-#include "evening/timeline_view.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -34,13 +34,25 @@ namespace {
 
 constexpr int kPanelWidth = 340;
 constexpr int kMostByThen = 5;  // among the ways
-constexpr int kTick = 1000;  // ms between two looks at the clock
+constexpr int kTick = 1000;     // ms between two looks at the clock
 
 }  // namespace
 
 EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), timeline_(new TimelineView(theme)), batches_(new QListWidget), wanted_(new QSpinBox), minutes_(new QSpinBox),
-      by_(new QTimeEdit), way_(new QComboBox), said_(new Label), box_(new QListWidget), next_(new QListWidget), stock_(new QListWidget), due_(new Label) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      timeline_(new TimelineView(theme)),
+      batches_(new QListWidget),
+      wanted_(new QSpinBox),
+      minutes_(new QSpinBox),
+      by_(new QTimeEdit),
+      way_(new QComboBox),
+      said_(new Label),
+      box_(new QListWidget),
+      next_(new QListWidget),
+      stock_(new QListWidget),
+      due_(new Label) {
     setObjectName(QStringLiteral("evening"));
     clock_.setInterval(kTick);
     connect(&clock_, &QTimer::timeout, this, &EveningStation::tick);
@@ -52,8 +64,12 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* 
     layout->addLayout(left, 1);
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
-    connect(&document_, &Document::bookChanged, this, [this] { if (isVisible()) refresh(); });
-    connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) refresh(); });
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) refresh();
+    });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        if (isVisible()) refresh();
+    });
 }
 
 QWidget* EveningStation::makePanel() {
@@ -82,7 +98,8 @@ QWidget* EveningStation::makePanel() {
     column->addLayout(add);
     batch_ = new FieldsForm("batch", {"hook", "day", "team", "note"}, [this](const std::string& key, const std::string& text) {
         const auto* item = batches_->currentItem();
-        return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text)) : Faults();
+        return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
+                    : Faults();
     });
     column->addWidget(batch_);
     connect(batches_, &QListWidget::currentRowChanged, this, [this](int row) {
@@ -130,7 +147,8 @@ QWidget* EveningStation::makePanel() {
     due_->hide();
     column->addWidget(due_);
     auto* out = new QHBoxLayout;
-    auto* calendar = toolButton("calendar", tr("Calendar…"), tr("The evening as iCalendar, from eight o'clock tonight, with an alarm for each coat"));
+    auto* calendar =
+        toolButton("calendar", tr("Calendar…"), tr("The evening as iCalendar, from eight o'clock tonight, with an alarm for each coat"));
     auto* buying = toolButton("buying", tr("Buying list…"), tr("What is wanted, what there is and what to buy, as CSV or text"));
     out->addWidget(calendar);
     out->addWidget(buying);
@@ -147,7 +165,8 @@ QWidget* EveningStation::makePanel() {
         // The time since the last one was tied is how long this one took, where it can be: nobody ties in a minute.
         constexpr double kLeast = 2.0, kMost = 90.0;
         const double minutes = sinceLast_.isValid() ? static_cast<double>(sinceLast_.elapsed()) / 60'000.0 : 0.0;
-        const Faults faults = document_.apply(tieOneOf(document_.book(), item->data(Qt::UserRole).toString().toStdString(), minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
+        const Faults faults = document_.apply(tieOneOf(document_.book(), item->data(Qt::UserRole).toString().toStdString(),
+                                                       minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
         sinceLast_.start();
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     });
@@ -173,8 +192,11 @@ QWidget* EveningStation::makeStock() {
     auto* box = column(tr("The fly box"), box_, "fly-box", tr("Flies in the box"));
     auto* happened = new QHBoxLayout;
     happened->setSpacing(3);
-    for (const auto& [name, text, tip, event] : {std::tuple{"box-chewed", tr("Chewed"), tr("One of it is chewed: still there, but spent"), BoxEvent::chewed}, std::tuple{"box-lost", tr("Lost"), tr("One of it stayed in the water"), BoxEvent::lost},
-                                                 std::tuple{"box-mended", tr("Mended"), tr("A chewed one is sound again"), BoxEvent::mended}, std::tuple{"box-out", tr("Out"), tr("A chewed one is thrown away"), BoxEvent::thrownAway}}) {
+    for (const auto& [name, text, tip, event] :
+         {std::tuple{"box-chewed", tr("Chewed"), tr("One of it is chewed: still there, but spent"), BoxEvent::chewed},
+          std::tuple{"box-lost", tr("Lost"), tr("One of it stayed in the water"), BoxEvent::lost},
+          std::tuple{"box-mended", tr("Mended"), tr("A chewed one is sound again"), BoxEvent::mended},
+          std::tuple{"box-out", tr("Out"), tr("A chewed one is thrown away"), BoxEvent::thrownAway}}) {
         auto* button = toolButton(name, text, tip);
         connect(button, &QToolButton::clicked, this, [this, event] {
             const auto* item = box_->currentItem();
@@ -195,10 +217,12 @@ QWidget* EveningStation::makeStock() {
     });
     next->addWidget(add);
     auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
-    there_ = new FieldsForm("stock", {"length_m", "count", "mass_mg", "offcuts_mm"}, [this](const std::string& key, const std::string& text) {
-        const auto* item = stock_->currentItem();
-        return item ? document_.apply(changeStock(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text)) : Faults();
-    });
+    there_ =
+        new FieldsForm("stock", {"length_m", "count", "mass_mg", "offcuts_mm"}, [this](const std::string& key, const std::string& text) {
+            const auto* item = stock_->currentItem();
+            return item ? document_.apply(changeStock(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
+                        : Faults();
+        });
     there_->hide();
     stock->addWidget(there_);
     connect(stock_, &QListWidget::currentRowChanged, this, [this](int chosen) {
@@ -217,8 +241,14 @@ void EveningStation::refreshBox() {
     const int chosen = box_->currentRow();
     box_->clear();
     for (const BoxRow& row : boxRows(book)) {
-        auto* item = new QListWidgetItem(tr("%1, %2%3: %4%5%6").arg(qt(row.title)).arg(row.size).arg(row.barb ? QString() : tr(" barbless")).arg(row.tied)
-                                             .arg(row.chewed > 0 ? tr(", %1 chewed").arg(row.chewed) : QString(), row.lost > 0 ? tr(", %1 lost").arg(row.lost) : QString()), box_);
+        auto* item = new QListWidgetItem(tr("%1, %2%3: %4%5%6")
+                                             .arg(qt(row.title))
+                                             .arg(row.size)
+                                             .arg(row.barb ? QString() : tr(" barbless"))
+                                             .arg(row.tied)
+                                             .arg(row.chewed > 0 ? tr(", %1 chewed").arg(row.chewed) : QString(),
+                                                  row.lost > 0 ? tr(", %1 lost").arg(row.lost) : QString()),
+                                         box_);
         item->setData(Qt::UserRole, qt(row.id));
         if (row.sound() == 0) item->setForeground(c.fault);
     }
@@ -233,8 +263,11 @@ void EveningStation::refreshBox() {
     stock_->clear();
     if (const auto wanted = stockWanted(book)) {
         for (const StockWanted& row : *wanted) {
-            QString text = tr("%1\n      %2 wanted, %3").arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
-            if (row.runsOutIn) text += tr("; out in %1: buy %2%3").arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
+            QString text = tr("%1\n      %2 wanted, %3")
+                               .arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
+            if (row.runsOutIn)
+                text += tr("; out in %1: buy %2%3")
+                            .arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
             auto* item = new QListWidgetItem(text, stock_);
             item->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
             item->setData(Qt::UserRole, qt(row.material));
@@ -250,16 +283,19 @@ void EveningStation::showEvent(QShowEvent*) { refresh(); }
 Timetable EveningStation::table() const {
     const auto inOrder = [&](const std::vector<std::size_t>& order) {
         std::vector<TyingJob> jobs;
-        for (const std::size_t job : order) jobs.push_back(jobs_[job]);
+        for (const std::size_t job : order)
+            jobs.push_back(jobs_[job]);
         Timetable made = flyByFly(jobs);
-        for (TimedStage& stage : made.stages) stage.job = order[stage.job];
+        for (TimedStage& stage : made.stages)
+            stage.job = order[stage.job];
         return made;
     };
     switch (way_->currentIndex()) {
         case kMostByThen: {
             if (!asked_) return {};
             Timetable chosen = asked_->best.table;
-            for (TimedStage& stage : chosen.stages) stage.job = asked_->of[stage.job];
+            for (TimedStage& stage : chosen.stages)
+                stage.job = asked_->of[stage.job];
             return chosen;
         }
         case 1: return flyByFly(jobs_);
@@ -285,29 +321,34 @@ void EveningStation::move(std::size_t job, std::size_t before) {
 }
 
 void EveningStation::keepCalendar() {
-    if (!best_ || table().stages.empty()) return document_.say(jobs_.empty() ? tr("Nothing waits to be tied") : tr("No fly can be whole and dry by then"));
-    askWhereToWrite(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"), QStringLiteral("ics"), [this](const QString& path) {
-        const std::string start = QDate::currentDate().toString(Qt::ISODate).toStdString() + "T20:00";
-        const std::string stamp = QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyyMMdd'T'HHmmss'Z'")).toStdString();
-        std::vector<store::CalendarEvent> events;
-        for (const EveningEvent& event : eventsOf(document_.book(), table(), jobs_))
-            events.push_back({"machair-" + stamp + "-" + std::to_string(events.size()), event.what, event.how, event.start, event.end, event.rings});
-        writeText(document_, path, store::toCalendar(events, start, stamp));
-    });
+    if (!best_ || table().stages.empty())
+        return document_.say(jobs_.empty() ? tr("Nothing waits to be tied") : tr("No fly can be whole and dry by then"));
+    askWhereToWrite(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"), QStringLiteral("ics"),
+                    [this](const QString& path) {
+                        const std::string start = QDate::currentDate().toString(Qt::ISODate).toStdString() + "T20:00";
+                        const std::string stamp =
+                            QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyyMMdd'T'HHmmss'Z'")).toStdString();
+                        std::vector<store::CalendarEvent> events;
+                        for (const EveningEvent& event : eventsOf(document_.book(), table(), jobs_))
+                            events.push_back({"machair-" + stamp + "-" + std::to_string(events.size()), event.what, event.how, event.start,
+                                              event.end, event.rings});
+                        writeText(document_, path, store::toCalendar(events, start, stamp));
+                    });
 }
 
 void EveningStation::keepBuyingList() {
     const auto wanted = stockWanted(document_.book());
     if (!wanted) return document_.say(qt(wanted.error().front().line()));
-    askWhereToWrite(this, tr("Keep the buying list as"), QStringLiteral("buying.csv"), tr("CSV (*.csv);;Text (*.txt)"), QStringLiteral("csv"), [this, wanted = *wanted](const QString& path) {
-        std::vector<store::CsvRow> rows = {{"material", "has", "wants", "buy", "runs_out_in", "buy_by"}};
-        std::string text;
-        for (const StockWanted& row : wanted) {
-            rows.push_back({row.title, row.has, row.wants, row.buy, row.runsOutIn.value_or(""), row.buyBy.value_or("")});
-            if (!row.buy.empty()) text += row.title + ": " + row.buy + (row.buyBy ? ", before " + *row.buyBy : "") + "\n";
-        }
-        writeText(document_, path, path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows));
-    });
+    askWhereToWrite(this, tr("Keep the buying list as"), QStringLiteral("buying.csv"), tr("CSV (*.csv);;Text (*.txt)"),
+                    QStringLiteral("csv"), [this, wanted = *wanted](const QString& path) {
+                        std::vector<store::CsvRow> rows = {{"material", "has", "wants", "buy", "runs_out_in", "buy_by"}};
+                        std::string text;
+                        for (const StockWanted& row : wanted) {
+                            rows.push_back({row.title, row.has, row.wants, row.buy, row.runsOutIn.value_or(""), row.buyBy.value_or("")});
+                            if (!row.buy.empty()) text += row.title + ": " + row.buy + (row.buyBy ? ", before " + *row.buyBy : "") + "\n";
+                        }
+                        writeText(document_, path, path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows));
+                    });
 }
 
 void EveningStation::refresh() {
@@ -316,7 +357,12 @@ void EveningStation::refresh() {
     batches_->clear();
     for (const Batch& batch : document_.book().batches) {
         const Pattern* pattern = document_.book().findPattern(batch.pattern);
-        auto* item = new QListWidgetItem(tr("%1%2: %3 of %4%5").arg(pattern ? qt(pattern->title()) : qt(batch.pattern), sayHook(batch)).arg(batch.tied.value_or(0)).arg(batch.wanted).arg(batch.day ? tr(", for %1").arg(qt(*batch.day)) : QString()), batches_);
+        auto* item = new QListWidgetItem(tr("%1%2: %3 of %4%5")
+                                             .arg(pattern ? qt(pattern->title()) : qt(batch.pattern), sayHook(batch))
+                                             .arg(batch.tied.value_or(0))
+                                             .arg(batch.wanted)
+                                             .arg(batch.day ? tr(", for %1").arg(qt(*batch.day)) : QString()),
+                                         batches_);
         item->setData(Qt::UserRole, qt(batch.id));
     }
     batches_->setCurrentRow(std::min(row, batches_->count() - 1));
@@ -330,11 +376,12 @@ void EveningStation::refresh() {
         timeline_->show({}, {}, minutes_->value());
         return said_->setText(qt(jobs.error().front().line()));
     }
-    background_.start([jobs = jobs_](const std::stop_token& stop, const Background::Progress&) { return earliestFinish(jobs, kSetUp, stop); },
-                      [this](BestTimetable best) {
-                          best_ = std::move(best);
-                          askEvening();
-                      });
+    background_.start(
+        [jobs = jobs_](const std::stop_token& stop, const Background::Progress&) { return earliestFinish(jobs, kSetUp, stop); },
+        [this](BestTimetable best) {
+            best_ = std::move(best);
+            askEvening();
+        });
 }
 
 // The most flies that are whole and dry within the minutes that there are.
@@ -342,7 +389,8 @@ void EveningStation::askEvening() {
     by_->setTime(QTime::currentTime().addSecs(60 * minutes_->value()));
     asked_.reset();
     showTable();
-    asking_.start([jobs = jobs_, minutes = static_cast<double>(minutes_->value())](const std::stop_token& stop, const Background::Progress&) { return mostBy(jobs, minutes, kSetUp, stop); },
+    asking_.start([jobs = jobs_, minutes = static_cast<double>(minutes_->value())](
+                      const std::stop_token& stop, const Background::Progress&) { return mostBy(jobs, minutes, kSetUp, stop); },
                   [this](AskedEvening asked) {
                       asked_ = std::move(asked);
                       showTable();
@@ -360,23 +408,31 @@ void EveningStation::showTable() {
     if (jobs_.empty()) return said_->setText(tr("Nothing waits."));
     const auto number = [](double minutes) { return qt(formatNumber(minutes, 0)); };
     int all = 0;
-    for (const TyingJob& job : jobs_) all += job.count;
+    for (const TyingJob& job : jobs_)
+        all += job.count;
     if (way_->currentIndex() == kMostByThen) {
         if (!asked_) return said_->setText(tr("Laying out the evening…"));
         const std::string left = leftUndone(document_.book(), jobs_, asked_->counts);
-        QString words = tr("Within %1 min %2 of %3 can be whole and dry%4.").arg(minutes_->value()).arg(asked_->flies()).arg(all).arg(asked_->proven ? tr(" (proven)") : QString());
-        if (asked_->flies() > 0) words += tr(" Hands free after %1 min, all dry after %2.").arg(number(shown.handsFree), number(shown.allDry));
+        QString words = tr("Within %1 min %2 of %3 can be whole and dry%4.")
+                            .arg(minutes_->value())
+                            .arg(asked_->flies())
+                            .arg(all)
+                            .arg(asked_->proven ? tr(" (proven)") : QString());
+        if (asked_->flies() > 0)
+            words += tr(" Hands free after %1 min, all dry after %2.").arg(number(shown.handsFree), number(shown.allDry));
         constexpr double kBeginOneMore = 5.0;
-        if (!left.empty() && asked_->handsLeft >= kBeginOneMore) words += tr(" %1 min of hands are left: begin one more.").arg(number(asked_->handsLeft));
+        if (!left.empty() && asked_->handsLeft >= kBeginOneMore)
+            words += tr(" %1 min of hands are left: begin one more.").arg(number(asked_->handsLeft));
         if (!left.empty()) words += tr("\nFor another evening: %1.").arg(qt(left));
         return said_->setText(words + QLatin1Char('\n') + sayTimes());
     }
     const std::vector<int> dried = driedBefore(shown, jobs_, minutes_->value());
     const int fit = std::reduce(dried.begin(), dried.end());
     const std::string left = leftUndone(document_.book(), jobs_, dried);
-    said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 are whole and dry%10.\n%11")
-                       .arg(number(shown.handsFree), number(shown.allDry), number(one.allDry), number(two.allDry), number(best_->table.allDry),
-                            best_->proven ? tr(" (proven)") : tr(" (not before %1)").arg(number(best_->bound)))
+    said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 "
+                      "are whole and dry%10.\n%11")
+                       .arg(number(shown.handsFree), number(shown.allDry), number(one.allDry), number(two.allDry),
+                            number(best_->table.allDry), best_->proven ? tr(" (proven)") : tr(" (not before %1)").arg(number(best_->bound)))
                        .arg(minutes_->value())
                        .arg(fit)
                        .arg(all)
@@ -402,7 +458,9 @@ void EveningStation::runEvening(bool on) {
         timeline_->showNow(std::nullopt);
         if (on) {
             run_->setChecked(false);
-            document_.say(best_ && jobs_.empty() ? tr("Nothing waits to be tied") : !laidOut ? tr("The evening is still being laid out: a moment") : tr("No fly can be whole and dry by then"));
+            document_.say(best_ && jobs_.empty() ? tr("Nothing waits to be tied")
+                          : !laidOut             ? tr("The evening is still being laid out: a moment")
+                                                 : tr("No fly can be whole and dry by then"));
         }
         return run_->setText(tr("Begin the evening"));
     }
@@ -424,8 +482,10 @@ void EveningStation::tick() {
         document_.say(tr("Now: %1").arg(qt(coats_.front().what)));
         coats_.erase(coats_.begin());
     }
-    due_->setText(coats_.empty() ? tr("%1 min gone; every coat was rung.").arg(qt(formatNumber(now, 0)))
-                                 : tr("%1 min gone; in %2: %3.").arg(qt(formatNumber(now, 0)), qt(formatNumber(coats_.front().start - now, 0)), qt(coats_.front().what)));
+    due_->setText(coats_.empty()
+                      ? tr("%1 min gone; every coat was rung.").arg(qt(formatNumber(now, 0)))
+                      : tr("%1 min gone; in %2: %3.")
+                            .arg(qt(formatNumber(now, 0)), qt(formatNumber(coats_.front().start - now, 0)), qt(coats_.front().what)));
 }
 
 // ", 12 barbless": of a batch that isn't on the dressing's own hook.
@@ -440,10 +500,13 @@ QString EveningStation::sayTimes() const {
     for (const TyingJob& job : jobs_)
         if (const auto minutes = ownMinutes(document_.book(), job.fly)) {
             const Pattern* pattern = document_.book().findPattern(job.fly);
-            own << tr("%1 %2 min (%3 to %4)").arg(pattern ? qt(pattern->title()) : qt(job.fly), qt(formatNumber(minutes->median, 0)), qt(formatNumber(minutes->low, 0)), qt(formatNumber(minutes->high, 0)));
+            own << tr("%1 %2 min (%3 to %4)")
+                       .arg(pattern ? qt(pattern->title()) : qt(job.fly), qt(formatNumber(minutes->median, 0)),
+                            qt(formatNumber(minutes->low, 0)), qt(formatNumber(minutes->high, 0)));
         }
     own.removeDuplicates();
-    return own.isEmpty() ? tr("Times are a rule of thumb from the steps until three of a dressing were timed.") : tr("Your own times: %1.").arg(own.join(tr(", ")));
+    return own.isEmpty() ? tr("Times are a rule of thumb from the steps until three of a dressing were timed.")
+                         : tr("Your own times: %1.").arg(own.join(tr(", ")));
 }
 
 }  // namespace machair::app

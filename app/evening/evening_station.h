@@ -66,7 +66,7 @@ class EveningStation : public QWidget {
     QListWidget* next_;
     QListWidget* stock_;
     FieldsForm* batch_ = nullptr;
-    FieldsForm* there_ = nullptr;  // how much of the chosen material there is
+    FieldsForm* there_ = nullptr;     // how much of the chosen material there is
     std::vector<std::size_t> order_;  // as dragged; jobs by number
     QElapsedTimer sinceLast_;         // one was tied
     std::vector<TyingJob> jobs_;

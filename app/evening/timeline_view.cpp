@@ -41,7 +41,9 @@ double TimelineView::x(double minute) const {
     return kLeft + (width() - kLeft - kRight) * minute / span;
 }
 
-QRectF TimelineView::blockAt(const TimedStage& stage) const { return {x(stage.start), kTop, std::max(1.5, x(stage.end) - x(stage.start) - 0.8), kHands}; }
+QRectF TimelineView::blockAt(const TimedStage& stage) const {
+    return {x(stage.start), kTop, std::max(1.5, x(stage.end) - x(stage.start) - 0.8), kHands};
+}
 
 QRectF TimelineView::blockOf(std::size_t job) const {
     for (const TimedStage& stage : table_.stages)
@@ -90,7 +92,9 @@ void TimelineView::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), c.paper);
     if (table_.stages.empty()) {
         painter.setPen(c.inkSoft);
-        painter.drawText(rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap, tr("No batch waits. Say on the right how many of the dressing on the bench you want; the evening lays itself out here."));
+        painter.drawText(
+            rect().adjusted(60, 0, -60, 0), Qt::AlignCenter | Qt::TextWordWrap,
+            tr("No batch waits. Say on the right how many of the dressing on the bench you want; the evening lays itself out here."));
         return;
     }
     const double span = std::max(table_.allDry, minutes_) * 1.02;
@@ -100,7 +104,8 @@ void TimelineView::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(c.line, 0.8));
         painter.drawLine(QPointF(x(minute), 24.0), QPointF(x(minute), height() - 10.0));
         painter.setPen(c.inkSoft);
-        painter.drawText(QPointF(x(minute) + 3.0, 20.0), tick >= 60.0 ? tr("%1 h").arg(qt(formatShort(minute / 60.0, 1))) : tr("%1 min").arg(minute));
+        painter.drawText(QPointF(x(minute) + 3.0, 20.0),
+                         tick >= 60.0 ? tr("%1 h").arg(qt(formatShort(minute / 60.0, 1))) : tr("%1 min").arg(minute));
     }
     // The hands: every stage in its own tone, a different hatch for coats.
     painter.setPen(c.ink);
@@ -118,7 +123,8 @@ void TimelineView::paintEvent(QPaintEvent*) {
         }
     }
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(kLeft, kTop + 46.0), tr("hands: full blocks tie, hatched ones give a coat; drag a block to tie that dressing earlier or later"));
+    painter.drawText(QPointF(kLeft, kTop + 46.0),
+                     tr("hands: full blocks tie, hatched ones give a coat; drag a block to tie that dressing earlier or later"));
     // A lane a fly, for as many as there is room: tied, drying, dry.
     std::vector<std::pair<std::size_t, int>> lanes;
     for (const TimedStage& stage : table_.stages)

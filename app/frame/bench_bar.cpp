@@ -127,9 +127,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     refresh();
 }
 
-void BenchBar::offerSizes(bool offered) {
-    sizes_->setVisible(offered);
-}
+void BenchBar::offerSizes(bool offered) { sizes_->setVisible(offered); }
 
 void BenchBar::refuseIf(const Faults& faults) {
     if (!faults.empty()) emit refused(faults);

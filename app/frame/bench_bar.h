@@ -21,7 +21,7 @@ class BenchBar : public QWidget {
     // A dressing from recipe text; what it leaves open is asked in place, one after another.
     void readRecipe(const QString& text);
     void keepRecipe(const QString& path);  // .txt, .md or .html
-    void offerSizes(bool offered);  // the strip across sizes belongs to the plan
+    void offerSizes(bool offered);         // the strip across sizes belongs to the plan
 
   signals:
     void refused(const Faults& faults);

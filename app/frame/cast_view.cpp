@@ -31,7 +31,12 @@ constexpr int kVerdictWidth = 270;
 }  // namespace
 
 CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), teams_(new QComboBox(this)), verdict_(new Label(this)), reason_(new Label(this)) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      teams_(new QComboBox(this)),
+      verdict_(new Label(this)),
+      reason_(new Label(this)) {
     setObjectName(QStringLiteral("cast"));
     setAccessibleName(tr("The cast: the team on its leader"));
     setFocusPolicy(Qt::StrongFocus);
@@ -45,9 +50,13 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     reason_->setObjectName(QStringLiteral("reason"));
     reason_->setWordWrap(true);
     reason_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-    connect(teams_, &QComboBox::activated, this, [this](int index) { document_.chooseTeam(teams_->itemData(index).toString().toStdString()); });
+    connect(teams_, &QComboBox::activated, this,
+            [this](int index) { document_.chooseTeam(teams_->itemData(index).toString().toStdString()); });
     connect(&document_, &Document::bookOpened, this, &CastView::refreshTeams);
-    connect(&document_, &Document::teamChanged, this, [this] { refreshTeams(); rebuild(); });
+    connect(&document_, &Document::teamChanged, this, [this] {
+        refreshTeams();
+        rebuild();
+    });
     connect(&document_, &Document::planChanged, this, qOverload<>(&QWidget::update));
     connect(&theme_, &Theme::changed, this, [this] { rebuild(); });
 }
@@ -58,7 +67,8 @@ void CastView::refreshTeams() {
     const QSignalBlocker quiet(teams_);
     teams_->clear();
     if (!document_.isOpen()) return;
-    for (const TeamSpec& team : document_.book().teams) teams_->addItem(qt(team.title()), qt(team.id));
+    for (const TeamSpec& team : document_.book().teams)
+        teams_->addItem(qt(team.title()), qt(team.id));
     if (const TeamSpec* team = document_.team()) teams_->setCurrentIndex(teams_->findData(qt(team->id)));
     teams_->setVisible(teams_->count() > 0);
 }
@@ -92,11 +102,14 @@ void CastView::refreshVerdict() {
         reason_->setText(qt(worst->words));
     const auto rules = std::ranges::find(report->checks, TeamTerm::rules, &TeamCheck::term);
     if (rules != report->checks.end()) {
-        const bool kept = std::ranges::none_of(report->checks, [](const TeamCheck& check) { return check.term == TeamTerm::rules && check.verdict != Verdict::pass; });
-        reason_->setText(reason_->text() + QLatin1Char('\n') + (kept ? tr("✓ within the water's rules") : tr("✗ against the water's rules")));
+        const bool kept = std::ranges::none_of(
+            report->checks, [](const TeamCheck& check) { return check.term == TeamTerm::rules && check.verdict != Verdict::pass; });
+        reason_->setText(reason_->text() + QLatin1Char('\n') +
+                         (kept ? tr("✓ within the water's rules") : tr("✗ against the water's rules")));
     }
-    const QString tip = all.join(QLatin1Char('\n')) +
-                        tr("\nPhysics on stated shapes, not checked against measured flies: trust the ratios. The wanted steps are our rule of thumb.");
+    const QString tip =
+        all.join(QLatin1Char('\n')) +
+        tr("\nPhysics on stated shapes, not checked against measured flies: trust the ratios. The wanted steps are our rule of thumb.");
     verdict_->setToolTip(tip);
     reason_->setToolTip(tip);
 }
@@ -109,8 +122,8 @@ void CastView::rebuild() {
             hanging.position = fly.position;
             hanging.scene = makeScene(fly.plan);
             hanging.name = qt(sayFly(fly.plan.pattern.title(), fly.plan.hook.spec()));
-            hanging.sinks = fly.sink.floats ? tr("floats")
-                                            : tr("sinks %1 cm/s").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)));
+            hanging.sinks =
+                fly.sink.floats ? tr("floats") : tr("sinks %1 cm/s").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)));
             flies_.push_back(std::move(hanging));
         }
     place();
@@ -126,7 +139,8 @@ void CastView::place() {
     const auto& report = document_.teamReport();
     if (!report || flies_.empty()) return;
     double fastest = 1e-9;
-    for (const TeamFly& fly : report->flies) fastest = std::max(fastest, 100.0 * (fly.sink.sinkRate / metrePerSecond));
+    for (const TeamFly& fly : report->flies)
+        fastest = std::max(fastest, 100.0 * (fly.sink.sinkRate / metrePerSecond));
     const double slope = std::min(kPxPerCmPerSecond, kDeepestDrop / fastest);
     const TeamSpec* team = document_.team();
     const std::vector<Position> places = team ? positionsShown(team->flies) : std::vector<Position>(kTrio.begin(), kTrio.end());
@@ -141,7 +155,8 @@ void CastView::place() {
         fly.view = {scale, QPointF(x, y), theme_.bench(), 0.0};
         fly.knot = QPointF(x - 46.0, 14.0 + 0.25 * slope * rate);
         const Scene& s = fly.scene;
-        fly.rect = QRectF(QPointF(x + scale * s.left, y - scale * s.top), QPointF(x + scale * s.right, y - scale * s.bottom)).adjusted(-6, -6, 6, 6);
+        fly.rect = QRectF(QPointF(x + scale * s.left, y - scale * s.top), QPointF(x + scale * s.right, y - scale * s.bottom))
+                       .adjusted(-6, -6, 6, 6);
         fly.picture = QImage();
     }
 }
@@ -178,7 +193,8 @@ void CastView::paintLeader(QPainter& painter) const {
             main.cubicTo(last + QPointF(0.45 * run, 4.0), eye - QPointF(0.30 * run, 0.55 * (eye.y() - last.y())), eye);
             continue;
         }
-        main.cubicTo(last + QPointF(0.4 * (fly.knot.x() - last.x()), 1.0), fly.knot - QPointF(0.4 * (fly.knot.x() - last.x()), 1.0), fly.knot);
+        main.cubicTo(last + QPointF(0.4 * (fly.knot.x() - last.x()), 1.0), fly.knot - QPointF(0.4 * (fly.knot.x() - last.x()), 1.0),
+                     fly.knot);
         last = fly.knot;
         QPainterPath dropper(fly.knot);
         const double fall = eye.y() - fly.knot.y();
@@ -253,7 +269,8 @@ void CastView::paintEvent(QPaintEvent*) {
     painter.fillRect(QRect(width() - kVerdictWidth, 0, kVerdictWidth, height()), c.panel);
     paintWave(painter);
     paintLeader(painter);
-    for (Hanging& fly : flies_) paintFly(painter, fly);
+    for (Hanging& fly : flies_)
+        paintFly(painter, fly);
     painter.setPen(QPen(c.line, 1.0));
     painter.drawLine(0, height() - 1, width(), height() - 1);
     if (hasFocus()) {
@@ -270,7 +287,8 @@ std::optional<Position> CastView::positionAt(QPointF at) const {
 }
 
 void CastView::mousePressEvent(QMouseEvent* event) {
-    if (const auto position = positionAt(event->position()); position && event->button() == Qt::LeftButton) document_.choosePosition(*position);
+    if (const auto position = positionAt(event->position()); position && event->button() == Qt::LeftButton)
+        document_.choosePosition(*position);
 }
 
 void CastView::mouseMoveEvent(QMouseEvent* event) {
@@ -300,7 +318,8 @@ bool CastView::event(QEvent* event) {
             QString text = tr("%1: sink rate give or take a quarter, pushes %2 mN of water, %3 mg wet")
                                .arg(qt(fly.plan.pattern.title()), qt(formatNumber(fly.sink.presence / millinewton, 2)),
                                     qt(formatNumber(fly.sink.mass / mg, 0)));
-            for (const std::string& driver : fly.sink.drivers) text += QStringLiteral("\n") + qt(driver);
+            for (const std::string& driver : fly.sink.drivers)
+                text += QStringLiteral("\n") + qt(driver);
             QToolTip::showText(help->globalPos(), text, this);
         }
     return true;

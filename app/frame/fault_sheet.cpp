@@ -59,7 +59,9 @@ void FaultSheet::refresh() {
 }
 
 void FaultSheet::showSetAside(const QString& file, const Faults& faults, bool copies) {
-    title_->setText((faults.size() == 1 ? tr("%1 is damaged in one place. ").arg(file) : tr("%1 is damaged in %2 places. ").arg(file).arg(faults.size())) + tr("What is whole is open; what is not was left where it is."));
+    title_->setText((faults.size() == 1 ? tr("%1 is damaged in one place. ").arg(file)
+                                        : tr("%1 is damaged in %2 places. ").arg(file).arg(faults.size())) +
+                    tr("What is whole is open; what is not was left where it is."));
     list(faults);
     mend_->setVisible(copies);
     out_->setVisible(true);
@@ -68,7 +70,8 @@ void FaultSheet::showSetAside(const QString& file, const Faults& faults, bool co
 
 void FaultSheet::list(const Faults& faults) {
     QStringList lines;
-    for (const Fault& fault : faults) lines << QString::fromStdString(fault.line());
+    for (const Fault& fault : faults)
+        lines << QString::fromStdString(fault.line());
     list_->setPlainText(lines.join(QLatin1Char('\n')));
     constexpr int kMostLines = 9;  // the rest scrolls
     list_->setFixedHeight(static_cast<int>(std::min<qsizetype>(kMostLines, lines.size())) * list_->fontMetrics().lineSpacing() + 16);

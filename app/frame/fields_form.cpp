@@ -11,8 +11,14 @@
 
 namespace machair::app {
 
-FieldsForm::FieldsForm(const char* name, std::vector<std::string> keys, std::function<Faults(const std::string&, const std::string&)> write, QWidget* parent)
-    : QWidget(parent), name_(QString::fromLatin1(name)), keys_(std::move(keys)), write_(std::move(write)), form_(new QFormLayout), fault_(new Label) {
+FieldsForm::FieldsForm(const char* name, std::vector<std::string> keys, std::function<Faults(const std::string&, const std::string&)> write,
+                       QWidget* parent)
+    : QWidget(parent),
+      name_(QString::fromLatin1(name)),
+      keys_(std::move(keys)),
+      write_(std::move(write)),
+      form_(new QFormLayout),
+      fault_(new Label) {
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(3);
@@ -47,8 +53,10 @@ void FieldsForm::build(const std::vector<Field>& fields) {
         if (field.kind == FieldKind::choice) {
             auto* box = new QComboBox;
             box->addItem(tr("–"));
-            for (const std::string& choice : field.choices) box->addItem(qt(choice));
-            connect(box, &QComboBox::activated, this, [this, box, key = field.key](int i) { write(key, i == 0 ? QString() : box->itemText(i)); });
+            for (const std::string& choice : field.choices)
+                box->addItem(qt(choice));
+            connect(box, &QComboBox::activated, this,
+                    [this, box, key = field.key](int i) { write(key, i == 0 ? QString() : box->itemText(i)); });
             editor = box;
         } else {
             auto* line = new QLineEdit;
@@ -70,7 +78,9 @@ void FieldsForm::build(const std::vector<Field>& fields) {
 void FieldsForm::write(const std::string& key, const QString& text) {
     const Faults faults = write_(key, text.toStdString());
     fault_->setVisible(!faults.empty());
-    if (!faults.empty()) fault_->setText(QStringLiteral("✗ ") + qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
+    if (!faults.empty())
+        fault_->setText(QStringLiteral("✗ ") +
+                        qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
     if (!faults.empty()) show(shown_);
 }
 

@@ -19,7 +19,8 @@ class FieldsForm : public QWidget {
     Q_OBJECT
   public:
     // `write` makes the edit; `keys` are the fields shown, in this order (all where empty).
-    FieldsForm(const char* name, std::vector<std::string> keys, std::function<Faults(const std::string& key, const std::string& text)> write, QWidget* parent = nullptr);
+    FieldsForm(const char* name, std::vector<std::string> keys,
+               std::function<Faults(const std::string& key, const std::string& text)> write, QWidget* parent = nullptr);
     void show(const std::vector<Field>& fields);
 
   private:

@@ -72,9 +72,16 @@ QString ownDemo() {
 }
 
 MainWindow::MainWindow(QSettings& settings, QWidget* parent)
-    : QMainWindow(parent), settings_(settings), cast_(new CastView(document_, theme_)), tabs_(new StationBar(document_, theme_)), bar_(new BenchBar(document_, theme_)),
-      faults_(new FaultSheet(theme_)), plan_(new PlanStation(document_, theme_)),
-      drawers_(new DrawersStation(document_, theme_, hub_)), stations_(new QStackedWidget), quiet_(new QuietLine(theme_)) {
+    : QMainWindow(parent),
+      settings_(settings),
+      cast_(new CastView(document_, theme_)),
+      tabs_(new StationBar(document_, theme_)),
+      bar_(new BenchBar(document_, theme_)),
+      faults_(new FaultSheet(theme_)),
+      plan_(new PlanStation(document_, theme_)),
+      drawers_(new DrawersStation(document_, theme_, hub_)),
+      stations_(new QStackedWidget),
+      quiet_(new QuietLine(theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     setAcceptDrops(true);
@@ -86,15 +93,18 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(tabs_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station : std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_), new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_), new DriftStation(document_, theme_), new WaterStation(document_, theme_, hub_), new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
+    for (QWidget* station :
+         std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_),
+                                         new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
+                                         new DriftStation(document_, theme_), new WaterStation(document_, theme_, hub_),
+                                         new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
         stations_->addWidget(station);  // in the order of Station
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);
     setCentralWidget(middle);
     connect(&document_, &Document::said, quiet_, &QuietLine::say);
-    connect(&document_, &Document::notKept, this, [this](const QString& why) {
-        quiet_->warn(why.isEmpty() ? QString() : tr("Not kept on the disk: %1").arg(why));
-    });
+    connect(&document_, &Document::notKept, this,
+            [this](const QString& why) { quiet_->warn(why.isEmpty() ? QString() : tr("Not kept on the disk: %1").arg(why)); });
     connect(bar_, &BenchBar::refused, &document_, &Document::refuse);
     connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
     connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
@@ -102,7 +112,9 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(faults_, &FaultSheet::mendFromCopies, &document_, &Document::mendFromCopies);
     connect(faults_, &FaultSheet::takeOut, &document_, &Document::takeOutSetAside);
     connect(&document_, &Document::setAsideFound, this, &MainWindow::showSetAside);
-    connect(&document_, &Document::bookOpened, this, [this] { if (document_.setAside().empty()) faults_->hide(); });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        if (document_.setAside().empty()) faults_->hide();
+    });
     if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
         connect(application, &Application::wentWrong, this, [this](const QString& what) { quiet_->say(tr("Not done: %1").arg(what)); });
     listenToDevices();
@@ -138,14 +150,17 @@ void MainWindow::takeLength(double millimetres) {
     for (QWidget* widget = QApplication::focusWidget(); widget && widget != this; widget = widget->parentWidget())
         if (auto* reader = dynamic_cast<ReadsLengths*>(widget)) return reader->takeLength(millimetres);
     if (auto* reader = dynamic_cast<ReadsLengths*>(stations_->currentWidget())) return reader->takeLength(millimetres);
-    quiet_->say(tr("%1 mm read, and nothing here asks for it: measure at Check, or put the cursor on a measure in Drawers").arg(qt(formatNumber(millimetres, 2))));
+    quiet_->say(tr("%1 mm read, and nothing here asks for it: measure at Check, or put the cursor on a measure in Drawers")
+                    .arg(qt(formatNumber(millimetres, 2))));
 }
 
 // What was not taken in, with what mends it.
 void MainWindow::showSetAside() {
     Faults faults;
-    for (const store::SetAside& aside : document_.setAside()) faults.push_back({Place(), aside.line(), ""});
-    faults_->showSetAside(QFileInfo(QString::fromStdString(document_.path().string())).fileName(), faults, !store::copiesOf(document_.path()).empty());
+    for (const store::SetAside& aside : document_.setAside())
+        faults.push_back({Place(), aside.line(), ""});
+    faults_->showSetAside(QFileInfo(QString::fromStdString(document_.path().string())).fileName(), faults,
+                          !store::copiesOf(document_.path()).empty());
 }
 
 // The copies there are, newest first; one that is chosen becomes the book, as one step that can be undone.
@@ -154,7 +169,9 @@ void MainWindow::showCopies() {
     menu->setObjectName(QStringLiteral("copies"));
     menu->setAttribute(Qt::WA_DeleteOnClose);
     for (const store::Copy& copy : store::copiesOf(document_.path()))
-        menu->addAction(tr("All as it was on %1").arg(QDateTime::fromSecsSinceEpoch(copy.made).toString(QStringLiteral("yyyy-MM-dd HH:mm"))), this, [this, path = copy.path] { document_.refuse(document_.restore(path)); });
+        menu->addAction(
+            tr("All as it was on %1").arg(QDateTime::fromSecsSinceEpoch(copy.made).toString(QStringLiteral("yyyy-MM-dd HH:mm"))), this,
+            [this, path = copy.path] { document_.refuse(document_.restore(path)); });
     if (menu->isEmpty()) menu->addAction(tr("No copy was made yet: one is, before the first edit of a session"))->setEnabled(false);
     menu->popup(mapToGlobal(QPoint(width() / 2, 120)));
 }
@@ -185,12 +202,14 @@ void MainWindow::buildShortcuts() {
     for (std::size_t place = 0; place < kPositions.size(); ++place)  // Alt+1 is the bob, Alt+2 the next down
         on(QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + static_cast<int>(place))), [this, place] {
             const TeamSpec* team = document_.team();
-            if (const auto shown = team ? positionsShown(team->flies) : std::vector<Position>(); place < shown.size()) document_.choosePosition(shown[place]);
+            if (const auto shown = team ? positionsShown(team->flies) : std::vector<Position>(); place < shown.size())
+                document_.choosePosition(shown[place]);
         });
     on(QKeySequence(Qt::CTRL | Qt::Key_Z), [this] { document_.undoStack().undo(); });
     on(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), [this] { document_.undoStack().redo(); });
     on(QKeySequence(Qt::CTRL | Qt::Key_Y), [this] { document_.undoStack().redo(); });
-    on(QKeySequence(Qt::CTRL | Qt::Key_L), [this] { theme_.light(theme_.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_L),
+       [this] { theme_.light(theme_.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand); });
     const auto focus = [this, on](const QKeySequence& keys, const char* name) {
         on(keys, [this, name] {
             if (auto* widget = findChild<QWidget*>(QString::fromLatin1(name))) widget->setFocus(Qt::ShortcutFocusReason);
@@ -199,7 +218,7 @@ void MainWindow::buildShortcuts() {
     on(QKeySequence(Qt::ALT | Qt::Key_D), [this] { findChild<QToolButton*>(QStringLiteral("dressing"))->showMenu(); });
     for (const auto& entry : Names<Station>::entries)
         on(QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_0 + (static_cast<int>(entry.value) + 1) % 10)),  // the tenth is Ctrl+0
-            [this, station = entry.value] { showStation(station); });
+           [this, station = entry.value] { showStation(station); });
     focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
     focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
     focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");
@@ -237,7 +256,9 @@ bool MainWindow::openFile(const QString& path) {
                         .arg(document_.book().hooks.size())
                         .arg(document_.book().materials.size());
     if (!document_.warnings().empty())
-        words += tr(". %1 keys this version doesn't know are kept: first %2").arg(document_.warnings().size()).arg(qt(document_.warnings().front().place.text()));
+        words += tr(". %1 keys this version doesn't know are kept: first %2")
+                     .arg(document_.warnings().size())
+                     .arg(qt(document_.warnings().front().place.text()));
     if (document_.readOnly()) words += tr(". It may only be read here: Book, Keep a copy as… makes one to work in");
     quiet_->say(words);
     keepSettings();
@@ -259,8 +280,9 @@ void MainWindow::openLastOrDemo() {
 }
 
 void MainWindow::askForFile() {
-    auto* dialog = new QFileDialog(this, tr("Open a bench book or bench file"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
-                                   tr("Books (*.machair *.machair.json);;All files (*)"));
+    auto* dialog =
+        new QFileDialog(this, tr("Open a bench book or bench file"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
+                        tr("Books (*.machair *.machair.json);;All files (*)"));
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     dialog->setFileMode(QFileDialog::ExistingFile);
     connect(dialog, &QFileDialog::fileSelected, this, &MainWindow::openFile);
@@ -268,7 +290,8 @@ void MainWindow::askForFile() {
 }
 
 void MainWindow::askForCopy() {
-    askWhereToWrite(this, tr("Keep a copy as"), QFileInfo(QString::fromStdString(document_.path().string())).path(), tr("Bench book (*.machair);;Bench file to share (*.machair.json)"), QString(), &MainWindow::keepCopy);
+    askWhereToWrite(this, tr("Keep a copy as"), QFileInfo(QString::fromStdString(document_.path().string())).path(),
+                    tr("Bench book (*.machair);;Bench file to share (*.machair.json)"), QString(), &MainWindow::keepCopy);
 }
 
 bool MainWindow::keepCopy(const QString& path) {
@@ -284,14 +307,13 @@ void MainWindow::changeEvent(QEvent* event) {
 }
 
 void MainWindow::showCautions() {
-    auto* sheet = new Label(
-        tr("Mind\n\nHook points and eyes: glasses on, points away, and barbs flattened where you can.\n"
-           "Instant glue, varnish and solvents: fresh air, and the label decides.\n"
-           "UV resin and its lamp: keep both off skin and out of eyes; the maker's instructions decide.\n"
-           "Lead and tungsten: wash hands; some waters forbid lead.\n"
-           "Feathers and furs: many birds and animals are protected; lawful sources and local law decide.\n"
-           "Boats and wind: life jackets on; the boat owner's and local rules decide."),
-        this, Qt::Popup);
+    auto* sheet = new Label(tr("Mind\n\nHook points and eyes: glasses on, points away, and barbs flattened where you can.\n"
+                               "Instant glue, varnish and solvents: fresh air, and the label decides.\n"
+                               "UV resin and its lamp: keep both off skin and out of eyes; the maker's instructions decide.\n"
+                               "Lead and tungsten: wash hands; some waters forbid lead.\n"
+                               "Feathers and furs: many birds and animals are protected; lawful sources and local law decide.\n"
+                               "Boats and wind: life jackets on; the boat owner's and local rules decide."),
+                            this, Qt::Popup);
     sheet->setObjectName(QStringLiteral("cautions"));
     sheet->setAttribute(Qt::WA_DeleteOnClose);
     sheet->setMargin(16);

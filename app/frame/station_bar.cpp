@@ -74,7 +74,8 @@ StationBar::StationBar(Document& document, Theme& theme, QWidget* parent)
     book->setPopupMode(QToolButton::InstantPopup);
     connect(undo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::undo);
     connect(redo_, &QToolButton::clicked, &document_.undoStack(), &QUndoStack::redo);
-    connect(bench, &QToolButton::clicked, this, [&theme] { theme.light(theme.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand); });
+    connect(bench, &QToolButton::clicked, this,
+            [&theme] { theme.light(theme.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand); });
     connect(&document_.undoStack(), &QUndoStack::indexChanged, this, &StationBar::refresh);
     connect(&document_, &Document::bookOpened, this, &StationBar::refresh);
     refresh();

@@ -60,7 +60,8 @@ QString BudgetView::words() const {
     const auto& plan = document_.plan();
     if (!plan) return {};
     QString text = qt(sayMargin(*plan));
-    for (const Remedy& remedy : plan->head.remedies) text += tr(" · ") + qt(remedy.words);
+    for (const Remedy& remedy : plan->head.remedies)
+        text += tr(" · ") + qt(remedy.words);
     return text;
 }
 
@@ -103,7 +104,8 @@ void BudgetView::paintEvent(QPaintEvent*) {
         painter.setPen(c.ink);
         if (metrics.horizontalAdvance(label) + 8.0 < r.width())
             painter.drawText(r, Qt::AlignCenter, label);
-        else if (const QString number = qt(formatNumber((span.to - span.from) / mm, 1)); metrics.horizontalAdvance(number) + 2.0 < r.width())
+        else if (const QString number = qt(formatNumber((span.to - span.from) / mm, 1));
+                 metrics.horizontalAdvance(number) + 2.0 < r.width())
             painter.drawText(r, Qt::AlignCenter, number);
     }
     painter.setPen(QPen(c.inkSoft, 1.0));
@@ -141,8 +143,8 @@ bool BudgetView::event(QEvent* event) {
     if (const BudgetSpan* span = spanAt(help->pos()))
         QToolTip::showText(help->globalPos(),
                            tr("%1: %2 mm, from %3 to %4 mm behind the eye")
-                               .arg(qt(span->what), qt(formatNumber((span->to - span->from) / mm, 2)),
-                                    qt(formatNumber(span->from / mm, 2)), qt(formatNumber(span->to / mm, 2))),
+                               .arg(qt(span->what), qt(formatNumber((span->to - span->from) / mm, 2)), qt(formatNumber(span->from / mm, 2)),
+                                    qt(formatNumber(span->to / mm, 2))),
                            this);
     else
         QToolTip::showText(help->globalPos(), words(), this);

@@ -7,9 +7,9 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "daybook/rates.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
-#include "daybook/rates.h"
 #include "parts/label.h"
 #include "sizing/compare.h"
 #include "units/text.h"
@@ -28,8 +28,9 @@ DressingPanel::DressingPanel(Document& document, QWidget* parent) : QWidget(pare
     auto* first = new QFormLayout;
     first->addRow(tr("thread"), thread_);
     column->addLayout(first);
-    form_ = new FieldsForm("dressing", {"role", "style", "presentation", "max_length_mm", "treated", "buoyancy_mN", "note", "varied_why"},
-                           [this](const std::string& key, const std::string& text) { return write(key, text); }, this);
+    form_ = new FieldsForm(
+        "dressing", {"role", "style", "presentation", "max_length_mm", "treated", "buoyancy_mN", "note", "varied_why"},
+        [this](const std::string& key, const std::string& text) { return write(key, text); }, this);
     column->addWidget(form_);
     varied_ = new Label;
     varied_->setObjectName(QStringLiteral("varied"));
@@ -66,12 +67,15 @@ void DressingPanel::refresh() {
     if (const auto before = planPattern(document_.book(), origin->id)) {
         constexpr std::size_t kMost = 5;
         const auto list = differences(*before, *document_.plan());
-        for (std::size_t i = 0; i < std::min(kMost, list.size()); ++i) said << qt(list[i].words());
+        for (std::size_t i = 0; i < std::min(kMost, list.size()); ++i)
+            said << qt(list[i].words());
         if (said.isEmpty()) said << tr("no difference in the plan");
     }
     const FlyComparison c = compareFlies(document_.book(), pattern->id, origin->id);
-    const QString did = c.one.fished || c.two.fished ? tr("%1 fish a rod-hour against %2: %3").arg(qt(formatNumber(c.one.mean(), 2)), qt(formatNumber(c.two.mean(), 2)), c.told() ? tr("told apart") : tr("not enough to tell"))
-                                                    : tr("neither was fished yet");
+    const QString did = c.one.fished || c.two.fished ? tr("%1 fish a rod-hour against %2: %3")
+                                                           .arg(qt(formatNumber(c.one.mean(), 2)), qt(formatNumber(c.two.mean(), 2)),
+                                                                c.told() ? tr("told apart") : tr("not enough to tell"))
+                                                     : tr("neither was fished yet");
     varied_->setText(tr("Varied from %1: %2.\nHow it did: %3.").arg(qt(origin->title()), said.join(tr(", ")), did));
 }
 

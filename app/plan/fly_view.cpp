@@ -28,7 +28,10 @@ FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setMouseTracking(true);
     connect(&document_, &Document::planChanged, this, &FlyView::rebuild);
     connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
-    connect(&theme_, &Theme::changed, this, [this] { fit(Fit::anew); update(); });
+    connect(&theme_, &Theme::changed, this, [this] {
+        fit(Fit::anew);
+        update();
+    });
 }
 
 QPointF FlyView::at(double x, double y) const { return {view_.origin.x() + view_.pxPerMm * x, view_.origin.y() - view_.pxPerMm * y}; }
@@ -77,7 +80,8 @@ QString FlyView::whyNothing() const {
     const auto planned = planWhatCan(document_.book(), pattern->id);
     if (planned) return {};
     QString text = tr("%1 can't be planned").arg(qt(pattern->title()));
-    for (const Fault& fault : planned.error()) text += QLatin1Char('\n') + qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    for (const Fault& fault : planned.error())
+        text += QLatin1Char('\n') + qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
     return text + QLatin1Char('\n') + tr("Choose a hook above, or a thread in the ticket.");
 }
 
@@ -149,7 +153,9 @@ void FlyView::paintRule(QPainter& painter) const {
         const double x = at(millimetre, 0.0).x();
         const bool five = millimetre % 5 == 0;
         painter.drawLine(QPointF(x, y), QPointF(x, y - (five ? kTickLength + 3.0 : kTickLength)));
-        if (five) painter.drawText(QRectF(x - 20.0, y - 9.0 - metrics.height(), 40.0, metrics.height()), Qt::AlignCenter, QString::number(millimetre));
+        if (five)
+            painter.drawText(QRectF(x - 20.0, y - 9.0 - metrics.height(), 40.0, metrics.height()), Qt::AlignCenter,
+                             QString::number(millimetre));
     }
     struct Mark {
         Landmark landmark;
@@ -172,7 +178,8 @@ void FlyView::paintRule(QPainter& painter) const {
         painter.drawText(QRectF(x - 60.0, top, 120.0, metrics.height()), Qt::AlignCenter, mark.name);
         labelledTo = x + half;
     }
-    painter.drawText(QRectF(at(end, 0.0).x() + 8.0, y - metrics.height() / 2.0, 60.0, metrics.height()), Qt::AlignLeft | Qt::AlignVCenter, tr("mm"));
+    painter.drawText(QRectF(at(end, 0.0).x() + 8.0, y - metrics.height() / 2.0, 60.0, metrics.height()), Qt::AlignLeft | Qt::AlignVCenter,
+                     tr("mm"));
 }
 
 void FlyView::paintDimension(QPainter& painter, QPointF from, QPointF to, const QString& text) const {
@@ -368,7 +375,8 @@ void FlyView::paintHandles(QPainter& painter) const {
         const double r = strong ? 5.5 : own ? 4.5 : 3.0;
         // Across: a lozenge; along: a ring. Shape says which way it goes.
         if (handles_[i].travel == Travel::across)
-            painter.drawPolygon(QPolygonF{{place + QPointF(0, -r), place + QPointF(0.8 * r, 0), place + QPointF(0, r), place + QPointF(-0.8 * r, 0)}});
+            painter.drawPolygon(
+                QPolygonF{{place + QPointF(0, -r), place + QPointF(0.8 * r, 0), place + QPointF(0, r), place + QPointF(-0.8 * r, 0)}});
         else
             painter.drawEllipse(place, r, r);
     }

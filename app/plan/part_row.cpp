@@ -48,8 +48,15 @@ QString placeholderOf(const Field& field, const Plan& plan, std::size_t part) {
 }  // namespace
 
 PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent)
-    : QFrame(parent), document_(document), theme_(theme), part_(part), kind_(new Label(this)), material_(new Label(this)),
-      headline_(new Label(this)), words_(new Label(this)), warning_(new Label(this)) {
+    : QFrame(parent),
+      document_(document),
+      theme_(theme),
+      part_(part),
+      kind_(new Label(this)),
+      material_(new Label(this)),
+      headline_(new Label(this)),
+      words_(new Label(this)),
+      warning_(new Label(this)) {
     setObjectName(QStringLiteral("row-%1").arg(part));
     setCursor(Qt::PointingHandCursor);
     kind_->setFont(faceScaled(1.05, true));
@@ -101,15 +108,19 @@ void PartRow::refresh(const std::vector<CheckItem>& measured) {
     if (const std::string aim = sayAim(measured, part_); !aim.empty()) words += tr(" (your hand: %1)").arg(qt(aim));
     words_->setText(words);
     QString because;
-    for (const std::string& driver : part.drivers) because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);
+    for (const std::string& driver : part.drivers)
+        because += (because.isEmpty() ? QString() : QStringLiteral("\n")) + qt(driver);
     setToolTip(because.isEmpty() ? QString() : tr("From:\n%1").arg(because));
     // What can't be tied first, then what a tier would change, then what is only worth knowing.
     QStringList lines;
-    const auto line = [&lines](const QString& mark, const Fault& fault) { lines << mark + qt(fault.what + (fault.remedy.empty() ? "" : " — " + fault.remedy)); };
+    const auto line = [&lines](const QString& mark, const Fault& fault) {
+        lines << mark + qt(fault.what + (fault.remedy.empty() ? "" : " — " + fault.remedy));
+    };
     for (const Fault& fault : plan->faults)
         if (fault.place.text().starts_with(part.place.text() + ".")) line(QStringLiteral("✗ "), fault);
     for (const Warning& warning : plan->warnings)
-        if (warningIsHere(*plan, warning, part_)) line(warning.severity == Severity::warning ? QStringLiteral("! ") : QStringLiteral("· "), warning);
+        if (warningIsHere(*plan, warning, part_))
+            line(warning.severity == Severity::warning ? QStringLiteral("! ") : QStringLiteral("· "), warning);
     warning_->setText(lines.join(QLatin1Char('\n')));
     warning_->setVisible(!lines.isEmpty());
     if (isOpen()) fillEditor();
@@ -165,7 +176,9 @@ void PartRow::buildEditor() {
         for (const Material& m : document_.book().materials)
             if (now && m.kind == now->kind) materials_->addItem(qt(m.title()), qt(m.id));
         connect(materials_, &QComboBox::activated, this, [this](int index) {
-            showFaults(document_.apply(changeMaterial(document_.book(), document_.pattern()->id, part_, materials_->itemData(index).toString().toStdString()), part_));
+            showFaults(document_.apply(
+                changeMaterial(document_.book(), document_.pattern()->id, part_, materials_->itemData(index).toString().toStdString()),
+                part_));
         });
         form->addRow(tr("of"), materials_);
     }
@@ -204,8 +217,10 @@ void PartRow::addField(QFormLayout* form, const Field& field) {
         box->setObjectName(name);
         box->setAccessibleName(qt(field.label));
         if (field.optional) box->addItem(tr("usual"), QString());
-        for (const std::string& choice : field.choices) box->addItem(qt(choice), qt(choice));
-        connect(box, &QComboBox::activated, this, [this, box, key = field.key](int index) { takeText(key, box->itemData(index).toString()); });
+        for (const std::string& choice : field.choices)
+            box->addItem(qt(choice), qt(choice));
+        connect(box, &QComboBox::activated, this,
+                [this, box, key = field.key](int index) { takeText(key, box->itemData(index).toString()); });
         choices_[field.key] = box;
         form->addRow(qt(field.label), box);
         return;
@@ -213,7 +228,8 @@ void PartRow::addField(QFormLayout* form, const Field& field) {
     auto* line = new QLineEdit(editor_);
     line->setObjectName(name);
     line->setAccessibleName(qt(field.label));
-    line->setToolTip(field.kind == FieldKind::length    ? tr("\"11.7\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it")
+    line->setToolTip(field.kind == FieldKind::length
+                         ? tr("\"11.7\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it")
                      : field.kind == FieldKind::station ? tr("\"at the barb\", \"0.5 mm ahead of the point\"")
                      : field.kind == FieldKind::count   ? tr("a number, or two as \"2 to 3\"; up and down nudge it")
                                                         : tr("a number; empty for the usual"));
@@ -270,10 +286,11 @@ void PartRow::fillMends() {
             button->setObjectName(QStringLiteral("mend-%1-%2").arg(part_).arg(n++));
             button->setText(tr("do it"));
             button->setAccessibleName(tr("Do it: %1").arg(said->text()));
-            button->setToolTip(tr("Costs %1 as the team's balance counts (a turn 1, another material 2, a hook size 4: rule of thumb). Does it; undo takes it back").arg(mend.cost));
-            connect(button, &QAbstractButton::clicked, this, [this, edit = std::move(mend.edit)] {
-                document_.refuse(document_.apply(edit, part_));
-            });
+            button->setToolTip(tr("Costs %1 as the team's balance counts (a turn 1, another material 2, a hook size 4: rule of thumb). "
+                                  "Does it; undo takes it back")
+                                   .arg(mend.cost));
+            connect(button, &QAbstractButton::clicked, this,
+                    [this, edit = std::move(mend.edit)] { document_.refuse(document_.apply(edit, part_)); });
             row->addWidget(said, 1);
             row->addWidget(button, 0, Qt::AlignTop);
             mends_->layout()->addWidget(line);
@@ -283,7 +300,8 @@ void PartRow::fillMends() {
 }
 
 void PartRow::takeText(const std::string& key, const QString& text) {
-    const Faults faults = document_.apply(changeField(document_.book(), document_.pattern()->id, part_, key, text.trimmed().toStdString()), part_);
+    const Faults faults =
+        document_.apply(changeField(document_.book(), document_.pattern()->id, part_, key, text.trimmed().toStdString()), part_);
     if (!isOpen()) return;
     if (faults.empty()) fillEditor();
     showFaults(faults);
@@ -292,7 +310,8 @@ void PartRow::takeText(const std::string& key, const QString& text) {
 void PartRow::showFaults(const Faults& faults) {
     if (!fault_) return;
     QStringList lines;
-    for (const Fault& fault : faults) lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    for (const Fault& fault : faults)
+        lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
     fault_->setText(lines.join(QLatin1Char('\n')));
     fault_->setVisible(!faults.empty());
 }

@@ -49,7 +49,8 @@ QComboBox* SchoolsPanel::boxFor(const std::string& key, bool own) {
     box->addItem(!own ? tr("usual") : schoolStandsInParts(key) ? tr("its own way") : tr("as all"), QString());
     for (const Field& field : fieldsOf(SchoolChoices{}))
         if (field.key == key)
-            for (const std::string& choice : field.choices) box->addItem(qt(choice), qt(choice));
+            for (const std::string& choice : field.choices)
+                box->addItem(qt(choice), qt(choice));
     connect(box, &QComboBox::activated, this, [this, box, key, own](int i) {
         if (!document_.pattern()) return;
         const std::optional<std::string> pattern = own ? std::optional(document_.pattern()->id) : std::nullopt;
@@ -68,8 +69,10 @@ void SchoolsPanel::refresh() {
         const QSignalBlocker quiet(box);
         box->setCurrentIndex(text.empty() ? 0 : box->findData(qt(text)));
     };
-    for (const auto& [key, box] : own_) fill(box, heldSchool(document_.book(), pattern->id, key));
-    for (const Field& field : fieldsOf(document_.book().schools.value_or(SchoolChoices{}))) fill(all_.at(field.key), field.text);
+    for (const auto& [key, box] : own_)
+        fill(box, heldSchool(document_.book(), pattern->id, key));
+    for (const Field& field : fieldsOf(document_.book().schools.value_or(SchoolChoices{})))
+        fill(all_.at(field.key), field.text);
 }
 
 }  // namespace machair::app

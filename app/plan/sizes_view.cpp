@@ -20,7 +20,9 @@ SizesView::SizesView(Document& document, const Theme& theme, QWidget* parent) : 
     setAccessibleName(tr("The dressing across sizes"));
     setCursor(Qt::PointingHandCursor);
     setToolTip(tr("Click a fly to tie it in that size"));
-    connect(&document_, &Document::planChanged, this, [this] { if (isVisible()) rebuild(); });
+    connect(&document_, &Document::planChanged, this, [this] {
+        if (isVisible()) rebuild();
+    });
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
@@ -30,14 +32,16 @@ void SizesView::rebuild() {
     flies_.clear();
     scenes_.clear();
     if (document_.pattern()) flies_ = acrossSizes(document_.book(), document_.pattern()->id, kSizes);
-    for (const SizedFly& fly : flies_) scenes_.push_back(fly.plan ? std::optional(makeScene(*fly.plan)) : std::nullopt);
+    for (const SizedFly& fly : flies_)
+        scenes_.push_back(fly.plan ? std::optional(makeScene(*fly.plan)) : std::nullopt);
     update();
 }
 
 QRectF SizesView::columnOf(std::size_t i) const {
     // Columns as wide as their flies, so that the largest gets the most.
     std::vector<double> weights;
-    for (const auto& scene : scenes_) weights.push_back(scene ? scene->right - scene->left + 3.0 : 10.0);
+    for (const auto& scene : scenes_)
+        weights.push_back(scene ? scene->right - scene->left + 3.0 : 10.0);
     double all = 0.0, before = 0.0;
     for (std::size_t k = 0; k < weights.size(); ++k) {
         all += weights[k];
@@ -67,7 +71,8 @@ void SizesView::paintEvent(QPaintEvent*) {
         const QRectF column = columnOf(i);
         const SizedFly& fly = flies_[i];
         const bool now = document_.plan() && document_.plan()->hook.size() == fly.size;
-        if (scenes_[i]) drawing::paintFly(painter, *scenes_[i], {k, QPointF(column.left() + k * (1.0 - scenes_[i]->left), axis), theme_.bench(), 0.0});
+        if (scenes_[i])
+            drawing::paintFly(painter, *scenes_[i], {k, QPointF(column.left() + k * (1.0 - scenes_[i]->left), axis), theme_.bench(), 0.0});
         QRectF text(column.left() + 6.0, under, column.width() - 12.0, height() - under - 8.0);
         painter.setPen(QPen(now ? c.accent : c.line, now ? 2.5 : 1.0));
         painter.drawLine(text.topLeft(), text.topRight());
@@ -83,9 +88,12 @@ void SizesView::paintEvent(QPaintEvent*) {
             text.setTop(std::min(text.bottom(), used.bottom() + 3.0));
         };
         if (fly.plan)
-            say(tr("shank %1, head %2 to spare").arg(qt(formatLength(fly.plan->hook.shank())), qt(formatLength(fly.plan->head.margin()))), c.inkSoft);
-        for (std::size_t n = 0; n < std::min<std::size_t>(3, fly.changes.size()); ++n) say(qt(fly.changes[n]), c.ink);
-        for (std::size_t n = 0; n < std::min<std::size_t>(2, fly.troubles.size()); ++n) say(QStringLiteral("! ") + qt(fly.troubles[n]), c.warn);
+            say(tr("shank %1, head %2 to spare").arg(qt(formatLength(fly.plan->hook.shank())), qt(formatLength(fly.plan->head.margin()))),
+                c.inkSoft);
+        for (std::size_t n = 0; n < std::min<std::size_t>(3, fly.changes.size()); ++n)
+            say(qt(fly.changes[n]), c.ink);
+        for (std::size_t n = 0; n < std::min<std::size_t>(2, fly.troubles.size()); ++n)
+            say(QStringLiteral("! ") + qt(fly.troubles[n]), c.warn);
     }
 }
 

@@ -21,8 +21,13 @@
 namespace machair::app {
 
 Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
-    : QScrollArea(parent), document_(document), theme_(theme), sheet_(new QWidget), layout_(new QVBoxLayout(sheet_)),
-      add_(new QToolButton(sheet_)), refused_(new Label(sheet_)) {
+    : QScrollArea(parent),
+      document_(document),
+      theme_(theme),
+      sheet_(new QWidget),
+      layout_(new QVBoxLayout(sheet_)),
+      add_(new QToolButton(sheet_)),
+      refused_(new Label(sheet_)) {
     setObjectName(QStringLiteral("ticket"));
     setAccessibleName(tr("The ticket: parts in tying order"));
     setWidgetResizable(true);
@@ -98,12 +103,14 @@ void Ticket::refreshRows() {
     if (!document_.plan()) return;
     if (!document_.previewing()) hand_ = deviationsOf(document_.book());
     const auto measured = checkItems(*document_.plan(), hand_);
-    for (PartRow* row : rows_) row->refresh(measured);
+    for (PartRow* row : rows_)
+        row->refresh(measured);
 }
 
 void Ticket::refuse(const Faults& faults) {
     QStringList lines;
-    for (const Fault& fault : faults) lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+    for (const Fault& fault : faults)
+        lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
     QPalette palette = refused_->palette();
     palette.setColor(QPalette::WindowText, theme_.colours().fault);
     refused_->setPalette(palette);
@@ -119,7 +126,8 @@ void Ticket::add(PartKind kind) {
     const auto& parts = document_.pattern()->parts;
     if (parts.size() <= before.size()) return;
     std::size_t at = 0;  // the new one is opened
-    while (at < before.size() && parts[at].kind == before[at].kind && parts[at].material == before[at].material) ++at;
+    while (at < before.size() && parts[at].kind == before[at].kind && parts[at].material == before[at].material)
+        ++at;
     document_.choosePart(at);
 }
 
@@ -150,7 +158,8 @@ bool Ticket::eventFilter(QObject* watched, QEvent* event) {
 }
 
 void Ticket::openChosen() {
-    for (PartRow* row : rows_) row->setOpen(document_.part() == row->part());
+    for (PartRow* row : rows_)
+        row->setOpen(document_.part() == row->part());
     if (!document_.part() || *document_.part() >= rows_.size()) return;
     PartRow* row = rows_[*document_.part()];
     QTimer::singleShot(0, row, [this, row] { ensureWidgetVisible(row, 0, 8); });  // once it has its height

@@ -42,7 +42,8 @@ void Chart::addAxis(QAbstractAxis* axis, Qt::Alignment side, const QColor& ink) 
 
 void Chart::addSeries(QAbstractSeries* series, std::initializer_list<QAbstractAxis*> axes) {
     chart()->addSeries(series);
-    for (QAbstractAxis* axis : axes) series->attachAxis(axis);
+    for (QAbstractAxis* axis : axes)
+        series->attachAxis(axis);
 }
 
 QCategoryAxis* namedAxis(double low, double high, const std::vector<AxisLabel>& labels) {

@@ -14,19 +14,19 @@ class QApplication;
 namespace machair::app {
 
 struct Colours {
-    QColor window;   // around everything
-    QColor panel;    // ticket, rows, fields
-    QColor raised;   // what lies on a panel
-    QColor paper;    // under the drawing
+    QColor window;  // around everything
+    QColor panel;   // ticket, rows, fields
+    QColor raised;  // what lies on a panel
+    QColor paper;   // under the drawing
     QColor ink;
     QColor inkSoft;  // second voice
     QColor line;
-    QColor grass;    // what is well
-    QColor slate;    // the line, the water, what is measured
-    QColor accent;   // what is chosen
+    QColor grass;      // what is well
+    QColor slate;      // the line, the water, what is measured
+    QColor accent;     // what is chosen
     QColor accentInk;  // on accent
-    QColor warn;     // near
-    QColor fault;    // off, crowded, broken
+    QColor warn;       // near
+    QColor fault;      // off, crowded, broken
 };
 
 [[nodiscard]] Colours coloursOf(drawing::Bench bench);

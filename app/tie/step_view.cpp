@@ -39,7 +39,10 @@ std::pair<double, double> placeOf(const TyingStep& step, const Plan& plan, const
 StepView::StepView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("step"));
     setMinimumSize(480, 460);
-    connect(&theme_, &Theme::changed, this, [this] { paintFly(); update(); });
+    connect(&theme_, &Theme::changed, this, [this] {
+        paintFly();
+        update();
+    });
 }
 
 void StepView::showNothing() {
@@ -134,9 +137,14 @@ void StepView::paintEvent(QPaintEvent*) {
     const double after = left + numberWidth + (numberWidth > 0.0 ? 18.0 : 0.0);
     painter.setFont(faceScaled(1.25));
     painter.setPen(c.ink);
-    painter.drawText(QPointF(after, 104.0), QFontMetricsF(painter.font()).elidedText(qt(step_->unit) + (turns_ > 0 ? tr("   ·   counted %1").arg(turns_) : QString()), Qt::ElideRight, room - after + left));
+    painter.drawText(QPointF(after, 104.0),
+                     QFontMetricsF(painter.font())
+                         .elidedText(qt(step_->unit) + (turns_ > 0 ? tr("   ·   counted %1").arg(turns_) : QString()), Qt::ElideRight,
+                                     room - after + left));
     painter.setFont(faceScaled(2.0, true));
-    painter.drawText(QPointF(after, 66.0), QFontMetricsF(painter.font()).elidedText(qt(step_->verb + " " + step_->object), Qt::ElideRight, width() - after - 24.0));
+    painter.drawText(
+        QPointF(after, 66.0),
+        QFontMetricsF(painter.font()).elidedText(qt(step_->verb + " " + step_->object), Qt::ElideRight, width() - after - 24.0));
     painter.setFont(faceScaled(1.15));
     painter.setPen(c.inkSoft);
     painter.drawText(QPointF(left, 136.0), QFontMetricsF(painter.font()).elidedText(qt(step_->detail), Qt::ElideRight, room));

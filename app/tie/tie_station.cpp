@@ -31,18 +31,36 @@ QLabel* paragraph(const char* name) {
 }  // namespace
 
 TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), hub_(devices), view_(new StepView(document, theme)), list_(new QListWidget), caution_(paragraph("caution")),
-      order_(paragraph("order")), rework_(paragraph("rework")), lasting_(paragraph("lasting")), coats_(paragraph("drying")), wrong_(nullptr) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      hub_(devices),
+      view_(new StepView(document, theme)),
+      list_(new QListWidget),
+      caution_(paragraph("caution")),
+      order_(paragraph("order")),
+      rework_(paragraph("rework")),
+      lasting_(paragraph("lasting")),
+      coats_(paragraph("drying")),
+      wrong_(nullptr) {
     setObjectName(QStringLiteral("tie"));
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
     layout->addWidget(view_, 1);
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
-    connect(&document_, &Document::planChanged, this, [this] { if (isVisible() && !document_.previewing()) rebuild(); });
-    connect(&document_, &Document::bookOpened, this, [this] { if (isVisible()) rebuild(); });
+    connect(&document_, &Document::planChanged, this, [this] {
+        if (isVisible() && !document_.previewing()) rebuild();
+    });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        if (isVisible()) rebuild();
+    });
     connect(&theme_, &Theme::changed, this, &TieStation::refresh);
-    connect(&hub_, &devices::Hub::pedalOn, this, [this] { if (isVisible() && isActiveWindow()) go(current_ + 1); });
-    connect(&hub_, &devices::Hub::pedalBack, this, [this] { if (isVisible() && isActiveWindow()) go(current_ - 1); });
+    connect(&hub_, &devices::Hub::pedalOn, this, [this] {
+        if (isVisible() && isActiveWindow()) go(current_ + 1);
+    });
+    connect(&hub_, &devices::Hub::pedalBack, this, [this] {
+        if (isVisible() && isActiveWindow()) go(current_ - 1);
+    });
     connect(&clock_, &QTimer::timeout, this, &TieStation::sayCoats);
     constexpr int kSecond = 1000;
     clock_.start(kSecond);
@@ -90,7 +108,9 @@ QWidget* TieStation::makePanel() {
     list_->setFrameShape(QFrame::NoFrame);
     list_->setFocusPolicy(Qt::NoFocus);
     list_->installEventFilter(this);
-    connect(list_, &QListWidget::currentRowChanged, this, [this](int row) { if (row >= 0) go(row); });
+    connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
+        if (row >= 0) go(row);
+    });
     column->addWidget(list_, 1);
     coats_->setFont(faceScaled(1.0, true));
     column->addWidget(coats_);
@@ -139,7 +159,8 @@ void TieStation::rebuild() {
     const QSignalBlocker quiet(list_);
     list_->clear();
     int n = 1;
-    for (const TyingStep& step : steps_) list_->addItem(tr("%1  %2 %3").arg(n++).arg(qt(step.verb), qt(step.object)));
+    for (const TyingStep& step : steps_)
+        list_->addItem(tr("%1  %2 %3").arg(n++).arg(qt(step.verb), qt(step.object)));
     current_ = std::clamp(current_, 0, std::max(0, static_cast<int>(steps_.size()) - 1));
     refresh();
 }
@@ -149,7 +170,8 @@ void TieStation::go(int step) {
     const int wanted = std::clamp(step, 0, static_cast<int>(steps_.size()) - 1);
     if (wanted == current_ + 1 && steps_[static_cast<std::size_t>(current_)].dryMinutes) {  // a coat was given: it dries from now on
         const TyingStep& coat = steps_[static_cast<std::size_t>(current_)];
-        drying_.push_back({qt(plan_->pattern.title() + ", " + coat.object), QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
+        drying_.push_back({qt(plan_->pattern.title() + ", " + coat.object),
+                           QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
     }
     if (wanted != current_) {
         turns_ = 0;
@@ -189,7 +211,9 @@ void TieStation::refresh() {
     ink(caution_, c.warn);
     QStringList order;
     for (const OrderFault& fault : orderFaults(plan_->pattern)) {
-        const auto name = [&](std::size_t part) { return part < plan_->parts.size() ? qt(std::string(nameOf(plan_->parts[part].kind))) : tr("nothing: last"); };
+        const auto name = [&](std::size_t part) {
+            return part < plan_->parts.size() ? qt(std::string(nameOf(plan_->parts[part].kind))) : tr("nothing: last");
+        };
         order << tr("✗ %1. Tie the %2 before the %3.").arg(qt(fault.words), name(fault.part), name(fault.before));
     }
     order_->setText(order.join(QLatin1Char('\n')));
@@ -198,7 +222,8 @@ void TieStation::refresh() {
     QStringList rework;
     if (wrong_->isChecked() && step.part >= 0)
         for (const Rework& r : reworkOf(plan_->parts[static_cast<std::size_t>(step.part)].kind))
-            rework << tr("%1: %2%3\nNext time: %4.").arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
+            rework << tr("%1: %2%3\nNext time: %4.")
+                          .arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
     else if (wrong_->isChecked())
         rework << tr("Unwind the thread to the last landmark and lay it again.");
     if (wrong_->isChecked() && step.part >= 0) {
@@ -211,9 +236,12 @@ void TieStation::refresh() {
     const Durability lasting = durabilityOf(*plan_);
     QStringList said;
     if (step.part >= 0)
-        if (const std::string aim = sayAim(measured_, static_cast<std::size_t>(step.part)); !aim.empty()) said << tr("Your hand: %1.").arg(qt(aim));
-    if (!lasting.weak.empty()) said << tr("Gives way first: %1. Cheapest: %2.").arg(qt(lasting.weak.front().words), qt(lasting.weak.front().improve));
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, lasting.protects.size()); ++i) said << QStringLiteral("✓ ") + qt(lasting.protects[i]);
+        if (const std::string aim = sayAim(measured_, static_cast<std::size_t>(step.part)); !aim.empty())
+            said << tr("Your hand: %1.").arg(qt(aim));
+    if (!lasting.weak.empty())
+        said << tr("Gives way first: %1. Cheapest: %2.").arg(qt(lasting.weak.front().words), qt(lasting.weak.front().improve));
+    for (std::size_t i = 0; i < std::min<std::size_t>(2, lasting.protects.size()); ++i)
+        said << QStringLiteral("✓ ") + qt(lasting.protects[i]);
     lasting_->setText(said.join(QLatin1Char('\n')));
     ink(lasting_, c.inkSoft);
     sayCoats();
@@ -229,7 +257,8 @@ void TieStation::sayCoats() {
             QApplication::beep();
             document_.say(tr("%1 is dry").arg(coat.what));
         }
-        said << (left > 0 ? tr("%1 dries %2:%3").arg(coat.what).arg(left / 60).arg(left % 60, 2, 10, QLatin1Char('0')) : tr("✓ %1 is dry").arg(coat.what));
+        said << (left > 0 ? tr("%1 dries %2:%3").arg(coat.what).arg(left / 60).arg(left % 60, 2, 10, QLatin1Char('0'))
+                          : tr("✓ %1 is dry").arg(coat.what));
     }
     constexpr qint64 kForget = 120;  // s after it rang
     std::erase_if(drying_, [now](const Drying& coat) { return (now - coat.until) / 1000 > kForget; });

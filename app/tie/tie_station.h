@@ -65,7 +65,7 @@ class TieStation : public QWidget {
     std::optional<Plan> plan_;  // what the steps are of: never another one than theirs
     std::vector<TyingStep> steps_;
     std::vector<CheckItem> measured_;  // where this hand should aim, of the dressing that the steps are of
-    std::set<Caution> cautioned_;  // once a session each
+    std::set<Caution> cautioned_;      // once a session each
     std::vector<Drying> drying_;
     int current_ = 0;
     int turns_ = 0;

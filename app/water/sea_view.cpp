@@ -27,14 +27,18 @@ SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setAccessibleName(tr("The loch, its wave and how full to dress"));
     setMinimumWidth(420);
     connect(&document_, &Document::teamChanged, this, &SeaView::refresh);
-    connect(&document_, &Document::bookOpened, this, [this] { boat_.reset(); refresh(); });
+    connect(&document_, &Document::bookOpened, this, [this] {
+        boat_.reset();
+        refresh();
+    });
     connect(&document_, &Document::bookChanged, this, &SeaView::refresh);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
 void SeaView::refresh() {
     sea_.reset();
-    if (const WaterSpec* water = document_.water(); water && water->wind && water->fetch) sea_ = seaUnder({*water->wind, *water->fetch, water->drogue.value_or(false)});
+    if (const WaterSpec* water = document_.water(); water && water->wind && water->fetch)
+        sea_ = seaUnder({*water->wind, *water->fetch, water->drogue.value_or(false)});
     update();
 }
 
@@ -77,21 +81,27 @@ void SeaView::paintMap(QPainter& painter) const {
     painter.setFont(faceScaled(0.9));
     painter.setPen(c.inkSoft);
     if (drawing_) {
-        painter.drawText(mapFrame(), Qt::AlignTop | Qt::AlignRight, tr("click corner after corner of the shore, twice at the last; the frame is %1 m wide").arg(kDrawnSpan));
+        painter.drawText(mapFrame(), Qt::AlignTop | Qt::AlignRight,
+                         tr("click corner after corner of the shore, twice at the last; the frame is %1 m wide").arg(kDrawnSpan));
         QPolygonF line;
-        for (const MapPoint& corner : drawn_) line << toScreen(corner);
+        for (const MapPoint& corner : drawn_)
+            line << toScreen(corner);
         painter.setPen(QPen(c.accent, 2.0));
         painter.setBrush(Qt::NoBrush);
         painter.drawPolyline(line);
-        for (const QPointF& corner : line) painter.drawEllipse(corner, 3.0, 3.0);
+        for (const QPointF& corner : line)
+            painter.drawEllipse(corner, 3.0, 3.0);
         return;
     }
     if (!outlined) {
-        painter.drawText(mapFrame(), Qt::AlignCenter | Qt::TextWordWrap, tr("Draw the loch's shore here, or bring it in as GeoJSON, and a click measures the fetch. Without a map, type the fetch."));
+        painter.drawText(
+            mapFrame(), Qt::AlignCenter | Qt::TextWordWrap,
+            tr("Draw the loch's shore here, or bring it in as GeoJSON, and a click measures the fetch. Without a map, type the fetch."));
         return;
     }
     QPolygonF shore;
-    for (const auto& corner : water->outline) shore << toScreen(corner);
+    for (const auto& corner : water->outline)
+        shore << toScreen(corner);
     painter.setPen(QPen(c.slate, 1.8));
     QColor fill = c.slate;
     fill.setAlpha(46);
@@ -131,7 +141,9 @@ void SeaView::paintMap(QPainter& painter) const {
         painter.drawText(toScreen(*boat_) + QPointF(9.0, 5.0), tr("fetch %1 m").arg(number(fetch / metre, 0)));
     } else {
         painter.setPen(c.inkSoft);
-        painter.drawText(mapFrame(), Qt::AlignBottom | Qt::AlignRight, water->windFrom ? tr("click where the boat is to measure the fetch") : tr("say where the wind is from, then a click measures the fetch"));
+        painter.drawText(mapFrame(), Qt::AlignBottom | Qt::AlignRight,
+                         water->windFrom ? tr("click where the boat is to measure the fetch")
+                                         : tr("say where the wind is from, then a click measures the fetch"));
     }
 }
 
@@ -149,9 +161,12 @@ void SeaView::paintWave(QPainter& painter, const QRectF& frame) const {
     const double span = std::max({9.0, 1.6 * wavelength, frame.width() / std::max(0.34 * frame.height(), 1.0)});  // m across the frame
     const double scale = frame.width() / span;
     const double level = frame.top() + std::max(46.0 + 1.1 * scale + 0.5 * height * scale, 0.62 * frame.height());
-    const auto surface = [&](double x) { return level - 0.5 * height * scale * std::cos(2.0 * std::numbers::pi * (x / scale) / wavelength); };
+    const auto surface = [&](double x) {
+        return level - 0.5 * height * scale * std::cos(2.0 * std::numbers::pi * (x / scale) / wavelength);
+    };
     QPainterPath water(QPointF(frame.left(), surface(0.0)));
-    for (double x = 0.0; x <= frame.width(); x += 2.0) water.lineTo(frame.left() + x, surface(x));
+    for (double x = 0.0; x <= frame.width(); x += 2.0)
+        water.lineTo(frame.left() + x, surface(x));
     painter.setPen(QPen(c.slate, 2.0));
     painter.setBrush(Qt::NoBrush);
     painter.drawPath(water);
@@ -197,14 +212,17 @@ void SeaView::paintWave(QPainter& painter, const QRectF& frame) const {
     painter.setPen(c.ink);
     const WaterSpec* water1 = document_.water();
     const int force = beaufort(*water1->wind);
-    painter.drawText(QPointF(frame.left() + 16.0, frame.top() + 18.0),
-                     tr("Force %1, %2: %3").arg(force).arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea_->kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
+    painter.drawText(
+        QPointF(frame.left() + 16.0, frame.top() + 18.0),
+        tr("Force %1, %2: %3")
+            .arg(force)
+            .arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea_->kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
     painter.setFont(faceScaled(0.95));
     painter.setPen(c.inkSoft);
     painter.drawText(QPointF(frame.left() + 16.0, frame.top() + 38.0),
                      tr("wave %1 cm every %2 s, once it has blown %3 min · the boat drifts at %4 m/s%5")
-                         .arg(number(100.0 * height, 0), number(sea_->period / second, 1), number(sea_->builds / second / 60.0, 0), number(sea_->drift / metrePerSecond, 2),
-                              water1->drogue.value_or(false) ? tr(" on the drogue") : QString()));
+                         .arg(number(100.0 * height, 0), number(sea_->period / second, 1), number(sea_->builds / second / 60.0, 0),
+                              number(sea_->drift / metrePerSecond, 2), water1->drogue.value_or(false) ? tr(" on the drogue") : QString()));
 }
 
 void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
@@ -213,7 +231,9 @@ void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
     painter.setPen(c.ink);
     const auto& report = document_.teamReport();
     // The verdict of the day in the words that the cast has for it: the same report.
-    painter.drawText(QPointF(frame.left(), frame.top() + 14.0), report ? tr("How full, in usual collars · %1 %2").arg(signOf(report->verdict), qt(sayVerdict(*report))) : tr("How full, in usual collars"));
+    painter.drawText(QPointF(frame.left(), frame.top() + 14.0),
+                     report ? tr("How full, in usual collars · %1 %2").arg(signOf(report->verdict), qt(sayVerdict(*report)))
+                            : tr("How full, in usual collars"));
     painter.setFont(faceScaled(0.88));
     if (!sea_ || !report) return;
     constexpr double kMost = 5.0;
@@ -248,7 +268,8 @@ void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
         y += 29.0;
     }
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(frame.left(), y - 1.0, frame.width(), 18.0), Qt::AlignLeft, tr("green: what this wave wants · dot: the fly as it is dressed. A rule of thumb."));
+    painter.drawText(QRectF(frame.left(), y - 1.0, frame.width(), 18.0), Qt::AlignLeft,
+                     tr("green: what this wave wants · dot: the fly as it is dressed. A rule of thumb."));
 }
 
 void SeaView::paintEvent(QPaintEvent*) {

@@ -38,7 +38,8 @@ QString seasonWords(const SeasonRow& row) {
     QString text = of.join(QStringLiteral(", "));
     QStringList suits;
     if (row.suits) suits << qt(*row.suits);
-    for (const FlyStyle style : row.styles) suits << qt(std::string(nameOf(style)));
+    for (const FlyStyle style : row.styles)
+        suits << qt(std::string(nameOf(style)));
     if (!suits.isEmpty()) text += QStringLiteral(": ") + suits.join(QStringLiteral(", "));
     if (row.fished) text += QObject::tr("; fished %1").arg(qt(*row.fished));
     return text;
@@ -50,9 +51,29 @@ constexpr int kRulesWidth = 390;
 }  // namespace
 
 WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
-    : QWidget(parent), document_(document), theme_(theme), hub_(devices), sea_(new SeaView(document, theme)), waters_(new QComboBox), force_(new QComboBox), day_(nullptr),
-      weatherButton_(nullptr), season_(new QListWidget), answers_(new Label), cautions_(new Label), card_(nullptr), addCard_(nullptr), kept_(new QSpinBox), ruled_(new Label), boxRuled_(new QListWidget), chooseButton_(nullptr),
-      favourite_(new QComboBox), place_(new QComboBox), withBook_(new QCheckBox), chosen_(new Label), teams_(new QListWidget) {
+    : QWidget(parent),
+      document_(document),
+      theme_(theme),
+      hub_(devices),
+      sea_(new SeaView(document, theme)),
+      waters_(new QComboBox),
+      force_(new QComboBox),
+      day_(nullptr),
+      weatherButton_(nullptr),
+      season_(new QListWidget),
+      answers_(new Label),
+      cautions_(new Label),
+      card_(nullptr),
+      addCard_(nullptr),
+      kept_(new QSpinBox),
+      ruled_(new Label),
+      boxRuled_(new QListWidget),
+      chooseButton_(nullptr),
+      favourite_(new QComboBox),
+      place_(new QComboBox),
+      withBook_(new QCheckBox),
+      chosen_(new Label),
+      teams_(new QListWidget) {
     setObjectName(QStringLiteral("water"));
     auto* layout = sideBySide(this);
     layout->addWidget(scrolled(makeDay(), kDayWidth));
@@ -61,9 +82,11 @@ WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub&
     connect(&document_, &Document::teamChanged, this, &WaterStation::refresh);
     connect(&document_, &Document::bookOpened, this, &WaterStation::refresh);
     connect(&document_, &Document::bookChanged, this, &WaterStation::refresh);
-    connect(sea_, &SeaView::fetchMeasured, this, [this](double metres) { document_.refuse(writeWater("fetch_m", formatNumber(metres, 0))); });
+    connect(sea_, &SeaView::fetchMeasured, this,
+            [this](double metres) { document_.refuse(writeWater("fetch_m", formatNumber(metres, 0))); });
     connect(sea_, &SeaView::shoreDrawn, this, &WaterStation::setShore);
-    connect(&background_, &Background::runningChanged, this, [this](bool running) { chooseButton_->setText(running ? tr("Stop") : tr("Choose")); });
+    connect(&background_, &Background::runningChanged, this,
+            [this](bool running) { chooseButton_->setText(running ? tr("Stop") : tr("Choose")); });
     watchWeather();
 }
 
@@ -78,14 +101,16 @@ QWidget* WaterStation::makeDay() {
     auto* add = toolButton("add-water", tr("+"), tr("Another water"));
     line->addWidget(add);
     column->addLayout(line);
-    day_ = new FieldsForm("water", {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
-                          [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
+    day_ = new FieldsForm(
+        "water", {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
+        [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
     column->addWidget(day_);
     auto* byForce = new QHBoxLayout;
     byForce->addWidget(new Label(tr("or by force")));
     force_->setObjectName(QStringLiteral("force"));
     force_->setAccessibleName(tr("Wind by Beaufort's force"));
-    for (int force = 0; force <= 12; ++force) force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
+    for (int force = 0; force <= 12; ++force)
+        force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
     byForce->addWidget(force_, 1);
     column->addLayout(byForce);
     auto* shore = new QHBoxLayout;
@@ -96,7 +121,8 @@ QWidget* WaterStation::makeDay() {
     shore->addWidget(bring);
     shore->addStretch(1);
     column->addLayout(shore);
-    weatherButton_ = toolButton("weather", tr("Weather station: look again"), tr("Fills wind, direction, temperature and light from a weather station; the stand-in is machair-weather"));
+    weatherButton_ = toolButton("weather", tr("Weather station: look again"),
+                                tr("Fills wind, direction, temperature and light from a weather station; the stand-in is machair-weather"));
     column->addWidget(weatherButton_);
     auto* about = new QHBoxLayout;
     about->addWidget(heading(tr("About in this month")));
@@ -108,9 +134,11 @@ QWidget* WaterStation::makeDay() {
     season_->setMaximumHeight(84);
     season_->setToolTip(tr("A click opens the row to edit it"));
     column->addWidget(season_);
-    row_ = new FieldsForm("season-row", {"creature", "from_month", "to_month", "size", "colour", "where", "fished", "styles", "dressings", "place", "suits"}, [this](const std::string& key, const std::string& text) {
-        return document_.apply(changeSeasonField(document_.book(), seasonRow_, key, text));
-    });
+    row_ = new FieldsForm(
+        "season-row", {"creature", "from_month", "to_month", "size", "colour", "where", "fished", "styles", "dressings", "place", "suits"},
+        [this](const std::string& key, const std::string& text) {
+            return document_.apply(changeSeasonField(document_.book(), seasonRow_, key, text));
+        });
     row_->hide();
     column->addWidget(row_);
     answers_->setObjectName(QStringLiteral("season-answers"));
@@ -118,7 +146,9 @@ QWidget* WaterStation::makeDay() {
     answers_->setFont(faceScaled(0.92));
     column->addWidget(answers_);
     connect(addRow, &QToolButton::clicked, this, [this] {
-        if (!document_.isOpen() || !document_.done(document_.apply(addSeasonRow(document_.book(), document_.water() ? document_.water()->month.value_or(6) : 6)))) return;
+        if (!document_.isOpen() ||
+            !document_.done(document_.apply(addSeasonRow(document_.book(), document_.water() ? document_.water()->month.value_or(6) : 6))))
+            return;
         seasonRow_ = document_.book().season.back().id;
         refreshSeason();
     });
@@ -137,7 +167,9 @@ QWidget* WaterStation::makeDay() {
         if (!document_.isOpen()) return;
         if (document_.done(document_.apply(addWater(document_.book())))) document_.chooseWater(document_.book().waters.back().id);
     });
-    connect(force_, &QComboBox::activated, this, [this](int i) { document_.refuse(writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1))); });
+    connect(force_, &QComboBox::activated, this, [this](int i) {
+        document_.refuse(writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1)));
+    });
     connect(draw, &QToolButton::toggled, sea_, &SeaView::drawShore);
     connect(sea_, &SeaView::shoreDrawn, draw, [draw] { draw->setChecked(false); });
     connect(bring, &QToolButton::clicked, this, [this] {
@@ -172,11 +204,13 @@ QWidget* WaterStation::makeRules() {
     place_->setObjectName(QStringLiteral("choose-place"));
     place_->setAccessibleName(tr("For the whole team or one place"));
     place_->addItem(tr("for the whole team"), -1);
-    for (const Position position : kPositions) place_->addItem(tr("for the %1").arg(titleOf(position).toLower()), static_cast<int>(position));
+    for (const Position position : kPositions)
+        place_->addItem(tr("for the %1").arg(titleOf(position).toLower()), static_cast<int>(position));
     for_->addWidget(place_, 1);
     withBook_->setObjectName(QStringLiteral("with-daybook"));
     withBook_->setText(tr("and my daybook"));
-    withBook_->setToolTip(tr("Flies that did better than others in their place on the same days count for more, and the wave's wants are moved by what caught"));
+    withBook_->setToolTip(tr(
+        "Flies that did better than others in their place on the same days count for more, and the wave's wants are moved by what caught"));
     for_->addWidget(withBook_);
     column->addLayout(for_);
     connect(place_, &QComboBox::activated, this, [this] { choose(); });
@@ -199,26 +233,34 @@ QWidget* WaterStation::makeRules() {
     kept_->setRange(0, 999);
     top->addWidget(kept_);
     column->addLayout(top);
-    card_ = new FieldsForm("card", {"name", "source", "date", "most_flies", "least_spacing_m", "largest_hook", "longest_fly_mm", "barb", "kept_before_barbless", "beads"},
+    card_ = new FieldsForm("card",
+                           {"name", "source", "date", "most_flies", "least_spacing_m", "largest_hook", "longest_fly_mm", "barb",
+                            "kept_before_barbless", "beads"},
                            [this](const std::string& key, const std::string& text) {
                                const WaterSpec* water = document_.water();
-                               return water && water->rules ? document_.apply(changeRuleField(document_.book(), *water->rules, key, text)) : Faults{};
+                               return water && water->rules ? document_.apply(changeRuleField(document_.book(), *water->rules, key, text))
+                                                            : Faults{};
                            });
     column->addWidget(card_);
-    gaugeButton_ = toolButton("contest-gauge", tr("Length gauge…"), tr("The longest fly that this card allows, on paper at true size (PDF or SVG)"));
+    gaugeButton_ =
+        toolButton("contest-gauge", tr("Length gauge…"), tr("The longest fly that this card allows, on paper at true size (PDF or SVG)"));
     connect(gaugeButton_, &QToolButton::clicked, this, [this] {
-        askWhereToWrite(this, tr("Keep the gauge as"), QStringLiteral("gauge.pdf"), tr("PDF (*.pdf);;SVG (*.svg)"), QString(), [this](const QString& path) {
-            const RuleCard* card = ruleCard();
-            if (!card) return;
-            const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)));
-            document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path) : tr("%1: %2. Nothing was written").arg(path, wrong));
-        });
+        askWhereToWrite(this, tr("Keep the gauge as"), QStringLiteral("gauge.pdf"), tr("PDF (*.pdf);;SVG (*.svg)"), QString(),
+                        [this](const QString& path) {
+                            const RuleCard* card = ruleCard();
+                            if (!card) return;
+                            const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)));
+                            document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path)
+                                                          : tr("%1: %2. Nothing was written").arg(path, wrong));
+                        });
     });
     column->addWidget(gaugeButton_);
     ruled_->setObjectName(QStringLiteral("ruled"));
     ruled_->setWordWrap(true);
     column->addWidget(ruled_);
-    twins_ = toolButton("change-over", tr("Change them over"), tr("Takes off what the card forbids now and puts on what stands beside it: the twin of the dressing where the box has one"));
+    twins_ = toolButton(
+        "change-over", tr("Change them over"),
+        tr("Takes off what the card forbids now and puts on what stands beside it: the twin of the dressing where the box has one"));
     twins_->hide();
     connect(twins_, &QToolButton::clicked, this, &WaterStation::changeOver);
     column->addWidget(twins_);
@@ -243,7 +285,8 @@ QWidget* WaterStation::makeRules() {
 // What the weather station last said, as one step.
 void WaterStation::takeWeather() {
     if (!document_.water()) return;
-    std::vector<std::pair<const char*, std::string>> fields = {{"wind_m_s", formatShort(reading_->wind / metrePerSecond, 1)}, {"wind_from_deg", formatShort(reading_->from, 0)}};
+    std::vector<std::pair<const char*, std::string>> fields = {{"wind_m_s", formatShort(reading_->wind / metrePerSecond, 1)},
+                                                               {"wind_from_deg", formatShort(reading_->from, 0)}};
     if (reading_->celsius) fields.emplace_back("celsius", formatShort(*reading_->celsius, 1));
     if (reading_->light) fields.emplace_back("light", reading_->light->toStdString());
     Result<Edit> taken = Edit{"the weather station's day", document_.book()};
@@ -253,14 +296,16 @@ void WaterStation::takeWeather() {
     }
     taken->words = "the weather station's day";
     if (const Faults faults = document_.apply(std::move(taken)); !faults.empty()) return document_.refuse(faults);
-    document_.say(tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(readAt_.secsTo(QDateTime::currentDateTime())));
+    document_.say(
+        tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(readAt_.secsTo(QDateTime::currentDateTime())));
 }
 
 void WaterStation::watchWeather() {
     connect(&hub_, &devices::Hub::weatherRead, this, [this](const devices::Weather& read) {
         reading_ = read;
         readAt_ = QDateTime::currentDateTime();
-        weatherButton_->setText(tr("Take: wind %1 m/s from %2°").arg(qt(formatNumber(read.wind / metrePerSecond, 1)), qt(formatNumber(read.from, 0))));
+        weatherButton_->setText(
+            tr("Take: wind %1 m/s from %2°").arg(qt(formatNumber(read.wind / metrePerSecond, 1)), qt(formatNumber(read.from, 0))));
     });
     connect(&hub_, &devices::Hub::changed, this, [this] {
         if (!hub_.weatherReady() && !reading_) weatherButton_->setText(tr("Weather station: look again"));
@@ -280,7 +325,8 @@ void WaterStation::setShore(const std::vector<MapPoint>& outline) {
 
 void WaterStation::bringShore(const QString& name) {
     constexpr std::size_t kLargest = 16 << 20;
-    const auto shore = store::readWhole(name.toStdString(), kLargest).and_then([](const std::string& text) { return store::readShore(text); });
+    const auto shore =
+        store::readWhole(name.toStdString(), kLargest).and_then([](const std::string& text) { return store::readShore(text); });
     if (!shore) return document_.say(tr("%1: %2").arg(name, qt(shore.error().front().line())));
     if (document_.water()) document_.refuse(document_.apply(changeOutline(document_.book(), document_.water()->id, *shore)));
 }
@@ -294,7 +340,8 @@ void WaterStation::refresh() {
     const QSignalBlocker quiet(waters_), quietForce(force_), quietFavourite(favourite_);
     waters_->clear();
     if (!document_.isOpen()) return;
-    for (const WaterSpec& water : document_.book().waters) waters_->addItem(qt(water.title()), qt(water.id));
+    for (const WaterSpec& water : document_.book().waters)
+        waters_->addItem(qt(water.title()), qt(water.id));
     const WaterSpec* water = document_.water();
     day_->setEnabled(water != nullptr);
     if (!water) {
@@ -304,15 +351,18 @@ void WaterStation::refresh() {
         day_->show(fieldsOf(*water));
         if (water->wind) force_->setCurrentIndex(beaufort(*water->wind));
         QStringList cautions;
-        for (const std::string& caution : seaUnder({water->wind.value_or(Speed{}), water->fetch.value_or(Length{}), false}).cautions) cautions << QStringLiteral("! ") + qt(caution);
+        for (const std::string& caution : seaUnder({water->wind.value_or(Speed{}), water->fetch.value_or(Length{}), false}).cautions)
+            cautions << QStringLiteral("! ") + qt(caution);
         cautions_->setText(cautions.join(QLatin1Char('\n')));
     }
     const QString was = favourite_->currentData().toString();
     favourite_->clear();
     favourite_->addItem(tr("any fly"), QString());
     if (document_.book().box.empty())
-        for (const Pattern& pattern : document_.book().patterns) favourite_->addItem(qt(pattern.title()), qt(pattern.id));
-    for (const BoxFly& fly : document_.book().box) favourite_->addItem(qt(sayFly(document_.book(), flyOf(fly))), qt(fly.id));
+        for (const Pattern& pattern : document_.book().patterns)
+            favourite_->addItem(qt(pattern.title()), qt(pattern.id));
+    for (const BoxFly& fly : document_.book().box)
+        favourite_->addItem(qt(sayFly(document_.book(), flyOf(fly))), qt(fly.id));
     favourite_->setCurrentIndex(std::max(0, favourite_->findData(was)));
     refreshSeason();
     refreshRules();
@@ -364,7 +414,8 @@ void WaterStation::refreshRules() {
         Faults faults;
     };
     boxWork_.start(
-        [book = document_.book(), on = water->id, team = document_.team() ? document_.team()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
+        [book = document_.book(), on = water->id, team = document_.team() ? document_.team()->id : std::string()](
+            const std::stop_token& stop, const Background::Progress&) {
             Ruled ruled;
             const TeamSetting setting = settingOf(book, book.findWater(on));
             const auto box = candidatesOf(book, setting);
@@ -372,19 +423,22 @@ void WaterStation::refreshRules() {
                 ruled.faults = box.error();
                 return ruled;
             }
-            for (std::size_t i = 0; i < box->size() && !stop.stop_requested(); ++i) ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, *setting.card, setting.contest));
+            for (std::size_t i = 0; i < box->size() && !stop.stop_requested(); ++i)
+                ruled.flies.emplace_back((*box)[i].title, breachesOf((*box)[i].figures, *setting.card, setting.contest));
             ruled.comesOff = underTheCard(book, team, setting, *box);
             return ruled;
         },
         [this](const Ruled& ruled) {
             sayRuled(ruled.comesOff);
             boxRuled_->clear();
-            for (const Fault& fault : ruled.faults) new QListWidgetItem(QStringLiteral("✗ ") + qt(fault.line()), boxRuled_);
+            for (const Fault& fault : ruled.faults)
+                new QListWidgetItem(QStringLiteral("✗ ") + qt(fault.line()), boxRuled_);
             for (const bool passing : {false, true})  // what fails first
                 for (const auto& [title, breaches] : ruled.flies) {
                     if (breaches.empty() != passing) continue;
                     QString text = (passing ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + qt(title);
-                    for (const Breach& breach : breaches) text += tr(": %1; %2").arg(qt(breach.words), qt(breach.mend));
+                    for (const Breach& breach : breaches)
+                        text += tr(": %1; %2").arg(qt(breach.words), qt(breach.mend));
                     (new QListWidgetItem(text, boxRuled_))->setForeground(passing ? theme_.colours().ink : theme_.colours().fault);
                 }
         });
@@ -397,8 +451,11 @@ void WaterStation::sayRuled(std::vector<ComesOff> comesOff) {
     QStringList said;
     if (const auto& report = document_.teamReport())
         for (const TeamCheck& check : report->checks)
-            if (check.term == TeamTerm::rules) said << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) + (check.mend.empty() ? QString() : QStringLiteral(" → ") + qt(check.mend));
-    for (const ComesOff& one : comesOff_) said << QStringLiteral("→ ") + qt(one.words);
+            if (check.term == TeamTerm::rules)
+                said << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) +
+                            (check.mend.empty() ? QString() : QStringLiteral(" → ") + qt(check.mend));
+    for (const ComesOff& one : comesOff_)
+        said << QStringLiteral("→ ") + qt(one.words);
     twins_->setVisible(std::ranges::any_of(comesOff_, [](const ComesOff& one) { return one.on.has_value(); }));
     if (!card->source || !card->date) said << tr("Say where and when this card was read.");
     said << qt(std::string(kRulesCaution));
@@ -409,7 +466,7 @@ void WaterStation::sayRuled(std::vector<ComesOff> comesOff) {
 struct WaterStation::Wanted {
     std::string water;
     SchoolRules rules;
-    std::string favourite;            // a box fly's id
+    std::string favourite;  // a box fly's id
     std::optional<Position> place;
     ByPosition<std::optional<Fly>> beside;
     bool daybook = false;
@@ -424,7 +481,8 @@ void WaterStation::changeOver() {
         auto changed = changeTeamFly(edit.after, team, one.position, one.on);
         if (!changed) return document_.refuse(changed.error());
         edit.after = std::move(changed->after);
-        edit.words += (edit.words.ends_with(": ") ? "" : "; ") + sayFly(document_.book(), *one.on) + " on the " + std::string(nameOf(one.position));
+        edit.words +=
+            (edit.words.ends_with(": ") ? "" : "; ") + sayFly(document_.book(), *one.on) + " on the " + std::string(nameOf(one.position));
     }
     document_.refuse(document_.apply(std::move(edit)));
 }
@@ -432,8 +490,12 @@ void WaterStation::changeOver() {
 void WaterStation::choose() {
     if (!document_.isOpen()) return;
     const TeamSpec* team = document_.team();
-    Wanted wanted{document_.water() ? document_.water()->id : std::string(), team ? rulesFor(document_.book(), *team) : rulesOf(School::stepped),
-                  favourite_->currentData().toString().toStdString(), {}, {}, withBook_->isChecked()};
+    Wanted wanted{document_.water() ? document_.water()->id : std::string(),
+                  team ? rulesFor(document_.book(), *team) : rulesOf(School::stepped),
+                  favourite_->currentData().toString().toStdString(),
+                  {},
+                  {},
+                  withBook_->isChecked()};
     if (const int place = place_->currentData().toInt(); place >= 0) {
         wanted.place = kPositions[static_cast<std::size_t>(place)];
         if (team) wanted.beside = team->flies;
@@ -488,10 +550,13 @@ void WaterStation::show(Found found) {
     teams_->clear();
     if (!placed_.empty()) return showPlaced();
     QString said = choices_.empty() ? tr("No team of three can be made up from the box under these rules.")
-                                    : tr("Of %1 orders of three, %2 had to be looked at. A rule of thumb.").arg(box_.size() * box_.size() * box_.size()).arg(found.report.examined);
+                                    : tr("Of %1 orders of three, %2 had to be looked at. A rule of thumb.")
+                                          .arg(box_.size() * box_.size() * box_.size())
+                                          .arg(found.report.examined);
     if (found.why) {
         if (!found.why->keptOut.empty()) said += QStringLiteral("\n") + tr("Why not: %1").arg(qt(found.why->keptOut));
-        for (const std::string& difference : found.why->differences) said += QStringLiteral("\n") + tr("It costs: %1").arg(qt(difference));
+        for (const std::string& difference : found.why->differences)
+            said += QStringLiteral("\n") + tr("It costs: %1").arg(qt(difference));
     }
     for (std::size_t i = 0; i < std::min<std::size_t>(2, found.report.leftOut.size()); ++i)
         said += tr("\nLeft out: %1: %2").arg(qt(box_[found.report.leftOut[i].fly].title), qt(found.report.leftOut[i].why));
@@ -500,16 +565,22 @@ void WaterStation::show(Found found) {
     for (const Choice& choice : choices_) {
         QString text = tr("%1.  %2 · %3 · %4\n      %5 %6 of 100")
                            .arg(rank++)
-                           .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title), signOf(choice.verdict), qt(formatNumber(choice.score, 0)));
+                           .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title),
+                                signOf(choice.verdict), qt(formatNumber(choice.score, 0)));
         for (std::size_t p = 0; p < kTrio.size(); ++p) {
             QStringList others;
-            for (const std::size_t other : choice.couldBe[p]) others << qt(box_[other].title);
-            if (!others.isEmpty()) text += QStringLiteral("\n      ") + tr("or on the %1 %2").arg(titleOf(kTrio[p]).toLower(), others.join(QStringLiteral(", ")));
+            for (const std::size_t other : choice.couldBe[p])
+                others << qt(box_[other].title);
+            if (!others.isEmpty())
+                text +=
+                    QStringLiteral("\n      ") + tr("or on the %1 %2").arg(titleOf(kTrio[p]).toLower(), others.join(QStringLiteral(", ")));
         }
-        for (std::size_t i = 0; i < std::min<std::size_t>(3, choice.reasons.size()); ++i) text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
+        for (std::size_t i = 0; i < std::min<std::size_t>(3, choice.reasons.size()); ++i)
+            text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
         auto* item = new QListWidgetItem(text, teams_);
         QStringList all;
-        for (const std::string& reason : choice.reasons) all << qt(reason);
+        for (const std::string& reason : choice.reasons)
+            all << qt(reason);
         item->setToolTip(all.join(QLatin1Char('\n')));
     }
 }
@@ -522,7 +593,8 @@ void WaterStation::showPlaced() {
         if (!placed.keptOut.empty())
             text += QStringLiteral("\n      ") + tr("kept out: %1").arg(qt(placed.keptOut));
         else
-            for (std::size_t i = 0; i < std::min<std::size_t>(2, placed.reasons.size()); ++i) text += QStringLiteral("\n      ") + qt(placed.reasons[i]);
+            for (std::size_t i = 0; i < std::min<std::size_t>(2, placed.reasons.size()); ++i)
+                text += QStringLiteral("\n      ") + qt(placed.reasons[i]);
         auto* item = new QListWidgetItem(text, teams_);
         item->setForeground(placed.keptOut.empty() ? theme_.colours().ink : theme_.colours().inkSoft);
     }
@@ -533,13 +605,15 @@ void WaterStation::takeChoice(int row) {
     if (!placed_.empty()) {
         if (row >= static_cast<int>(placed_.size()) || !document_.team() || place_->currentData().toInt() < 0) return;
         const Position position = kPositions[static_cast<std::size_t>(place_->currentData().toInt())];
-        return document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, position, box_[placed_[static_cast<std::size_t>(row)].fly].fly)));
+        return document_.refuse(document_.apply(
+            changeTeamFly(document_.book(), document_.team()->id, position, box_[placed_[static_cast<std::size_t>(row)].fly].fly)));
     }
     if (row >= static_cast<int>(choices_.size())) return;
     const Choice& choice = choices_[static_cast<std::size_t>(row)];
     const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].fly); };
     const std::string name = document_.water() ? "Chosen for " + document_.water()->title() : std::string("Chosen");
-    if (document_.done(document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2)))))) document_.chooseTeam(document_.book().teams.back().id);
+    if (document_.done(document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2))))))
+        document_.chooseTeam(document_.book().teams.back().id);
 }
 
 }  // namespace machair::app

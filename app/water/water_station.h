@@ -5,10 +5,10 @@
 #include <QWidget>
 #include <memory>
 
+#include "daybook/learned.h"
 #include "devices/hub.h"
 #include "editing/background.h"
 #include "editing/document.h"
-#include "daybook/learned.h"
 #include "team/choose.h"
 #include "theme/theme.h"
 #include "water/shore.h"

@@ -36,18 +36,25 @@ std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, con
     if (table.stages.empty()) return events;
     const auto titleOf = [&](std::size_t job) { return titleOfJob(book, jobs[job]); };
     std::string list;
-    for (std::size_t j = 0; j < jobs.size(); ++j) list += std::to_string(jobs[j].count) + " of " + titleOf(j) + "\n";
+    for (std::size_t j = 0; j < jobs.size(); ++j)
+        list += std::to_string(jobs[j].count) + " of " + titleOf(j) + "\n";
     events.push_back({"At the vice", list, 0.0, table.handsFree, false});
     for (const TimedStage& stage : table.stages)
         if (stage.stage > 0)
-            events.push_back({jobs[stage.job].stages[stage.stage].name + ": " + titleOf(stage.job) + ", fly " + std::to_string(stage.fly + 1), {}, stage.start, stage.end, true});
+            events.push_back(
+                {jobs[stage.job].stages[stage.stage].name + ": " + titleOf(stage.job) + ", fly " + std::to_string(stage.fly + 1),
+                 {},
+                 stage.start,
+                 stage.end,
+                 true});
     return events;
 }
 
 std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<int>& dried) {
     std::string said;
     for (std::size_t j = 0; j < jobs.size(); ++j)
-        if (const int left = jobs[j].count - dried[j]; left > 0) said += (said.empty() ? "" : ", ") + std::to_string(left) + " of " + titleOfJob(book, jobs[j]);
+        if (const int left = jobs[j].count - dried[j]; left > 0)
+            said += (said.empty() ? "" : ", ") + std::to_string(left) + " of " + titleOfJob(book, jobs[j]);
     return said;
 }
 
@@ -62,7 +69,8 @@ int changesBetween(const Book& book, std::string_view from, std::string_view to)
         if (part.material) wanted.insert(*part.material);
     constexpr int kThread = 3, kHook = 2;
     int cost = (a->thread != b->thread ? kThread : 0) + (a->hook != b->hook ? kHook : 0);
-    for (const std::string& material : wanted) cost += at.contains(material) ? 0 : 1;
+    for (const std::string& material : wanted)
+        cost += at.contains(material) ? 0 : 1;
     return cost;
 }
 
@@ -70,7 +78,8 @@ std::vector<std::size_t> groupedOrder(const Book& book, const std::vector<TyingJ
     const std::size_t n = jobs.size();
     std::vector<std::vector<int>> cost(n, std::vector<int>(n, 0));
     for (std::size_t i = 0; i < n; ++i)
-        for (std::size_t j = 0; j < n; ++j) cost[i][j] = changesBetween(book, jobs[i].fly, jobs[j].fly);
+        for (std::size_t j = 0; j < n; ++j)
+            cost[i][j] = changesBetween(book, jobs[i].fly, jobs[j].fly);
     std::vector<std::size_t> order;
     if (n == 0) return order;
     constexpr std::size_t kExactJobs = 12;
@@ -92,7 +101,8 @@ std::vector<std::size_t> groupedOrder(const Book& book, const std::vector<TyingJ
     const std::size_t sets = std::size_t{1} << n;
     std::vector<std::vector<int>> least(sets, std::vector<int>(n, kFar));
     std::vector<std::vector<std::size_t>> before(sets, std::vector<std::size_t>(n, n));
-    for (std::size_t j = 0; j < n; ++j) least[std::size_t{1} << j][j] = 0;
+    for (std::size_t j = 0; j < n; ++j)
+        least[std::size_t{1} << j][j] = 0;
     for (std::size_t set = 1; set < sets; ++set)
         for (std::size_t end = 0; end < n; ++end) {
             if (least[set][end] >= kFar) continue;

@@ -10,7 +10,7 @@ namespace machair {
 // Nothing under three flies.
 struct OwnMinutes {
     double median = 0.0;
-    double low = 0.0;   // quartiles
+    double low = 0.0;  // quartiles
     double high = 0.0;
     int flies = 0;
 };

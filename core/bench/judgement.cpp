@@ -39,10 +39,13 @@ struct ReworkRule {
 };
 const std::vector<ReworkRule>& reworkRules() {
     static const std::vector<ReworkRule> rules = {
-        {PartKind::tail, {"too long", true, "unwind three turns, draw it forward, bind again", "stretch it along the shank before the first turn"}},
+        {PartKind::tail,
+         {"too long", true, "unwind three turns, draw it forward, bind again", "stretch it along the shank before the first turn"}},
         {PartKind::tail, {"too thick", true, "unwind, take fibres out, bind again", "count them before they leave the stem"}},
         {PartKind::rib, {"turns uneven", true, "unwind it and wind again, counting", "mark the gap against the hook's gape"}},
-        {PartKind::rib, {"it broke", false, "tie in a new length at the front and wind it back with one turn less", "don't twist wire while it is under pull"}},
+        {PartKind::rib,
+         {"it broke", false, "tie in a new length at the front and wind it back with one turn less",
+          "don't twist wire while it is under pull"}},
         {PartKind::body, {"too fat", true, "take it off to the thread and dub less", "dub a third of what seems right"}},
         {PartKind::body, {"too far forward", true, "unwind the last turns and take the fur off", "stop where the plan says, by the gauge"}},
         {PartKind::palmer, {"fibres trapped by the rib", true, "pick them out with a needle", "work the rib from side to side"}},
@@ -62,7 +65,8 @@ const std::vector<ReworkRule>& reworkRules() {
         {PartKind::bead, {"it wobbles", true, "fill behind it with thread or lead-free wire", "a bead that fits the hook"}},
         {PartKind::thread, {"the end slipped", true, "start again over it", "draw the whip tight before cutting"}},
         {PartKind::head, {"the eye is blocked", true, "a needle while it is wet, a feather drawn through when tacky", "less varnish"}},
-        {PartKind::head, {"the head is fat", false, "flatten the thread and use fewer turns on the next", "finer thread, butts cut on a slope"}},
+        {PartKind::head,
+         {"the head is fat", false, "flatten the thread and use fewer turns on the next", "finer thread, butts cut on a slope"}},
     };
     return rules;
 }
@@ -99,7 +103,8 @@ Durability durabilityOf(const Plan& plan) {
         const PartPlan& part = plan.parts[i];
         if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
             if (!ribPlan && palmer->wound == PalmerWound::rearward)
-                d.weak.push_back({i, "nothing locks the body hackle: one tooth through its stem and it unwinds", "a rib of fine wire through it"});
+                d.weak.push_back(
+                    {i, "nothing locks the body hackle: one tooth through its stem and it unwinds", "a rib of fine wire through it"});
             else if (ribPlan)
                 d.protects.emplace_back("the rib crosses the body hackle's stem and locks every turn");
         } else if (const auto* body = std::get_if<BodyPlan>(&part.detail); body && isBrittle(part.made.kind)) {
@@ -108,7 +113,8 @@ Durability durabilityOf(const Plan& plan) {
             if (!ribPlan)
                 d.weak.push_back({i, "a brittle body with nothing over it", "a counter-wound rib, or twist the strands with the thread"});
             else if (ribPlan->direction == own)
-                d.weak.push_back({i, "rib and body are wound the same way, so the rib sinks between the strands and holds none", "wind the rib against the body"});
+                d.weak.push_back({i, "rib and body are wound the same way, so the rib sinks between the strands and holds none",
+                                  "wind the rib against the body"});
             else
                 d.protects.emplace_back("the counter-wound rib crosses the strands of the body");
         } else if (std::holds_alternative<TagPlan>(part.detail)) {
@@ -117,7 +123,8 @@ Durability durabilityOf(const Plan& plan) {
                 d.weak.push_back({i, "teeth cut the " + std::string(nameOf(part.kind)) + " first", "varnish or a touch of glue over it"});
             else
                 d.protects.emplace_back(*written->protect == Protection::glue ? "glue over the tag" : "varnish over the tag");
-        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail); wing && (wing->style == WingStyle::paired || wing->style == WingStyle::upright)) {
+        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail);
+                   wing && (wing->style == WingStyle::paired || wing->style == WingStyle::upright)) {
             d.weak.push_back({i, "slips split after a few fish", "that is what they do; a rolled wing lasts longer"});
         } else if (const auto* head = std::get_if<HeadPlan>(&part.detail)) {
             if (head->coats == 0 || head->finish == Finish::none)

@@ -17,7 +17,7 @@ struct OrderFault {
 [[nodiscard]] std::vector<OrderFault> orderFaults(const Pattern& pattern);
 
 struct Rework {
-    std::string wrong;       // "it rolls to the far side"
+    std::string wrong;  // "it rolls to the far side"
     bool reversible = true;
     std::string remedy;
     std::string prevent;
@@ -26,8 +26,8 @@ struct Rework {
 
 struct WeakPoint {
     std::size_t part = 0;
-    std::string words;       // what gives way
-    std::string improve;     // the cheapest improvement
+    std::string words;    // what gives way
+    std::string improve;  // the cheapest improvement
 };
 struct Durability {
     std::vector<std::string> protects;  // what protects what

@@ -16,7 +16,7 @@ constexpr double kNever = std::numeric_limits<double>::infinity();
 struct TyingFly {
     std::size_t job = 0;
     int number = 0;
-    std::size_t next = 0;   // stage
+    std::size_t next = 0;  // stage
     double ready = 0.0;
 };
 
@@ -24,7 +24,8 @@ class Hands {
   public:
     Hands(const std::vector<TyingJob>& jobs, double setUp) : jobs_(jobs), setUp_(setUp) {
         for (std::size_t j = 0; j < jobs.size(); ++j)
-            for (int n = 0; n < jobs[j].count; ++n) flies_.push_back({j, n, 0, 0.0});
+            for (int n = 0; n < jobs[j].count; ++n)
+                flies_.push_back({j, n, 0, 0.0});
     }
     [[nodiscard]] const Stage& stageOf(const TyingFly& fly) const { return jobs_[fly.job].stages[fly.next]; }
     [[nodiscard]] bool whole(const TyingFly& fly) const { return fly.next == jobs_[fly.job].stages.size(); }
@@ -58,7 +59,8 @@ class Hands {
 // Depth first over which stage to do next. Flies alike at the same stage go first in, first out.
 class Search {
   public:
-    Search(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop, double best) : jobs_(jobs), setUp_(setUp), stop_(std::move(stop)), best_(best) {
+    Search(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop, double best)
+        : jobs_(jobs), setUp_(setUp), stop_(std::move(stop)), best_(best) {
         for (std::size_t j = 0; j < jobs.size(); ++j) {
             double after = 0.0;
             std::vector<double> rest(jobs[j].stages.size() + 1, 0.0);
@@ -67,7 +69,8 @@ class Search {
                 rest[s] = after;
             }
             rest_.push_back(std::move(rest));
-            for (int n = 0; n < jobs[j].count; ++n) flies_.push_back({j, n, 0, 0.0});
+            for (int n = 0; n < jobs[j].count; ++n)
+                flies_.push_back({j, n, 0, 0.0});
         }
     }
     // Up to the first that is better than what it began with, where nobody asks for the best.
@@ -75,7 +78,8 @@ class Search {
     [[nodiscard]] bool found() const { return !bestOrder_.empty(); }
     bool run() {
         for (const TyingFly& fly : flies_)
-            for (std::size_t s = 0; s < jobs_[fly.job].stages.size(); ++s) handsLeft_ += jobs_[fly.job].stages[s].hands;
+            for (std::size_t s = 0; s < jobs_[fly.job].stages.size(); ++s)
+                handsLeft_ += jobs_[fly.job].stages[s].hands;
         descend(0.0, {}, 0.0);
         return !cut_;
     }
@@ -109,7 +113,8 @@ class Search {
             if (fly.next == jobs_[fly.job].stages.size()) continue;
             left = true;
             // The first ready of those alike.
-            const bool later = std::ranges::any_of(choices, [&](std::size_t k) { return flies_[k].job == fly.job && flies_[k].next == fly.next; });
+            const bool later =
+                std::ranges::any_of(choices, [&](std::size_t k) { return flies_[k].job == fly.job && flies_[k].next == fly.next; });
             if (!later) choices.push_back(i);
         }
         if (!left) {
@@ -118,11 +123,18 @@ class Search {
             cut_ = first_;
             return;
         }
-        const auto startOf = [&](std::size_t i) { return std::max(now + (!last.empty() && last != jobs_[flies_[i].job].stages[flies_[i].next].name ? setUp_ : 0.0), flies_[i].ready); };
-        std::ranges::stable_sort(choices, [&](std::size_t a, std::size_t b) { return std::pair(startOf(a), -rest_[flies_[a].job][flies_[a].next]) < std::pair(startOf(b), -rest_[flies_[b].job][flies_[b].next]); });
+        const auto startOf = [&](std::size_t i) {
+            return std::max(now + (!last.empty() && last != jobs_[flies_[i].job].stages[flies_[i].next].name ? setUp_ : 0.0),
+                            flies_[i].ready);
+        };
+        std::ranges::stable_sort(choices, [&](std::size_t a, std::size_t b) {
+            return std::pair(startOf(a), -rest_[flies_[a].job][flies_[a].next]) <
+                   std::pair(startOf(b), -rest_[flies_[b].job][flies_[b].next]);
+        });
         // Waiting for one while another could be done and finished before it is ready gains nothing.
         double soonest = kNever;
-        for (const std::size_t i : choices) soonest = std::min(soonest, startOf(i) + jobs_[flies_[i].job].stages[flies_[i].next].hands);
+        for (const std::size_t i : choices)
+            soonest = std::min(soonest, startOf(i) + jobs_[flies_[i].job].stages[flies_[i].next].hands);
         for (const std::size_t i : choices) {
             const double start = startOf(i);
             if (start >= soonest + setUp_ && setUp_ == 0.0) continue;
@@ -158,8 +170,8 @@ class Search {
 struct Whole {
     int flies = 0;
     double hands = 0.0;
-    double chain = 0.0;          // the longest of one fly
-    double lastDry = kNever;     // the shortest drying at an end
+    double chain = 0.0;       // the longest of one fly
+    double lastDry = kNever;  // the shortest drying at an end
     std::set<std::string> stages;
 };
 Whole wholeOf(const std::vector<TyingJob>& jobs) {
@@ -184,7 +196,8 @@ Timetable flyByFly(const std::vector<TyingJob>& jobs, double setUp) {
     Hands hands(jobs, setUp);
     auto& flies = hands.flies();
     const auto onAtOnce = [&](TyingFly& fly) {  // stages without drying between them are one sitting
-        do hands.work(fly);
+        do
+            hands.work(fly);
         while (!hands.whole(fly) && fly.ready <= hands.now());
     };
     const auto longestDue = [&](double by) -> TyingFly* {
@@ -194,17 +207,20 @@ Timetable flyByFly(const std::vector<TyingJob>& jobs, double setUp) {
         return due;
     };
     for (TyingFly& fly : flies) {
-        while (TyingFly* due = longestDue(hands.now())) onAtOnce(*due);
+        while (TyingFly* due = longestDue(hands.now()))
+            onAtOnce(*due);
         onAtOnce(fly);
     }
-    while (TyingFly* due = longestDue(kNever)) onAtOnce(*due);
+    while (TyingFly* due = longestDue(kNever))
+        onAtOnce(*due);
     return hands.take();
 }
 
 Timetable stageByStage(const std::vector<TyingJob>& jobs, double setUp) {
     Hands hands(jobs, setUp);
     std::size_t most = 0;
-    for (const TyingJob& job : jobs) most = std::max(most, job.stages.size());
+    for (const TyingJob& job : jobs)
+        most = std::max(most, job.stages.size());
     for (std::size_t stage = 0; stage < most; ++stage)
         for (TyingFly& fly : hands.flies())
             if (fly.next == stage && !hands.whole(fly)) hands.work(fly);
@@ -235,7 +251,8 @@ namespace {
 // Whether all of these can be whole and dry by then; nothing where the search was cut short.
 class Trials {
   public:
-    Trials(const std::vector<TyingJob>& jobs, double minutes, double setUp, std::stop_token stop) : jobs_(jobs), minutes_(minutes), setUp_(setUp), stop_(std::move(stop)) {}
+    Trials(const std::vector<TyingJob>& jobs, double minutes, double setUp, std::stop_token stop)
+        : jobs_(jobs), minutes_(minutes), setUp_(setUp), stop_(std::move(stop)) {}
     bool fits(const std::vector<int>& counts) {
         const std::vector<TyingJob> some = with(counts);
         const Whole whole = wholeOf(some);
@@ -265,7 +282,9 @@ class Trials {
     static constexpr double kDust = 1e-9;
     // The longest chain; and all hands-on time, a change to each other stage once, and the shortest last drying.
     [[nodiscard]] double leastFor(const Whole& whole) const {
-        return whole.stages.empty() ? 0.0 : std::max(whole.chain, whole.hands + setUp_ * static_cast<double>(whole.stages.size() - 1) + whole.lastDry);
+        return whole.stages.empty()
+                   ? 0.0
+                   : std::max(whole.chain, whole.hands + setUp_ * static_cast<double>(whole.stages.size() - 1) + whole.lastDry);
     }
     const std::vector<TyingJob>& jobs_;
     double minutes_, setUp_;
@@ -275,14 +294,16 @@ class Trials {
 
 int sumOf(const std::vector<int>& counts) {
     int sum = 0;
-    for (const int count : counts) sum += count;
+    for (const int count : counts)
+        sum += count;
     return sum;
 }
 
 // The jobs of each day, the earliest first, those for no day last.
 std::vector<std::vector<std::size_t>> byDay(const std::vector<TyingJob>& jobs) {
     std::vector<std::size_t> order(jobs.size());
-    for (std::size_t j = 0; j < jobs.size(); ++j) order[j] = j;
+    for (std::size_t j = 0; j < jobs.size(); ++j)
+        order[j] = j;
     const auto dayOf = [&](std::size_t j) { return std::pair(!jobs[j].day.has_value(), jobs[j].day.value_or("")); };
     std::ranges::stable_sort(order, {}, dayOf);
     std::vector<std::vector<std::size_t>> groups;
@@ -303,7 +324,8 @@ AskedEvening mostBy(const std::vector<TyingJob>& jobs, double minutes, double se
     Trials trials(jobs, minutes, setUp, stop);
     for (const std::vector<std::size_t>& group : byDay(jobs)) {
         std::vector<int> all = evening.counts;
-        for (const std::size_t j : group) all[j] = jobs[j].count;
+        for (const std::size_t j : group)
+            all[j] = jobs[j].count;
         if (trials.fits(all)) {
             evening.counts = std::move(all);
             continue;
@@ -348,7 +370,8 @@ AskedEvening mostBy(const std::vector<TyingJob>& jobs, double minutes, double se
 std::vector<int> driedBefore(const Timetable& table, const std::vector<TyingJob>& jobs, double minutes) {
     std::vector<int> count(jobs.size(), 0);
     for (const TimedStage& stage : table.stages)
-        if (stage.stage + 1 == jobs[stage.job].stages.size() && stage.end + jobs[stage.job].stages[stage.stage].dry <= minutes + 1e-9) ++count[stage.job];
+        if (stage.stage + 1 == jobs[stage.job].stages.size() && stage.end + jobs[stage.job].stages[stage.stage].dry <= minutes + 1e-9)
+            ++count[stage.job];
     return count;
 }
 

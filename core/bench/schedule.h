@@ -10,9 +10,9 @@
 namespace machair {
 
 struct Stage {
-    std::string name;   // "tie", "coat 1"
-    double hands = 0.0; // minutes
-    double dry = 0.0;   // before the next
+    std::string name;    // "tie", "coat 1"
+    double hands = 0.0;  // minutes
+    double dry = 0.0;    // before the next
 };
 // So many flies of one kind, each the same chain of stages.
 struct TyingJob {
@@ -25,10 +25,10 @@ struct TyingJob {
 
 struct TimedStage {
     std::size_t job = 0;
-    int fly = 0;        // of that job, from 0
+    int fly = 0;  // of that job, from 0
     std::size_t stage = 0;
     double start = 0.0;
-    double end = 0.0;   // hands free again
+    double end = 0.0;  // hands free again
 };
 struct Timetable {
     std::vector<TimedStage> stages;  // in the order they are done
@@ -61,7 +61,7 @@ struct AskedEvening {
     std::vector<TyingJob> chosen;  // those jobs with these counts, the ones with none left out
     std::vector<std::size_t> of;   // which job each of `chosen` is
     BestTimetable best;
-    double handsLeft = 0.0;        // minutes after the last stage
+    double handsLeft = 0.0;  // minutes after the last stage
     bool proven = true;
     [[nodiscard]] int flies() const;
 };

@@ -17,7 +17,8 @@ std::string millimetres(Length length) { return formatNumber(length / mm, 1); }
 
 class Steps {
   public:
-    Steps(const Plan& plan, Hand hand) : plan_(plan), near_(hand == Hand::right ? "the near side" : "the near side (your right)"), done_(plan.parts.size(), 0) {
+    Steps(const Plan& plan, Hand hand)
+        : plan_(plan), near_(hand == Hand::right ? "the near side" : "the near side (your right)"), done_(plan.parts.size(), 0) {
         thread_ = std::min(kBehindEye, plan.bodyEnd);
     }
 
@@ -25,7 +26,8 @@ class Steps {
         const bool beadFirst = !plan_.parts.empty() && plan_.parts.front().kind == PartKind::bead;
         if (beadFirst) bead(0);
         startThread();
-        for (std::size_t i = beadFirst ? 1 : 0; i < plan_.parts.size(); ++i) part(i);
+        for (std::size_t i = beadFirst ? 1 : 0; i < plan_.parts.size(); ++i)
+            part(i);
         if (std::ranges::none_of(plan_.parts, [](const PartPlan& p) { return p.kind == PartKind::head; })) finishHead(-1, HeadPlan{});
         return std::move(steps_);
     }
@@ -67,7 +69,9 @@ class Steps {
         close();
     }
 
-    void part(std::size_t i) { std::visit([&](const auto& detail) { tie(i, detail); }, at(i).detail); }
+    void part(std::size_t i) {
+        std::visit([&](const auto& detail) { tie(i, detail); }, at(i).detail);
+    }
 
     void tie(std::size_t, const Impossible&) {}
     void tie(std::size_t i, const TagPlan& tag) {
@@ -111,17 +115,22 @@ class Steps {
         TyingStep& step = add(static_cast<int>(i), "wind", madeOf(i), plan_.foremostBody);
         step.number = number(rib.turns);
         step.unit = "turns";
-        step.detail = rib.school == RibPitch::even ? "one every " + millimetres(rib.pitch) + " mm" : "all at one angle, " + number(rib.angle.inDegrees(), 0) + "°";
-        step.winding = rib.direction == Winding::counter ? "against the body: under and towards you" : "with the body: over and away from you";
+        step.detail = rib.school == RibPitch::even ? "one every " + millimetres(rib.pitch) + " mm"
+                                                   : "all at one angle, " + number(rib.angle.inDegrees(), 0) + "°";
+        step.winding =
+            rib.direction == Winding::counter ? "against the body: under and towards you" : "with the body: over and away from you";
         step.face = faceOf(i);
-        step.locks = palmerWound_ ? "each turn crosses the hackle stem and locks it" : rib.direction == Winding::counter ? "it crosses the body and holds it" : "it lies with the body and holds less";
+        step.locks = palmerWound_                        ? "each turn crosses the hackle stem and locks it"
+                     : rib.direction == Winding::counter ? "it crosses the body and holds it"
+                                                         : "it lies with the body and holds less";
         step.look = "even gaps, seen from the side";
         step.wrong = palmerWound_ ? "hackle fibres trapped under it: work it from side to side as it goes" : "turns too close at the rear";
         if (at(i).made.kind == MaterialKind::wire) step.look += "; worry the end off, never with good scissors";
         close(static_cast<int>(i));
     }
     void windRibs() {
-        for (const std::size_t i : std::exchange(ribs_, {})) windRib(i);
+        for (const std::size_t i : std::exchange(ribs_, {}))
+            windRib(i);
     }
     void tie(std::size_t i, const UnderbodyPlan& under) {
         TyingStep& step = add(static_cast<int>(i), "wind", madeOf(i), under.end);
@@ -142,13 +151,15 @@ class Steps {
         } else if (body.noodle) {
             step.number = millimetres(*body.noodle);
             step.unit = "mm of noodle";
-            step.detail = number(body.mass / mg) + " mg of fur, little by little, in " + number(body.noodleTurns.value_or(0.0), 0) + " turns";
+            step.detail =
+                number(body.mass / mg) + " mg of fur, little by little, in " + number(body.noodleTurns.value_or(0.0), 0) + " turns";
         } else if (body.turns) {
             step.number = number(*body.turns);
             step.unit = "turns";
             if (body.strands) step.detail = number(*body.strands, 0) + " strands together";
         }
-        step.detail += (step.detail.empty() ? "" : "; ") + millimetres(body.rearDiameter) + " mm thick behind, " + millimetres(body.frontDiameter) + " in front";
+        step.detail += (step.detail.empty() ? "" : "; ") + millimetres(body.rearDiameter) + " mm thick behind, " +
+                       millimetres(body.frontDiameter) + " in front";
         const auto* written = std::get_if<BodyPart>(&plan_.pattern.parts[i].detail);
         step.winding = written && written->direction == Winding::counter ? "under and towards you" : "over and away from you";
         step.face = faceOf(i);
@@ -157,8 +168,10 @@ class Steps {
         if (body.noodle || body.rope) step.caution = Caution::dust;
         close(static_cast<int>(i));
         // A palmer still to come is locked by the rib, so the rib waits for it.
-        const bool palmerComes = std::ranges::any_of(plan_.parts.begin() + static_cast<std::ptrdiff_t>(i) + 1, plan_.parts.end(), [](const PartPlan& p) { return p.kind == PartKind::palmer; });
-        const bool bodyComes = std::ranges::any_of(plan_.parts.begin() + static_cast<std::ptrdiff_t>(i) + 1, plan_.parts.end(), [](const PartPlan& p) { return p.kind == PartKind::body; });
+        const bool palmerComes = std::ranges::any_of(plan_.parts.begin() + static_cast<std::ptrdiff_t>(i) + 1, plan_.parts.end(),
+                                                     [](const PartPlan& p) { return p.kind == PartKind::palmer; });
+        const bool bodyComes = std::ranges::any_of(plan_.parts.begin() + static_cast<std::ptrdiff_t>(i) + 1, plan_.parts.end(),
+                                                   [](const PartPlan& p) { return p.kind == PartKind::body; });
         if (at(i).kind == PartKind::body && !palmerComes && !bodyComes) windRibs();
     }
     void tie(std::size_t i, const PalmerPlan& palmer) {
@@ -177,7 +190,9 @@ class Steps {
         step.winding = palmer.wound == PalmerWound::rearward ? "over and away from you, rearward" : "over and away from you, forward";
         step.look = "each turn stroked back before the next";
         step.wrong = "turns bunched at the rear";
-        if (palmer.wound == PalmerWound::rearward) step.locks = ribs_.empty() ? "nothing: bind the tip down well, or wind a rib through it" : "the rib, wound forward through it next, ties its tip down";
+        if (palmer.wound == PalmerWound::rearward)
+            step.locks = ribs_.empty() ? "nothing: bind the tip down well, or wind a rib through it"
+                                       : "the rib, wound forward through it next, ties its tip down";
         palmerWound_ = true;
         close(static_cast<int>(i));
         windRibs();
@@ -208,13 +223,17 @@ class Steps {
         step.number = millimetres(wing.length);
         step.unit = "mm";
         const bool slips = wing.slip > 0.0 * mm;
-        step.detail = slips ? (wing.layers > 1 ? "a slip of " + millimetres(wing.slip) + " mm folded in " + std::to_string(wing.layers) : "slips of " + millimetres(wing.slip) + " mm") + ", " + millimetres(wing.depth) + " mm deep"
+        step.detail = slips ? (wing.layers > 1 ? "a slip of " + millimetres(wing.slip) + " mm folded in " + std::to_string(wing.layers)
+                                               : "slips of " + millimetres(wing.slip) + " mm") +
+                                  ", " + millimetres(wing.depth) + " mm deep"
                             : number(wing.count.value_or(1.0), 0) + " of them";
         step.face = slips ? "good sides out" : "";
-        if (wing.rampTurns > 0) step.detail += "; first " + std::to_string(wing.rampTurns) + " turns of thread sloping up to what is behind it";
+        if (wing.rampTurns > 0)
+            step.detail += "; first " + std::to_string(wing.rampTurns) + " turns of thread sloping up to what is behind it";
         step.locks = "a pinch and a soft loop, drawn straight down";
-        step.look = wing.seat == Seat::stated && wing.lift > 45_deg ? "central, at " + number(wing.lift.inDegrees(), 0) + "° to the shank"
-                                                                    : "central, low over the body: " + number(wing.lift.inDegrees(), 0) + "° of lift";
+        step.look = wing.seat == Seat::stated && wing.lift > 45_deg
+                        ? "central, at " + number(wing.lift.inDegrees(), 0) + "° to the shank"
+                        : "central, low over the body: " + number(wing.lift.inDegrees(), 0) + "° of lift";
         step.wrong = "it rolls to the far side, or cocks up: undo, level the bed, pinch again";
         close(static_cast<int>(i));
     }
@@ -279,7 +298,9 @@ class Steps {
             drop.threadWords = "the thread is off";
             drop.number = std::to_string(coat);
             drop.unit = head.coats > 1 ? "of " + std::to_string(head.coats) + " coats" : "coat";
-            drop.detail = resin ? "a drop, then the lamp" : coat == 1 ? "thin; it dries while the next fly is tied" : "when the coat before is dry";
+            drop.detail = resin       ? "a drop, then the lamp"
+                          : coat == 1 ? "thin; it dries while the next fly is tied"
+                                      : "when the coat before is dry";
             drop.look = "clear the eye with a needle or a feather";
             drop.wrong = coat > 2 ? "a third coat stays tacky: two are right" : "varnish in the eye";
             drop.caution = resin ? Caution::resin : head.finish == Finish::glue ? Caution::glue : Caution::solvents;

@@ -207,17 +207,12 @@ void checkParts(const Pattern& pattern, const Place& place, Faults& faults) {
 
 bool canBeMadeOf(PartKind part, MaterialKind material) {
     switch (part) {
-        case PartKind::thread:
-            return material == MaterialKind::thread;
-        case PartKind::bead:
-            return material == MaterialKind::bead;
-        case PartKind::palmer:
-            return material == MaterialKind::hackle;
+        case PartKind::thread: return material == MaterialKind::thread;
+        case PartKind::bead: return material == MaterialKind::bead;
+        case PartKind::palmer: return material == MaterialKind::hackle;
         case PartKind::collar:
-        case PartKind::throat:
-            return canBeWound(material);
-        default:
-            return true;
+        case PartKind::throat: return canBeWound(material);
+        default: return true;
     }
 }
 
@@ -261,16 +256,11 @@ std::vector<Position> positionsShown(const FliesByPosition& flies) {
 
 Length LeaderMeasures::fromTip(Position position) const {
     switch (position) {
-        case Position::bob:
-            return tipToBob;
-        case Position::upper:
-            return tipToBob + bobToUpper.value_or(0.5 * bobToMiddle);
-        case Position::middle:
-            return tipToBob + bobToMiddle;
-        case Position::lower:
-            return tipToBob + bobToMiddle + middleToLower.value_or(0.5 * middleToPoint);
-        case Position::point:
-            return overall();
+        case Position::bob: return tipToBob;
+        case Position::upper: return tipToBob + bobToUpper.value_or(0.5 * bobToMiddle);
+        case Position::middle: return tipToBob + bobToMiddle;
+        case Position::lower: return tipToBob + bobToMiddle + middleToLower.value_or(0.5 * middleToPoint);
+        case Position::point: return overall();
     }
     throw BrokenContract("unknown position");
 }
@@ -289,37 +279,19 @@ LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec) {
     return m;
 }
 
-const HookSpec* Book::findHook(std::string_view id) const {
-    return findById(hooks, id);
-}
-const Material* Book::findMaterial(std::string_view id) const {
-    return findById(materials, id);
-}
-const Pattern* Book::findPattern(std::string_view id) const {
-    return findById(patterns, id);
-}
-const TeamSpec* Book::findTeam(std::string_view id) const {
-    return findById(teams, id);
-}
+const HookSpec* Book::findHook(std::string_view id) const { return findById(hooks, id); }
+const Material* Book::findMaterial(std::string_view id) const { return findById(materials, id); }
+const Pattern* Book::findPattern(std::string_view id) const { return findById(patterns, id); }
+const TeamSpec* Book::findTeam(std::string_view id) const { return findById(teams, id); }
 const Stock* Book::findStock(std::string_view material) const {
     const auto found = std::ranges::find(stock, material, &Stock::material);
     return found == stock.end() ? nullptr : &*found;
 }
-const CutList* Book::findCutList(std::string_view id) const {
-    return findById(cutLists, id);
-}
-const TeamSchool* Book::findTeamSchool(std::string_view id) const {
-    return findById(teamSchools, id);
-}
-const WaterSpec* Book::findWater(std::string_view id) const {
-    return findById(waters, id);
-}
-const RuleCard* Book::findRuleCard(std::string_view id) const {
-    return findById(ruleCards, id);
-}
-Pattern* Book::findPattern(std::string_view id) {
-    return findById(patterns, id);
-}
+const CutList* Book::findCutList(std::string_view id) const { return findById(cutLists, id); }
+const TeamSchool* Book::findTeamSchool(std::string_view id) const { return findById(teamSchools, id); }
+const WaterSpec* Book::findWater(std::string_view id) const { return findById(waters, id); }
+const RuleCard* Book::findRuleCard(std::string_view id) const { return findById(ruleCards, id); }
+Pattern* Book::findPattern(std::string_view id) { return findById(patterns, id); }
 std::size_t Book::indexOfPattern(std::string_view id) const {
     return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
 }
@@ -343,12 +315,8 @@ Faults checkRecords(const Book& book, bool dressingsToo) {
 
 }  // namespace
 
-Faults check(const Book& book) {
-    return checkRecords(book, true);
-}
+Faults check(const Book& book) { return checkRecords(book, true); }
 
-Faults checkToRead(const Book& book) {
-    return checkRecords(book, false);
-}
+Faults checkToRead(const Book& book) { return checkRecords(book, false); }
 
 }  // namespace machair

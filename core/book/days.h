@@ -25,9 +25,7 @@ struct Batch {
     [[nodiscard]] int left() const { return std::max(0, wanted - tied.value_or(0)); }  // still to tie
 };
 
-[[nodiscard]] inline Fly flyOf(const Batch& batch) {
-    return {batch.pattern, batch.hook};
-}
+[[nodiscard]] inline Fly flyOf(const Batch& batch) { return {batch.pattern, batch.hook}; }
 
 // How often a part went wrong at the vice, by its kind.
 struct Mishap {
@@ -77,9 +75,7 @@ struct Fish {
     std::optional<std::string> time = {};  // HH:MM
     bool operator==(const Fish&) const = default;
 };
-[[nodiscard]] inline Fly flyOf(const Fish& fish) {
-    return {fish.pattern, fish.hook};
-}
+[[nodiscard]] inline Fly flyOf(const Fish& fish) { return {fish.pattern, fish.hook}; }
 struct Day {
     std::string id;
     std::string date;  // YYYY-MM-DD

@@ -15,9 +15,7 @@ namespace machair {
 
 namespace {
 
-Place placeOf(const Book& book, std::string_view pattern) {
-    return Place("patterns").at(book.indexOfPattern(pattern));
-}
+Place placeOf(const Book& book, std::string_view pattern) { return Place("patterns").at(book.indexOfPattern(pattern)); }
 
 Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::size_t part) {
     const Pattern* found = book.findPattern(pattern);
@@ -28,9 +26,7 @@ Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::si
     return part;
 }
 
-std::string titleOf(PartKind kind) {
-    return std::string(nameOf(kind));
-}
+std::string titleOf(PartKind kind) { return std::string(nameOf(kind)); }
 
 // Where the kinds usually stand from back to front (practice.md, "a fixed order").
 int rankOf(PartKind kind) {
@@ -44,39 +40,26 @@ int rankOf(PartKind kind) {
 std::vector<MaterialKind> usualKinds(PartKind kind) {
     switch (kind) {
         case PartKind::tag:
-        case PartKind::butt:
-            return {MaterialKind::tinsel, MaterialKind::floss, MaterialKind::herl};
-        case PartKind::tail:
-            return {MaterialKind::fibres, MaterialKind::tippet, MaterialKind::hair, MaterialKind::hackle};
-        case PartKind::rib:
-            return {MaterialKind::oval, MaterialKind::wire, MaterialKind::tinsel};
+        case PartKind::butt: return {MaterialKind::tinsel, MaterialKind::floss, MaterialKind::herl};
+        case PartKind::tail: return {MaterialKind::fibres, MaterialKind::tippet, MaterialKind::hair, MaterialKind::hackle};
+        case PartKind::rib: return {MaterialKind::oval, MaterialKind::wire, MaterialKind::tinsel};
         case PartKind::body:
-        case PartKind::thorax:
-            return {MaterialKind::dubbing, MaterialKind::herl, MaterialKind::floss};
+        case PartKind::thorax: return {MaterialKind::dubbing, MaterialKind::herl, MaterialKind::floss};
         case PartKind::palmer:
         case PartKind::collar:
-        case PartKind::throat:
-            return {MaterialKind::hackle};
-        case PartKind::wing:
-            return {MaterialKind::flank, MaterialKind::quill, MaterialKind::hair};
-        case PartKind::cheek:
-            return {MaterialKind::cheek, MaterialKind::tip};
-        case PartKind::legs:
-            return {MaterialKind::leg, MaterialKind::fibres};
-        case PartKind::bead:
-            return {MaterialKind::bead};
-        case PartKind::thread:
-            return {MaterialKind::thread};
+        case PartKind::throat: return {MaterialKind::hackle};
+        case PartKind::wing: return {MaterialKind::flank, MaterialKind::quill, MaterialKind::hair};
+        case PartKind::cheek: return {MaterialKind::cheek, MaterialKind::tip};
+        case PartKind::legs: return {MaterialKind::leg, MaterialKind::fibres};
+        case PartKind::bead: return {MaterialKind::bead};
+        case PartKind::thread: return {MaterialKind::thread};
         case PartKind::underbody:
-        case PartKind::head:
-            return {};
+        case PartKind::head: return {};
     }
     return {};
 }
 
-bool prefersStiff(PartKind kind) {
-    return kind == PartKind::palmer;
-}
+bool prefersStiff(PartKind kind) { return kind == PartKind::palmer; }
 
 std::optional<std::string> usualMaterial(const Book& book, PartKind kind) {
     return firstFitting(book, usualKinds(kind), prefersStiff(kind));

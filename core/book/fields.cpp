@@ -51,9 +51,7 @@ std::string enumText(std::string_view name) {
     std::ranges::replace(text, '_', ' ');
     return text;
 }
-std::string nameFor(const char* key, const Rule& rule) {
-    return rule.label ? std::string(rule.label) : enumText(key);
-}
+std::string nameFor(const char* key, const Rule& rule) { return rule.label ? std::string(rule.label) : enumText(key); }
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
     std::ranges::replace(name, ' ', '_');
@@ -351,9 +349,7 @@ template <class T>
 concept Tabled = TableRow<T> && !std::same_as<T, BlendPart>;
 
 // How the fly of a place is fished there stands beside it: "bob.presentation".
-std::string fishedKey(const char* key) {
-    return std::string(key) + ".presentation";
-}
+std::string fishedKey(const char* key) { return std::string(key) + ".presentation"; }
 
 class FieldLister {
   public:
@@ -497,9 +493,7 @@ class FieldWriter {
 };
 
 // What names a record or decides its shape is not changed like a field.
-bool isIdentity(std::string_view key) {
-    return key == "id" || key == "kind" || key == "measured";
-}
+bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || key == "measured"; }
 
 }  // namespace
 

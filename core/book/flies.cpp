@@ -24,9 +24,7 @@ std::string sayFly(const Book& book, const Fly& fly) {
     return hook ? sayFly(pattern->title(), *hook) : pattern->title();
 }
 
-std::string writeFly(const Fly& fly) {
-    return fly.hook ? fly.pattern + "\t" + *fly.hook : fly.pattern;
-}
+std::string writeFly(const Fly& fly) { return fly.hook ? fly.pattern + "\t" + *fly.hook : fly.pattern; }
 
 Fly readFly(std::string_view text) {
     const auto tab = text.find('\t');

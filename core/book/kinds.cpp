@@ -59,9 +59,7 @@ class Maker {
     int size_;  // of the hook
 };
 
-StationSpec shareBack(double share) {
-    return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}};
-}
+StationSpec shareBack(double share) { return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}}; }
 
 BodyPart taperedBody(double rear, double front) {
     BodyPart body;
@@ -101,12 +99,8 @@ WingPart wingOf(WingStyle style, LengthSpec length) {
     wing.length = std::move(length);
     return wing;
 }
-LengthSpec ofTail(double fraction) {
-    return {Reach{PartRef{PartKind::tail}, fraction, {}, {}}, {}};
-}
-LengthSpec past(Landmark landmark, LengthSpec by) {
-    return {Reach{AnyLandmark(landmark), {}, Held<LengthSpec>(std::move(by)), {}}, {}};
-}
+LengthSpec ofTail(double fraction) { return {Reach{PartRef{PartKind::tail}, fraction, {}, {}}, {}}; }
+LengthSpec past(Landmark landmark, LengthSpec by) { return {Reach{AnyLandmark(landmark), {}, Held<LengthSpec>(std::move(by)), {}}, {}}; }
 
 // Counts, turns and diameters that a tier would leave to the hook are left unwritten: they step with it.
 std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
@@ -268,22 +262,18 @@ std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
 TeamRole roleOf(FlyKind kind) {
     switch (kind) {
         case FlyKind::palmeredBob:
-        case FlyKind::tagAndPalmer:
-            return TeamRole::bob;
+        case FlyKind::tagAndPalmer: return TeamRole::bob;
         case FlyKind::wingedWet:
         case FlyKind::hairWing:
-        case FlyKind::cloakedLochFly:
-            return TeamRole::middle;
+        case FlyKind::cloakedLochFly: return TeamRole::middle;
         case FlyKind::spider:
         case FlyKind::fibreSpider:
         case FlyKind::beadedLure:
-        case FlyKind::beadSoftHackle:
-            return TeamRole::point;
+        case FlyKind::beadSoftHackle: return TeamRole::point;
         case FlyKind::uprightWing:
         case FlyKind::plumeEmerger:
         case FlyKind::mayfly:
-        case FlyKind::filmEmerger:
-            return TeamRole::any;
+        case FlyKind::filmEmerger: return TeamRole::any;
     }
     throw BrokenContract("unknown kind of fly");
 }
@@ -383,18 +373,14 @@ Pattern sampleOf(const Material& material, std::string_view hook, std::string_vi
             add(PartKind::legs, legs, true);
             break;
         }
-        case M::thread:
-            add(PartKind::body, silk, false);
-            break;
+        case M::thread: add(PartKind::body, silk, false); break;
         case M::tinsel:
         case M::floss:
         case M::ribbon:
         case M::dubbing:
         case M::herl:
         case M::chenille:
-        case M::tube:
-            add(PartKind::body, taperedBody(0.24, 0.34), true);
-            break;
+        case M::tube: add(PartKind::body, taperedBody(0.24, 0.34), true); break;
     }
     add(PartKind::head, HeadPart{}, false);
     return sample;

@@ -73,8 +73,6 @@ std::size_t BookDifference::records() const {
     return count;
 }
 
-bool BookDifference::empty() const {
-    return records() == 0 && !schools_ && !carried_;
-}
+bool BookDifference::empty() const { return records() == 0 && !schools_ && !carried_; }
 
 }  // namespace machair

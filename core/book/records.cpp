@@ -33,9 +33,7 @@ bool withRecord(BookLike& book, const RecordId& record, Done done) {
     return found;
 }
 
-tl::unexpected<Faults> noRecord(const RecordId& record) {
-    return noSuch(Place(record.list), nameOfOne(record.list), record.id);
-}
+tl::unexpected<Faults> noRecord(const RecordId& record) { return noSuch(Place(record.list), nameOfOne(record.list), record.id); }
 
 std::string dressingOf(const Book& book, const std::string& id) {
     const Pattern* found = book.findPattern(id);
@@ -177,9 +175,7 @@ void eachTable(Record& record, Done done) {
 }
 
 // Where a record and its row stand.
-Place placeOf(const RecordId& record, std::size_t index) {
-    return Place(record.list).at(index);
-}
+Place placeOf(const RecordId& record, std::size_t index) { return Place(record.list).at(index); }
 
 // The first record of a list that a row or a new record could be about.
 std::string firstOf(const Book& book, const std::function<bool(const Material&)>& fits) {

@@ -24,9 +24,7 @@ LengthSpec reachOf(ReachSchool school) {
     if (school == ReachSchool::point) return reachTo(Landmark::point);
     return {Reach{AnyLandmark(Landmark::point), {}, Held<LengthSpec>(ratioOf(kPastThePoint, Yardstick::gape)), {}}, {}};
 }
-LengthSpec toTheTail() {
-    return {Reach{PartRef{PartKind::tail}, 1.0, {}, {}}, {}};
-}
+LengthSpec toTheTail() { return {Reach{PartRef{PartKind::tail}, 1.0, {}, {}}, {}}; }
 Landmark landmarkOf(BodyEndSchool school) {
     return school == BodyEndSchool::point ? Landmark::point : school == BodyEndSchool::barb ? Landmark::barb : Landmark::bend;
 }
@@ -207,20 +205,14 @@ std::string textOf(const SchoolChoices& choices, std::string_view key) {
 
 }  // namespace
 
-bool schoolStandsInParts(std::string_view key) {
-    return key == "hook_barb" || std::ranges::find(kWritten, key) != kWritten.end();
-}
+bool schoolStandsInParts(std::string_view key) { return key == "hook_barb" || std::ranges::find(kWritten, key) != kWritten.end(); }
 
 double fullnessOf(FullnessSchool school) {
     switch (school) {
-        case FullnessSchool::sparse:
-            return 7.0;
-        case FullnessSchool::standard:
-            return 12.0;
-        case FullnessSchool::full:
-            return 20.0;
-        case FullnessSchool::bushy:
-            return 30.0;
+        case FullnessSchool::sparse: return 7.0;
+        case FullnessSchool::standard: return 12.0;
+        case FullnessSchool::full: return 20.0;
+        case FullnessSchool::bushy: return 30.0;
     }
     throw BrokenContract("unknown fullness");
 }

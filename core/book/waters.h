@@ -119,8 +119,6 @@ struct BoxFly {
     Carried carried = {};
     bool operator==(const BoxFly&) const = default;
 };
-[[nodiscard]] inline Fly flyOf(const BoxFly& fly) {
-    return {fly.pattern, fly.hook};
-}
+[[nodiscard]] inline Fly flyOf(const BoxFly& fly) { return {fly.pattern, fly.hook}; }
 
 }  // namespace machair

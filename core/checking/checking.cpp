@@ -15,11 +15,12 @@ namespace machair {
 namespace {
 
 // What can be held between the jaws, or seen from the side.
-constexpr std::array<std::string_view, 7> kMeasurable = {"end_mm", "length_mm", "fibre_mm", "rear_diameter_mm", "front_diameter_mm", "depth_mm", "diameter_mm"};
+constexpr std::array<std::string_view, 7> kMeasurable = {"end_mm",   "length_mm",  "fibre_mm", "rear_diameter_mm", "front_diameter_mm",
+                                                         "depth_mm", "diameter_mm"};
 
 bool isTipOrEdge(PartKind kind) {
-    return kind == PartKind::tail || kind == PartKind::body || kind == PartKind::thorax || kind == PartKind::palmer || kind == PartKind::collar ||
-           kind == PartKind::throat || kind == PartKind::wing || kind == PartKind::head;
+    return kind == PartKind::tail || kind == PartKind::body || kind == PartKind::thorax || kind == PartKind::palmer ||
+           kind == PartKind::collar || kind == PartKind::throat || kind == PartKind::wing || kind == PartKind::head;
 }
 
 std::vector<std::size_t> inOrder(const std::vector<Length>& heap) {
@@ -83,19 +84,32 @@ Judged judge(const CheckItem& item, Length measured) {
     const bool thick = item.figure.ends_with("diameter_mm");
     judged.words = formatLength(measured, LengthUnit::millimetres, 2) + ", " + formatLength(abs(judged.off), LengthUnit::millimetres, 2) +
                    (judged.off < 0.0 * mm ? " under: " : " over: ") +
-                   (judged.finding == Finding::asPlanned ? "as planned" : judged.finding == Finding::tooLong ? (thick ? "too thick" : "too long") : (thick ? "too thin" : "too short"));
+                   (judged.finding == Finding::asPlanned ? "as planned"
+                    : judged.finding == Finding::tooLong ? (thick ? "too thick" : "too long")
+                                                         : (thick ? "too thin" : "too short"));
     return judged;
 }
 
 std::vector<Look> looksOf(const Plan& plan) {
     std::vector<Look> looks;
     const auto has = [&](PartKind kind) { return findKind(plan.pattern, kind).has_value(); };
-    if (has(PartKind::wing)) looks.push_back({"wing", "wing central and low, its tips together", "ease it over with the thumbnails before the head is varnished; next time pinch and look before the third turn"});
-    if (has(PartKind::collar) || has(PartKind::throat)) looks.push_back({"hackle", "hackle even all round, above and below", "stroke it back and pick out trapped fibres with a needle; next time stroke back each turn"});
-    if (has(PartKind::palmer)) looks.push_back({"palmer", "palmer in even open turns, no fibre under the rib", "free the fibres with a needle; next time wriggle the wire through"});
-    if (has(PartKind::rib)) looks.push_back({"ribs", "ribs even, the first at the bend", "nothing on this fly; next time count them against the shank before the last"});
-    if (has(PartKind::tail)) looks.push_back({"tail", "tail in line with the shank, its tips even", "a touch of the thumb straightens it; tips cannot be made even afterwards"});
-    if (has(PartKind::cheek)) looks.push_back({"cheeks", "cheeks level with each other", "turn them with tweezers while the varnish is wet"});
+    if (has(PartKind::wing))
+        looks.push_back({"wing", "wing central and low, its tips together",
+                         "ease it over with the thumbnails before the head is varnished; next time pinch and look before the third turn"});
+    if (has(PartKind::collar) || has(PartKind::throat))
+        looks.push_back({"hackle", "hackle even all round, above and below",
+                         "stroke it back and pick out trapped fibres with a needle; next time stroke back each turn"});
+    if (has(PartKind::palmer))
+        looks.push_back({"palmer", "palmer in even open turns, no fibre under the rib",
+                         "free the fibres with a needle; next time wriggle the wire through"});
+    if (has(PartKind::rib))
+        looks.push_back(
+            {"ribs", "ribs even, the first at the bend", "nothing on this fly; next time count them against the shank before the last"});
+    if (has(PartKind::tail))
+        looks.push_back({"tail", "tail in line with the shank, its tips even",
+                         "a touch of the thumb straightens it; tips cannot be made even afterwards"});
+    if (has(PartKind::cheek))
+        looks.push_back({"cheeks", "cheeks level with each other", "turn them with tweezers while the varnish is wet"});
     if (has(PartKind::bead)) looks.push_back({"bead", "bead sits tight", "a drop of varnish behind it"});
     looks.push_back({"head", "no fibre trapped in the head, no gap behind it", "trim it close; next time three fibres less"});
     looks.push_back({"eye", "eye open and clean", "a needle, or a feather drawn through, while the varnish is soft"});
@@ -120,10 +134,16 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     int within = 0;
     for (std::size_t i = 0; i < items.size(); ++i) {
         if (!entry.readings[i]) continue;
-        fly.readings.push_back({static_cast<int>(items[i].part), pattern->parts.at(items[i].part).kind, items[i].figure, items[i].aim, *entry.readings[i], {}});
+        fly.readings.push_back({static_cast<int>(items[i].part),
+                                pattern->parts.at(items[i].part).kind,
+                                items[i].figure,
+                                items[i].aim,
+                                *entry.readings[i],
+                                {}});
         if (judge(items[i], *entry.readings[i]).finding == Finding::asPlanned) ++within;
     }
-    if (fly.readings.empty() && fly.faults.empty()) return fail(Place("checks"), "expected a reading or a fault of the look, got neither", "measure one part first");
+    if (fly.readings.empty() && fly.faults.empty())
+        return fail(Place("checks"), "expected a reading or a fault of the look, got neither", "measure one part first");
     Edit edit{pattern->title() + " checked: " + std::to_string(within) + " of " + std::to_string(fly.readings.size()) + " as planned" +
                   (fly.faults.empty() ? "" : ", " + std::to_string(fly.faults.size()) + " faults seen"),
               book};
@@ -177,7 +197,8 @@ Pairing bestPairs(const std::vector<Length>& heap) {
         // Leaving out the even place i pairs (0, 1), (2, 3) … before it and (i + 1, i + 2) … after it; leaving out an odd
         // one is never better.
         Length rest;
-        for (std::size_t k = 1; k + 1 < n; k += 2) rest += heap[order[k + 1]] - heap[order[k]];
+        for (std::size_t k = 1; k + 1 < n; k += 2)
+            rest += heap[order[k + 1]] - heap[order[k]];
         Length before, least = rest;
         out = 0;
         for (std::size_t i = 2; i < n; i += 2) {
@@ -193,7 +214,8 @@ Pairing bestPairs(const std::vector<Length>& heap) {
     std::vector<std::size_t> kept;
     for (std::size_t i = 0; i < n; ++i)
         if (i != out) kept.push_back(order[i]);
-    for (std::size_t i = 0; i + 1 < kept.size(); i += 2) pairing.pairs.emplace_back(kept[i], kept[i + 1]);
+    for (std::size_t i = 0; i + 1 < kept.size(); i += 2)
+        pairing.pairs.emplace_back(kept[i], kept[i + 1]);
     finish(pairing, heap, heap);
     return pairing;
 }
@@ -219,9 +241,12 @@ Pairing bestPairs(const std::vector<Length>& lefts, const std::vector<Length>& r
     Pairing pairing;
     std::size_t i = n, j = m;
     while (i > 0 && j > 0 && pairing.pairs.size() < wanted) {
-        if (m > n && best[i][j] == best[i][j - 1]) --j;
-        else if (n > m && best[i][j] == best[i - 1][j]) --i;
-        else pairing.pairs.emplace_back(a[--i], b[--j]);
+        if (m > n && best[i][j] == best[i][j - 1])
+            --j;
+        else if (n > m && best[i][j] == best[i - 1][j])
+            --i;
+        else
+            pairing.pairs.emplace_back(a[--i], b[--j]);
     }
     std::ranges::reverse(pairing.pairs);
     finish(pairing, lefts, rights);

@@ -20,8 +20,8 @@ struct CheckItem {
     std::string name;    // "tail length"
     Length planned;
     Length tolerance;
-    Length aim;          // where this hand should aim so that it lands as planned
-    int flies = 0;       // checked before, that the aim rests on
+    Length aim;     // where this hand should aim so that it lands as planned
+    int flies = 0;  // checked before, that the aim rests on
 };
 // In measuring order, from back to front. The aim is the plan's where none of this part were checked yet.
 [[nodiscard]] std::vector<CheckItem> checkItems(const Plan& plan, const Book& book);
@@ -56,7 +56,7 @@ struct CheckEntry {
     std::string pattern;
     std::string date;
     std::vector<std::optional<Length>> readings;  // by item
-    std::vector<std::string> faults;  // ids of looks
+    std::vector<std::string> faults;              // ids of looks
     std::optional<std::string> photo;
 };
 [[nodiscard]] Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, const CheckEntry& entry);

@@ -38,7 +38,8 @@ std::optional<EyeQuestion> EyeTrainer::next(const Book& book, std::string_view p
     question.asked = "the " + std::string(nameOf(question.shown.parts[question.part].kind));
     const auto kind = random.next() % 3;
     question.off = kind == 0 ? -fineness_ : kind == 1 ? fineness_ : 0.0;
-    if (question.off != 0.0) *lengthOf(question.shown.parts[question.part]) = inMm((1.0 + question.off) * *plannedLength(plan->parts[question.part]));
+    if (question.off != 0.0)
+        *lengthOf(question.shown.parts[question.part]) = inMm((1.0 + question.off) * *plannedLength(plan->parts[question.part]));
     return question;
 }
 

@@ -15,10 +15,10 @@ namespace machair {
 enum class EyeAnswer { tooShort, right, tooLong };
 
 struct EyeQuestion {
-    Pattern shown;        // the dressing to draw, on its own hook
+    Pattern shown;  // the dressing to draw, on its own hook
     std::size_t part = 0;
-    std::string asked;    // "the tail"
-    double off = 0.0;     // a share of the length: −0.12 is 12 % too short; 0 is as planned
+    std::string asked;  // "the tail"
+    double off = 0.0;   // a share of the length: −0.12 is 12 % too short; 0 is as planned
     [[nodiscard]] EyeAnswer truth() const { return off < 0.0 ? EyeAnswer::tooShort : off > 0.0 ? EyeAnswer::tooLong : EyeAnswer::right; }
 };
 
@@ -31,7 +31,7 @@ struct EyeScore {
 
 class EyeTrainer {
   public:
-    static constexpr double kFirst = 0.20;   // shares of a length
+    static constexpr double kFirst = 0.20;  // shares of a length
     static constexpr double kFinest = 0.02;
     static constexpr double kCoarsest = 0.40;
 

@@ -34,8 +34,7 @@ Rgb toRgb(Lab c) {
     const double l = std::pow(c.L + 0.3963377774 * c.a + 0.2158037573 * c.b, 3);
     const double m = std::pow(c.L - 0.1055613458 * c.a - 0.0638541728 * c.b, 3);
     const double s = std::pow(c.L - 0.0894841775 * c.a - 1.2914855480 * c.b, 3);
-    return {gamma(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s),
-            gamma(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
+    return {gamma(4.0767416621 * l - 3.3077115913 * m + 0.2309699292 * s), gamma(-1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s),
             gamma(-0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s)};
 }
 
@@ -53,8 +52,6 @@ Lab shade(Lab c, double delta) {
     return {std::clamp(c.L + delta, 0.0, 1.0), c.a * chroma, c.b * chroma};
 }
 
-Lab mix(Lab a, Lab b, double share) {
-    return {a.L + (b.L - a.L) * share, a.a + (b.a - a.a) * share, a.b + (b.b - a.b) * share};
-}
+Lab mix(Lab a, Lab b, double share) { return {a.L + (b.L - a.L) * share, a.a + (b.a - a.a) * share, a.b + (b.b - a.b) * share}; }
 
 }  // namespace machair

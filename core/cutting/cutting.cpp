@@ -45,7 +45,8 @@ class MaterialCuts {
         std::vector<SlipWanted> possible;
         std::map<std::tuple<double, double, int, bool>, Uncut> known;
         for (const SlipWanted& slip : slips_) {
-            const auto key = std::tuple(slip.width / mm, slip.barb / mm, static_cast<int>(slip.side.value_or(SlipSide::any)), slip.pair.value_or(false));
+            const auto key =
+                std::tuple(slip.width / mm, slip.barb / mm, static_cast<int>(slip.side.value_or(SlipSide::any)), slip.pair.value_or(false));
             auto found = known.find(key);
             if (found == known.end()) {
                 found = known.emplace(key, fitAlone({slip}) ? Uncut{} : whyNot(slip)).first;
@@ -73,7 +74,8 @@ class MaterialCuts {
         half.width = 0.5 * slip.width;
         if (fitAlone({half, half})) {
             uncut.halves = half.width;
-            uncut.why += "; as two slips of " + formatNumber(half.width / mm, 1) + " mm, married, it could be had: one cut more, and a joint that may open";
+            uncut.why += "; as two slips of " + formatNumber(half.width / mm, 1) +
+                         " mm, married, it could be had: one cut more, and a joint that may open";
         }
         return uncut;
     }
@@ -86,13 +88,15 @@ class MaterialCuts {
         Length longest, widest;
         for (const VaneFeather& f : feathers_) {
             longest = std::max(longest, *std::ranges::max_element(f.barbs));
-            for (const auto& [from, to] : usable(f, slip.barb)) widest = std::max(widest, to - from);
+            for (const auto& [from, to] : usable(f, slip.barb))
+                widest = std::max(widest, to - from);
         }
         if (longest < slip.barb)
-            return "it wants barbs of " + formatNumber(slip.barb / mm, 1) + " mm and the longest are " + formatNumber(longest / mm, 1) + " mm";
+            return "it wants barbs of " + formatNumber(slip.barb / mm, 1) + " mm and the longest are " + formatNumber(longest / mm, 1) +
+                   " mm";
         if (widest < slip.width)
-            return "the widest free stretch with barbs of " + formatNumber(slip.barb / mm, 1) + " mm is " + formatNumber(widest / mm, 1) + " mm, it wants " +
-                   formatNumber(slip.width / mm, 1) + " mm";
+            return "the widest free stretch with barbs of " + formatNumber(slip.barb / mm, 1) + " mm is " + formatNumber(widest / mm, 1) +
+                   " mm, it wants " + formatNumber(slip.width / mm, 1) + " mm";
         return "no left and right feather have it free at the same station";
     }
 
@@ -202,11 +206,13 @@ class MaterialCuts {
     }
     [[nodiscard]] std::pair<int, Length> cost(const Best& best) const {
         std::vector<char> used(feathers_.size(), 0);
-        for (const PlacedSlip& p : best.packing.places) used[p.feather] = 1;
+        for (const PlacedSlip& p : best.packing.places)
+            used[p.feather] = 1;
         std::pair<int, Length> sum{0, {}};
         for (std::size_t f = 0; f < feathers_.size(); ++f)
             if (used[f]) sum = {sum.first + 1, sum.second + freeVane(feathers_[f])};
-        for (const PlacedSlip& p : best.packing.places) sum.second -= best.slips[p.slip].width;
+        for (const PlacedSlip& p : best.packing.places)
+            sum.second -= best.slips[p.slip].width;
         return sum;
     }
     // Of slips that are alike only the last in the list are left out: the others would give the same plan.
@@ -221,10 +227,12 @@ class MaterialCuts {
     }
 
     void accept(CuttingPlan& plan, const Best& found) {
-        for (const PlacedSlip& p : found.packing.places) cut(found.slips[p.slip], p.feather, p.from);
+        for (const PlacedSlip& p : found.packing.places)
+            cut(found.slips[p.slip], p.feather, p.from);
         plan.bound += found.bound;
         Length wanted;
-        for (const PlacedSlip& p : found.packing.places) wanted += found.slips[p.slip].width;
+        for (const PlacedSlip& p : found.packing.places)
+            wanted += found.slips[p.slip].width;
         plan.leastWaste += found.bound == static_cast<int>(cuts_.size()) ? found.room - wanted : Length{};
     }
     void cut(const SlipWanted& slip, std::size_t feather, Length from) {
@@ -263,9 +271,11 @@ class MaterialCuts {
     [[nodiscard]] int areaBound() const {
         Length wanted;
         for (const auto& [feather, list] : cuts_)
-            for (const Cut& c : list) wanted += c.to - c.from;
+            for (const Cut& c : list)
+                wanted += c.to - c.from;
         std::vector<Length> rooms;
-        for (const VaneFeather& f : feathers_) rooms.push_back(freeVane(f));
+        for (const VaneFeather& f : feathers_)
+            rooms.push_back(freeVane(f));
         std::ranges::sort(rooms, std::greater{});
         int count = 0;
         for (const Length room : rooms) {
@@ -282,7 +292,8 @@ class MaterialCuts {
         for (auto& [feather, list] : cuts_) {
             std::ranges::sort(list, {}, &Cut::from);
             plan.waste += freeVane(feathers_[feather]);
-            for (const Cut& c : list) plan.waste -= c.to - c.from;
+            for (const Cut& c : list)
+                plan.waste -= c.to - c.from;
             plan.feathers.push_back({feathers_[feather].id, std::move(list)});
         }
     }
@@ -300,13 +311,16 @@ CuttingPlan planCuts(const std::vector<VaneFeather>& feathers, const std::vector
     CuttingPlan plan;
     const std::uint64_t given = budget.steps;
     std::map<std::string, std::vector<SlipWanted>> byMaterial;
-    for (const SlipWanted& slip : slips) byMaterial[slip.material].push_back(slip);
+    for (const SlipWanted& slip : slips)
+        byMaterial[slip.material].push_back(slip);
     for (auto& [material, wanted] : byMaterial) {
         std::vector<VaneFeather> own;
         std::ranges::copy_if(feathers, std::back_inserter(own), [&](const VaneFeather& f) { return f.material == material; });
         MaterialCuts(std::move(own), std::move(wanted), budget).solve(plan);
     }
-    const auto place = [&](const FeatherCuts& cuts) { return std::ranges::find(feathers, cuts.feather, &VaneFeather::id) - feathers.begin(); };
+    const auto place = [&](const FeatherCuts& cuts) {
+        return std::ranges::find(feathers, cuts.feather, &VaneFeather::id) - feathers.begin();
+    };
     std::ranges::stable_sort(plan.feathers, {}, place);
     plan.steps = given - budget.steps;
     return plan;
@@ -360,7 +374,8 @@ std::vector<VaneFeather> afterCutting(std::vector<VaneFeather> feathers, const C
         const auto found = std::ranges::find(feathers, cuts.feather, &VaneFeather::id);
         require(found != feathers.end(), "a cutting plan is for feathers of the book");
         std::vector<Stretch> taken;
-        for (const Cut& cut : cuts.cuts) taken.push_back({cut.from, cut.to});
+        for (const Cut& cut : cuts.cuts)
+            taken.push_back({cut.from, cut.to});
         *found = withTaken(std::move(*found), taken);
     }
     return feathers;

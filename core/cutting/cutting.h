@@ -37,7 +37,7 @@ struct CuttingPlan {
     bool optimal = true;                // proven best
     int bound = 0;                      // fewest feathers that the cut slips could do with, as far as proven
     std::vector<Uncut> uncut;
-    std::uint64_t steps = 0;            // taken by the search
+    std::uint64_t steps = 0;  // taken by the search
     [[nodiscard]] int feathersUsed() const { return static_cast<int>(feathers.size()); }
 };
 

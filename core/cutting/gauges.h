@@ -10,9 +10,9 @@ namespace machair {
 
 enum class GaugeKind { length, slip };
 struct Gauge {
-    std::string label;     // "tail", "collar fibre", "wing slip"
+    std::string label;  // "tail", "collar fibre", "wing slip"
     Length length;
-    Length tolerance;      // either way
+    Length tolerance;  // either way
     GaugeKind kind = GaugeKind::length;
     std::size_t part = 0;
 };

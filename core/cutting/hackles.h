@@ -10,7 +10,7 @@
 namespace machair {
 
 struct HackleWanted {
-    std::string fly;       // "kelp-lantern.4#2"
+    std::string fly;  // "kelp-lantern.4#2"
     std::string material;
     Length fibre;
     Length stem;
@@ -23,8 +23,8 @@ struct HackleServed {
     std::size_t wanted = 0;
     std::size_t cape = 0;
     std::size_t band = 0;
-    Length error;        // the band's middle less the length wanted
-    std::string does;    // what that does to reach and fullness; empty within a tenth of a millimetre
+    Length error;      // the band's middle less the length wanted
+    std::string does;  // what that does to reach and fullness; empty within a tenth of a millimetre
 };
 struct HacklesChosen {
     std::vector<HackleServed> served;

@@ -23,7 +23,16 @@ class Writer {
     std::vector<LaidOut> list;
 
     void length(std::size_t part, const std::string& what, Length each, std::string why = {}) {
-        list.push_back({part, what, lengthText(each), flies_ == 1 ? lengthText(each) : std::to_string(flies_) + " of " + lengthText(each) + ", " + lengthText(each * flies_), std::move(why), materialOf(part), each, {}, {}});
+        list.push_back(
+            {part,
+             what,
+             lengthText(each),
+             flies_ == 1 ? lengthText(each) : std::to_string(flies_) + " of " + lengthText(each) + ", " + lengthText(each * flies_),
+             std::move(why),
+             materialOf(part),
+             each,
+             {},
+             {}});
     }
     void pieces(std::size_t part, const std::string& what, double count, const std::string& of, std::string why = {}) {
         const auto text = [&](double n) { return formatShort(n, 0) + " " + of; };
@@ -40,17 +49,22 @@ class Writer {
 
   private:
     void write(std::size_t, const std::string&, const PartPlan&, const Impossible&) {}
-    void write(std::size_t i, const std::string& what, const PartPlan&, const TagPlan& tag) { length(i, what, tag.length + kHeld, "45 mm of it to hold"); }
+    void write(std::size_t i, const std::string& what, const PartPlan&, const TagPlan& tag) {
+        length(i, what, tag.length + kHeld, "45 mm of it to hold");
+    }
     void write(std::size_t i, const std::string& what, const PartPlan&, const TailPlan& tail) {
         const std::string need = "fibres of " + formatNumber(tail.fibreNeeded / mm, 1) + " mm or more";
         if (tail.slip)
-            pieces(i, what, 1, "slip of " + formatNumber(*tail.slip / mm, 1) + " mm", "barbs of " + formatNumber(tail.fibreNeeded / mm, 1) + " mm");
+            pieces(i, what, 1, "slip of " + formatNumber(*tail.slip / mm, 1) + " mm",
+                   "barbs of " + formatNumber(tail.fibreNeeded / mm, 1) + " mm");
         else if (tail.fibresToTake)
             pieces(i, what, std::ceil(*tail.fibresToTake), need, formatShort(tail.fibres, 0) + " stay after tightening");
         else
             pieces(i, what, tail.fibres, need, tail.barSpacing ? "bars " + formatNumber(*tail.barSpacing / mm, 1) + " mm apart" : "");
     }
-    void write(std::size_t i, const std::string& what, const PartPlan&, const RibPlan& rib) { length(i, what, rib.cut, "45 mm of it to hold, " + formatShort(rib.turns, 1) + " turns"); }
+    void write(std::size_t i, const std::string& what, const PartPlan&, const RibPlan& rib) {
+        length(i, what, rib.cut, "45 mm of it to hold, " + formatShort(rib.turns, 1) + " turns");
+    }
     void write(std::size_t i, const std::string& what, const PartPlan&, const UnderbodyPlan& under) {
         if (under.length) length(i, what, *under.length + kHeld, "45 mm of it to hold");
     }
@@ -59,9 +73,11 @@ class Writer {
         const auto* fur = std::get_if<DubbingTraits>(&p.made.traits);
         if (!fur || fur->blend.empty()) return {};
         double parts = 0.0;
-        for (const BlendPart& part : fur->blend) parts += part.parts;
+        for (const BlendPart& part : fur->blend)
+            parts += part.parts;
         std::string text = "; blend for all";
-        for (std::size_t i = 0; i < fur->blend.size(); ++i) text += (i == 0 ? " " : " and ") + formatNumber(all / mg * fur->blend[i].parts / parts, 1) + " mg " + fur->blend[i].material;
+        for (std::size_t i = 0; i < fur->blend.size(); ++i)
+            text += (i == 0 ? " " : " and ") + formatNumber(all / mg * fur->blend[i].parts / parts, 1) + " mg " + fur->blend[i].material;
         return text;
     }
     void write(std::size_t i, const std::string& what, const PartPlan& p, const BodyPlan& body) {
@@ -72,7 +88,8 @@ class Writer {
         else if (body.strands && body.perStrand) {
             pieces(i, what, *body.strands, "strands, " + formatNumber(*body.perStrand / mm, 0) + " mm wound of each",
                    body.yield ? "a set gives " + std::to_string(*body.yield) + (*body.yield == 1 ? " body" : " bodies") : "");
-            if (body.yield && *body.yield > 0) list.back().all = std::to_string((flies_ + *body.yield - 1) / *body.yield) + " sets of " + formatShort(*body.strands, 0);
+            if (body.yield && *body.yield > 0)
+                list.back().all = std::to_string((flies_ + *body.yield - 1) / *body.yield) + " sets of " + formatShort(*body.strands, 0);
         } else if (body.length)
             length(i, what, *body.length + kHeld, "45 mm of it to hold");
         if ((body.rope || body.noodle) && !list.empty()) {  // fur is weighed, not measured
@@ -83,20 +100,29 @@ class Writer {
     }
     void hackle(std::size_t i, const std::string& what, const HacklePlan& h, double feathers) {
         pieces(i, what, feathers, "× feather, fibre " + formatNumber(h.fibre / mm, 1) + " mm",
-               formatNumber(h.stem / mm, 0) + " mm of stem stripped and wound, " + formatNumber(h.shortest / mm, 1) + " to " + formatNumber(h.longest / mm, 1) + " mm of fibre along it");
+               formatNumber(h.stem / mm, 0) + " mm of stem stripped and wound, " + formatNumber(h.shortest / mm, 1) + " to " +
+                   formatNumber(h.longest / mm, 1) + " mm of fibre along it");
     }
-    void write(std::size_t i, const std::string& what, const PartPlan&, const PalmerPlan& palmer) { hackle(i, what, palmer.hackle, palmer.feathers); }
+    void write(std::size_t i, const std::string& what, const PartPlan&, const PalmerPlan& palmer) {
+        hackle(i, what, palmer.hackle, palmer.feathers);
+    }
     void write(std::size_t i, const std::string& what, const PartPlan&, const HacklePlan& h) { hackle(i, what, h, 1.0); }
     void write(std::size_t i, const std::string& what, const PartPlan&, const WingPlan& wing) {
         const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
         if (wing.slip > 0.0 * mm)
-            pieces(i, what, pair ? 2 : 1, (pair ? "slips, half left and half right, " : "× slip, ") + formatNumber(wing.slip / mm, 1) + " mm wide",
-                   "barbs of " + formatNumber((wing.length + 6.0 * mm) / mm, 1) + " mm: 2 bound, 4 to hold" + (wing.layers > 1 ? "; folded in " + std::to_string(wing.layers) : ""));
+            pieces(i, what, pair ? 2 : 1,
+                   (pair ? "slips, half left and half right, " : "× slip, ") + formatNumber(wing.slip / mm, 1) + " mm wide",
+                   "barbs of " + formatNumber((wing.length + 6.0 * mm) / mm, 1) + " mm: 2 bound, 4 to hold" +
+                       (wing.layers > 1 ? "; folded in " + std::to_string(wing.layers) : ""));
         else
             pieces(i, what, wing.count.value_or(1.0), "of " + formatNumber(wing.length / mm, 1) + " mm");
     }
-    void write(std::size_t i, const std::string& what, const PartPlan&, const PiecePlan& piece) { pieces(i, what, piece.count, "of " + formatNumber(piece.length / mm, 1) + " mm"); }
-    void write(std::size_t i, const std::string& what, const PartPlan&, const BeadPlan& bead) { pieces(i, what, 1, "of " + formatNumber(bead.diameter / mm, 1) + " mm"); }
+    void write(std::size_t i, const std::string& what, const PartPlan&, const PiecePlan& piece) {
+        pieces(i, what, piece.count, "of " + formatNumber(piece.length / mm, 1) + " mm");
+    }
+    void write(std::size_t i, const std::string& what, const PartPlan&, const BeadPlan& bead) {
+        pieces(i, what, 1, "of " + formatNumber(bead.diameter / mm, 1) + " mm");
+    }
     void write(std::size_t, const std::string&, const PartPlan&, const ThreadPlan&) {}
     void write(std::size_t, const std::string&, const PartPlan&, const HeadPlan&) {}
 
@@ -118,7 +144,8 @@ std::vector<LaidOut> layOut(const Plan& plan, int flies) {
     require(flies >= 1 && flies <= kMostFlies, "a batch has from 1 to 10000 flies");
     Writer writer(plan, flies);
     writer.length(plan.parts.size(), "thread: " + plan.threadMaterial.title(), plan.threadUsed, "15 cm of it to handle");
-    for (std::size_t i = 0; i < plan.parts.size(); ++i) writer.part(i);
+    for (std::size_t i = 0; i < plan.parts.size(); ++i)
+        writer.part(i);
     return std::move(writer.list);
 }
 

@@ -10,12 +10,12 @@
 namespace machair {
 
 struct LaidOut {
-    std::size_t part = 0;      // in `parts`; the size of `parts` for the working thread
-    std::string what;          // "rib: Oval gold"
-    std::string each;          // "96 mm"
-    std::string all;           // for the batch: "12 of 96 mm, 1.15 m"
-    std::string why;           // what is in it: "45 mm of it to hold"
-    std::string material;      // its id; empty where none is named
+    std::size_t part = 0;  // in `parts`; the size of `parts` for the working thread
+    std::string what;      // "rib: Oval gold"
+    std::string each;      // "96 mm"
+    std::string all;       // for the batch: "12 of 96 mm, 1.15 m"
+    std::string why;       // what is in it: "45 mm of it to hold"
+    std::string material;  // its id; empty where none is named
     // Of one fly, where it is counted so.
     std::optional<Length> length;
     std::optional<double> count;

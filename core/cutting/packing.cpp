@@ -15,8 +15,8 @@ namespace machair {
 
 namespace {
 
-constexpr double kFit = 1e-7;  // mm: two cuts that touch don't overlap
-constexpr std::uint64_t kShortSearch = 400;   // steps
+constexpr double kFit = 1e-7;                // mm: two cuts that touch don't overlap
+constexpr std::uint64_t kShortSearch = 400;  // steps
 constexpr std::uint64_t kShortSearches = 60;
 
 SlipSide side(const SlipWanted& slip) { return slip.side.value_or(SlipSide::any); }
@@ -53,7 +53,8 @@ class Ordering {
 
     Fits solve(std::vector<double>& places) {
         places.resize(pieces_.size());
-        for (std::size_t i = 0; i < pieces_.size(); ++i) places[i] = pieces_[i].low;
+        for (std::size_t i = 0; i < pieces_.size(); ++i)
+            places[i] = pieces_[i].low;
         return branch(places);
     }
 
@@ -120,7 +121,8 @@ class Ordering {
 class Packer {
   public:
     // `seed` 0 takes the slips hardest first; any other shuffles kinds of slips among those nearly as hard.
-    Packer(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips, std::uint64_t seed, Budget& budget)
+    Packer(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips,
+           std::uint64_t seed, Budget& budget)
         : feathers_(feathers), chosen_(chosen), slips_(slips), budget_(budget) {
         for (const std::size_t f : chosen_) {
             vanes_.push_back(feathers_[f].vane / mm);
@@ -154,7 +156,8 @@ class Packer {
         std::vector<double> hardness;
         for (const SlipWanted& s : slips_) {
             const double barb = s.barb / mm, width = s.width / mm;
-            Random own(seedOf(seedOf(seed, std::bit_cast<std::uint64_t>(barb)), std::bit_cast<std::uint64_t>(width)) + static_cast<std::uint64_t>(side(s)));  // alike stay together
+            Random own(seedOf(seedOf(seed, std::bit_cast<std::uint64_t>(barb)), std::bit_cast<std::uint64_t>(width)) +
+                       static_cast<std::uint64_t>(side(s)));  // alike stay together
             hardness.push_back(barb + forWidth * width + unsettled * own.uniform(-1.0, 1.0));
         }
         order_.resize(slips_.size());
@@ -222,7 +225,8 @@ class Packer {
         const VaneFeather& mine = feathers_[chosen_[k]];
         for (std::size_t other = 0; other < k; ++other) {
             const VaneFeather& theirs = feathers_[chosen_[other]];
-            if (theirs.side == mine.side && theirs.vane == mine.vane && theirs.barbs == mine.barbs && theirs.taken == mine.taken && untouched(other))
+            if (theirs.side == mine.side && theirs.vane == mine.vane && theirs.barbs == mine.barbs && theirs.taken == mine.taken &&
+                untouched(other))
                 return true;
         }
         return false;
@@ -244,7 +248,8 @@ class Packer {
     };
     void prepareDemand() {
         std::vector<double> barbs;
-        for (const SlipWanted& slip : slips_) barbs.push_back(slip.barb / mm);
+        for (const SlipWanted& slip : slips_)
+            barbs.push_back(slip.barb / mm);
         std::ranges::sort(barbs, std::greater{});
         barbs.erase(std::unique(barbs.begin(), barbs.end()), barbs.end());
         limits_ = barbs;
@@ -336,18 +341,21 @@ class Packer {
     Fits orderAnew() {
         const Fits fits = Ordering(pieces_, vanes_, budget_).solve(found_);
         if (fits != Fits::yes) return fits;
-        for (auto& line : line_) line.clear();
+        for (auto& line : line_)
+            line.clear();
         std::vector<std::size_t> byPlace(pieces_.size());
         std::iota(byPlace.begin(), byPlace.end(), std::size_t{0});
         std::ranges::stable_sort(byPlace, {}, [&](std::size_t i) { return found_[i]; });
-        for (const std::size_t i : byPlace) line_[static_cast<std::size_t>(pieces_[i].stretch)].push_back(i);
+        for (const std::size_t i : byPlace)
+            line_[static_cast<std::size_t>(pieces_[i].stretch)].push_back(i);
         return fits;
     }
     // Least places in the order of `line_`; false where one is pushed past its limit.
     bool settle() {
         if (!budget_.spend()) return false;  // what follows says that it is not known
         found_.resize(pieces_.size());
-        for (std::size_t i = 0; i < pieces_.size(); ++i) found_[i] = pieces_[i].low;
+        for (std::size_t i = 0; i < pieces_.size(); ++i)
+            found_[i] = pieces_[i].low;
         for (std::size_t round = 0; round <= pieces_.size(); ++round) {
             bool moved = false;
             const auto raise = [&](std::size_t i, double least) {
@@ -425,9 +433,9 @@ class Packer {
     std::map<std::pair<double, double>, std::vector<Window>> windows_;
     std::vector<Piece> pieces_;
     std::vector<double> found_;
-    std::vector<double> limits_;  // wanted barb lengths, mm, falling
-    std::vector<std::vector<Demand>> demand_;     // by limit, then by depth: of what is still to come
-    std::vector<std::vector<double>> capacity_;   // by limit, then by stretch
+    std::vector<double> limits_;                 // wanted barb lengths, mm, falling
+    std::vector<std::vector<Demand>> demand_;    // by limit, then by depth: of what is still to come
+    std::vector<std::vector<double>> capacity_;  // by limit, then by stretch
     std::vector<char> leftSide_;
     double grain_ = 0.0;
 };
@@ -460,7 +468,8 @@ Packing pack(const std::vector<VaneFeather>& feathers, const std::vector<std::si
         const std::uint64_t seed = round * kShortSearches + i, length = kShortSearch << std::min<std::uint64_t>(round, 6);
         std::vector<std::size_t> order = chosen;
         Random random(seed);
-        for (std::size_t k = order.size(); seed > 0 && k > 1; --k) std::swap(order[k - 1], order[random.next() % k]);
+        for (std::size_t k = order.size(); seed > 0 && k > 1; --k)
+            std::swap(order[k - 1], order[random.next() % k]);
         Budget own{std::min(length, budget.steps), budget.stop};
         const std::uint64_t given = own.steps;
         const Packing packing = Packer(feathers, order, slips, seed, own).solve();

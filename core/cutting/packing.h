@@ -46,7 +46,8 @@ struct Packing {
 };
 
 // Whether there is enough vane, for each wanted barb length and side; needed, not sufficient.
-[[nodiscard]] bool couldHold(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen, const std::vector<SlipWanted>& slips);
+[[nodiscard]] bool couldHold(const std::vector<VaneFeather>& feathers, const std::vector<std::size_t>& chosen,
+                             const std::vector<SlipWanted>& slips);
 
 // All slips of one material on the feathers of `chosen`. Feathers and slips are not of other materials. Another `round`
 // has other shuffles, twice as long, for what the one before left unknown; the same round always ends alike.

@@ -32,7 +32,8 @@ std::optional<double> amountThere(const Stock& stock, const LaidOut& laid) {
     if (laid.length) {
         if (!stock.length && stock.offcuts.empty()) return std::nullopt;
         Length sum = stock.length.value_or(0.0 * mm);
-        for (const Length offcut : stock.offcuts) sum += offcut;
+        for (const Length offcut : stock.offcuts)
+            sum += offcut;
         return sum / metre;
     }
     return laid.mass ? stock.mass : stock.count;
@@ -126,15 +127,18 @@ Result<Edit> changeStock(const Book& book, std::string_view material, std::strin
     const auto index = static_cast<std::size_t>(at - book.stock.begin());
     Stock stock;
     stock.id = "stock-" + found->id;
-    for (int n = 2; std::ranges::find(book.stock, stock.id, &Stock::id) != book.stock.end(); ++n) stock.id = "stock-" + found->id + "-" + std::to_string(n);
+    for (int n = 2; std::ranges::find(book.stock, stock.id, &Stock::id) != book.stock.end(); ++n)
+        stock.id = "stock-" + found->id + "-" + std::to_string(n);
     stock.material = found->id;
     if (at != book.stock.end()) stock = *at;
     auto changed = withField(stock, key, text, Place("stock").at(index));
     if (!changed) return tl::unexpected(changed.error());
     const std::string label = fieldLabel(fieldsOf(*changed), key);
     Edit edit{found->title() + ": " + (text.empty() ? label + " not counted" : std::string(text) + " " + label), book};
-    if (at == book.stock.end()) edit.after.stock.push_back(std::move(*changed));
-    else edit.after.stock[index] = std::move(*changed);
+    if (at == book.stock.end())
+        edit.after.stock.push_back(std::move(*changed));
+    else
+        edit.after.stock[index] = std::move(*changed);
     return edit;
 }
 
@@ -150,15 +154,20 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
         auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies, hook);
         if (!boxed) return boxed;
         edit.after = std::move(boxed->after);
-        edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " + std::to_string(before + some.flies) + " in the box";
-        if (const auto plan = batch == book.batches.end() ? planFly(book, Fly(some.pattern), Place("patterns")) : planFly(book, flyOf(*batch), Place("batches"))) takeOut(edit.after.stock, *plan, some.flies);
+        edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " +
+                      std::to_string(before + some.flies) + " in the box";
+        if (const auto plan = batch == book.batches.end() ? planFly(book, Fly(some.pattern), Place("patterns"))
+                                                          : planFly(book, flyOf(*batch), Place("batches")))
+            takeOut(edit.after.stock, *plan, some.flies);
         for (Batch& tiedOf : edit.after.batches)
             if (tiedOf.id == some.batch) tiedOf.tied = tiedOf.tied.value_or(0) + some.flies;
     }
     edit.after.feathers = afterCutting(std::move(edit.after.feathers), cuts);
     for (const HackleServed& served : hackles.served) {
         CapeBand& band = edit.after.capes.at(served.cape).bands.at(served.band);
-        if (band.count == 0) return fail(Place("capes").at(served.cape).key("bands").at(served.band), "expected a feather in this band, got none", "plan the batch again");
+        if (band.count == 0)
+            return fail(Place("capes").at(served.cape).key("bands").at(served.band), "expected a feather in this band, got none",
+                        "plan the batch again");
         --band.count;
     }
     return edit;
@@ -173,7 +182,9 @@ Result<Edit> learnFromLeftover(const Book& book, std::string_view pattern, std::
     if (!fur || !(body->noodle || body->rope)) return fail(place, "expected a body that is dubbed from a fur of the drawers");
     const double before = fur->correction.value_or(1.0);
     const Length made = noodleToMake(plan->parts[part]);
-    if (left >= made) return fail(place, "expected less left over than the " + formatNumber(made / mm, 0) + " mm that were made, got " + formatNumber(left / mm, 0) + " mm");
+    if (left >= made)
+        return fail(place, "expected less left over than the " + formatNumber(made / mm, 0) + " mm that were made, got " +
+                               formatNumber(left / mm, 0) + " mm");
     // Longer at once, shorter by a third of the way: never under what was wound, whatever one odd fly left.
     const double wound = (made - left) / *body->noodle;
     constexpr double kOfTheWay = 1.0 / 3.0;

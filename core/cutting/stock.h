@@ -19,7 +19,8 @@ struct TiedFlies {
 // The slips out of their feathers, the hackles out of their bands, lengths and counts out of the stock, the flies into the
 // box: one edit. Faults: no such dressing, a band that has no feather left. Stock never falls under nothing: what the tier
 // had and did not count is not invented.
-[[nodiscard]] Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, const CuttingPlan& cuts, const HacklesChosen& hackles);
+[[nodiscard]] Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, const CuttingPlan& cuts,
+                                      const HacklesChosen& hackles);
 
 // One more of a batch is tied: in the box, and out of the stock. A fault where all are.
 // Minutes of hands, where they were timed, teach how long one takes.
@@ -29,9 +30,9 @@ struct TiedFlies {
 // kLeastOffcut are thrown away.
 inline constexpr Length kLeastOffcut = 60.0 * mm;
 struct FromOffcuts {
-    std::vector<Length> left;     // the off-cuts that remain, longest first
-    std::vector<Length> from;     // the off-cuts that pieces are taken of, as they were
-    int pieces = 0;               // out of off-cuts
+    std::vector<Length> left;  // the off-cuts that remain, longest first
+    std::vector<Length> from;  // the off-cuts that pieces are taken of, as they were
+    int pieces = 0;            // out of off-cuts
     int offSpool = 0;
 };
 [[nodiscard]] FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces);
@@ -39,15 +40,15 @@ struct FromOffcuts {
 // What the waiting batches want of each material that is counted, and whether it is there: what runs out first comes first,
 // materials that aren't counted last.
 struct StockWanted {
-    std::string material;   // id
+    std::string material;  // id
     std::string title;
-    std::string has;        // "3.2 m", "12", "40 mg"; "not counted"
+    std::string has;  // "3.2 m", "12", "40 mg"; "not counted"
     std::string wants;
-    std::optional<double> lasts;     // share of the want that is there, 1 or more where it is enough
+    std::optional<double> lasts;           // share of the want that is there, 1 or more where it is enough
     std::optional<std::string> runsOutIn;  // the batch's dressing in which it gives out
     std::optional<std::string> buyBy;      // that batch's day
-    std::string buy;                 // how much is missing
-    std::vector<std::string> uses;   // "12 of 96 mm, 1.15 m for Kelp Lantern"
+    std::string buy;                       // how much is missing
+    std::vector<std::string> uses;         // "12 of 96 mm, 1.15 m for Kelp Lantern"
 };
 [[nodiscard]] Result<std::vector<StockWanted>> stockWanted(const Book& book);
 

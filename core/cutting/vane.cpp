@@ -55,7 +55,8 @@ std::vector<Stretch> freeStretches(const VaneFeather& feather) {
 
 Length freeVane(const VaneFeather& feather) {
     Length sum;
-    for (const auto& [from, to] : freeStretches(feather)) sum += to - from;
+    for (const auto& [from, to] : freeStretches(feather))
+        sum += to - from;
     return sum;
 }
 

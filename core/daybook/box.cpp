@@ -15,27 +15,32 @@ std::vector<BoxRow> boxRows(const Book& book) {
     for (const BoxFly& fly : book.box) {
         const Pattern* pattern = book.findPattern(fly.pattern);
         const HookSpec* hook = pattern ? hookOf(book, flyOf(fly)) : nullptr;
-        rows.push_back({fly.id, fly.pattern, pattern ? pattern->title() : fly.pattern, hook ? hook->size : 0, !hook || hook->barb.value_or(true),
-                        fly.tied.value_or(1), std::min(fly.chewed.value_or(0), fly.tied.value_or(1)), fly.lost.value_or(0)});
+        rows.push_back({fly.id, fly.pattern, pattern ? pattern->title() : fly.pattern, hook ? hook->size : 0,
+                        !hook || hook->barb.value_or(true), fly.tied.value_or(1), std::min(fly.chewed.value_or(0), fly.tied.value_or(1)),
+                        fly.lost.value_or(0)});
     }
     return rows;
 }
 
 std::string sayAnswers(const Book& book, int month) {
     std::map<std::string, int> sound;
-    for (const BoxRow& row : boxRows(book)) sound[row.pattern] += row.sound();
+    for (const BoxRow& row : boxRows(book))
+        sound[row.pattern] += row.sound();
     std::string said;
     for (const SeasonRow& row : book.season) {
         if (!row.includes(month)) continue;
         std::string has, wants;
         for (const Pattern& pattern : book.patterns) {
-            const bool named = std::ranges::find(row.dressings, pattern.id) != row.dressings.end() || (row.suits && row.suits->find(pattern.title()) != std::string::npos);
+            const bool named = std::ranges::find(row.dressings, pattern.id) != row.dressings.end() ||
+                               (row.suits && row.suits->find(pattern.title()) != std::string::npos);
             if (!named) continue;
             std::string& into = sound[pattern.id] > 0 ? has : wants;
-            into += (into.empty() ? "" : ", ") + pattern.title() + (sound[pattern.id] > 0 ? " (" + std::to_string(sound[pattern.id]) + ")" : "");
+            into += (into.empty() ? "" : ", ") + pattern.title() +
+                    (sound[pattern.id] > 0 ? " (" + std::to_string(sound[pattern.id]) + ")" : "");
         }
         if (has.empty() && wants.empty()) continue;
-        said += (said.empty() ? "" : "\n") + row.creature + ": " + (has.empty() ? "nothing in the box, tie " + wants : "the box has " + has + (wants.empty() ? "" : "; to tie: " + wants));
+        said += (said.empty() ? "" : "\n") + row.creature + ": " +
+                (has.empty() ? "nothing in the box, tie " + wants : "the box has " + has + (wants.empty() ? "" : "; to tie: " + wants));
     }
     return said;
 }
@@ -49,7 +54,10 @@ Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event)
     Edit edit{{}, book};
     BoxFly& fly = edit.after.box[index];
     int tied = fly.tied.value_or(1), chewed = std::min(fly.chewed.value_or(0), tied), lost = fly.lost.value_or(0);
-    const auto none = [&](const char* what) { return fail(Place("box").at(index), std::string("expected a ") + what + " fly of " + title + " in the box, got none", "put one in first"); };
+    const auto none = [&](const char* what) {
+        return fail(Place("box").at(index), std::string("expected a ") + what + " fly of " + title + " in the box, got none",
+                    "put one in first");
+    };
     switch (event) {
         case BoxEvent::tied: ++tied; break;
         case BoxEvent::chewed:
@@ -75,7 +83,8 @@ Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event)
     fly.tied = tied;
     fly.chewed = chewed > 0 ? std::optional(chewed) : std::nullopt;
     fly.lost = lost > 0 ? std::optional(lost) : std::nullopt;
-    edit.words = title + ": " + std::to_string(tied) + " in the box" + (chewed > 0 ? ", " + std::to_string(chewed) + " chewed" : "") + (lost > 0 ? ", " + std::to_string(lost) + " lost" : "");
+    edit.words = title + ": " + std::to_string(tied) + " in the box" + (chewed > 0 ? ", " + std::to_string(chewed) + " chewed" : "") +
+                 (lost > 0 ? ", " + std::to_string(lost) + " lost" : "");
     return edit;
 }
 
@@ -87,8 +96,10 @@ std::vector<TieNext> tieNext(const Book& book, int month) {
         mean += rate.mean() / static_cast<double>(rates.size());
     }
     std::map<std::string, int> sound, waiting;
-    for (const BoxRow& row : boxRows(book)) sound[row.pattern] += row.sound();
-    for (const Batch& batch : book.batches) waiting[batch.pattern] += batch.left();
+    for (const BoxRow& row : boxRows(book))
+        sound[row.pattern] += row.sound();
+    for (const Batch& batch : book.batches)
+        waiting[batch.pattern] += batch.left();
     std::string suits;
     for (const SeasonRow& row : book.season)
         if (row.includes(month)) suits += row.suits.value_or("") + "\n";
@@ -100,11 +111,13 @@ std::vector<TieNext> tieNext(const Book& book, int month) {
         const double use = ((fished ? rate->hours : 0.0) + 1.0) / (hours + 1.0);
         const double worth = fished && mean > 0.0 ? rate->mean() / mean : 1.0;
         const bool named = suits.find(pattern.title()) != std::string::npos;
-        const bool others = !named && std::ranges::any_of(book.patterns, [&](const Pattern& p) { return suits.find(p.title()) != std::string::npos; });
+        const bool others =
+            !named && std::ranges::any_of(book.patterns, [&](const Pattern& p) { return suits.find(p.title()) != std::string::npos; });
         next.want = use * worth * (others ? 0.5 : 1.0) / (1.0 + std::max(0, next.sound));
         next.why = std::to_string(next.sound) + " sound left";
         if (next.waiting > 0) next.why += ", " + std::to_string(next.waiting) + " wait to be tied";
-        next.why += fished ? ", fished " + formatShort(rate->hours, 1) + " h, " + formatNumber(rate->mean(), 2) + " fish a rod-hour" : ", never fished";
+        next.why += fished ? ", fished " + formatShort(rate->hours, 1) + " h, " + formatNumber(rate->mean(), 2) + " fish a rod-hour"
+                           : ", never fished";
         if (named) next.why += ", in season";
         list.push_back(std::move(next));
     }

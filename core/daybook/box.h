@@ -9,14 +9,14 @@
 namespace machair {
 
 struct BoxRow {
-    std::string id;       // of the box's fly
+    std::string id;  // of the box's fly
     std::string pattern;
     std::string title;
     int size = 0;
     bool barb = true;
     int tied = 0;
-    int chewed = 0;       // of those
-    int lost = 0;         // so far
+    int chewed = 0;  // of those
+    int lost = 0;    // so far
     [[nodiscard]] int sound() const { return tied - chewed; }
 };
 // By dressing, size and barb state, in the book's order.
@@ -38,7 +38,7 @@ struct TieNext {
     std::string title;
     double want = 0.0;
     int sound = 0;
-    int waiting = 0;      // in batches already
+    int waiting = 0;  // in batches already
     std::string why;
 };
 [[nodiscard]] std::vector<TieNext> tieNext(const Book& book, int month);

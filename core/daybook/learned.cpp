@@ -12,7 +12,7 @@ namespace machair {
 
 namespace {
 
-constexpr double kPrior = 2.0;        // a ratio is worth two expected fish
+constexpr double kPrior = 2.0;  // a ratio is worth two expected fish
 
 // Days of one fly in one place: fish caught and fish expected.
 using DaysOfFly = std::vector<std::pair<double, double>>;
@@ -34,10 +34,13 @@ double FlyRatio::low() const { return gammaQuantile(a, b, 0.1); }
 double FlyRatio::high() const { return gammaQuantile(a, b, 0.9); }
 double FlyRatio::correction() const { return std::clamp(std::log2(mean()), -1.0, 1.0); }
 std::string FlyRatio::words() const {
-    return "your book: " + formatNumber(mean(), 1) + " times the others here (" + formatNumber(low(), 1) + " - " + formatNumber(high(), 1) + ")";
+    return "your book: " + formatNumber(mean(), 1) + " times the others here (" + formatNumber(low(), 1) + " - " + formatNumber(high(), 1) +
+           ")";
 }
 
-Learned::Key Learned::keyOf(const Fly& fly, Position position) const { return {{fly.pattern, onItsHook(book_, fly).hook.value_or("")}, position}; }
+Learned::Key Learned::keyOf(const Fly& fly, Position position) const {
+    return {{fly.pattern, onItsHook(book_, fly).hook.value_or("")}, position};
+}
 
 Learned::Learned(const Book& book) : book_(book) {
     std::vector<std::map<Key, Cell>> days;
@@ -60,8 +63,11 @@ Learned::Learned(const Book& book) : book_(book) {
         }
     }
     rate_ = (fish + 0.5) / (hours + 1.0);
-    for (std::size_t p = 0; p < places.size(); ++p) shares_[p] = (places[p].fish + kPrior) / (places[p].hours + kPrior / rate_) / rate_;
-    const auto expected = [&](const Key& key, const Cell& cell) { return cell.hours * shares_[static_cast<std::size_t>(key.second)] * rate_; };
+    for (std::size_t p = 0; p < places.size(); ++p)
+        shares_[p] = (places[p].fish + kPrior) / (places[p].hours + kPrior / rate_) / rate_;
+    const auto expected = [&](const Key& key, const Cell& cell) {
+        return cell.hours * shares_[static_cast<std::size_t>(key.second)] * rate_;
+    };
     std::map<Key, DaysOfFly> ofFly;
     for (const auto& cells : days) {
         double allFish = 0.0, all = 0.0;
@@ -98,7 +104,8 @@ DaybookTerms daybookTerms(const Book& book, const std::vector<BoxCandidate>& box
     DaybookTerms terms;
     for (const BoxCandidate& fly : box) {
         auto& own = terms.emplace_back();
-        for (std::size_t p = 0; p < kTrio.size(); ++p) own[p] = learned.ratio(fly.fly, kTrio[p]).correction();
+        for (std::size_t p = 0; p < kTrio.size(); ++p)
+            own[p] = learned.ratio(fly.fly, kTrio[p]).correction();
     }
     return terms;
 }
@@ -106,7 +113,8 @@ DaybookTerms daybookTerms(const Book& book, const std::vector<BoxCandidate>& box
 std::string CurveShift::words() const {
     std::string in(nameOf(wave));
     std::ranges::replace(in, '_', ' ');
-    return "In a " + in + " your bobs that caught were " + (std::abs(shift) < 0.25 ? "a shade " : "") + (shift > 0.0 ? "fuller" : "sparser") + " than those you fished (" + std::to_string(fish) + " fish)";
+    return "In a " + in + " your bobs that caught were " + (std::abs(shift) < 0.25 ? "a shade " : "") +
+           (shift > 0.0 ? "fuller" : "sparser") + " than those you fished (" + std::to_string(fish) + " fish)";
 }
 
 std::vector<CurveShift> curveShifts(const Book& book) {
@@ -204,7 +212,8 @@ namespace {
 class WithAnother {
   public:
     WithAnother(const TeamReport& team, std::size_t place, const TeamSetting& setting) : team_(team), place_(place), setting_(setting) {
-        for (const TeamFly& fly : team.flies) taken_.push_back(fly.position);
+        for (const TeamFly& fly : team.flies)
+            taken_.push_back(fly.position);
         wants_ = wantsOf(team.rules, taken_[place], team.wave, setting.day);
         for (std::size_t a = 0; a < taken_.size() && rest_; ++a) {
             if (a == place) continue;
@@ -214,7 +223,8 @@ class WithAnother {
         }
     }
     [[nodiscard]] bool passes(const FlyFigures& fly) const {
-        if (!rest_ || std::ranges::any_of(team_.flies, [&](const TeamFly& own) { return own.figures.identity == fly.identity; })) return false;
+        if (!rest_ || std::ranges::any_of(team_.flies, [&](const TeamFly& own) { return own.figures.identity == fly.identity; }))
+            return false;
         if (setting_.card && !breachesOf(fly, *setting_.card, setting_.contest).empty()) return false;
         if (fitIn(fly, wants_).keptOut || !passesIn(fly, wants_)) return false;
         for (std::size_t other = 0; other < taken_.size(); ++other) {
@@ -227,7 +237,9 @@ class WithAnother {
     [[nodiscard]] double score(const FlyFigures& fly) const { return fitIn(fly, wants_).score(); }
 
   private:
-    [[nodiscard]] bool meet(std::size_t a, const FlyFigures& upper, std::size_t b, const FlyFigures& lower) const { return pairPasses(upper, lower, placeOf(taken_[a], taken_[b], taken_), team_.rules); }
+    [[nodiscard]] bool meet(std::size_t a, const FlyFigures& upper, std::size_t b, const FlyFigures& lower) const {
+        return pairPasses(upper, lower, placeOf(taken_[a], taken_[b], taken_), team_.rules);
+    }
     const TeamReport& team_;
     std::size_t place_;
     const TeamSetting& setting_;
@@ -266,15 +278,17 @@ SwapAdvice swapAdvice(const Book& book, std::string_view teamId, const TeamSetti
         }
     }
     if (found.empty()) return advice;
-    const auto best = std::ranges::min_element(found, {}, [](const Found& f) { return std::tuple(-std::round(1000.0 * f.rise), -f.score, f.fly->id); });
+    const auto best =
+        std::ranges::min_element(found, {}, [](const Found& f) { return std::tuple(-std::round(1000.0 * f.rise), -f.score, f.fly->id); });
     if (best->rise < kLeastRise) return advice;
     advice.position = best->position;
     advice.in = best->fly->fly;
     advice.out = *team->at(best->position);
     advice.now = best->now;
     advice.then = best->then;
-    advice.words = best->fly->title + " for " + sayFly(book, advice.out) + " on the " + std::string(nameOf(best->position)) + ": today you'd name the better with " + formatNumber(100.0 * best->now, 0) +
-                   " in 100, after " + formatShort(hours, 1) + " hours with each with " + formatNumber(100.0 * best->then, 0);
+    advice.words = best->fly->title + " for " + sayFly(book, advice.out) + " on the " + std::string(nameOf(best->position)) +
+                   ": today you'd name the better with " + formatNumber(100.0 * best->now, 0) + " in 100, after " + formatShort(hours, 1) +
+                   " hours with each with " + formatNumber(100.0 * best->then, 0);
     return advice;
 }
 

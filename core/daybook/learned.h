@@ -22,8 +22,8 @@ struct FlyRatio {
     double hours = 0.0;
     double spread = 1.5;  // φ
     [[nodiscard]] double mean() const { return a / b; }
-    [[nodiscard]] double low() const;   // 10 %
-    [[nodiscard]] double high() const;  // 90 %
+    [[nodiscard]] double low() const;         // 10 %
+    [[nodiscard]] double high() const;        // 90 %
     [[nodiscard]] double correction() const;  // C's daybook term, from -1 to 1
     [[nodiscard]] std::string words() const;  // "your book: 1.3 times the others here (0.9 - 1.8)"
 };
@@ -33,7 +33,7 @@ class Learned {
     explicit Learned(const Book& book);
     // Of a dressing on a hook: `fly.hook` is said, or the dressing's own stands for it.
     [[nodiscard]] FlyRatio ratio(const Fly& fly, Position position) const;
-    [[nodiscard]] double usualRate() const { return rate_; }      // r₀, fish per rod and hour of one place
+    [[nodiscard]] double usualRate() const { return rate_; }  // r₀, fish per rod and hour of one place
     [[nodiscard]] double share(Position position) const { return shares_[static_cast<std::size_t>(position)]; }  // π
     [[nodiscard]] bool empty() const { return ratios_.empty(); }
 
@@ -68,8 +68,8 @@ struct CurveShift {
 struct SwapAdvice {
     std::optional<Position> position;  // nothing where no swap of the box would teach enough
     Fly in, out;
-    double now = 0.5;    // the chance of naming the better today
-    double then = 0.5;   // and after so many hours with each
+    double now = 0.5;   // the chance of naming the better today
+    double then = 0.5;  // and after so many hours with each
     std::string words;
 };
 inline constexpr double kSwapHours = 3.0;

@@ -1,9 +1,9 @@
 #include "daybook/rates.h"
 
 #include <algorithm>
+#include <array>
 #include <boost/math/distributions/gamma.hpp>
 #include <boost/math/special_functions/beta.hpp>
-#include <array>
 #include <cmath>
 #include <optional>
 
@@ -19,17 +19,18 @@ constexpr double kPriorHours = 4.0;  // the prior weighs as much as four hours
 constexpr std::size_t kDaysForSpread = 5;
 constexpr double kUsualSpread = 1.5;
 
-
 }  // namespace
 
 double RateCell::fish() const {
     double sum = 0.0;
-    for (const auto& [n, h] : days) sum += n;
+    for (const auto& [n, h] : days)
+        sum += n;
     return sum;
 }
 double RateCell::hours() const {
     double sum = 0.0;
-    for (const auto& [n, h] : days) sum += h;
+    for (const auto& [n, h] : days)
+        sum += h;
     return sum;
 }
 
@@ -117,7 +118,8 @@ std::vector<Rate> ratesBy(const Book& book, const CellOf& cellOf) {
         }
     }
     std::vector<Rate> rates;
-    for (const auto& [name, cell] : cells) rates.push_back(rateOf(name, cell, fish - cell.fish(), hours - cell.hours()));
+    for (const auto& [name, cell] : cells)
+        rates.push_back(rateOf(name, cell, fish - cell.fish(), hours - cell.hours()));
     std::ranges::stable_sort(rates, std::greater{}, &Rate::mean);
     return rates;
 }
@@ -153,7 +155,8 @@ std::vector<Rate> ratesByDepth(const Book& book, const BandShares& shares) {
     std::vector<Rate> rates;
     for (std::size_t band = 0; band < cells.size(); ++band)
         if (!cells[band].days.empty())
-            rates.push_back(rateOf(std::to_string(10 * band) + " to " + std::to_string(10 * (band + 1)) + " cm", cells[band], fish - cells[band].fish(), hours - cells[band].hours()));
+            rates.push_back(rateOf(std::to_string(10 * band) + " to " + std::to_string(10 * (band + 1)) + " cm", cells[band],
+                                   fish - cells[band].fish(), hours - cells[band].hours()));
     return rates;
 }
 

@@ -46,8 +46,10 @@ struct Rate {
 enum class Factor { fly, position, flyAndPosition, size, wave, light, month };
 template <>
 struct Names<Factor> {
-    static constexpr std::array entries = {NameOf{Factor::fly, "fly"}, NameOf{Factor::position, "position"}, NameOf{Factor::flyAndPosition, "fly_and_position"},
-                                           NameOf{Factor::size, "size"}, NameOf{Factor::wave, "wave"}, NameOf{Factor::light, "light"}, NameOf{Factor::month, "month"}};
+    static constexpr std::array entries = {
+        NameOf{Factor::fly, "fly"},    NameOf{Factor::position, "position"}, NameOf{Factor::flyAndPosition, "fly_and_position"},
+        NameOf{Factor::size, "size"},  NameOf{Factor::wave, "wave"},         NameOf{Factor::light, "light"},
+        NameOf{Factor::month, "month"}};
 };
 // The rates of a factor's cells, best first.
 [[nodiscard]] std::vector<Rate> ratesBy(const Book& book, Factor factor);
@@ -67,8 +69,8 @@ inline constexpr std::size_t kDaysWithin = 5;
 struct FlyComparison {
     Rate one;
     Rate two;
-    double better = 0.5;       // P(one takes more)
-    std::size_t days = 0;      // on which both were on a team
+    double better = 0.5;   // P(one takes more)
+    std::size_t days = 0;  // on which both were on a team
     bool within = false;
     [[nodiscard]] bool told() const { return enoughToTell(one, two); }
 };

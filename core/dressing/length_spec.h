@@ -13,17 +13,15 @@
 
 namespace machair {
 
-enum class PartKind {
-    tag, tail, butt, rib, underbody, body, thorax, palmer, collar, throat, legs, wing, cheek, bead, thread, head
-};
+enum class PartKind { tag, tail, butt, rib, underbody, body, thorax, palmer, collar, throat, legs, wing, cheek, bead, thread, head };
 template <>
 struct Names<PartKind> {
     static constexpr std::array entries = {
-        NameOf{PartKind::tag, "tag"},       NameOf{PartKind::tail, "tail"},     NameOf{PartKind::butt, "butt"},
+        NameOf{PartKind::tag, "tag"},       NameOf{PartKind::tail, "tail"},           NameOf{PartKind::butt, "butt"},
         NameOf{PartKind::rib, "rib"},       NameOf{PartKind::underbody, "underbody"}, NameOf{PartKind::body, "body"},
-        NameOf{PartKind::thorax, "thorax"}, NameOf{PartKind::palmer, "palmer"}, NameOf{PartKind::collar, "collar"},
-        NameOf{PartKind::throat, "throat"}, NameOf{PartKind::legs, "legs"},     NameOf{PartKind::wing, "wing"},
-        NameOf{PartKind::cheek, "cheek"},   NameOf{PartKind::bead, "bead"},     NameOf{PartKind::thread, "thread"},
+        NameOf{PartKind::thorax, "thorax"}, NameOf{PartKind::palmer, "palmer"},       NameOf{PartKind::collar, "collar"},
+        NameOf{PartKind::throat, "throat"}, NameOf{PartKind::legs, "legs"},           NameOf{PartKind::wing, "wing"},
+        NameOf{PartKind::cheek, "cheek"},   NameOf{PartKind::bead, "bead"},           NameOf{PartKind::thread, "thread"},
         NameOf{PartKind::head, "head"}};
 };
 
@@ -36,10 +34,10 @@ struct PartRef {
 enum class Yardstick { shank, gape, body, overall, eyeWidth, spear, bead };
 template <>
 struct Names<Yardstick> {
-    static constexpr std::array entries = {
-        NameOf{Yardstick::shank, "shank"}, NameOf{Yardstick::gape, "gape"}, NameOf{Yardstick::body, "body"},
-        NameOf{Yardstick::overall, "overall"}, NameOf{Yardstick::eyeWidth, "eye_width"},
-        NameOf{Yardstick::spear, "spear"}, NameOf{Yardstick::bead, "bead"}};
+    static constexpr std::array entries = {NameOf{Yardstick::shank, "shank"},        NameOf{Yardstick::gape, "gape"},
+                                           NameOf{Yardstick::body, "body"},          NameOf{Yardstick::overall, "overall"},
+                                           NameOf{Yardstick::eyeWidth, "eye_width"}, NameOf{Yardstick::spear, "spear"},
+                                           NameOf{Yardstick::bead, "bead"}};
 };
 
 // Places on the fly itself.
@@ -57,7 +55,10 @@ class Held {
     Held(T value) : value_(std::make_unique<T>(std::move(value))) {}  // NOLINT: converts like the value it holds
     Held(const Held& other) : value_(std::make_unique<T>(*other.value_)) {}
     Held(Held&&) noexcept = default;
-    Held& operator=(const Held& other) { value_ = std::make_unique<T>(*other.value_); return *this; }
+    Held& operator=(const Held& other) {
+        value_ = std::make_unique<T>(*other.value_);
+        return *this;
+    }
     Held& operator=(Held&&) noexcept = default;
     ~Held() = default;
     const T& operator*() const { return *value_; }

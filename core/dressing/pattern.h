@@ -90,10 +90,10 @@ enum class BodyMethod { noodle, level, loop, rope, herl, fibres, floss, tinsel, 
 template <>
 struct Names<BodyMethod> {
     static constexpr std::array entries = {
-        NameOf{BodyMethod::noodle, "noodle"}, NameOf{BodyMethod::level, "level"},   NameOf{BodyMethod::loop, "loop"},
-        NameOf{BodyMethod::rope, "rope"},     NameOf{BodyMethod::herl, "herl"},     NameOf{BodyMethod::fibres, "fibres"},
-        NameOf{BodyMethod::floss, "floss"},   NameOf{BodyMethod::tinsel, "tinsel"}, NameOf{BodyMethod::wire, "wire"},
-        NameOf{BodyMethod::chenille, "chenille"}, NameOf{BodyMethod::tube, "tube"}, NameOf{BodyMethod::thread, "thread"}};
+        NameOf{BodyMethod::noodle, "noodle"},     NameOf{BodyMethod::level, "level"},   NameOf{BodyMethod::loop, "loop"},
+        NameOf{BodyMethod::rope, "rope"},         NameOf{BodyMethod::herl, "herl"},     NameOf{BodyMethod::fibres, "fibres"},
+        NameOf{BodyMethod::floss, "floss"},       NameOf{BodyMethod::tinsel, "tinsel"}, NameOf{BodyMethod::wire, "wire"},
+        NameOf{BodyMethod::chenille, "chenille"}, NameOf{BodyMethod::tube, "tube"},     NameOf{BodyMethod::thread, "thread"}};
 };
 enum class Grip { fingers, pliers };
 template <>
@@ -241,9 +241,8 @@ struct Names<Knot> {
 enum class Finish { varnish, resin, glue, wax, none };
 template <>
 struct Names<Finish> {
-    static constexpr std::array entries = {NameOf{Finish::varnish, "varnish"}, NameOf{Finish::resin, "resin"},
-                                           NameOf{Finish::glue, "glue"}, NameOf{Finish::wax, "wax"},
-                                           NameOf{Finish::none, "none"}};
+    static constexpr std::array entries = {NameOf{Finish::varnish, "varnish"}, NameOf{Finish::resin, "resin"}, NameOf{Finish::glue, "glue"},
+                                           NameOf{Finish::wax, "wax"}, NameOf{Finish::none, "none"}};
 };
 struct HeadPart {
     std::optional<BodyMethod> method;
@@ -256,8 +255,8 @@ struct HeadPart {
     bool operator==(const HeadPart&) const = default;
 };
 
-using PartDetail = std::variant<TagPart, TailPart, RibPart, UnderbodyPart, BodyPart, PalmerPart, CollarPart, WingPart,
-                                LegsPart, CheekPart, BeadPart, ThreadPart, HeadPart>;
+using PartDetail = std::variant<TagPart, TailPart, RibPart, UnderbodyPart, BodyPart, PalmerPart, CollarPart, WingPart, LegsPart, CheekPart,
+                                BeadPart, ThreadPart, HeadPart>;
 [[nodiscard]] PartDetail detailFor(PartKind kind);
 
 struct Part {
@@ -283,8 +282,7 @@ struct Names<TeamRole> {
 enum class FibreSchool { lineOfSight, layBack };
 template <>
 struct Names<FibreSchool> {
-    static constexpr std::array entries = {NameOf{FibreSchool::lineOfSight, "line_of_sight"},
-                                           NameOf{FibreSchool::layBack, "lay_back"}};
+    static constexpr std::array entries = {NameOf{FibreSchool::lineOfSight, "line_of_sight"}, NameOf{FibreSchool::layBack, "lay_back"}};
 };
 
 enum class TailSchool { shank, body };
@@ -295,12 +293,14 @@ struct Names<TailSchool> {
 enum class BodyEndSchool { point, barb, bend };
 template <>
 struct Names<BodyEndSchool> {
-    static constexpr std::array entries = {NameOf{BodyEndSchool::point, "point"}, NameOf{BodyEndSchool::barb, "barb"}, NameOf{BodyEndSchool::bend, "bend"}};
+    static constexpr std::array entries = {NameOf{BodyEndSchool::point, "point"}, NameOf{BodyEndSchool::barb, "barb"},
+                                           NameOf{BodyEndSchool::bend, "bend"}};
 };
 enum class ReachSchool { barb, point, pastPoint };
 template <>
 struct Names<ReachSchool> {
-    static constexpr std::array entries = {NameOf{ReachSchool::barb, "barb"}, NameOf{ReachSchool::point, "point"}, NameOf{ReachSchool::pastPoint, "past_point"}};
+    static constexpr std::array entries = {NameOf{ReachSchool::barb, "barb"}, NameOf{ReachSchool::point, "point"},
+                                           NameOf{ReachSchool::pastPoint, "past_point"}};
 };
 enum class HackleSchool { full, throat };
 template <>
@@ -360,15 +360,18 @@ struct SchoolChoices {
 enum class Treatment { none, grease, powder };
 template <>
 struct Names<Treatment> {
-    static constexpr std::array entries = {NameOf{Treatment::none, "none"}, NameOf{Treatment::grease, "grease"}, NameOf{Treatment::powder, "powder"}};
+    static constexpr std::array entries = {NameOf{Treatment::none, "none"}, NameOf{Treatment::grease, "grease"},
+                                           NameOf{Treatment::powder, "powder"}};
 };
 // What sort of fly it is, models-team.md section C.
 enum class FlyStyle { lure, film, dry, beaded, palmer, legged, winged, hackled, spider, nymph };
 template <>
 struct Names<FlyStyle> {
-    static constexpr std::array entries = {
-        NameOf{FlyStyle::lure, "lure"}, NameOf{FlyStyle::film, "film"}, NameOf{FlyStyle::dry, "dry"}, NameOf{FlyStyle::beaded, "beaded"}, NameOf{FlyStyle::palmer, "palmer"},
-        NameOf{FlyStyle::legged, "legged"}, NameOf{FlyStyle::winged, "winged"}, NameOf{FlyStyle::hackled, "hackled"}, NameOf{FlyStyle::spider, "spider"}, NameOf{FlyStyle::nymph, "nymph"}};
+    static constexpr std::array entries = {NameOf{FlyStyle::lure, "lure"},     NameOf{FlyStyle::film, "film"},
+                                           NameOf{FlyStyle::dry, "dry"},       NameOf{FlyStyle::beaded, "beaded"},
+                                           NameOf{FlyStyle::palmer, "palmer"}, NameOf{FlyStyle::legged, "legged"},
+                                           NameOf{FlyStyle::winged, "winged"}, NameOf{FlyStyle::hackled, "hackled"},
+                                           NameOf{FlyStyle::spider, "spider"}, NameOf{FlyStyle::nymph, "nymph"}};
 };
 
 struct Pattern {

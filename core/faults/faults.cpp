@@ -2,9 +2,7 @@
 
 namespace machair {
 
-Place Place::key(std::string_view name) const {
-    return Place(text_.empty() ? std::string(name) : text_ + "." + std::string(name));
-}
+Place Place::key(std::string_view name) const { return Place(text_.empty() ? std::string(name) : text_ + "." + std::string(name)); }
 
 Place Place::at(std::size_t index) const { return Place(text_ + "[" + std::to_string(index) + "]"); }
 

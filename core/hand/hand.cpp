@@ -11,8 +11,8 @@ namespace machair {
 
 namespace {
 
-constexpr double kPriorKappa = 1.44;            // (6/5)²: a bias of 5 % is as likely as one fly's 6 %
-constexpr double kPriorAlpha = 2.5;             // ν₀ = 5
+constexpr double kPriorKappa = 1.44;  // (6/5)²: a bias of 5 % is as likely as one fly's 6 %
+constexpr double kPriorAlpha = 2.5;   // ν₀ = 5
 constexpr double kPriorBeta = 2.5 * 0.06 * 0.06;
 
 struct Sums {
@@ -25,7 +25,8 @@ Sums sumsOf(const std::vector<double>& x) {
     s.n = static_cast<double>(x.size());
     if (x.empty()) return s;
     s.mean = std::accumulate(x.begin(), x.end(), 0.0) / s.n;
-    for (const double v : x) s.squares += (v - s.mean) * (v - s.mean);
+    for (const double v : x)
+        s.squares += (v - s.mean) * (v - s.mean);
     return s;
 }
 
@@ -77,7 +78,8 @@ HandShift shiftBetween(const std::vector<double>& before, const std::vector<doub
     const auto shrunk = [](const Sums& s) { return s.n * s.mean / (kPriorKappa + s.n); };
     const double alpha = kPriorAlpha + 0.5 * (a.n + b.n);
     double beta = kPriorBeta;
-    for (const Sums& s : {a, b}) beta += 0.5 * s.squares + kPriorKappa * s.n * s.mean * s.mean / (2.0 * (kPriorKappa + s.n));
+    for (const Sums& s : {a, b})
+        beta += 0.5 * s.squares + kPriorKappa * s.n * s.mean * s.mean / (2.0 * (kPriorKappa + s.n));
     const double scale = std::sqrt(beta / alpha * (1.0 / (kPriorKappa + a.n) + 1.0 / (kPriorKappa + b.n)));
     const double reach = boost::math::quantile(boost::math::students_t_distribution<double>(2.0 * alpha), 0.975) * scale;
     const double shift = shrunk(b) - shrunk(a);
@@ -90,7 +92,9 @@ std::map<std::string, std::vector<double>> deviationsOf(const Book& book) {
         const Pattern* pattern = book.findPattern(fly.pattern);
         for (const CheckReading& reading : fly.readings) {
             const auto part = static_cast<std::size_t>(reading.part);
-            const std::optional<PartKind> known = reading.kind ? reading.kind : pattern && part < pattern->parts.size() ? std::optional(pattern->parts[part].kind) : std::nullopt;
+            const std::optional<PartKind> known = reading.kind                              ? reading.kind
+                                                  : pattern && part < pattern->parts.size() ? std::optional(pattern->parts[part].kind)
+                                                                                            : std::nullopt;
             const std::string kind = known ? std::string(nameOf(*known)) : "part";
             found[kind + " " + reading.figure].push_back(reading.measured / reading.aimed - 1.0);
         }

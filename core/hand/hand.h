@@ -13,7 +13,7 @@ namespace machair {
 // Normal–inverse-gamma posterior of a part's deviation.
 struct HandPosterior {
     int flies = 0;
-    double mean = 0.0;   // μ
+    double mean = 0.0;  // μ
     double kappa = 0.0;
     double alpha = 0.0;
     double beta = 0.0;

@@ -15,7 +15,7 @@ namespace {
 constexpr double kPi = std::numbers::pi;
 constexpr Density kSteel = 7.85 * mgPerMm3;
 constexpr Length kLongestMeasure = 1000.0 * mm;
-constexpr int kMostSteps = 18;  // the whole scale, from 2 to 20
+constexpr int kMostSteps = 18;             // the whole scale, from 2 to 20
 constexpr double kLeastBendHeight = 0.20;  // of the gape, models.md section 1
 
 double scaleStep(double factor, int size) { return std::pow(factor, (size - 10) / 2.0); }
@@ -29,8 +29,8 @@ Length curvedBendHeight(Length gape, Length radius, Angle turn, Length shankEndY
     const double least = kLeastBendHeight * gape.base();
     if (depthAt(least) >= 0.0) return Length::fromBase(least);
     std::uintmax_t iterations = 100;
-    const auto [low, high] = boost::math::tools::toms748_solve(
-        depthAt, least, gape.base(), boost::math::tools::eps_tolerance<double>(48), iterations);
+    const auto [low, high] =
+        boost::math::tools::toms748_solve(depthAt, least, gape.base(), boost::math::tools::eps_tolerance<double>(48), iterations);
     return Length::fromBase(0.5 * (low + high));
 }
 
@@ -44,8 +44,7 @@ void checkMeasures(const HookMeasures& m, const Place& place, Faults& faults) {
                                Check{"wire_mm", m.wire}, Check{"overall_mm", m.overall}, Check{"point_mm", m.point}}) {
         if (!check.value) continue;
         if (isFinite(*check.value) && *check.value > 0.0 * mm && *check.value <= kLongestMeasure) continue;
-        faults.push_back({place.key(check.key),
-                          "expected a length over 0 and at most 1000 mm, got " + formatExact(*check.value / mm), ""});
+        faults.push_back({place.key(check.key), "expected a length over 0 and at most 1000 mm, got " + formatExact(*check.value / mm), ""});
     }
 }
 
@@ -115,16 +114,15 @@ Result<Hook> makeHook(const HookSpec& spec, const Place& place) {
                           "eye, bend and wire alone take " + mmText(*measured.overall - shank)});
     if (hook.bendRadius_ <= 0.0 * mm)
         faults.push_back({measuredPlace.key("overall_mm"),
-                          "expected an overall length over eye and shank (" + mmText(*measured.overall - hook.bendRadius_) +
-                              "), got " + mmText(*measured.overall),
+                          "expected an overall length over eye and shank (" + mmText(*measured.overall - hook.bendRadius_) + "), got " +
+                              mmText(*measured.overall),
                           "measure the shank again, from the eye to the start of the bend"});
     if (hook.spear_ <= 0.0 * mm)
         faults.push_back({measuredPlace.key("point_mm"),
-                          "expected a point ahead of the bend's start at " + mmText(shank) + ", got " + mmText(*measured.point),
-                          ""});
+                          "expected a point ahead of the bend's start at " + mmText(shank) + ", got " + mmText(*measured.point), ""});
     if (w >= gape / 2.0)
-        faults.push_back({measuredPlace.key("wire_mm"),
-                          "expected a wire thinner than half the gape (" + mmText(gape) + "), got " + mmText(w), ""});
+        faults.push_back(
+            {measuredPlace.key("wire_mm"), "expected a wire thinner than half the gape (" + mmText(gape) + "), got " + mmText(w), ""});
     if (!faults.empty()) return tl::unexpected(faults);
     hook.shapeBend();
     return hook;
@@ -155,16 +153,15 @@ Length Hook::arcTo(double phi) const {
     const auto speed = [a, b](double t) { return std::hypot(a * std::sin(t), b * std::cos(t)); };
     if (phi >= phi0_) return 0.0 * mm;
     constexpr double kQuadratureTolerance = 1e-12;  // relative; far below a measurable length
-    return Length::fromBase(boost::math::quadrature::gauss_kronrod<double, 31>::integrate(speed, phi, phi0_, 5,
-                                                                                          kQuadratureTolerance));
+    return Length::fromBase(boost::math::quadrature::gauss_kronrod<double, 31>::integrate(speed, phi, phi0_, 5, kQuadratureTolerance));
 }
 
 double Hook::phiAt(Length arc) const {
     const auto miss = [&](double phi) { return (arcTo(phi) - arc).base(); };
     std::uintmax_t iterations = 100;
     constexpr int kBits = 40;  // about 1e-12 rad
-    const auto [low, high] = boost::math::tools::toms748_solve(miss, -kPi / 2.0, phi0_,
-                                                               boost::math::tools::eps_tolerance<double>(kBits), iterations);
+    const auto [low, high] =
+        boost::math::tools::toms748_solve(miss, -kPi / 2.0, phi0_, boost::math::tools::eps_tolerance<double>(kBits), iterations);
     return 0.5 * (low + high);
 }
 

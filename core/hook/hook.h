@@ -21,15 +21,16 @@ enum class EyeTurn { down, straight, up };
 
 template <>
 struct Names<HookFamily> {
-    static constexpr std::array entries = {
-        NameOf{HookFamily::round, "round"},          NameOf{HookFamily::sproat, "sproat"},
-        NameOf{HookFamily::limerick, "limerick"},    NameOf{HookFamily::wideGape, "wide_gape"},
-        NameOf{HookFamily::curvedShank, "curved_shank"}, NameOf{HookFamily::longSalmon, "long_salmon"}};
+    static constexpr std::array entries = {NameOf{HookFamily::round, "round"},
+                                           NameOf{HookFamily::sproat, "sproat"},
+                                           NameOf{HookFamily::limerick, "limerick"},
+                                           NameOf{HookFamily::wideGape, "wide_gape"},
+                                           NameOf{HookFamily::curvedShank, "curved_shank"},
+                                           NameOf{HookFamily::longSalmon, "long_salmon"}};
 };
 template <>
 struct Names<EyeTurn> {
-    static constexpr std::array entries = {NameOf{EyeTurn::down, "down"}, NameOf{EyeTurn::straight, "straight"},
-                                           NameOf{EyeTurn::up, "up"}};
+    static constexpr std::array entries = {NameOf{EyeTurn::down, "down"}, NameOf{EyeTurn::straight, "straight"}, NameOf{EyeTurn::up, "up"}};
 };
 
 // Text of keys that this version doesn't know, kept and written back: key to its JSON.
@@ -52,7 +53,8 @@ struct HookMeasures {
 enum class HookFinish { bronze, black, nickel, tinned, stainless };
 template <>
 struct Names<HookFinish> {
-    static constexpr std::array entries = {NameOf{HookFinish::bronze, "bronze"}, NameOf{HookFinish::black, "black"}, NameOf{HookFinish::nickel, "nickel"}, NameOf{HookFinish::tinned, "tinned"},
+    static constexpr std::array entries = {NameOf{HookFinish::bronze, "bronze"}, NameOf{HookFinish::black, "black"},
+                                           NameOf{HookFinish::nickel, "nickel"}, NameOf{HookFinish::tinned, "tinned"},
                                            NameOf{HookFinish::stainless, "stainless"}};
 };
 
@@ -104,9 +106,8 @@ enum class Landmark { eye, point, barb, bend, rearmost };
 
 template <>
 struct Names<Landmark> {
-    static constexpr std::array entries = {NameOf{Landmark::eye, "eye"}, NameOf{Landmark::point, "point"},
-                                           NameOf{Landmark::barb, "barb"}, NameOf{Landmark::bend, "bend"},
-                                           NameOf{Landmark::rearmost, "rearmost"}};
+    static constexpr std::array entries = {NameOf{Landmark::eye, "eye"}, NameOf{Landmark::point, "point"}, NameOf{Landmark::barb, "barb"},
+                                           NameOf{Landmark::bend, "bend"}, NameOf{Landmark::rearmost, "rearmost"}};
 };
 
 struct Measured {

@@ -14,11 +14,11 @@ namespace {
 constexpr double kPi = std::numbers::pi;
 constexpr double kGrav = 9.81;
 constexpr double kRho = 1000.0;
-constexpr double kFilm = 5e-3;         // m, h: half the depth over which buoyancy sets in
-constexpr double kYoung = 2.5e9;       // Pa
-constexpr double kSlow = 1e-3;         // m/s; drag across is linear below
-constexpr double kAttitudeLag = 0.1;   // s
-constexpr double kLeastWeight = 10e-6; // N, in the attitude
+constexpr double kFilm = 5e-3;          // m, h: half the depth over which buoyancy sets in
+constexpr double kYoung = 2.5e9;        // Pa
+constexpr double kSlow = 1e-3;          // m/s; drag across is linear below
+constexpr double kAttitudeLag = 0.1;    // s
+constexpr double kLeastWeight = 10e-6;  // N, in the attitude
 constexpr int kMostIterations = 16;
 constexpr double kBendOfStrand = 9.0;      // C(Re) v² bends most at kSlow, where C is 36: 1 + 2/9 · 36 of it
 constexpr double kLengthTolerance = 1e-8;  // m
@@ -47,7 +47,9 @@ inline Two inverseCubeRoot(Two y) {
 
 }  // namespace
 
-double WaveSurface::height(double x, double t) const { return amplitude == 0.0 ? 0.0 : amplitude * std::cos(wavenumber * x - frequency * t + phase); }
+double WaveSurface::height(double x, double t) const {
+    return amplitude == 0.0 ? 0.0 : amplitude * std::cos(wavenumber * x - frequency * t + phase);
+}
 
 Vec2 WaveSurface::velocity(Vec2 at, double t) const {
     if (amplitude == 0.0) return {};
@@ -87,8 +89,12 @@ void Chain::addStrand(std::size_t& end, double length, double longest, std::size
 }
 
 Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSurface& surface)
-    : rig_(rig), surface_(surface), diameter_(rig.leader.diameter / metre), mu_(viscosity(rig.celsius) / pascalSecond),
-      modulusArea_(kYoung * 0.25 * kPi * diameter_ * diameter_), dragScale_(0.5 * kRho * diameter_ * rig.strandDrag),
+    : rig_(rig),
+      surface_(surface),
+      diameter_(rig.leader.diameter / metre),
+      mu_(viscosity(rig.celsius) / pascalSecond),
+      modulusArea_(kYoung * 0.25 * kPi * diameter_ * diameter_),
+      dragScale_(0.5 * kRho * diameter_ * rig.strandDrag),
       thinScale_(10.0 * std::pow(kRho * diameter_ / mu_, -2.0 / 3.0)) {
     const double longest = longestLink / metre;
     const LeaderMeasures& m = rig_.leader;
@@ -265,7 +271,8 @@ void Chain::assemble(double dt, double rho) {
         up.rx -= link.tension * row.n.x;
         up.rz -= link.tension * row.n.z;
         row.pull = dt * std::max(link.tension, 0.0) / length;
-        const double gxx = row.pull * (1.0 - row.n.x * row.n.x), gxz = -row.pull * row.n.x * row.n.z, gzz = row.pull * (1.0 - row.n.z * row.n.z);
+        const double gxx = row.pull * (1.0 - row.n.x * row.n.x), gxz = -row.pull * row.n.x * row.n.z,
+                     gzz = row.pull * (1.0 - row.n.z * row.n.z);
         row.axx += gxx;
         row.axz += gxz;
         row.azz += gzz;
@@ -273,12 +280,14 @@ void Chain::assemble(double dt, double rho) {
         up.axz += gxz;
         up.azz += gzz;
     }
-    for (std::size_t f = 0; f < rig_.flies.size(); ++f) addFlyDrag(f);
+    for (std::size_t f = 0; f < rig_.flies.size(); ++f)
+        addFlyDrag(f);
 }
 
 double Chain::worstForce() const {
     double worst = 0.0;
-    for (std::size_t i = 1; i < rows_.size(); ++i) worst = std::max({worst, std::abs(rows_[i].rx), std::abs(rows_[i].rz)});
+    for (std::size_t i = 1; i < rows_.size(); ++i)
+        worst = std::max({worst, std::abs(rows_[i].rx), std::abs(rows_[i].rz)});
     return worst;
 }
 
@@ -362,7 +371,8 @@ Chain::Step Chain::advance(double dt, Vec2 tip, double now) {
     tip_ = tip;
     nodes_[0].velocity = (1.0 / dt) * (tip - start_[0]);
     double diagonal = 0.0;
-    for (const Node& node : nodes_) diagonal += node.mass / dt;
+    for (const Node& node : nodes_)
+        diagonal += node.mass / dt;
     const double rho = diagonal / static_cast<double>(nodes_.size()) / dt;
     Step step;
     for (; step.iterations < kMostIterations; ++step.iterations) {
@@ -413,7 +423,8 @@ void Chain::advanceSurely(double dt, Vec2 tipBefore, Vec2 tip, double now, Count
     if (halvings == 0) {
         // Kept as it is: carried on with what it had, so that the run can end; the caller says how often.
         ++count.failed;
-        for (std::size_t i = 1; i < nodes_.size(); ++i) nodes_[i].place = nodes_[i].place + dt * nodes_[i].velocity;
+        for (std::size_t i = 1; i < nodes_.size(); ++i)
+            nodes_[i].place = nodes_[i].place + dt * nodes_[i].velocity;
         nodes_[0].place = tip;
         return;
     }

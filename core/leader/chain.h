@@ -25,7 +25,7 @@ struct Vec2 {
 
 enum class LeaderStart { straight, heap };
 
-struct WaveSurface {  // a wave on still water; no wave where amplitude is 0
+struct WaveSurface {         // a wave on still water; no wave where amplitude is 0
     double amplitude = 0.0;  // half its height
     double wavenumber = 0.0;
     double frequency = 0.0;  // rad/s
@@ -42,11 +42,11 @@ class Chain {
         Vec2 place;
         Vec2 velocity;
         int parent = -1;
-        double mass = 0.0;     // with what it carries along
-        double weight = 0.0;   // in air, N
-        double buoyancy = 0.0; // N when wholly under
-        int fly = -1;          // index into the rig's flies
-        bool knot = false;     // a dropper leaves here
+        double mass = 0.0;      // with what it carries along
+        double weight = 0.0;    // in air, N
+        double buoyancy = 0.0;  // N when wholly under
+        int fly = -1;           // index into the rig's flies
+        bool knot = false;      // a dropper leaves here
     };
     [[nodiscard]] const std::vector<Node>& nodes() const { return nodes_; }
     [[nodiscard]] std::size_t nodeOf(std::size_t fly) const { return flyNode_[fly]; }
@@ -76,7 +76,7 @@ class Chain {
         Vec2 direction{1.0, 0.0};       // at the start of the step, from the parent
         double tangential[2] = {0, 0};  // drag per speed along it, at the child's and the parent's end
     };
-    struct Row {  // a node's equations in the Newton system
+    struct Row {               // a node's equations in the Newton system
         double axx, axz, azz;  // momentum by its own velocity
         double rx, rz;         // residuals
         Vec2 n;                // of its link, at the end of the step
@@ -107,8 +107,8 @@ class Chain {
     double diameter_;
     double mu_;
     double modulusArea_;
-    double dragScale_;   // 1/2 rho d
-    double thinScale_;   // 10 (d/nu)^(-2/3)
+    double dragScale_;  // 1/2 rho d
+    double thinScale_;  // 10 (d/nu)^(-2/3)
     std::vector<Node> nodes_;
     std::vector<Link> links_;  // by child node; [0] unused
     std::vector<std::size_t> flyNode_;
@@ -119,9 +119,9 @@ class Chain {
     std::vector<double> startTension_;
     std::vector<Vec2> acceleration_;  // of the last step
     std::vector<double> tightening_;
-    std::vector<double> wet_;     // share under the surface at its start
+    std::vector<double> wet_;  // share under the surface at its start
     std::vector<double> surfaceAt_;
-    std::vector<Vec2> current_;   // of the water
+    std::vector<Vec2> current_;  // of the water
     std::vector<Row> rows_;
     Vec2 tip_;
 };

@@ -30,16 +30,22 @@ Faults check(const Handling& h) {
     speed("drift", h.drift);
     speed("lift", h.lift);
     speed("draw", h.draw);
-    if (h.pull.has_value() != h.pause.has_value()) faults.push_back({Place(h.pull ? "pause" : "pull"), "expected both a pull and a pause, got one of them", ""});
-    if (h.pull && h.pause && (*h.pull <= Time{} || *h.pause < Time{})) faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
-    if (h.lift > Speed{} && h.height <= Length{}) faults.push_back({Place("height"), "expected the height of the rod tip at the end of the lift", ""});
+    if (h.pull.has_value() != h.pause.has_value())
+        faults.push_back({Place(h.pull ? "pause" : "pull"), "expected both a pull and a pause, got one of them", ""});
+    if (h.pull && h.pause && (*h.pull <= Time{} || *h.pause < Time{}))
+        faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
+    if (h.lift > Speed{} && h.height <= Length{})
+        faults.push_back({Place("height"), "expected the height of the rod tip at the end of the lift", ""});
     if (h.height > 20.0 * metre || h.height < Length{}) faults.push_back({Place("height"), "expected a height from 0 to 20 m", ""});
-    if (h.elevation.inDegrees() < 5.0 || h.elevation.inDegrees() > 90.0) faults.push_back({Place("elevation"), "expected an elevation from 5 to 90 degrees", ""});
+    if (h.elevation.inDegrees() < 5.0 || h.elevation.inDegrees() > 90.0)
+        faults.push_back({Place("elevation"), "expected an elevation from 5 to 90 degrees", ""});
     if (!faults.empty()) return faults;
-    if (h.hold > Time{} && h.height <= Length{}) faults.push_back({Place("height"), "expected the height that the line's end can be held to, got none", ""});
+    if (h.hold > Time{} && h.height <= Length{})
+        faults.push_back({Place("height"), "expected the height that the line's end can be held to, got none", ""});
     const Time whole = TipPath(h).length() + h.hold;
     if (whole > kLongestDrift)
-        faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(whole / second, 0), "a shorter count, retrieve, hold or hang"});
+        faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(whole / second, 0),
+                          "a shorter count, retrieve, hold or hang"});
     if (whole <= Time{}) faults.push_back({Place(), "expected some time in the water, got none", "a count, a retrieve or a hang"});
     return faults;
 }
@@ -89,9 +95,7 @@ TipPath::TipPath(const Handling& h) {
     if (h.hold <= Time{}) add(h.hang / second, {drift, 0.0});
 }
 
-Vec2 TipPath::at(double seconds) const {
-    return phases_.empty() ? Vec2{} : phaseAt(seconds).at(seconds);
-}
+Vec2 TipPath::at(double seconds) const { return phases_.empty() ? Vec2{} : phaseAt(seconds).at(seconds); }
 
 Vec2 TipPath::speedAt(double seconds) const { return phases_.empty() ? Vec2{} : phaseAt(seconds).speedAt(seconds); }
 
@@ -112,8 +116,14 @@ namespace {
 class Rod {
   public:
     Rod(const Handling& handling, const TipPath& path, std::optional<Length> bobFibre)
-        : path_(path), holds_(handling.hold > Time{} && bobFibre), half_(bobFibre ? 0.5 * (*bobFibre / metre) : 0.0), reach_(handling.height / metre), along_((handling.drift - handling.draw) / metrePerSecond),
-          drift_(handling.drift / metrePerSecond), hold_(handling.hold / second), hang_(handling.hang / second) {}
+        : path_(path),
+          holds_(handling.hold > Time{} && bobFibre),
+          half_(bobFibre ? 0.5 * (*bobFibre / metre) : 0.0),
+          reach_(handling.height / metre),
+          along_((handling.drift - handling.draw) / metrePerSecond),
+          drift_(handling.drift / metrePerSecond),
+          hold_(handling.hold / second),
+          hang_(handling.hang / second) {}
 
     // Where the tip is `dt` later, the bob being at this height over the mean surface.
     Vec2 next(double now, double dt, double bob) {
@@ -180,8 +190,10 @@ class Reading {
             working_ = *path.liftStart() / second;
         else if (handling.hold > Time{})
             working_ = path.length() / second;
-        for (std::size_t f = 0; f < rig_.flies.size(); ++f) report.flyNode[rig_.flies[f].position] = chain_.nodeOf(f);
-        for (const Chain::Node& node : chain_.nodes()) report.parents.push_back(node.parent);
+        for (std::size_t f = 0; f < rig_.flies.size(); ++f)
+            report.flyNode[rig_.flies[f].position] = chain_.nodeOf(f);
+        for (const Chain::Node& node : chain_.nodes())
+            report.parents.push_back(node.parent);
         if (working_ && bob()) report.bobHolds = report.bobClear = report.bobWorks = Time{};
     }
 
@@ -195,7 +207,8 @@ class Reading {
             if (!inTheAir) sample.depth[rig_.flies[f].position] = -z * metre;
         }
         if (options_.keepNodes)
-            for (const Chain::Node& node : chain_.nodes()) sample.nodes.push_back({node.place.x * metre, node.place.z * metre});
+            for (const Chain::Node& node : chain_.nodes())
+                sample.nodes.push_back({node.place.x * metre, node.place.z * metre});
         report.samples.push_back(std::move(sample));
     }
 
@@ -206,7 +219,8 @@ class Reading {
             const auto band = static_cast<std::size_t>(depth / (kDepthBand / metre));
             if (bands.size() <= band) bands.resize(band + 1);
             bands[band] += dt * second;
-            if (options_.bottom && depth >= *options_.bottom / metre && !onBottom_[rig_.flies[f].position]) onBottom_[rig_.flies[f].position] = now;
+            if (options_.bottom && depth >= *options_.bottom / metre && !onBottom_[rig_.flies[f].position])
+                onBottom_[rig_.flies[f].position] = now;
         }
         if (!working_ || now <= *working_ || !bob()) return;
         const double z = height(*bob(), now);
@@ -260,7 +274,8 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
     Rod rod(handling, path, hasBob ? std::optional(rig.flies.front().fibre) : std::nullopt);
     const auto riding = [&](Vec2 tip, double t) {
         constexpr double kLeavesTheWave = 0.3;  // m of lift over which the tip stops riding it
-        if (options.surface.amplitude != 0.0) tip.z += options.surface.height(tip.x, t) * std::clamp(1.0 - tip.z / kLeavesTheWave, 0.0, 1.0);
+        if (options.surface.amplitude != 0.0)
+            tip.z += options.surface.height(tip.x, t) * std::clamp(1.0 - tip.z / kLeavesTheWave, 0.0, 1.0);
         return tip;
     };
     reading.sample(0.0);
@@ -283,14 +298,17 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
     }
     for (const Position position : kPositions)
         if (const auto since = reading.onBottom()[position])
-            report.warnings.push_back("the " + std::string(nameOf(position)) + " is on the bottom from " + formatNumber(*since, 0) + " s on: the water is " + formatNumber(*options.bottom / metre, 1) + " m deep");
+            report.warnings.push_back("the " + std::string(nameOf(position)) + " is on the bottom from " + formatNumber(*since, 0) +
+                                      " s on: the water is " + formatNumber(*options.bottom / metre, 1) + " m deep");
     if (handling.retrieve <= handling.drift && handling.retrieveFor > Time{} && handling.drift > Speed{})
-        report.warnings.push_back("you are not in touch below " + formatNumber(handling.drift / metrePerSecond, 2) + " m/s: the boat drifts as fast as you draw");
+        report.warnings.push_back("you are not in touch below " + formatNumber(handling.drift / metrePerSecond, 2) +
+                                  " m/s: the boat drifts as fast as you draw");
     for (const RiggedFly& fly : rig.flies)
         if (fly.submerged <= Force{} && fly.position != Position::bob)
             report.warnings.push_back("the " + std::string(nameOf(fly.position)) + " floats: it holds the leader up");
     if (report.count.failed > 0)
-        report.warnings.push_back(std::to_string(report.count.failed) + " of " + std::to_string(report.count.steps) + " steps did not converge");
+        report.warnings.push_back(std::to_string(report.count.failed) + " of " + std::to_string(report.count.steps) +
+                                  " steps did not converge");
     return std::move(report);
 }
 
@@ -312,11 +330,13 @@ WaveSpread otherPhases(const Rig& rig, const Handling& handling, DriftOptions op
             if (depth) depths.push_back(*depth / metre);
         };
         take(run);
-        for (const DriftReport& other : spread.others) take(other);
+        for (const DriftReport& other : spread.others)
+            take(other);
         if (depths.empty()) continue;
         const auto [low, high] = std::ranges::minmax(depths);
         double sum = 0.0;
-        for (const double depth : depths) sum += depth;
+        for (const double depth : depths)
+            sum += depth;
         spread.depth[position] = {sum / static_cast<double>(depths.size()) * metre, 0.5 * (high - low) * metre};
     }
     return spread;
@@ -334,7 +354,8 @@ struct TowState {
 
 class TowedStrand {
   public:
-    TowedStrand(const Rig& rig, double speed) : rig_(rig), speed_(speed), d_(rig.leader.diameter / metre), mu_(viscosity(rig.celsius) / pascalSecond) {
+    TowedStrand(const Rig& rig, double speed)
+        : rig_(rig), speed_(speed), d_(rig.leader.diameter / metre), mu_(viscosity(rig.celsius) / pascalSecond) {
         weight_ = (strandDensity(rig.leader.strand) / mgPerMm3 - 1.0) * 1000.0 * 9.81 * 0.25 * std::numbers::pi * d_ * d_;
     }
     // Up `length` of it, by the classical Runge-Kutta method.
@@ -366,7 +387,9 @@ class TowedStrand {
     }
 
   private:
-    static TowState moved(const TowState& s, const TowState& by, double ds) { return {s.h + ds * by.h, s.v + ds * by.v, s.x + ds * by.x, s.z + ds * by.z}; }
+    static TowState moved(const TowState& s, const TowState& by, double ds) {
+        return {s.h + ds * by.h, s.v + ds * by.v, s.x + ds * by.x, s.z + ds * by.z};
+    }
     TowState slope(const TowState& s) const {
         const double pull = std::max(std::hypot(s.h, s.v), 1e-12);
         const double c = s.h / pull, sn = s.v / pull;
@@ -414,8 +437,10 @@ Tow settledTow(const Rig& rig, Speed speed) {
     for (std::size_t k = knots.size(); k-- > 0;)
         section(knots[k], m.fromTip(knots[k]) - (k > 0 ? m.fromTip(knots[k - 1]) : Length{}), knots[k] != Position::point);
     Tow tow;
-    for (auto it = hung.rbegin(); it != hung.rend(); ++it) tow.flies.push_back({it->position, (at.z - it->z) * metre, (at.x - it->x) * metre});
-    for (auto it = trace.rbegin(); it != trace.rend(); ++it) tow.strand.push_back({at.x * metre - it->x, it->y - at.z * metre});
+    for (auto it = hung.rbegin(); it != hung.rend(); ++it)
+        tow.flies.push_back({it->position, (at.z - it->z) * metre, (at.x - it->x) * metre});
+    for (auto it = trace.rbegin(); it != trace.rend(); ++it)
+        tow.strand.push_back({at.x * metre - it->x, it->y - at.z * metre});
     return tow;
 }
 

@@ -18,14 +18,14 @@ struct Handling {
     Time count = 5.0 * second;
     Speed retrieve = 0.3 * metrePerSecond;
     Time retrieveFor = 12.0 * second;
-    std::optional<Time> pull;   // pulls and pauses instead of an even draw
+    std::optional<Time> pull;  // pulls and pauses instead of an even draw
     std::optional<Time> pause;
     Speed drift;
     Speed lift;
-    Length height;               // of the rod tip at the end of the lift
+    Length height;  // of the rod tip at the end of the lift
     Angle elevation = Angle::degrees(60.0);
-    Time hold;                   // then the rod holds the bob in the surface: it goes with the boat and goes on rising
-    Speed draw;                  // less this
+    Time hold;   // then the rod holds the bob in the surface: it goes with the boat and goes on rising
+    Speed draw;  // less this
     Time hang;
 };
 
@@ -49,7 +49,7 @@ class TipPath {
         double ramp;
         Vec2 before;  // speed at its start
         Vec2 during;
-        Vec2 from;    // place at its start
+        Vec2 from;  // place at its start
         [[nodiscard]] Vec2 at(double seconds) const;
         [[nodiscard]] Vec2 speedAt(double seconds) const;
     };
@@ -62,20 +62,20 @@ class TipPath {
 
 struct DriftSample {
     Time time;
-    Length tip;                                  // depths: down is positive
+    Length tip;                               // depths: down is positive
     ByPosition<std::optional<Length>> depth;  // nothing for no fly, or for one in the air after the lift
-    std::vector<Point2> nodes;                   // the whole leader, y up from the surface
+    std::vector<Point2> nodes;                // the whole leader, y up from the surface
 };
 
 struct DriftReport {
-    std::vector<DriftSample> samples;                  // every 0.05 s
-    ByPosition<std::vector<Time>> bands;               // time in each 10 cm from the surface
-    std::vector<int> parents;                          // of each sample's nodes
+    std::vector<DriftSample> samples;     // every 0.05 s
+    ByPosition<std::vector<Time>> bands;  // time in each 10 cm from the surface
+    std::vector<int> parents;             // of each sample's nodes
     ByPosition<std::optional<std::size_t>> flyNode;
-    std::optional<Time> bobBreaks;                     // after the lift starts
-    std::optional<Time> bobHolds;                      // with its fibres touching the surface, in lift and hold
-    std::optional<Time> bobWorks;                      // within 2 cm and a quarter of the wave's height of it
-    std::optional<Length> tipAtBreak;                  // height of the line's end then
+    std::optional<Time> bobBreaks;     // after the lift starts
+    std::optional<Time> bobHolds;      // with its fibres touching the surface, in lift and hold
+    std::optional<Time> bobWorks;      // within 2 cm and a quarter of the wave's height of it
+    std::optional<Length> tipAtBreak;  // height of the line's end then
     std::optional<Time> bobClear;
     std::vector<std::string> warnings;
     Chain::Count count;

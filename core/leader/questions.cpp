@@ -46,7 +46,8 @@ Answer countFor(const Rig& rig, Position fly, Length depth, std::stop_token stop
         answer.words = "count " + formatNumber(answer.value, 1) + " s and the " + name(fly) + " is at " + metres(depth);
         return answer;
     }
-    answer.words = "the " + name(fly) + " is not at " + metres(depth) + " within two minutes: it is at " + metres(*depthOf(run.samples.back(), fly));
+    answer.words =
+        "the " + name(fly) + " is not at " + metres(depth) + " within two minutes: it is at " + metres(*depthOf(run.samples.back(), fly));
     return answer;
 }
 
@@ -69,7 +70,8 @@ Answer retrieveFor(const Rig& rig, const Handling& handling, Position fly, Lengt
     if (answer.stopped) return answer;
     if (!deepest || !shallowest) return notThere(fly);
     if (depth > *deepest || depth < *shallowest) {
-        answer.words = "after this retrieve the " + name(fly) + " is between " + metres(*shallowest) + " and " + metres(*deepest) + ", at any speed";
+        answer.words =
+            "after this retrieve the " + name(fly) + " is between " + metres(*shallowest) + " and " + metres(*deepest) + ", at any speed";
         return answer;
     }
     while (fast - slow > 1e-3 && !answer.stopped) {
@@ -115,7 +117,8 @@ Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) 
     const double least = sagAt(fast);
     if (answer.stopped) return answer;
     if (least > kSagInTouch) {
-        answer.words = "in " + formatNumber(handling.retrieveFor / second, 0) + " s no speed draws this leader straight: it still sags by " + formatNumber(100.0 * least, 0) + " % of its length";
+        answer.words = "in " + formatNumber(handling.retrieveFor / second, 0) +
+                       " s no speed draws this leader straight: it still sags by " + formatNumber(100.0 * least, 0) + " % of its length";
         return answer;
     }
     while (fast - slow > 1e-3 && !answer.stopped) {
@@ -124,8 +127,10 @@ Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) 
     }
     answer.found = !answer.stopped;
     answer.value = fast;
-    answer.words = "draw at " + formatNumber(fast, 2) + " m/s or faster: slower, the leader sags by more than " + formatNumber(100.0 * kSagInTouch, 0) + " % of its length when the draw ends" +
-                   (drift > 0.0 ? ", and below " + formatNumber(drift, 2) + " you only take in what the boat gives" : "") + " (a rule of thumb)";
+    answer.words = "draw at " + formatNumber(fast, 2) + " m/s or faster: slower, the leader sags by more than " +
+                   formatNumber(100.0 * kSagInTouch, 0) + " % of its length when the draw ends" +
+                   (drift > 0.0 ? ", and below " + formatNumber(drift, 2) + " you only take in what the boat gives" : "") +
+                   " (a rule of thumb)";
     return answer;
 }
 
@@ -149,7 +154,8 @@ HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted, std::s
     held.holds = run.bobHolds;
     held.breaks = run.bobBreaks;
     if (!run.bobBreaks) {
-        held.answer.words = "with the line's end no higher than " + metres(handling.height) + " the bob never comes up: a shorter first length, a drogue or a higher rod helps";
+        held.answer.words = "with the line's end no higher than " + metres(handling.height) +
+                            " the bob never comes up: a shorter first length, a drogue or a higher rod helps";
         return held;
     }
     held.atBreak = run.tipAtBreak;
@@ -160,13 +166,15 @@ HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted, std::s
     held.answer.value = std::max(0.0, (*held.atEnd - *held.atBreak) / wanted / metrePerSecond);
     // The reach gave out where the bob left the surface while the rod was as high as it goes.
     constexpr double kShort = 0.8;
-    if (*run.bobHolds < kShort * wanted && *held.atEnd > 0.98 * handling.height) {
-        held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high, and a reach of " + metres(handling.height) + " holds it " + formatNumber(*run.bobHolds / second, 1) +
+    if (*run.bobHolds<kShort * wanted&& * held.atEnd> 0.98 * handling.height) {
+        held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high, and a reach of " +
+                            metres(handling.height) + " holds it " + formatNumber(*run.bobHolds / second, 1) +
                             " s: a shorter first length or a drogue helps";
         return held;
     }
     held.answer.found = true;
-    held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high; to hold it " + formatNumber(wanted / second, 0) + " s raise to " + metres(*held.atEnd) + ", " +
+    held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high; to hold it " +
+                        formatNumber(wanted / second, 0) + " s raise to " + metres(*held.atEnd) + ", " +
                         formatNumber(held.answer.value, 2) + " m/s";
     return held;
 }
@@ -194,7 +202,8 @@ Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop
         }
     }
     answer.found = true;
-    answer.words = "with " + formatNumber(answer.value, 1) + " m from bob to middle the bob holds longest, " + formatNumber(longest / second, 1) + " s";
+    answer.words = "with " + formatNumber(answer.value, 1) + " m from bob to middle the bob holds longest, " +
+                   formatNumber(longest / second, 1) + " s";
     return answer;
 }
 

@@ -9,8 +9,8 @@ namespace machair {
 
 struct Answer {
     bool found = false;
-    double value = 0.0;      // in the question's unit
-    int runs = 0;            // of the drift
+    double value = 0.0;  // in the question's unit
+    int runs = 0;        // of the drift
     bool stopped = false;
     std::string words;
 };
@@ -25,7 +25,7 @@ inline constexpr double kSagInTouch = 0.02;
 [[nodiscard]] Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop = {});
 // How high and how slow to hold the bob in the surface for so long after it breaks.
 struct HeldBob {
-    Answer answer;               // metres a second, upwards
+    Answer answer;                  // metres a second, upwards
     std::optional<Length> atBreak;  // of the line's end
     std::optional<Length> atEnd;
     std::optional<Time> breaks;  // after the lift starts

@@ -58,7 +58,9 @@ Density strandDensity(Strand strand) {
 std::vector<Position> knotsOf(const Rig& rig) {
     std::vector<Position> knots;
     for (const Position position : kPositions)
-        if (std::ranges::find(kTrio, position) != kTrio.end() || std::ranges::find(rig.flies, position, &RiggedFly::position) != rig.flies.end()) knots.push_back(position);
+        if (std::ranges::find(kTrio, position) != kTrio.end() ||
+            std::ranges::find(rig.flies, position, &RiggedFly::position) != rig.flies.end())
+            knots.push_back(position);
     return knots;
 }
 
@@ -66,7 +68,8 @@ Rig rigOf(const std::vector<TeamFly>& flies, const LeaderMeasures& leader, doubl
     Rig rig{leader, {}, celsius, 1.0};
     for (const TeamFly& fly : flies) {
         const WetFly wet(fly.plan, celsius);
-        rig.flies.push_back({fly.position, wet.mass(), wet.submergedWeight(), longestFibre(fly.plan), DragCurve(wet, false), DragCurve(wet, true)});
+        rig.flies.push_back(
+            {fly.position, wet.mass(), wet.submergedWeight(), longestFibre(fly.plan), DragCurve(wet, false), DragCurve(wet, true)});
     }
     return rig;
 }

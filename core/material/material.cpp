@@ -96,9 +96,8 @@ std::optional<double> denierOfLabel(std::string_view label) {
         std::string_view label;
         double denier;
     };
-    constexpr std::array kAliases = {Alias{"3/0", 210.0}, Alias{"6/0", 140.0}, Alias{"8/0", 72.0},
-                                     Alias{"10/0", 60.0}, Alias{"12/0", 50.0}, Alias{"14/0", 45.0},
-                                     Alias{"16/0", 35.0}, Alias{"17/0", 30.0}};
+    constexpr std::array kAliases = {Alias{"3/0", 210.0}, Alias{"6/0", 140.0}, Alias{"8/0", 72.0},  Alias{"10/0", 60.0},
+                                     Alias{"12/0", 50.0}, Alias{"14/0", 45.0}, Alias{"16/0", 35.0}, Alias{"17/0", 30.0}};
     for (const auto& alias : kAliases)
         if (alias.label == label) return alias.denier;
     return std::nullopt;
@@ -188,7 +187,8 @@ Feather feather(const Material& hackle, const Hook& hook) {
     f.fibre = valueOr(traits->fibre, usual.fibre * mm, "fibre_mm", f.assumed);
     f.stiffness = valueOr(traits->stiffness, usual.stiffness, "stiffness", f.assumed);
     f.usableStem = valueOr(traits->usableStem, usual.usableStem * mm, "usable_stem_mm", f.assumed);
-    f.fibreShortest = valueOr(traits->fibreShortest, std::min(usual.shortest * mm, traits->fibreLongest.value_or(usual.longest * mm)), "fibre_shortest_mm", f.assumed);
+    f.fibreShortest = valueOr(traits->fibreShortest, std::min(usual.shortest * mm, traits->fibreLongest.value_or(usual.longest * mm)),
+                              "fibre_shortest_mm", f.assumed);
     f.fibreLongest = valueOr(traits->fibreLongest, std::max(usual.longest * mm, *f.fibreShortest), "fibre_longest_mm", f.assumed);
     return f;
 }
@@ -232,9 +232,7 @@ Density metalDensity(Metal metal) {
 Length fibreDiameter(const Material& material) {
     struct Diameter {
         const Material& m;
-        Length operator()(const HackleTraits& t) const {
-            return t.fibre.value_or(defaultsOf(t.bird.value_or(Bird::hen)).fibre * mm);
-        }
+        Length operator()(const HackleTraits& t) const { return t.fibre.value_or(defaultsOf(t.bird.value_or(Bird::hen)).fibre * mm); }
         Length operator()(const TippetTraits& t) const { return t.fibre.value_or(0.060 * mm); }
         Length operator()(const StrandTraits& t) const { return t.fibre.value_or(t.thickness.value_or(0.070 * mm)); }
         Length operator()(const VaneTraits&) const { return barbDiameter(m); }
@@ -266,7 +264,8 @@ std::optional<Length> measureOfLabel(std::string_view label) {
     };
     if (label.ends_with("mm")) {
         label.remove_suffix(2);
-        while (label.ends_with(' ')) label.remove_suffix(1);
+        while (label.ends_with(' '))
+            label.remove_suffix(1);
         const auto value = number(label);
         return value ? std::optional(*value * mm) : std::nullopt;
     }
@@ -277,7 +276,9 @@ std::optional<Length> measureOfLabel(std::string_view label) {
     return above && below ? std::optional(*above / *below * kInch * mm) : std::nullopt;
 }
 
-std::optional<Length> labelled(const Material& material) { return material.label ? sizeOfLabel(material.kind, *material.label) : std::nullopt; }
+std::optional<Length> labelled(const Material& material) {
+    return material.label ? sizeOfLabel(material.kind, *material.label) : std::nullopt;
+}
 
 }  // namespace
 
@@ -286,7 +287,8 @@ std::optional<Length> sizeOfLabel(MaterialKind kind, std::string_view label) {
         std::string_view label;
         double wire, oval, strip, chenille;  // mm
     };
-    constexpr std::array kRows = {Row{"x-small", 0.10, 0.20, 0.40, 0.0}, Row{"small", 0.14, 0.25, 0.65, 1.4}, Row{"medium", 0.18, 0.35, 1.15, 2.2}, Row{"large", 0.25, 0.50, 1.60, 3.2}};
+    constexpr std::array kRows = {Row{"x-small", 0.10, 0.20, 0.40, 0.0}, Row{"small", 0.14, 0.25, 0.65, 1.4},
+                                  Row{"medium", 0.18, 0.35, 1.15, 2.2}, Row{"large", 0.25, 0.50, 1.60, 3.2}};
     struct Width {
         std::string_view label;
         double width;  // mm
@@ -298,7 +300,7 @@ std::optional<Length> sizeOfLabel(MaterialKind kind, std::string_view label) {
         return found == widths.end() ? std::nullopt : std::optional(found->width * mm);
     };
     const auto row = std::ranges::find(kRows, label, &Row::label);
-    const auto of = [&](double Row::* size) -> std::optional<Length> {
+    const auto of = [&](double Row::*size) -> std::optional<Length> {
         return row == kRows.end() || (*row).*size <= 0.0 ? std::nullopt : std::optional((*row).*size * mm);
     };
     switch (kind) {

@@ -17,19 +17,38 @@
 namespace machair {
 
 enum class MaterialKind {
-    thread, wire, oval, tinsel, floss, ribbon, dubbing, herl, fibres, chenille, tube, hackle,
-    flank, quill, tippet, plume, hair, tip, cheek, leg, bead
+    thread,
+    wire,
+    oval,
+    tinsel,
+    floss,
+    ribbon,
+    dubbing,
+    herl,
+    fibres,
+    chenille,
+    tube,
+    hackle,
+    flank,
+    quill,
+    tippet,
+    plume,
+    hair,
+    tip,
+    cheek,
+    leg,
+    bead
 };
 template <>
 struct Names<MaterialKind> {
     static constexpr std::array entries = {
-        NameOf{MaterialKind::thread, "thread"},   NameOf{MaterialKind::wire, "wire"},     NameOf{MaterialKind::oval, "oval"},
-        NameOf{MaterialKind::tinsel, "tinsel"},   NameOf{MaterialKind::floss, "floss"},   NameOf{MaterialKind::ribbon, "ribbon"},
-        NameOf{MaterialKind::dubbing, "dubbing"}, NameOf{MaterialKind::herl, "herl"},     NameOf{MaterialKind::fibres, "fibres"},
+        NameOf{MaterialKind::thread, "thread"},     NameOf{MaterialKind::wire, "wire"},   NameOf{MaterialKind::oval, "oval"},
+        NameOf{MaterialKind::tinsel, "tinsel"},     NameOf{MaterialKind::floss, "floss"}, NameOf{MaterialKind::ribbon, "ribbon"},
+        NameOf{MaterialKind::dubbing, "dubbing"},   NameOf{MaterialKind::herl, "herl"},   NameOf{MaterialKind::fibres, "fibres"},
         NameOf{MaterialKind::chenille, "chenille"}, NameOf{MaterialKind::tube, "tube"},   NameOf{MaterialKind::hackle, "hackle"},
-        NameOf{MaterialKind::flank, "flank"},     NameOf{MaterialKind::quill, "quill"},   NameOf{MaterialKind::tippet, "tippet"},
-        NameOf{MaterialKind::plume, "plume"},     NameOf{MaterialKind::hair, "hair"},     NameOf{MaterialKind::tip, "tip"},
-        NameOf{MaterialKind::cheek, "cheek"},     NameOf{MaterialKind::leg, "leg"},       NameOf{MaterialKind::bead, "bead"}};
+        NameOf{MaterialKind::flank, "flank"},       NameOf{MaterialKind::quill, "quill"}, NameOf{MaterialKind::tippet, "tippet"},
+        NameOf{MaterialKind::plume, "plume"},       NameOf{MaterialKind::hair, "hair"},   NameOf{MaterialKind::tip, "tip"},
+        NameOf{MaterialKind::cheek, "cheek"},       NameOf{MaterialKind::leg, "leg"},     NameOf{MaterialKind::bead, "bead"}};
 };
 
 enum class Marking { plain, barred, mottled, tipped, list };
@@ -63,10 +82,9 @@ struct ThreadTraits {
 enum class Metal { copper, steel, lead, tin, tungsten, brass, glass };
 template <>
 struct Names<Metal> {
-    static constexpr std::array entries = {NameOf{Metal::copper, "copper"}, NameOf{Metal::steel, "steel"},
-                                           NameOf{Metal::lead, "lead"}, NameOf{Metal::tin, "tin"},
-                                           NameOf{Metal::tungsten, "tungsten"}, NameOf{Metal::brass, "brass"},
-                                           NameOf{Metal::glass, "glass"}};
+    static constexpr std::array entries = {
+        NameOf{Metal::copper, "copper"},     NameOf{Metal::steel, "steel"}, NameOf{Metal::lead, "lead"},  NameOf{Metal::tin, "tin"},
+        NameOf{Metal::tungsten, "tungsten"}, NameOf{Metal::brass, "brass"}, NameOf{Metal::glass, "glass"}};
 };
 enum class OvalCore { none, thread };
 template <>
@@ -90,9 +108,9 @@ struct StripTraits {  // flat tinsel, floss, ribbon
 enum class DubbingTexture { sealLike, hare, fineSynthetic, coarseSynthetic };
 template <>
 struct Names<DubbingTexture> {
-    static constexpr std::array entries = {
-        NameOf{DubbingTexture::sealLike, "seal_like"}, NameOf{DubbingTexture::hare, "hare"},
-        NameOf{DubbingTexture::fineSynthetic, "fine_synthetic"}, NameOf{DubbingTexture::coarseSynthetic, "coarse_synthetic"}};
+    static constexpr std::array entries = {NameOf{DubbingTexture::sealLike, "seal_like"}, NameOf{DubbingTexture::hare, "hare"},
+                                           NameOf{DubbingTexture::fineSynthetic, "fine_synthetic"},
+                                           NameOf{DubbingTexture::coarseSynthetic, "coarse_synthetic"}};
 };
 struct BlendPart {
     std::string material;
@@ -127,10 +145,10 @@ struct RopeTraits {  // chenille, tubing
 enum class Bird { hen, henDense, partridge, grouse, cockCape, cockSaddle, other };
 template <>
 struct Names<Bird> {
-    static constexpr std::array entries = {NameOf{Bird::hen, "hen"}, NameOf{Bird::henDense, "hen_dense"},
-                                           NameOf{Bird::partridge, "partridge"}, NameOf{Bird::grouse, "grouse"},
-                                           NameOf{Bird::cockCape, "cock_cape"}, NameOf{Bird::cockSaddle, "cock_saddle"},
-                                           NameOf{Bird::other, "other"}};
+    static constexpr std::array entries = {
+        NameOf{Bird::hen, "hen"},       NameOf{Bird::henDense, "hen_dense"}, NameOf{Bird::partridge, "partridge"},
+        NameOf{Bird::grouse, "grouse"}, NameOf{Bird::cockCape, "cock_cape"}, NameOf{Bird::cockSaddle, "cock_saddle"},
+        NameOf{Bird::other, "other"}};
 };
 enum class Stiffness { soft, medium, stiff };
 template <>
@@ -184,7 +202,7 @@ struct PlumeTraits {
     std::optional<Length> fibreLength;
     std::optional<double> fibres;  // barbs of one feather
     std::optional<Length> shaft;
-    std::optional<Down> down;      // oil-gland down holds air, marabou is limp
+    std::optional<Down> down;  // oil-gland down holds air, marabou is limp
     bool operator==(const PlumeTraits&) const = default;
 };
 struct HairTraits {
@@ -206,8 +224,8 @@ struct BeadTraits {
     bool operator==(const BeadTraits&) const = default;
 };
 
-using Traits = std::variant<ThreadTraits, WireTraits, StripTraits, DubbingTraits, StrandTraits, RopeTraits, HackleTraits,
-                            VaneTraits, TippetTraits, PlumeTraits, HairTraits, PieceTraits, BeadTraits>;
+using Traits = std::variant<ThreadTraits, WireTraits, StripTraits, DubbingTraits, StrandTraits, RopeTraits, HackleTraits, VaneTraits,
+                            TippetTraits, PlumeTraits, HairTraits, PieceTraits, BeadTraits>;
 
 // The empty traits that a kind of material carries.
 [[nodiscard]] Traits traitsFor(MaterialKind kind);
@@ -249,9 +267,9 @@ struct Feather {
     Length fibre;
     Stiffness stiffness = Stiffness::soft;
     Bird bird = Bird::hen;
-    PerLength usualDensity;             // of its kind, one side
-    double usualTurns = 3.0;            // of one usual collar
-    std::optional<Length> usableStem;   // none: as long as one likes
+    PerLength usualDensity;                             // of its kind, one side
+    double usualTurns = 3.0;                            // of one usual collar
+    std::optional<Length> usableStem;                   // none: as long as one likes
     std::optional<Length> fibreShortest, fibreLongest;  // it grows fibres from, to
     std::vector<std::string> assumed;
     [[nodiscard]] PerLength fibresPerStem() const { return density * static_cast<double>(sides); }

@@ -16,18 +16,18 @@ constexpr Vec3 kViewer{0.0, 0.0, 1.0};
 // A feather's barbs along its stem.
 struct Vane {
     Vec3 root;
-    Vec3 along;          // unit
-    Vec3 up;             // unit, in the plane of its barbs
+    Vec3 along;  // unit
+    Vec3 up;     // unit, in the plane of its barbs
     double length = 8.0;
-    double half = 0.6;   // its half breadth where it is widest
+    double half = 0.6;  // its half breadth where it is widest
     double widestAt = 0.45;
     double droop = 0.0;  // of its tip, mm
     int barbs = 60;
-    double fibre = 0.5;  // of the length, a barb's own
+    double fibre = 0.5;    // of the length, a barb's own
     double stemTo = 0.70;  // the stem is nothing beyond this share
     double barbWidth = 0.045;
-    int wisps = 0;       // its tips gather to so many
-    bool cut = false;    // square
+    int wisps = 0;     // its tips gather to so many
+    bool cut = false;  // square
 };
 
 // One that leaves the shank at an angle, in the profile's plane.
@@ -41,7 +41,8 @@ Vane vaneAt(const Axis::Frame& frame, double angle) {
 // Half its breadth at t, from the root to the tips.
 double breadthAt(const Vane& vane, double t) {
     const double grow = std::sin(0.5 * kPi * std::clamp(t / vane.widestAt, 0.0, 1.0));
-    const double shrink = t <= vane.widestAt ? 1.0 : std::lerp(1.0, vane.cut ? 0.9 : 0.22, std::pow((t - vane.widestAt) / (1.0 - vane.widestAt), 1.4));
+    const double shrink =
+        t <= vane.widestAt ? 1.0 : std::lerp(1.0, vane.cut ? 0.9 : 0.22, std::pow((t - vane.widestAt) / (1.0 - vane.widestAt), 1.4));
     return vane.half * (0.15 + 0.85 * grow) * shrink;
 }
 
@@ -78,7 +79,8 @@ Fibre barbOn(const Vane& vane, int index, Random& random) {
 
 void addFeather(std::vector<Fibre>& fibres, const Vane& vane, std::uint64_t seed) {
     Random random(seed);
-    for (int i = 0; i < vane.barbs; ++i) fibres.push_back(barbOn(vane, i, random));
+    for (int i = 0; i < vane.barbs; ++i)
+        fibres.push_back(barbOn(vane, i, random));
     Fibre stem;
     stem.curve = {stemAt(vane, 0.0), stemAt(vane, 0.25), stemAt(vane, 0.5), stemAt(vane, vane.stemTo)};
     stem.width = 0.12;
@@ -261,9 +263,15 @@ TailScene cloakTailScene(const SceneBuild& build, std::size_t part, const TailPl
         Random random(seedOf(build.partSeed(part), static_cast<std::uint64_t>(i)));
         const double v = n == 1 ? 0.0 : -1.0 + 2.0 * (i + random.uniform(0.2, 0.8)) / n;
         const double lift = radians(7.0);
-        const Vec3 along = std::cos(lift) * root.rear + std::sin(lift) * root.up, up = std::cos(lift) * root.up - std::sin(lift) * root.rear;
+        const Vec3 along = std::cos(lift) * root.rear + std::sin(lift) * root.up,
+                   up = std::cos(lift) * root.up - std::sin(lift) * root.rear;
         const double own = length * (1.0 - 0.10 * v * v + random.normal(0.015));
-        const auto at = [&](double t) { return root.at + (0.35 + t * own) * along + (gape * v * std::lerp(0.06, 0.15, std::sin(0.5 * kPi * std::min(1.0, t / 0.75))) * (t > 0.75 ? std::lerp(1.0, 0.6, (t - 0.75) / 0.25) : 1.0)) * up; };
+        const auto at = [&](double t) {
+            return root.at + (0.35 + t * own) * along +
+                   (gape * v * std::lerp(0.06, 0.15, std::sin(0.5 * kPi * std::min(1.0, t / 0.75))) *
+                    (t > 0.75 ? std::lerp(1.0, 0.6, (t - 0.75) / 0.25) : 1.0)) *
+                       up;
+        };
         Fibre fibre;
         fibre.curve = {root.at + (build.plan.hook.wire() / mm / 2.0 + 0.06 * gape * v) * root.up, at(0.35), at(0.7), at(1.0)};
         fibre.width = 0.085;

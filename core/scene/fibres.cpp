@@ -200,14 +200,15 @@ TailScene tailScene(const SceneBuild& build, std::size_t part, const TailPlan& t
         const double angle = radians(rise + v * spread);
         const Vec3 direction = std::cos(angle) * root.rear + std::sin(angle) * root.up;
         // Cut square, the tips end in one line; grown, they don't quite.
-        const double own = cut ? length + kRootedInside : length * (1.0 + random.normal(tippet ? 0.012 : 0.02) - 0.03 * v * v) + kRootedInside;
+        const double own =
+            cut ? length + kRootedInside : length * (1.0 + random.normal(tippet ? 0.012 : 0.02) - 0.03 * v * v) + kRootedInside;
         const double side = random.normal(0.25);
         const Vec3 p0 = root.at + (bed + kBundleDepth * (0.5 + 0.5 * v)) * root.up + Vec3{0.0, 0.0, 0.3 * side};
         const Vec3 droop = (-0.025 * own) * root.up;
         const Vec3 p3 = p0 + own * direction + droop + Vec3{0.0, 0.0, side};
         const double tone = random.normal(0.025);
-        scene.fibres.push_back(dealt({p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction + 0.3 * droop, p3}, tippet ? 0.072 : 0.060, own,
-                                     side, tone, random.next(), i));
+        scene.fibres.push_back(dealt({p0, p0 + (own / 3.0) * direction, p0 + (2.0 * own / 3.0) * direction + 0.3 * droop, p3},
+                                     tippet ? 0.072 : 0.060, own, side, tone, random.next(), i));
     }
     return scene;
 }
@@ -242,8 +243,7 @@ TailScene bunchScene(const SceneBuild& build, std::size_t part, const WingPlan& 
         const auto along = [&](double share) { return p0 + (share * own) * direction + rise(share * own) * root.up; };
         const Vec3 p3 = along(1.0) - (0.012 * own) * root.up + Vec3{0.0, 0.0, side};
         const double tone = random.normal(0.05);
-        scene.fibres.push_back(dealt({p0, along(1.0 / 3.0), along(2.0 / 3.0), p3}, cut ? 0.055 : 0.070, own, side, tone,
-                                     random.next(), i));
+        scene.fibres.push_back(dealt({p0, along(1.0 / 3.0), along(2.0 / 3.0), p3}, cut ? 0.055 : 0.070, own, side, tone, random.next(), i));
     }
     return scene;
 }
@@ -271,7 +271,8 @@ TailScene legsScene(const SceneBuild& build, std::size_t part, const PiecePlan& 
         Random random(seedOf(seed, static_cast<std::uint64_t>(i) + 1));
         const double side = i % 2 == 0 ? 1.0 : -1.0;  // near, far
         const double round = spread ? 2.0 * kPi * i / n : kPi / 2.0 * side;
-        const double down = radians(spread ? 27.0 + random.normal(3.0) : 20.0 + 24.0 * (i / 2) / std::max(1.0, n / 2.0) + random.normal(4.0));
+        const double down =
+            radians(spread ? 27.0 + random.normal(3.0) : 20.0 + 24.0 * (i / 2) / std::max(1.0, n / 2.0) + random.normal(4.0));
         const Vec3 outward = std::cos(round) * root.up + std::sin(round) * Vec3{0.0, 0.0, 1.0};
         const Vec3 lower = spread ? outward : unit(0.35 * outward - 1.0 * root.up);
         const Vec3 thigh = unit(std::cos(down) * root.rear + std::sin(down) * lower);
@@ -306,8 +307,7 @@ HackleScene collarScene(const SceneBuild& build, std::size_t part, const HackleP
     const double station = build.plan.parts[part].station / mm;
     const double bed = h.bed / mm / 2.0;
     Sweep sweep = sweepOf(h.feather.stiffness);
-    if (h.stand == FibreStand::upright)
-        sweep = {88.0, 85.0, 82.0};
+    if (h.stand == FibreStand::upright) sweep = {88.0, 85.0, 82.0};
     HackleDealer dealer(build, part, scene.look, sweep, build.winged);
     if (h.target && h.stand == FibreStand::swept)  // the drawn tip touches what the plan says it reaches
         dealer.aimAt({h.target->x / mm, h.target->y / mm, 0.0}, station, bed);
@@ -352,8 +352,8 @@ HackleScene palmerScene(const SceneBuild& build, std::size_t part, const PalmerP
     std::vector<double> lengthAt{0.0};
     for (int i = 0; i <= steps; ++i) {
         const double wound = turns * i / steps;
-        const double station = wound <= palmer.shoulderTurns ? start + stem * wound
-                                                             : start + shoulder + pitch * (wound - palmer.shoulderTurns);
+        const double station =
+            wound <= palmer.shoulderTurns ? start + stem * wound : start + shoulder + pitch * (wound - palmer.shoulderTurns);
         const double radius = build.plan.diameter(std::min(station, end - 1e-6) * mm) / mm / 2.0;
         scene.stem.push_back({station, radius, 2.0 * kPi * wound + 0.6});
         if (i > 0) {
@@ -375,8 +375,8 @@ HackleScene palmerScene(const SceneBuild& build, std::size_t part, const PalmerP
         const auto& a = scene.stem[k - 1];
         const auto& b = scene.stem[k];
         const double length = std::lerp(h.longest / mm, h.shortest / mm, share);
-        scene.fibres.push_back(dealer.fibre({std::lerp(a.station, b.station, t), std::lerp(a.radius, b.radius, t),
-                                             std::lerp(a.angle, b.angle, t), length}, i));
+        scene.fibres.push_back(dealer.fibre(
+            {std::lerp(a.station, b.station, t), std::lerp(a.radius, b.radius, t), std::lerp(a.angle, b.angle, t), length}, i));
     }
     return scene;
 }

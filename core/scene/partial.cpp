@@ -16,7 +16,8 @@ BodyScene threadBed(const Scene& whole, const Plan& plan) {
     bed.pitch = whole.bed.pitch;
     bed.seed = whole.bed.seed;
     constexpr int kRadii = 12;
-    for (int i = 0; i < kRadii; ++i) bed.radii.push_back(0.5 * ((plan.hook.wire() + 2.0 * plan.thread.thickness) / mm));
+    for (int i = 0; i < kRadii; ++i)
+        bed.radii.push_back(0.5 * ((plan.hook.wire() + 2.0 * plan.thread.thickness) / mm));
     return bed;
 }
 

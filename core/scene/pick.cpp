@@ -19,7 +19,8 @@ double distanceToFibre(const Fibre& fibre, double x, double y) {
 
 double distanceToFibres(const std::vector<Fibre>& fibres, double x, double y) {
     double nearest = 1e9;
-    for (const Fibre& fibre : fibres) nearest = std::min(nearest, distanceToFibre(fibre, x, y));
+    for (const Fibre& fibre : fibres)
+        nearest = std::min(nearest, distanceToFibre(fibre, x, y));
     return nearest;
 }
 
@@ -72,8 +73,10 @@ std::optional<std::size_t> partAt(const Scene& scene, double x, double y, double
             found = part;
         }
     };
-    for (const HackleScene& hackle : scene.hackles) consider(hackle.part, hackle.fibres);
-    for (const TailScene& tail : scene.tails) consider(tail.part, tail.fibres);
+    for (const HackleScene& hackle : scene.hackles)
+        consider(hackle.part, hackle.fibres);
+    for (const TailScene& tail : scene.tails)
+        consider(tail.part, tail.fibres);
     return found;
 }
 

@@ -60,7 +60,8 @@ BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& b
     scene.surface = surfaceOf(body.method);
     // Stripped of its flues a strand is banded quill, whatever it is called.
     const bool strands = scene.surface == Surface::herl || scene.surface == Surface::fibres;
-    if (strands && (planned.made.kind == MaterialKind::quill || (body.strands && *body.strands < 1.5 && flueOf(planned.made) < 0.05 * mm))) scene.surface = Surface::quill;
+    if (strands && (planned.made.kind == MaterialKind::quill || (body.strands && *body.strands < 1.5 && flueOf(planned.made) < 0.05 * mm)))
+        scene.surface = Surface::quill;
     scene.front = body.front / mm;
     scene.end = body.end / mm;
     constexpr int kSamples = 96;
@@ -82,7 +83,8 @@ BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& b
         }
     }
     const auto& written = std::get<BodyPart>(build.plan.pattern.parts[part].detail);
-    if (written.twisted.value_or(false) && scene.surface == Surface::herl) scene.surface = Surface::rope;  // strands twisted with thread go on as one
+    if (written.twisted.value_or(false) && scene.surface == Surface::herl)
+        scene.surface = Surface::rope;  // strands twisted with thread go on as one
     scene.hand = written.direction == Winding::counter ? -1 : 1;
     scene.seed = build.partSeed(part);
     return scene;
@@ -174,9 +176,11 @@ void measureExtent(Scene& scene) {
         scene.top = std::max(scene.top, p.y);
         scene.bottom = std::min(scene.bottom, p.y);
     };
-    for (const auto& step : scene.hook.line) take(step.at + Vec3{w / 2.0, -w / 2.0, 0.0});
+    for (const auto& step : scene.hook.line)
+        take(step.at + Vec3{w / 2.0, -w / 2.0, 0.0});
     for (const auto& tail : scene.tails)
-        for (const auto& fibre : tail.fibres) take(fibre.curve[3]);
+        for (const auto& fibre : tail.fibres)
+            take(fibre.curve[3]);
     for (const auto& hackle : scene.hackles)
         for (const auto& fibre : hackle.fibres) {
             take(fibre.curve[3]);
@@ -184,7 +188,8 @@ void measureExtent(Scene& scene) {
         }
     for (const auto& wing : scene.wings) {
         take(wing.root + wing.length * wing.along + wing.depth * wing.up);
-        for (const auto& fibre : wing.bunch.fibres) take(fibre.curve[3]);
+        for (const auto& fibre : wing.bunch.fibres)
+            take(fibre.curve[3]);
     }
 }
 
@@ -276,11 +281,13 @@ HookScene hookScene(const Hook& hook) {
     std::vector<double> stations;
     const auto span = [&](double from, double to, double step) {
         const int n = std::max(1, static_cast<int>(std::ceil((to - from) / step)));
-        for (int i = 0; i < n; ++i) stations.push_back(std::lerp(from, to, static_cast<double>(i) / n));
+        for (int i = 0; i < n; ++i)
+            stations.push_back(std::lerp(from, to, static_cast<double>(i) / n));
     };
     const bool curved = hook.curved();
     span(0.0, shank - 1.2, curved ? 0.3 : 1.5);
-    for (const double before : {1.2, 0.5, 0.15}) stations.push_back(shank - before);
+    for (const double before : {1.2, 0.5, 0.15})
+        stations.push_back(shank - before);
     span(shank, bendEnd, 0.16);
     span(bendEnd, tip - 0.6 * scene.spear, 0.8);
     span(tip - 0.6 * scene.spear, tip, 0.06);

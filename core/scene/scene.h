@@ -13,9 +13,9 @@
 #include <vector>
 
 #include "colour/colour.h"
-#include "units/random.h"
 #include "scene/vec3.h"
 #include "sizing/plan.h"
+#include "units/random.h"
 
 namespace machair {
 
@@ -66,18 +66,18 @@ struct FibreLook {
     Lab tip;
     Lab mark;
     FibreKind kind = FibreKind::soft;
-    double barbule = 0.0;      // length of its barbules, mm; 0 none
-    bool marked = false;       // partridge and grouse
+    double barbule = 0.0;  // length of its barbules, mm; 0 none
+    bool marked = false;   // partridge and grouse
     double alphaRoot = 0.95;
     double alphaTip = 0.95;
-    double barSpacing = 0.0;   // tippet
+    double barSpacing = 0.0;  // tippet
     bool operator==(const FibreLook&) const = default;
 };
 
 struct HackleScene {
     std::size_t part = 0;
     bool palmer = false;
-    bool overWing = false;   // wound after the wing
+    bool overWing = false;  // wound after the wing
     FibreLook look;
     std::vector<Fibre> fibres;
     // The stem: touching and open turns as (station, radius, angle) steps on the axis.
@@ -106,8 +106,8 @@ struct BodyScene {
     double end = 0.0;
     std::vector<double> radii;  // evenly from front to end
     Lab colour;
-    double pitch = 0.2;   // of a laid turn, along the shank
-    double shag = 1.0;    // of fur
+    double pitch = 0.2;  // of a laid turn, along the shank
+    double shag = 1.0;   // of fur
     int hand = 1;
     std::uint64_t seed = 0;
     std::vector<double> dips;  // stations where a rib sits in it
@@ -119,7 +119,7 @@ struct RibScene {
     std::size_t part = 0;
     bool round = true;
     bool oval = false;
-    double width = 0.3;      // of a strip, or the diameter
+    double width = 0.3;  // of a strip, or the diameter
     double thickness = 0.3;
     bool onFur = false;
     Lab colour;
@@ -170,7 +170,9 @@ struct WingScene {
     [[nodiscard]] double depthAt(double t) const;
     [[nodiscard]] double midlineAt(double t) const;
     // A place on it, v from the lower edge (0) to the fold (1), mm up from the root.
-    [[nodiscard]] double riseAt(double t, double v) const { return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth + liftAt(t * length); }
+    [[nodiscard]] double riseAt(double t, double v) const {
+        return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth + liftAt(t * length);
+    }
     [[nodiscard]] double liftAt(double x) const { return wingRise(leaves, levelAt, x); }
     static constexpr double kPinched = 0.13;  // of its depth, at the tie-in
 };

@@ -36,16 +36,16 @@ struct Bench {
     void warn(std::size_t part, const char* key, Concern concern, Excess excess, std::string what, std::string remedy = {});
 };
 
-inline constexpr Length kLeastHold = 6.0 * mm;       // of a tail's butts, models.md section 2
-inline constexpr double kWingBindingTurns = 6.0;     // models.md section 7
-inline constexpr double kWingGapTurns = 2.0;         // of thread, from a wing's tie-in to what stands behind it
-inline constexpr double kFewBindingTurns = 4.0;      // of a wing of tips or plume, or at an angle
+inline constexpr Length kLeastHold = 6.0 * mm;    // of a tail's butts, models.md section 2
+inline constexpr double kWingBindingTurns = 6.0;  // models.md section 7
+inline constexpr double kWingGapTurns = 2.0;      // of thread, from a wing's tie-in to what stands behind it
+inline constexpr double kFewBindingTurns = 4.0;   // of a wing of tips or plume, or at an angle
 inline constexpr double kCheekBindingTurns = 4.0;
 inline constexpr double kWhipTurns = 5.0;
 inline constexpr Length kHeldByFingers = 25.0 * mm;  // of strands that are wound
 inline constexpr Length kHeldByPliers = 10.0 * mm;
 inline constexpr double kUsualLegs = 6.0;
-inline constexpr double kHackleSpread = 1.15;        // room of hackle turns over their stems
+inline constexpr double kHackleSpread = 1.15;  // room of hackle turns over their stems
 
 [[nodiscard]] TagPlan sizeTag(Bench& bench, std::size_t part, const TagPart& written, const Material& made);
 [[nodiscard]] TailPlan sizeTail(Bench& bench, std::size_t part, const TailPart& written, const Material& made);

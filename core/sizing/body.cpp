@@ -17,9 +17,7 @@ constexpr Length kThinnestNoodle = 0.20 * mm;
 constexpr double kBrittleTip = 0.20;
 constexpr Length kOverUnderbody = 0.10 * mm;
 
-bool isDubbed(BodyMethod m) {
-    return m == BodyMethod::noodle || m == BodyMethod::level || m == BodyMethod::loop || m == BodyMethod::rope;
-}
+bool isDubbed(BodyMethod m) { return m == BodyMethod::noodle || m == BodyMethod::level || m == BodyMethod::loop || m == BodyMethod::rope; }
 bool isStrands(BodyMethod m) { return m == BodyMethod::herl || m == BodyMethod::fibres; }
 
 // Integrates over a body piece by piece between the ends of the rows bound under it, where D_u steps.
@@ -41,7 +39,9 @@ double integrateOver(const Bench& bench, const BodyPlan& body, F f) {
 constexpr double kThickestBody = 3.0;  // gapes: a bushy one is about one
 
 // The thread that a thread body is wound with: its own where it names one, else the one in use.
-LaidThread threadOf(const Bench& bench, const Material& made) { return made.kind == MaterialKind::thread ? laidThread(made) : bench.thread; }
+LaidThread threadOf(const Bench& bench, const Material& made) {
+    return made.kind == MaterialKind::thread ? laidThread(made) : bench.thread;
+}
 
 // What a winding adds to the diameter that it lies on, where it follows that: everything but a tapered noodle.
 std::optional<Length> coverOf(const Bench& bench, const BodyPart& written, const BodyPlan& body, const Material& made, bool hotSpot) {
@@ -87,7 +87,7 @@ void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, Bo
         body.frontDiameter = bench.bedAt(body.front) + body.covers;
         return;
     }
-    if (thorax && !rear && !front) {  // a swelling, as thick as its bead where it is the ball of one
+    if (thorax && !rear && !front) {      // a swelling, as thick as its bead where it is the ball of one
         constexpr double kThorax = 0.45;  // of the gape
         body.swelling = kThorax * gape;
         if (body.props) body.swelling = std::max(*body.swelling, bench.resolver.beadDiameter(*body.props));
@@ -130,8 +130,8 @@ void checkTaper(Bench& bench, std::size_t part, const BodyPart& written, const B
         thickest = "the " + what + (std::holds_alternative<ThreadLayers>(row->what) ? "'s thread" : "");
     }
     bench.warn(part, "rear_mm", Concern::taper, {most / mm, "mm", most > kTooMuch * under ? Severity::warning : Severity::note},
-               "it will be " + formatLength(most, LengthUnit::millimetres, 2) + " thicker there than it is written: " + formatLength(under, LengthUnit::millimetres, 2) +
-                   " is bound already; thickest is " + thickest,
+               "it will be " + formatLength(most, LengthUnit::millimetres, 2) + " thicker there than it is written: " +
+                   formatLength(under, LengthUnit::millimetres, 2) + " is bound already; thickest is " + thickest,
                "a thicker body, fewer tail fibres or finer thread");
 }
 
@@ -153,7 +153,8 @@ void checkStrands(Bench& bench, std::size_t part, const BodyPart& written, Lengt
     if (over <= slack(perStrand, free - held)) return;
     const bool byBoth = shortBy(kHeldByPliers) > 0.0 * mm;
     bench.warn(part, "strands", Concern::strandsShort, {over / mm, "mm", byBoth ? Severity::warning : Severity::note},
-               "each strand wants " + formatLength(perStrand) + " and gives " + formatLength(std::max(free - held, 0.0 * mm)) + (written.held == Grip::pliers ? " by the pliers" : " by the fingers"),
+               "each strand wants " + formatLength(perStrand) + " and gives " + formatLength(std::max(free - held, 0.0 * mm)) +
+                   (written.held == Grip::pliers ? " by the pliers" : " by the fingers"),
                byBoth ? "more strands together, or longer ones" : "hold it with hackle pliers");
 }
 
@@ -191,7 +192,8 @@ void windThread(const Bench& bench, BodyPlan& body, const Material& made) {
     const double turns = (body.end - body.front) / thread.width;
     body.turns = turns * layers;
     Length length;
-    for (double layer = 0.0; layer < layers; layer += 1.0) length += turns * hypot(kPi * (bed + (2.0 * layer + 1.0) * thread.thickness), thread.width);
+    for (double layer = 0.0; layer < layers; layer += 1.0)
+        length += turns * hypot(kPi * (bed + (2.0 * layer + 1.0) * thread.thickness), thread.width);
     body.length = length;
 }
 
@@ -204,8 +206,7 @@ Length taperedDiameter(const BodyPlan& body, Length s) {
 }
 
 BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const Material& made) {
-    const Section section =
-        bench.part(part).kind == PartKind::body ? bench.resolver.section(part) : bench.resolver.thorax(part);
+    const Section section = bench.part(part).kind == PartKind::body ? bench.resolver.section(part) : bench.resolver.thorax(part);
     BodyPlan body;
     body.method = written.method.value_or(usualMethod(made.kind));
     body.end = section.end;
@@ -215,9 +216,12 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
     body.noodleDiameter = written.noodleDiameter.value_or(usualNoodle(body.method, bench.hook));
     if (bench.part(part).kind == PartKind::thorax) body.props = bench.resolver.beadPropped(part);
     chooseDiameters(bench, part, written, body, made);
-    if (const Length thickest = std::max(body.rearDiameter, body.frontDiameter), most = kThickestBody * bench.hook.gape(); thickest > most) {
-        bench.resolver.fault(bench.resolver.partPlace(part).key(body.frontDiameter >= body.rearDiameter ? "front_diameter" : "rear_diameter"),
-                             "expected a body of at most " + formatLength(most) + " on this hook, got " + formatLength(thickest), "no body is thicker than three gapes");
+    if (const Length thickest = std::max(body.rearDiameter, body.frontDiameter), most = kThickestBody * bench.hook.gape();
+        thickest > most) {
+        bench.resolver.fault(
+            bench.resolver.partPlace(part).key(body.frontDiameter >= body.rearDiameter ? "front_diameter" : "rear_diameter"),
+            "expected a body of at most " + formatLength(most) + " on this hook, got " + formatLength(thickest),
+            "no body is thicker than three gapes");
         return body;
     }
     if (body.end <= body.front) return body;  // a fault already placed
@@ -236,8 +240,8 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
             return body.method == BodyMethod::noodle ? std::max(kThinnestNoodle / mm, (wanted(s) - under(s)) / 2.0) : level;
         };
         body.noodle = integrateOver(bench, body, [&](double s) { return section2(s) / std::pow(noodleAt(s), 2); }) * mm;
-        body.noodleTurns = integrateOver(
-            bench, body, [&](double s) { return std::max(0.0, wanted(s) - under(s)) / (2.0 * std::pow(noodleAt(s), 2)); });
+        body.noodleTurns =
+            integrateOver(bench, body, [&](double s) { return std::max(0.0, wanted(s) - under(s)) / (2.0 * std::pow(noodleAt(s), 2)); });
         if (rope) body.rope = kRopeSpare * *body.noodle + kRopeHeld;
         if (body.method != BodyMethod::noodle && !body.overUnderbody) {
             const double least = std::min(wanted(body.front / mm) - under(body.front / mm), wanted(body.end / mm) - under(body.end / mm));
@@ -265,9 +269,8 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         body.turns = ell / step;
         double length = 0.0;
         for (int pass = 0; pass < passes; ++pass)  // to the middle of the strip on what is under it; a second pass lies 2t wider
-            length += integrateOver(bench, body, [&](double s) {
-                return std::hypot(kPi * (under(s) + thickness * (1.0 + 2.0 * pass)), step) / step;
-            });
+            length += integrateOver(bench, body,
+                                    [&](double s) { return std::hypot(kPi * (under(s) + thickness * (1.0 + 2.0 * pass)), step) / step; });
         body.length = length * mm;
     }
     checkTaper(bench, part, written, body);

@@ -13,8 +13,7 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
     if (at > 0.0 * mm) spans.push_back({SpanKind::head, "bead", 0.0 * mm, at, -1});
     for (const RoomShare& share : plan.head.shares) {
         const Length to = std::min(at + share.room, front);
-        if (to > at)
-            spans.push_back({share.part >= 0 ? SpanKind::hackle : SpanKind::head, share.what, at, to, share.part});
+        if (to > at) spans.push_back({share.part >= 0 ? SpanKind::hackle : SpanKind::head, share.what, at, to, share.part});
         at = std::max(at, to);
     }
     if (plan.head.margin() > 0.0 * mm) spans.push_back({SpanKind::spare, "to spare", at, front, -1});

@@ -13,13 +13,15 @@ namespace {
 
 // What a tier would name as a difference; the other figures follow from these.
 constexpr std::array<std::string_view, 20> kTold = {
-    "length_mm", "fibres", "turns", "pitch_mm", "end_mm", "front_mm", "rear_diameter_mm", "front_diameter_mm", "mass_mg", "fibre_mm",
-    "fullness_class", "depth_mm", "slip_mm", "lift_deg", "count", "diameter_mm", "shoulder_turns", "open_turns", "strands", "whip_turns"};
+    "length_mm", "fibres",         "turns",    "pitch_mm", "end_mm",   "front_mm", "rear_diameter_mm", "front_diameter_mm", "mass_mg",
+    "fibre_mm",  "fullness_class", "depth_mm", "slip_mm",  "lift_deg", "count",    "diameter_mm",      "shoulder_turns",    "open_turns",
+    "strands",   "whip_turns"};
 
 std::string subjectOf(const Plan& plan, std::size_t part) {
     const PartKind kind = plan.parts[part].kind;
     std::size_t nth = 0;
-    for (std::size_t i = 0; i < part; ++i) nth += plan.parts[i].kind == kind ? 1 : 0;
+    for (std::size_t i = 0; i < part; ++i)
+        nth += plan.parts[i].kind == kind ? 1 : 0;
     constexpr std::array<std::string_view, 4> kWhich = {"", "second ", "third ", "fourth "};
     return std::string(kWhich[std::min(nth, kWhich.size() - 1)]) + std::string(nameOf(kind));
 }

@@ -171,9 +171,7 @@ struct SayPart {
         return text;
     }
     std::string operator()(const Impossible&) const { return "can't be tied as it is written"; }
-    std::string operator()(const TagPlan& tag) const {
-        return turnsText(tag.turns) + ", " + lengthText(tag.along) + " of the hook";
-    }
+    std::string operator()(const TagPlan& tag) const { return turnsText(tag.turns) + ", " + lengthText(tag.along) + " of the hook"; }
     std::string operator()(const TailPlan& tail) const {
         const WirePoint root = plan.hook.at(part.station);
         const Length tip = root.position.x + tail.length * cos(root.heading);
@@ -181,15 +179,16 @@ struct SayPart {
                sayReach(tip, plan.hook).text;
     }
     std::string operator()(const RibPlan& rib) const {
-        return turnsText(rib.turns) + (rib.direction == Winding::counter ? " against the " : " with the ") + (rib.crossesPalmer ? "palmer" : rib.crossesBody ? "body" : "thread") +
+        return turnsText(rib.turns) + (rib.direction == Winding::counter ? " against the " : " with the ") +
+               (rib.crossesPalmer ? "palmer"
+                : rib.crossesBody ? "body"
+                                  : "thread") +
                ", one every " + lengthText(rib.pitch) + "; cut " + lengthText(rib.cut);
     }
-    std::string operator()(const UnderbodyPlan& under) const {
-        return "from " + place(under.end) + " to " + place(under.front);
-    }
+    std::string operator()(const UnderbodyPlan& under) const { return "from " + place(under.end) + " to " + place(under.front); }
     std::string operator()(const BodyPlan& body) const {
-        std::string text = "from " + place(body.end) + " forward to " + place(body.front) + ", " +
-                           formatNumber(body.rearDiameter / mm, 1) + " to " + lengthText(body.frontDiameter) + " thick";
+        std::string text = "from " + place(body.end) + " forward to " + place(body.front) + ", " + formatNumber(body.rearDiameter / mm, 1) +
+                           " to " + lengthText(body.frontDiameter) + " thick";
         if (body.noodle)
             text += "; " + formatNumber(body.mass / mg, 1) + " mg in " +
                     (body.rope ? "a rope of " + lengthText(*body.rope) : "a noodle of " + lengthText(*body.noodle));
@@ -208,8 +207,8 @@ struct SayPart {
         return text;
     }
     std::string operator()(const PalmerPlan& palmer) const {
-        return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " +
-               turnsText(palmer.openTurns) + " down the body: " + std::string(nameOf(classOf(palmer.hackle.worth)));
+        return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " + turnsText(palmer.openTurns) +
+               " down the body: " + std::string(nameOf(classOf(palmer.hackle.worth)));
     }
     std::string operator()(const HacklePlan& h) const {
         return fibre(h) + ", " + turnsText(h.turns) + " by the " + std::string(nameOf(h.tieIn)) + ": " +
@@ -221,10 +220,17 @@ struct SayPart {
         const auto* reach = std::get_if<Reach>(&spec.value);
         const bool stands = std::get<WingPart>(written.detail).angle.has_value() && wing.lift > Angle::degrees(60.0);
         const auto& position = std::get<WingPart>(written.detail).position;
-        std::string text = (position == WingPosition::under ? "under-wing " : position == WingPosition::over ? "over-wing " : "wing ") + lengthText(wing.length);
+        std::string text = (position == WingPosition::under  ? "under-wing "
+                            : position == WingPosition::over ? "over-wing "
+                                                             : "wing ") +
+                           lengthText(wing.length);
         if (std::holds_alternative<Ratio>(spec.value) || (reach && reach->fraction)) text += ", " + saySpec(spec);
         text += stands ? ", standing at " + formatNumber(wing.lift.inDegrees(), 0) + "°" : ", tips " + sayReach(tip, plan.hook).text;
-        if (wing.count && wing.style != WingStyle::hair) text += "; " + formatShort(*wing.count, 0) + (wing.style == WingStyle::tips ? " points" : wing.style == WingStyle::plume ? (*wing.count == 1.0 ? " plume" : " plumes") : "");
+        if (wing.count && wing.style != WingStyle::hair)
+            text += "; " + formatShort(*wing.count, 0) +
+                    (wing.style == WingStyle::tips    ? " points"
+                     : wing.style == WingStyle::plume ? (*wing.count == 1.0 ? " plume" : " plumes")
+                                                      : "");
         if (wing.toTake) text += "; " + formatShort(*wing.count, 0) + " hairs stay, " + formatShort(*wing.toTake, 0) + " to take";
         if (wing.style == WingStyle::rolled)
             text += "; slip " + lengthText(wing.slip) + " wide, rolled to " + lengthText(wing.depth);
@@ -234,7 +240,8 @@ struct SayPart {
     }
     std::string operator()(const PiecePlan& piece) const {
         const auto* legs = std::get_if<LegsPart>(&written.detail);
-        return formatShort(piece.count, 0) + " of " + lengthText(piece.length) + ": " + yardstick(legs ? std::optional(legs->length) : std::get<CheekPart>(written.detail).length, piece.length);
+        return formatShort(piece.count, 0) + " of " + lengthText(piece.length) + ": " +
+               yardstick(legs ? std::optional(legs->length) : std::get<CheekPart>(written.detail).length, piece.length);
     }
     std::string operator()(const BeadPlan& bead) const { return lengthText(bead.diameter) + " bead"; }
     std::string operator()(const ThreadPlan&) const { return "finish off and start " + part.made.title(); }
@@ -254,7 +261,8 @@ std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
     const std::string gape = measuredText("gape", hook.gape(), hook.gapeMeasured());
     const auto addFeather = [&](const HacklePlan& h) {
         drivers = {shank, gape, "bed " + formatLength(h.bed, LengthUnit::millimetres, 2)};
-        for (const std::string& key : h.feather.assumed) drivers.push_back(key + " assumed for the feather's kind");
+        for (const std::string& key : h.feather.assumed)
+            drivers.push_back(key + " assumed for the feather's kind");
     };
     if (std::holds_alternative<TailPlan>(part.detail))
         drivers = {shank, "body end " + lengthText(plan.bodyEnd) + " from the eye"};
@@ -278,25 +286,59 @@ struct Label {
     std::string_view key;
     std::string_view label;
 };
-constexpr std::array kLabels = {
-    Label{"length_mm", "length"}, Label{"fibre_needed_mm", "fibre to take"}, Label{"fibres", "fibres"},
-    Label{"bar_spacing_mm", "bar spacing"}, Label{"slip_mm", "slip width"}, Label{"barbs", "barbs"},
-    Label{"fibres_to_take", "fibres to take"}, Label{"turns", "turns"}, Label{"pitch_mm", "pitch"},
-    Label{"angle_deg", "angle"}, Label{"cut_mm", "length to cut"}, Label{"end_mm", "end"}, Label{"front_mm", "front"},
-    Label{"rear_diameter_mm", "thick at the rear"}, Label{"front_diameter_mm", "thick in front"},
-    Label{"volume_mm3", "volume"}, Label{"mass_mg", "weight"}, Label{"noodle_mm", "noodle"},
-    Label{"noodle_turns", "noodle turns"}, Label{"rope_mm", "rope"}, Label{"strands", "strands"},
-    Label{"per_strand_mm", "each strand"}, Label{"yield", "bodies a set"}, Label{"fibre_mm", "fibre length"},
-    Label{"line_of_sight_mm", "line of sight"}, Label{"lay_back_mm", "laid back"}, Label{"stem_mm", "stem"},
-    Label{"fullness", "fibres per mm of gape"}, Label{"fullness_class", "fullness"},
-    Label{"fibre_shortest_mm", "shortest fibre"}, Label{"fibre_longest_mm", "longest fibre"},
-    Label{"most_turns", "most turns"}, Label{"bed_mm", "bed under it"}, Label{"shoulder_turns", "shoulder turns"},
-    Label{"open_turns", "open turns"}, Label{"depth_mm", "depth"}, Label{"lift_deg", "lift"},
-    Label{"seat", "how it sits"}, Label{"ramp_turns", "turns of ramp"}, Label{"bend_mm", "level again after"}, Label{"strip_mm", "to wind"},
-    Label{"crosses_palmer", "palmer turns crossed"}, Label{"crosses_body", "body turns crossed"}, Label{"fibre_tie_in_mm", "fibre at the tie-in"},
-    Label{"piece_mm", "the piece as sold"}, Label{"hole_mm", "hole"}, Label{"ball", "on a ball"},
-    Label{"count", "count"}, Label{"diameter_mm", "diameter"}, Label{"room_mm", "room taken"},
-    Label{"whip_turns", "whip turns"}, Label{"thread_mm", "thread in all"}, Label{"layers", "layers"}};
+constexpr std::array kLabels = {Label{"length_mm", "length"},
+                                Label{"fibre_needed_mm", "fibre to take"},
+                                Label{"fibres", "fibres"},
+                                Label{"bar_spacing_mm", "bar spacing"},
+                                Label{"slip_mm", "slip width"},
+                                Label{"barbs", "barbs"},
+                                Label{"fibres_to_take", "fibres to take"},
+                                Label{"turns", "turns"},
+                                Label{"pitch_mm", "pitch"},
+                                Label{"angle_deg", "angle"},
+                                Label{"cut_mm", "length to cut"},
+                                Label{"end_mm", "end"},
+                                Label{"front_mm", "front"},
+                                Label{"rear_diameter_mm", "thick at the rear"},
+                                Label{"front_diameter_mm", "thick in front"},
+                                Label{"volume_mm3", "volume"},
+                                Label{"mass_mg", "weight"},
+                                Label{"noodle_mm", "noodle"},
+                                Label{"noodle_turns", "noodle turns"},
+                                Label{"rope_mm", "rope"},
+                                Label{"strands", "strands"},
+                                Label{"per_strand_mm", "each strand"},
+                                Label{"yield", "bodies a set"},
+                                Label{"fibre_mm", "fibre length"},
+                                Label{"line_of_sight_mm", "line of sight"},
+                                Label{"lay_back_mm", "laid back"},
+                                Label{"stem_mm", "stem"},
+                                Label{"fullness", "fibres per mm of gape"},
+                                Label{"fullness_class", "fullness"},
+                                Label{"fibre_shortest_mm", "shortest fibre"},
+                                Label{"fibre_longest_mm", "longest fibre"},
+                                Label{"most_turns", "most turns"},
+                                Label{"bed_mm", "bed under it"},
+                                Label{"shoulder_turns", "shoulder turns"},
+                                Label{"open_turns", "open turns"},
+                                Label{"depth_mm", "depth"},
+                                Label{"lift_deg", "lift"},
+                                Label{"seat", "how it sits"},
+                                Label{"ramp_turns", "turns of ramp"},
+                                Label{"bend_mm", "level again after"},
+                                Label{"strip_mm", "to wind"},
+                                Label{"crosses_palmer", "palmer turns crossed"},
+                                Label{"crosses_body", "body turns crossed"},
+                                Label{"fibre_tie_in_mm", "fibre at the tie-in"},
+                                Label{"piece_mm", "the piece as sold"},
+                                Label{"hole_mm", "hole"},
+                                Label{"ball", "on a ball"},
+                                Label{"count", "count"},
+                                Label{"diameter_mm", "diameter"},
+                                Label{"room_mm", "room taken"},
+                                Label{"whip_turns", "whip turns"},
+                                Label{"thread_mm", "thread in all"},
+                                Label{"layers", "layers"}};
 
 }  // namespace
 
@@ -368,9 +410,9 @@ std::string plannedValue(const Plan& plan, std::size_t part, std::string_view fi
         std::string_view field;
         std::string_view figure;
     };
-    constexpr std::array kMatches = {Match{"length", "fibre_mm"}, Match{"length", "length_mm"}, Match{"width", "slip_mm"},
-                                     Match{"rear_mm", "rear_diameter_mm"}, Match{"front_mm", "front_diameter_mm"},
-                                     Match{"spacing", "pitch_mm"}};
+    constexpr std::array kMatches = {
+        Match{"length", "fibre_mm"},          Match{"length", "length_mm"},           Match{"width", "slip_mm"},
+        Match{"rear_mm", "rear_diameter_mm"}, Match{"front_mm", "front_diameter_mm"}, Match{"spacing", "pitch_mm"}};
     const auto figures = figuresOf(plan, part);
     const auto named = [&](std::string_view key) -> std::string {
         const auto found = std::ranges::find(figures, key, &Figure::key);

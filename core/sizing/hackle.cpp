@@ -13,8 +13,8 @@ namespace machair {
 namespace {
 
 constexpr double kPi = std::numbers::pi;
-constexpr double kFibreCurve = 1.03;       // of a fibre standing as it will fish, models.md section 2
-constexpr double kPalmerCount = 0.6;       // fibres spread along the body count so much each, in fibres a mm of gape
+constexpr double kFibreCurve = 1.03;  // of a fibre standing as it will fish, models.md section 2
+constexpr double kPalmerCount = 0.6;  // fibres spread along the body count so much each, in fibres a mm of gape
 constexpr double kUsualShoulderTurns = 2.0;
 constexpr double kUsualOpenTurns = 5.0;
 
@@ -35,8 +35,7 @@ void sizeFibre(const Bench& bench, HacklePlan& h, const LengthSpec& spec, Length
         h.fibre = bench.plan.schools.fibre == FibreSchool::lineOfSight ? h.lineOfSight : h.layBack;
     }
     if (h.fibre <= 0.0 * mm)
-        bench.resolver.fault(place, "expected a fibre length that reaches behind the hackle, got " +
-                                        formatShort(h.fibre / mm, 2) + " mm",
+        bench.resolver.fault(place, "expected a fibre length that reaches behind the hackle, got " + formatShort(h.fibre / mm, 2) + " mm",
                              "aim it further back");
 }
 
@@ -73,14 +72,17 @@ void checkFeather(Bench& bench, const HacklePlan& h, Length stem, std::size_t pa
     const Feather& f = h.feather;
     if (f.usableStem && stem > *f.usableStem + slack(stem, *f.usableStem))
         bench.warn(part, "turns", Concern::stemShort, {(stem - *f.usableStem) / mm, "mm", severityOf(made, "usable_stem_mm")},
-                   "such a feather gives " + formatLength(*f.usableStem) + " of stem, " + formatLength(stem) + " are wanted", "two feathers, or a turn less");
+                   "such a feather gives " + formatLength(*f.usableStem) + " of stem, " + formatLength(stem) + " are wanted",
+                   "two feathers, or a turn less");
     if (cut) return;  // to one length: it has no range
     if (f.fibreLongest && h.fibre > *f.fibreLongest + slack(h.fibre, *f.fibreLongest))
         bench.warn(part, "length", Concern::fibreTooLong, {(h.fibre - *f.fibreLongest) / mm, "mm", severityOf(made, "fibre_longest_mm")},
-                   "the longest fibre of such a feather is " + formatLength(*f.fibreLongest) + ", wanted is " + formatLength(h.fibre), "a larger feather, or aim shorter");
+                   "the longest fibre of such a feather is " + formatLength(*f.fibreLongest) + ", wanted is " + formatLength(h.fibre),
+                   "a larger feather, or aim shorter");
     if (f.fibreShortest && h.fibre < *f.fibreShortest - slack(h.fibre, *f.fibreShortest))
         bench.warn(part, "length", Concern::fibreTooShort, {(*f.fibreShortest - h.fibre) / mm, "mm", severityOf(made, "fibre_shortest_mm")},
-                   "the shortest fibre of such a feather is " + formatLength(*f.fibreShortest) + ", wanted is " + formatLength(h.fibre), "a smaller feather, or aim longer");
+                   "the shortest fibre of such a feather is " + formatLength(*f.fibreShortest) + ", wanted is " + formatLength(h.fibre),
+                   "a smaller feather, or aim longer");
 }
 
 double worthOfTurn(const Feather& f) { return f.fibresPerStem() / (2.0 * f.usualDensity) / f.usualTurns; }
@@ -118,7 +120,9 @@ double wantedWorth(const Full& full) {
     return number ? *number : worthOf(std::get<FullnessSchool>(full));
 }
 
-double turnsForWorth(double worth, const Feather& feather) { return std::max(1.0, std::floor(2.0 * worth / worthOfTurn(feather) + 0.5) / 2.0); }
+double turnsForWorth(double worth, const Feather& feather) {
+    return std::max(1.0, std::floor(2.0 * worth / worthOfTurn(feather) + 0.5) / 2.0);
+}
 
 HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written, const Material& made) {
     HacklePlan h;
@@ -134,8 +138,7 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
     h.through = written.through.value_or(false);
     if (written.until) {
         const Length room = station - bench.resolver.station(*written.until, place.key("until"));
-        if (room <= 0.0 * mm)
-            bench.resolver.fault(place.key("until"), "expected a station ahead of the collar, got one at or behind it");
+        if (room <= 0.0 * mm) bench.resolver.fault(place.key("until"), "expected a station ahead of the collar, got one at or behind it");
         h.untilTurns = std::max(1.0, room / h.feather.stem);
     }
     sizeFibre(bench, h, written.length, station, place.key("length"));
@@ -145,9 +148,9 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
         h.turns = h.untilTurns;
     else {
         constexpr double kOfTheUsual = 12.0;  // fibres a mm of gape, as older files wrote it: one usual collar
-        const double worth = written.full                                              ? wantedWorth(*written.full)
-                             : written.fullness                                        ? *written.fullness / kOfTheUsual
-                                                                                       : worthOf(bench.plan.schools.fullness.value_or(FullnessSchool::standard));
+        const double worth = written.full       ? wantedWorth(*written.full)
+                             : written.fullness ? *written.fullness / kOfTheUsual
+                                                : worthOf(bench.plan.schools.fullness.value_or(FullnessSchool::standard));
         h.turns = std::min(turnsForWorth(worth, h.feather), mostTurns(h.feather, h.fibre, h.feather.gamma * perTurn));
         if (h.feather.usableStem) h.turns = std::min(h.turns, std::floor(2.0 * (*h.feather.usableStem / perTurn)) / 2.0);
         h.turns = std::max(1.0, h.turns);

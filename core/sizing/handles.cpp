@@ -64,7 +64,8 @@ constexpr std::array kNiceShares = {0.25, 1.0 / 3.0, 0.5, 2.0 / 3.0, 0.75, 0.8, 
 
 std::vector<Candidate> shareCandidates(Length origin, Length yardstick, Yardstick of) {
     std::vector<Candidate> list;
-    for (const double share : kNiceShares) list.push_back({origin + share * yardstick, ratioOf(std::round(share * 1000.0) / 1000.0, of)});
+    for (const double share : kNiceShares)
+        list.push_back({origin + share * yardstick, ratioOf(std::round(share * 1000.0) / 1000.0, of)});
     return list;
 }
 
@@ -134,7 +135,8 @@ std::optional<Written> stationAt(const Plan& plan, const char* key, Length stati
     for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend})
         places.push_back({plan.hook.landmarkStation(landmark), StationSpec{landmark, {}, {}, {}}});
     for (const double share : {0.15, 0.2, 0.22, 0.25, 1.0 / 3.0, 0.5})
-        places.push_back({share * plan.hook.shank(), StationSpec{Landmark::eye, {}, ratioOf(std::round(1000.0 * share) / 1000.0, Yardstick::shank), {}}});
+        places.push_back({share * plan.hook.shank(),
+                          StationSpec{Landmark::eye, {}, ratioOf(std::round(1000.0 * share) / 1000.0, Yardstick::shank), {}}});
     const auto close = std::ranges::min_element(places, {}, [&](const Place& p) { return abs(p.at - station) / mm; });
     if (snap > 0.0 * mm && abs(close->at - station) <= snap) return Written{key, writeSpec(close->spec), true};
     // Not at a landmark: a share of the shank from the eye, so that it moves with the hook.
@@ -166,7 +168,8 @@ std::vector<Candidate> candidatesFor(const Plan& plan, const Handle& handle) {
             if (plan.tailTip && handle.grab == Grab::wingTip)
                 for (const double fraction : {0.5, 2.0 / 3.0, 1.0}) {
                     const Length root = plan.hook.at(plan.bodyEnd).position.x;
-                    list.push_back({root + fraction * (*plan.tailTip - root), LengthSpec{Reach{PartRef{PartKind::tail}, std::round(1000.0 * fraction) / 1000.0, {}, {}}, {}}});
+                    list.push_back({root + fraction * (*plan.tailTip - root),
+                                    LengthSpec{Reach{PartRef{PartKind::tail}, std::round(1000.0 * fraction) / 1000.0, {}, {}}, {}}});
                 }
             return list;
         default: return list;
@@ -188,7 +191,8 @@ std::optional<Written> dragHackle(const Plan& plan, const Handle& handle, const 
     if (const auto* ratio = std::get_if<Ratio>(&old.value); ratio && snap > 0.0 * mm) {
         const Length yardstick = h.fibre / ratio->ratio;
         const double nice = std::round(20.0 * (fibre / yardstick)) / 20.0;
-        if (nice > 0.0 && abs(nice * yardstick - fibre) <= snap) return Written{"length", writeSpec(LengthSpec{Ratio{nice, ratio->of}, {}}), true};
+        if (nice > 0.0 && abs(nice * yardstick - fibre) <= snap)
+            return Written{"length", writeSpec(LengthSpec{Ratio{nice, ratio->of}, {}}), true};
     }
     return Written{"length", writeSpec(keptKind(old, h.fibre, fibre)), false};
 }
@@ -202,31 +206,48 @@ std::vector<Handle> handlesOf(const Plan& plan) {
         const WirePoint root = plan.hook.at(part.station);
         if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
             const double rise = 0.12;  // its fibres stand a little up
-            handles.push_back({Grab::tailTip, i, {root.position.x + tail->length * cos(root.heading), root.position.y + rise * tail->length}, Travel::along, "tail tip"});
+            handles.push_back({Grab::tailTip,
+                               i,
+                               {root.position.x + tail->length * cos(root.heading), root.position.y + rise * tail->length},
+                               Travel::along,
+                               "tail tip"});
         } else if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
             const Length middle = 0.5 * (body->front + body->end);
             const std::string name(nameOf(part.kind));
             handles.push_back({Grab::bodyEnd, i, plan.hook.at(body->end).position, Travel::along, name + " end"});
             handles.push_back({Grab::bodyFront, i, plan.hook.at(body->front).position, Travel::along, name + " front"});
             if (!body->overUnderbody) {
-                handles.push_back({Grab::rearDiameter, i, above(plan, body->end - 0.15 * mm, 0.5 * body->rearDiameter), Travel::across, name + " rear thickness"});
-                handles.push_back({Grab::shoulder, i, above(plan, body->front + 0.15 * mm, 0.5 * body->frontDiameter), Travel::across, name + " shoulder"});
+                handles.push_back({Grab::rearDiameter, i, above(plan, body->end - 0.15 * mm, 0.5 * body->rearDiameter), Travel::across,
+                                   name + " rear thickness"});
+                handles.push_back({Grab::shoulder, i, above(plan, body->front + 0.15 * mm, 0.5 * body->frontDiameter), Travel::across,
+                                   name + " shoulder"});
                 if (body->frontDiameter > 1.05 * body->rearDiameter)
-                    handles.push_back({Grab::taper, i, above(plan, middle, 0.5 * plan.bodyDiameter(*body, middle)), Travel::across, name + " taper"});
+                    handles.push_back(
+                        {Grab::taper, i, above(plan, middle, 0.5 * plan.bodyDiameter(*body, middle)), Travel::across, name + " taper"});
             }
         } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
             if (rib->turns >= 2.0) {
                 const Length secondTurn = rib->end - 1.5 * rib->pitch;
-                handles.push_back({Grab::ribTurn, i, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, "rib turns"});
+                handles.push_back(
+                    {Grab::ribTurn, i, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, "rib turns"});
             }
         } else if (const HacklePlan* hackle = hackleOf(part)) {
             handles.push_back({Grab::hackleTip, i, hackleTip(plan, i, *hackle), hackle->target ? Travel::along : Travel::both,
                                std::string(nameOf(part.kind)) + " tip"});
         } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
             const Length lift = wing->length * sin(wing->lift);
-            handles.push_back({Grab::wingTip, i, {root.position.x + wing->length, root.position.y + 0.5 * wing->bed + lift + 0.35 * wing->depth}, Travel::along, "wing tip"});
+            handles.push_back({Grab::wingTip,
+                               i,
+                               {root.position.x + wing->length, root.position.y + 0.5 * wing->bed + lift + 0.35 * wing->depth},
+                               Travel::along,
+                               "wing tip"});
             if (wing->style != WingStyle::hair && wing->style != WingStyle::plume)
-                handles.push_back({Grab::wingDepth, i, {root.position.x + 0.6 * wing->length, root.position.y + 0.5 * wing->bed + 0.6 * lift + 0.72 * wing->depth}, Travel::across, "wing depth"});
+                handles.push_back(
+                    {Grab::wingDepth,
+                     i,
+                     {root.position.x + 0.6 * wing->length, root.position.y + 0.5 * wing->bed + 0.6 * lift + 0.72 * wing->depth},
+                     Travel::across,
+                     "wing depth"});
         } else if (std::holds_alternative<HeadPlan>(part.detail)) {
             const Length middle = plan.head.from + 0.58 * (plan.head.to - plan.head.from);
             handles.push_back({Grab::head, i, above(plan, middle, 0.5 * plan.head.diameter), Travel::across, "head"});
@@ -241,32 +262,36 @@ std::optional<Written> dragged(const Plan& plan, const Handle& handle, Point2 to
     switch (handle.grab) {
         case Grab::tailTip: {
             const auto& tail = std::get<TailPlan>(part.detail);
-            return alongTip(plan, std::get<TailPart>(written(plan, handle)).length, root.position.x, tail.length, to.x, snap, candidatesFor(plan, handle));
+            return alongTip(plan, std::get<TailPart>(written(plan, handle)).length, root.position.x, tail.length, to.x, snap,
+                            candidatesFor(plan, handle));
         }
         case Grab::wingTip: {
             const auto& wing = std::get<WingPlan>(part.detail);
-            return alongTip(plan, std::get<WingPart>(written(plan, handle)).length, root.position.x, wing.length, to.x, snap, candidatesFor(plan, handle));
+            return alongTip(plan, std::get<WingPart>(written(plan, handle)).length, root.position.x, wing.length, to.x, snap,
+                            candidatesFor(plan, handle));
         }
         case Grab::hackleTip: {
-            if (const auto* palmer = std::get_if<PalmerPart>(&written(plan, handle))) return dragHackle(plan, handle, palmer->length, to, snap);
+            if (const auto* palmer = std::get_if<PalmerPart>(&written(plan, handle)))
+                return dragHackle(plan, handle, palmer->length, to, snap);
             return dragHackle(plan, handle, std::get<CollarPart>(written(plan, handle)).length, to, snap);
         }
         case Grab::bodyEnd: return stationAt(plan, "end", stationNear(plan, to), snap);
         case Grab::bodyFront: return stationAt(plan, "front", stationNear(plan, to), snap);
         case Grab::rearDiameter: {
             const auto& body = std::get<BodyPart>(written(plan, handle));
-            return sizeAs(plan, body.rear ? "rear_mm" : "rear_diameter", 2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).end, to), 0.5 * snap, body.rear.has_value());
+            return sizeAs(plan, body.rear ? "rear_mm" : "rear_diameter", 2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).end, to),
+                          0.5 * snap, body.rear.has_value());
         }
         case Grab::shoulder: {
             const auto& body = std::get<BodyPart>(written(plan, handle));
-            return sizeAs(plan, body.foremost ? "front_mm" : "front_diameter", 2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).front, to), 0.5 * snap,
-                          body.foremost.has_value());
+            return sizeAs(plan, body.foremost ? "front_mm" : "front_diameter",
+                          2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).front, to), 0.5 * snap, body.foremost.has_value());
         }
         case Grab::taper: {
             const auto& body = std::get<BodyPlan>(part.detail);
             const Length middle = 0.5 * (body.front + body.end);
             const double share = (2.0 * offAxis(plan, middle, to) - body.rearDiameter) / (body.frontDiameter - body.rearDiameter);
-            constexpr double kFullest = 0.1;   // exponents that are still a taper
+            constexpr double kFullest = 0.1;  // exponents that are still a taper
             constexpr double kHollowest = 4.0;
             double exponent = share >= 1.0 ? kFullest : share <= 0.0 ? kHollowest : std::log(share) / std::log(0.5);
             exponent = std::clamp(std::round(20.0 * exponent) / 20.0, kFullest, kHollowest);
@@ -300,10 +325,13 @@ std::optional<Point2> nextSnap(const Plan& plan, const Handle& handle, int direc
     constexpr Length kBeyond = 0.05 * mm;
     std::vector<Length> places;
     if (handle.grab == Grab::bodyEnd || handle.grab == Grab::bodyFront) {
-        for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend}) places.push_back(plan.hook.at(plan.hook.landmarkStation(landmark)).position.x);
-        for (const double share : {0.22, 0.25, 1.0 / 3.0, 0.5}) places.push_back(share * plan.hook.shank());
+        for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend})
+            places.push_back(plan.hook.at(plan.hook.landmarkStation(landmark)).position.x);
+        for (const double share : {0.22, 0.25, 1.0 / 3.0, 0.5})
+            places.push_back(share * plan.hook.shank());
     } else
-        for (const Candidate& c : candidatesFor(plan, handle)) places.push_back(c.at);
+        for (const Candidate& c : candidatesFor(plan, handle))
+            places.push_back(c.at);
     std::optional<Length> next;
     for (const Length place : places) {
         const Length ahead = static_cast<double>(direction) * (place - handle.at.x);

@@ -36,7 +36,8 @@ double wingTurns(const Plan& plan) {
     double most = 0.0;
     for (std::size_t i = 0; i < plan.parts.size(); ++i)
         if (const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail)) {
-            const bool few = wing->style == WingStyle::tips || wing->style == WingStyle::plume || wing->style == WingStyle::upright || std::get<WingPart>(plan.pattern.parts[i].detail).angle;
+            const bool few = wing->style == WingStyle::tips || wing->style == WingStyle::plume || wing->style == WingStyle::upright ||
+                             std::get<WingPart>(plan.pattern.parts[i].detail).angle;
             most = std::max(most, few ? kFewBindingTurns : kWingBindingTurns);
         }
     return most;
@@ -77,7 +78,8 @@ Length hackleRoom(const HacklePlan& h) { return h.roomShare * h.width; }
 // The part that a bead is pushed back on, whatever thread was changed between.
 std::size_t partBehind(const Plan& plan, std::size_t bead) {
     std::size_t before = bead - 1;
-    while (before > 0 && plan.parts[before].kind == PartKind::thread) --before;
+    while (before > 0 && plan.parts[before].kind == PartKind::thread)
+        --before;
     return before;
 }
 
@@ -154,8 +156,8 @@ std::vector<Remedy> remedies(const Bench& bench, Length thinnestHackle) {
     }
     if (thinnestHackle > 0.0 * mm) {
         const Length buys = kHackleSpread * thinnestHackle;
-        list.push_back({RemedyKind::turnLess, buys,
-                        "one hackle turn less: " + formatLength(buys, LengthUnit::millimetres, 2) + " more room"});
+        list.push_back(
+            {RemedyKind::turnLess, buys, "one hackle turn less: " + formatLength(buys, LengthUnit::millimetres, 2) + " more room"});
     }
     list.push_back({RemedyKind::bodyFrontBack, kFrontBack, "body front back by 0.5 mm: 0.50 mm more room"});
     std::ranges::stable_sort(list, std::greater{}, &Remedy::buys);
@@ -166,7 +168,8 @@ std::vector<Remedy> remedies(const Bench& bench, Length thinnestHackle) {
 
 Length roomNeeded(const Plan& plan, const LaidThread& thread) {
     Length sum;
-    for (const RoomShare& share : sharesOf(plan, thread)) sum += share.room;
+    for (const RoomShare& share : sharesOf(plan, thread))
+        sum += share.room;
     return sum;
 }
 
@@ -174,7 +177,9 @@ Length roomGiven(const Plan& plan) {
     constexpr double kFurGives = 0.25;  // of a bead's diameter that is pushed back on fur
     Length given;
     for (std::size_t i = 1; i < plan.parts.size(); ++i)
-        if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail); bead && plan.parts[partBehind(plan, i)].made.kind == MaterialKind::dubbing) given += kFurGives * bead->diameter;
+        if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail);
+            bead && plan.parts[partBehind(plan, i)].made.kind == MaterialKind::dubbing)
+            given += kFurGives * bead->diameter;
     return given;
 }
 
@@ -194,7 +199,8 @@ HeadBudget budgetHead(Bench& bench) {
     HeadBudget budget;
     const Length b = bench.thread.width;
     budget.shares = sharesOf(plan, bench.thread);
-    for (const RoomShare& share : budget.shares) budget.needed += share.room;
+    for (const RoomShare& share : budget.shares)
+        budget.needed += share.room;
     budget.available = plan.foremostBody - beadAtEye(plan) + roomGiven(plan);
     budget.from = beadAtEye(plan) + clearTurns(plan) * b;
     budget.to = std::max(budget.from + 2.0 * b, std::min(bench.hackleFront, plan.foremostBody));
@@ -214,7 +220,8 @@ HeadBudget budgetHead(Bench& bench) {
         Length widestStem;
         for (std::size_t i = 0; i < plan.parts.size(); ++i)
             if (takesRoom(plan, i))
-                if (const auto& h = std::get<HacklePlan>(plan.parts[i].detail); h.turns > 1.0) widestStem = std::max(widestStem, h.feather.stem);
+                if (const auto& h = std::get<HacklePlan>(plan.parts[i].detail); h.turns > 1.0)
+                    widestStem = std::max(widestStem, h.feather.stem);
         budget.remedies = remedies(bench, widestStem);
     }
     return budget;

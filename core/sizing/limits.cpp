@@ -20,7 +20,8 @@ bool isMeasured(const Material& made, std::string_view key) { return std::ranges
 // What a plan says; one rule a function.
 class Saying {
   public:
-    explicit Saying(Bench& bench) : bench_(bench), plan_(bench.plan), hook_(bench.hook), shank_(bench.hook.shank()), gape_(bench.hook.gape()) {}
+    explicit Saying(Bench& bench)
+        : bench_(bench), plan_(bench.plan), hook_(bench.hook), shank_(bench.hook.shank()), gape_(bench.hook.gape()) {}
 
     void ofFly() {
         ofCrowding();
@@ -56,22 +57,27 @@ class Saying {
         if (head.crowded == Crowding::no) return;
         const bool short_ = head.margin() < 0.0 * mm;
         const Length over = short_ ? -head.margin() : plan_.foremostBody - head.usual;
-        std::string what = short_ ? "the head is crowded by " + formatLength(over, LengthUnit::millimetres, 2)
-                                  : "what stands in front takes " + formatLength(over, LengthUnit::millimetres, 2) + " more of the shank than is usual";
+        std::string what =
+            short_ ? "the head is crowded by " + formatLength(over, LengthUnit::millimetres, 2)
+                   : "what stands in front takes " + formatLength(over, LengthUnit::millimetres, 2) + " more of the shank than is usual";
         const auto most = std::ranges::max_element(head.shares, {}, &RoomShare::room);
         if (most != head.shares.end()) what += "; most of it goes to the " + most->what;
         // A front that went back of itself is not mended by going back further.
-        const auto mend = std::ranges::find_if(head.remedies, [short_](const Remedy& remedy) { return short_ || remedy.kind != RemedyKind::bodyFrontBack; });
-        ofFlyAsAWhole(Concern::crowdedHead, "", over, head.crowded == Crowding::warning ? Severity::warning : Severity::note, std::move(what), mend == head.remedies.end() ? "" : mend->words);
+        const auto mend = std::ranges::find_if(
+            head.remedies, [short_](const Remedy& remedy) { return short_ || remedy.kind != RemedyKind::bodyFrontBack; });
+        ofFlyAsAWhole(Concern::crowdedHead, "", over, head.crowded == Crowding::warning ? Severity::warning : Severity::note,
+                      std::move(what), mend == head.remedies.end() ? "" : mend->words);
     }
 
     void ofHead() {
         constexpr double kThick = 0.85;  // of the eye's width
         const Length eye = hook_.eyeWidth(), over = plan_.head.diameter - kThick * eye;
         if (over <= slack(plan_.head.diameter, kThick * eye)) return;
-        ofFlyAsAWhole(Concern::headThick, "", over, plan_.head.diameter > eye ? Severity::warning : Severity::note,
-                      "the head comes out " + formatLength(plan_.head.diameter, LengthUnit::millimetres, 2) + " thick, " + formatNumber(plan_.head.diameter / eye, 1) + " of the eye's width",
-                      "cut the butts on a slope: that takes " + formatLength(plan_.head.slopeCutTakes, LengthUnit::millimetres, 2) + " off it");
+        ofFlyAsAWhole(
+            Concern::headThick, "", over, plan_.head.diameter > eye ? Severity::warning : Severity::note,
+            "the head comes out " + formatLength(plan_.head.diameter, LengthUnit::millimetres, 2) + " thick, " +
+                formatNumber(plan_.head.diameter / eye, 1) + " of the eye's width",
+            "cut the butts on a slope: that takes " + formatLength(plan_.head.slopeCutTakes, LengthUnit::millimetres, 2) + " off it");
     }
 
     void ofShortBody() {
@@ -81,7 +87,8 @@ class Saying {
         const Length long_ = plan_.bodyEnd - plan_.bodyFront;
         if (long_ + slack(long_, kShort * shank_) >= kShort * shank_ || plan_.bodyFront <= kBack * shank_) return;
         note(*body, "front", Concern::shortBody, (kShort * shank_ - long_) / mm, "mm",
-             "this front leaves a body of " + formatLength(long_) + ", " + formatNumber(100.0 * (long_ / shank_), 0) + " % of the shank", "bring its front forward");
+             "this front leaves a body of " + formatLength(long_) + ", " + formatNumber(100.0 * (long_ / shank_), 0) + " % of the shank",
+             "bring its front forward");
     }
 
     // One stop that several parts share is said once, naming them all.
@@ -109,7 +116,8 @@ class Saying {
             }
         for (const Stop& stop : stops)
             bench_.warn(stop.part, stop.key, Concern::fixedStop, {(stop.fixed - kShareOfShank * shank_) / mm, "mm", Severity::warning},
-                        "a fixed stop of " + formatLength(stop.fixed, LengthUnit::millimetres, 2) + " for " + stop.named + " is " + formatNumber(100.0 * (stop.fixed / shank_), 0) + " % of this shank",
+                        "a fixed stop of " + formatLength(stop.fixed, LengthUnit::millimetres, 2) + " for " + stop.named + " is " +
+                            formatNumber(100.0 * (stop.fixed / shank_), 0) + " % of this shank",
                         "as a share of the shank it moves with the hook");
     }
     static std::vector<std::pair<const char*, const StationSpec*>> stopsOf(const Part& part) {
@@ -132,20 +140,24 @@ class Saying {
         if (!most || plan_.length <= *most + slack(plan_.length, *most)) return;
         const Length over = plan_.length - *most;
         const std::string by = " by " + formatLength(over);
-        ofFlyAsAWhole(Concern::tooLong, "max_length_mm", over, Severity::warning, "this fly is " + formatLength(plan_.length) + " long, over its limit" + by,
-                      plan_.endsWith < 0 ? "the hook itself is that long: take a smaller one" : "shorten the " + title(plan_.parts[static_cast<std::size_t>(plan_.endsWith)].kind) + by);
+        ofFlyAsAWhole(Concern::tooLong, "max_length_mm", over, Severity::warning,
+                      "this fly is " + formatLength(plan_.length) + " long, over its limit" + by,
+                      plan_.endsWith < 0 ? "the hook itself is that long: take a smaller one"
+                                         : "shorten the " + title(plan_.parts[static_cast<std::size_t>(plan_.endsWith)].kind) + by);
     }
 
     void ofPairs(std::size_t i) {
         const PartPlan& part = plan_.parts[i];
         double count = 0.0;
-        if (const auto* wing = std::get_if<WingPlan>(&part.detail); wing && wing->style == WingStyle::tips) count = wing->count.value_or(0.0);
+        if (const auto* wing = std::get_if<WingPlan>(&part.detail); wing && wing->style == WingStyle::tips)
+            count = wing->count.value_or(0.0);
         if (const auto* pieces = std::get_if<PiecePlan>(&part.detail)) {
             const auto* legs = std::get_if<LegsPart>(&written(i).detail);
             if (!legs || legs->style != LegStyle::spread) count = pieces->count;
         }
         if (std::fmod(std::round(count), 2.0) != 0.0)
-            bench_.warn(i, "count", Concern::oddPair, {1.0, "", Severity::warning}, formatNumber(count, 0) + " where left and right are meant", "one more, or one less, so that both sides match");
+            bench_.warn(i, "count", Concern::oddPair, {1.0, "", Severity::warning},
+                        formatNumber(count, 0) + " where left and right are meant", "one more, or one less, so that both sides match");
     }
 
     void ofLongerThan(std::size_t i, const char* key, Length is, Length limit, const std::string& what, const std::string& remedy) {
@@ -157,26 +169,34 @@ class Saying {
         if (const auto* tail = std::get_if<TailPlan>(&part.detail)) ofTail(i, *tail);
         if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
             constexpr double kMasks = 2.0;  // of the gape
-            ofLongerThan(i, "length", palmer->hackle.fibre, kMasks * gape_, "fibres of " + formatLength(palmer->hackle.fibre) + " at the shoulder mask the point", "twice the gape is as long as they should be");
+            ofLongerThan(i, "length", palmer->hackle.fibre, kMasks * gape_,
+                         "fibres of " + formatLength(palmer->hackle.fibre) + " at the shoulder mask the point",
+                         "twice the gape is as long as they should be");
         }
         if (const auto* h = std::get_if<HacklePlan>(&part.detail); h && h->stand == FibreStand::upright) {
             constexpr double kTopples = 2.4;  // of the gape
-            ofLongerThan(i, "length", h->fibre, kTopples * gape_, "on upright fibres of " + formatLength(h->fibre) + " the fly topples", "about one and a half times the gape stands well");
+            ofLongerThan(i, "length", h->fibre, kTopples * gape_, "on upright fibres of " + formatLength(h->fibre) + " the fly topples",
+                         "about one and a half times the gape stands well");
         }
         if (part.kind == PartKind::cheek) ofCheek(i, std::get<PiecePlan>(part.detail));
         if (const auto* wing = std::get_if<WingPlan>(&part.detail)) ofWing(i, *wing);
         if (const auto* head = std::get_if<HeadPlan>(&part.detail); head && head->coats > 2)
-            note(i, "coats", Concern::coats, head->coats - 2, "", "a third coat stays tacky for long", "two coats, each dry before the next");
+            note(i, "coats", Concern::coats, head->coats - 2, "", "a third coat stays tacky for long",
+                 "two coats, each dry before the next");
         if (const auto* tag = std::get_if<TagPart>(&written(i).detail); tag && tag->length && tag->turns) {
             const double planned = std::get<TagPlan>(part.detail).turns, told = tag->turns->middle();
             if (std::abs(planned - told) > std::max(0.5, 0.25 * told))
-                note(i, "turns", Concern::contradiction, std::abs(planned - told), "turns", formatShort(told, 1) + " turns are written, its length takes " + formatShort(planned, 1), "the length stands: leave one of the two out");
+                note(i, "turns", Concern::contradiction, std::abs(planned - told), "turns",
+                     formatShort(told, 1) + " turns are written, its length takes " + formatShort(planned, 1),
+                     "the length stands: leave one of the two out");
         }
         if (const auto* collar = std::get_if<CollarPart>(&written(i).detail); collar && collar->turns && collar->until) {
             const auto& h = std::get<HacklePlan>(part.detail);
             const double asFar = h.untilTurns, told = collar->turns->middle();
             if (std::abs(asFar - told) > std::max(0.5, 0.25 * told))
-                note(i, "turns", Concern::contradiction, std::abs(asFar - told), "turns", formatShort(told, 1) + " turns are written, as far as its station goes take " + formatShort(asFar, 1), "leave one of the two out");
+                note(i, "turns", Concern::contradiction, std::abs(asFar - told), "turns",
+                     formatShort(told, 1) + " turns are written, as far as its station goes take " + formatShort(asFar, 1),
+                     "leave one of the two out");
         }
     }
 
@@ -185,36 +205,50 @@ class Saying {
         constexpr double kTangles = 2.5;  // shanks
         const bool follows = std::holds_alternative<Ratio>(spec.length.value) || std::holds_alternative<Reach>(spec.length.value);
         if (follows && tail.style != TailStyle::plume)
-            ofLongerThan(i, "length", tail.length, kTangles * shank_, "a tail of " + formatLength(tail.length) + " breaks and tangles", "two and a half shanks are as long as it should be");
+            ofLongerThan(i, "length", tail.length, kTangles * shank_, "a tail of " + formatLength(tail.length) + " breaks and tangles",
+                         "two and a half shanks are as long as it should be");
         const auto* tippet = std::get_if<TippetTraits>(&plan_.parts[i].made.traits);
         if (!tail.barSpacing || !tippet || !tippet->barSpacing) return;
         constexpr double kOff = 0.12;
         const Length wanted = *tail.barSpacing, has = *tippet->barSpacing;
         if (abs(has - wanted) > kOff * wanted + slack(has, wanted))
-            note(i, "length", Concern::bars, abs(has - wanted) / mm, "mm", "its bars want to be " + formatLength(wanted) + " apart, this feather's are " + formatLength(has), "a feather with bars of about that spacing, or a tail to its second bar");
+            note(i, "length", Concern::bars, abs(has - wanted) / mm, "mm",
+                 "its bars want to be " + formatLength(wanted) + " apart, this feather's are " + formatLength(has),
+                 "a feather with bars of about that spacing, or a tail to its second bar");
     }
 
     void ofCheek(std::size_t i, const PiecePlan& cheek) {
         Length most = 0.45 * shank_;
         for (const PartPlan& other : plan_.parts)
             if (const auto* wing = std::get_if<WingPlan>(&other.detail)) most = std::max(most, 0.60 * wing->length);
-        ofLongerThan(i, "length", cheek.length, most, "a cheek of " + formatLength(cheek.length) + " hides the wing", "about a third of the shank shows well");
+        ofLongerThan(i, "length", cheek.length, most, "a cheek of " + formatLength(cheek.length) + " hides the wing",
+                     "about a third of the shank shows well");
         const auto* piece = std::get_if<PieceTraits>(&plan_.parts[i].made.traits);
         const auto bead = bench_.resolver.beadDiameter();
-        if (piece && piece->width && bead) ofLongerThan(i, "material", *piece->width, *bead, "a cheek " + formatLength(*piece->width) + " wide stands out beyond the bead", "a narrower one");
+        if (piece && piece->width && bead)
+            ofLongerThan(i, "material", *piece->width, *bead, "a cheek " + formatLength(*piece->width) + " wide stands out beyond the bead",
+                         "a narrower one");
     }
 
     void ofWing(std::size_t i, const WingPlan& wing) {
         const auto& spec = std::get<WingPart>(written(i).detail);
         if (spec.position != WingPosition::under)
             for (const PartPlan& other : plan_.parts)
-                if (const auto* under = std::get_if<WingPlan>(&other.detail); under && &other != &plan_.parts[i] && std::get<WingPart>(written(static_cast<std::size_t>(&other - plan_.parts.data())).detail).position == WingPosition::under)
-                    ofLongerThan(i, "length", under->length, wing.length, "the over-wing is shorter than the one under it, of " + formatLength(under->length), "let it reach at least as far");
+                if (const auto* under = std::get_if<WingPlan>(&other.detail);
+                    under && &other != &plan_.parts[i] &&
+                    std::get<WingPart>(written(static_cast<std::size_t>(&other - plan_.parts.data())).detail).position ==
+                        WingPosition::under)
+                    ofLongerThan(i, "length", under->length, wing.length,
+                                 "the over-wing is shorter than the one under it, of " + formatLength(under->length),
+                                 "let it reach at least as far");
         if (spec.folds && spec.layers && !foldsMake(*spec.folds, *spec.layers))
-            note(i, "folds", Concern::contradiction, 1.0, "", std::to_string(*spec.layers) + " layers are not folded in " + std::string(nameOf(*spec.folds)), "the layers stand: leave the folds out");
+            note(i, "folds", Concern::contradiction, 1.0, "",
+                 std::to_string(*spec.layers) + " layers are not folded in " + std::string(nameOf(*spec.folds)),
+                 "the layers stand: leave the folds out");
         constexpr double kMostFeathers = 12.0;
         if (wing.style == WingStyle::plume && wing.count && *wing.count > kMostFeathers)
-            note(i, "count", Concern::contradiction, *wing.count - kMostFeathers, "", formatNumber(*wing.count, 0) + " is taken for barbs, as older files counted", "count the feathers");
+            note(i, "count", Concern::contradiction, *wing.count - kMostFeathers, "",
+                 formatNumber(*wing.count, 0) + " is taken for barbs, as older files counted", "count the feathers");
     }
     static bool foldsMake(Folds folds, int layers) { return folds == Folds::thirds ? layers % 3 == 0 : (layers & (layers - 1)) == 0; }
 
@@ -223,8 +257,10 @@ class Saying {
         const PartPlan& part = plan_.parts[i];
         const auto short_ = [&](const std::optional<Length>& has, Length wants, const char* key, const char* what) {
             if (!has || *has >= wants - slack(*has, wants)) return;
-            bench_.warn(i, "material", Concern::proportion, {(wants - *has) / mm, "mm", isMeasured(part.made, key) ? Severity::warning : Severity::note},
-                        std::string(what) + " of " + formatLength(*has) + " where " + formatLength(wants) + " are wanted", "longer ones, or a shorter " + title(part.kind));
+            bench_.warn(i, "material", Concern::proportion,
+                        {(wants - *has) / mm, "mm", isMeasured(part.made, key) ? Severity::warning : Severity::note},
+                        std::string(what) + " of " + formatLength(*has) + " where " + formatLength(wants) + " are wanted",
+                        "longer ones, or a shorter " + title(part.kind));
         };
         const Material& made = part.made;
         const auto* piece = std::get_if<PieceTraits>(&made.traits);
@@ -233,10 +269,12 @@ class Saying {
         } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
             if (piece) short_(piece->length, wing->length, "length_mm", "a point");
             if (const auto* hair = std::get_if<HairTraits>(&made.traits)) short_(hair->length, wing->length, "length_mm", "hair");
-            if (const auto* plume = std::get_if<PlumeTraits>(&made.traits)) short_(plume->fibreLength, 0.5 * wing->length, "fibre_length_mm", "barbs");
+            if (const auto* plume = std::get_if<PlumeTraits>(&made.traits))
+                short_(plume->fibreLength, 0.5 * wing->length, "fibre_length_mm", "barbs");
         } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
             if (const auto* hair = std::get_if<HairTraits>(&made.traits)) short_(hair->length, tail->fibreNeeded, "length_mm", "hair");
-            if (const auto* strands = std::get_if<StrandTraits>(&made.traits)) short_(strands->natural, tail->fibreNeeded, "natural_mm", "fibres");
+            if (const auto* strands = std::get_if<StrandTraits>(&made.traits))
+                short_(strands->natural, tail->fibreNeeded, "natural_mm", "fibres");
         }
     }
 
@@ -248,16 +286,21 @@ class Saying {
         constexpr double kSmall = 0.42, kLarge = 0.80, kTooSmall = 0.33, kTooLarge = 0.95;
         const Length over = share > kLarge ? bead->diameter - kLarge * g0 : kSmall * g0 - bead->diameter;
         if (over > slack(bead->diameter, g0 * (share > kLarge ? kLarge : kSmall)))
-            bench_.warn(i, "material", Concern::beadSize, {over / mm, "mm", share > kTooLarge || share < kTooSmall ? Severity::warning : Severity::note},
-                        "a bead of " + formatLength(bead->diameter) + " is " + (share > kLarge ? "large" : "small") + " on this hook", "one of about " + formatLength(0.60 * g0));
+            bench_.warn(i, "material", Concern::beadSize,
+                        {over / mm, "mm", share > kTooLarge || share < kTooSmall ? Severity::warning : Severity::note},
+                        "a bead of " + formatLength(bead->diameter) + " is " + (share > kLarge ? "large" : "small") + " on this hook",
+                        "one of about " + formatLength(0.60 * g0));
         const bool barbless = hook_.spec().barb == false;
         const Length passes = (barbless ? 1.10 : 1.35) * hook_.wire(), stops = 0.9 * hook_.eyeWidth();
         if (bead->hole < passes - slack(bead->hole, passes))
             bench_.warn(i, "material", Concern::beadHole, {(passes - bead->hole) / mm, "mm", Severity::warning},
-                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " won't pass the bend, which wants " + formatLength(passes, LengthUnit::millimetres, 2), "a larger hole, or a slotted bead");
+                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " won't pass the bend, which wants " +
+                            formatLength(passes, LengthUnit::millimetres, 2),
+                        "a larger hole, or a slotted bead");
         if (bead->hole > stops + slack(bead->hole, stops))
             bench_.warn(i, "material", Concern::beadEye, {(bead->hole - stops) / mm, "mm", Severity::warning},
-                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " slips over the eye", "a smaller hole, or thread built up ahead of it");
+                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " slips over the eye",
+                        "a smaller hole, or thread built up ahead of it");
     }
 
     // A brittle body is locked by a rib or palmer of the other hand, a palmer by a rib that crosses its turns.
@@ -273,15 +316,20 @@ class Saying {
                     ribbed = true;
                     locked = locked || rib->hand != hand;
                 }
-                if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail); palmer && other.station < body->end && palmer->end > body->front) locked = locked || palmer->hand != hand;
+                if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail);
+                    palmer && other.station < body->end && palmer->end > body->front)
+                    locked = locked || palmer->hand != hand;
             }
             if (ribbed && !locked)
-                bench_.warn(i, "direction", Concern::brittleBody, {1.0, "", Severity::warning}, "a brittle body with its rib wound the same way is not locked by it", "wind one of the two against the other");
+                bench_.warn(i, "direction", Concern::brittleBody, {1.0, "", Severity::warning},
+                            "a brittle body with its rib wound the same way is not locked by it", "wind one of the two against the other");
         } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
             for (const PartPlan& other : plan_.parts)
-                if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail); palmer && palmer->hand == rib->hand && rib->crossesPalmer && *rib->crossesPalmer < palmer->openTurns) {
+                if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail);
+                    palmer && palmer->hand == rib->hand && rib->crossesPalmer && *rib->crossesPalmer < palmer->openTurns) {
                     note(i, "direction", Concern::ribWithPalmer, palmer->openTurns - *rib->crossesPalmer, "turns",
-                         "it runs in the palmer's own spiral and crosses " + formatShort(*rib->crossesPalmer, 1) + " of its turns", "wound the other way it crosses " + formatShort(rib->turns + palmer->openTurns, 1));
+                         "it runs in the palmer's own spiral and crosses " + formatShort(*rib->crossesPalmer, 1) + " of its turns",
+                         "wound the other way it crosses " + formatShort(rib->turns + palmer->openTurns, 1));
                     return;
                 }
         }
@@ -292,7 +340,8 @@ class Saying {
         if (!made.label || !plan_.parts[i].material || labelIsKnown(made)) return;
         for (std::size_t k = 0; k < i; ++k)
             if (plan_.parts[k].material == plan_.parts[i].material) return;  // said already
-        note(i, "material", Concern::label, 1.0, "", "the size \"" + *made.label + "\" is not one that is known", "measure it, or take the usual size as it is assumed");
+        note(i, "material", Concern::label, 1.0, "", "the size \"" + *made.label + "\" is not one that is known",
+             "measure it, or take the usual size as it is assumed");
     }
     static bool labelIsKnown(const Material& made) {
         struct Known {

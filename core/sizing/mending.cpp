@@ -5,8 +5,8 @@
 #include <functional>
 #include <map>
 
-#include "book/spec_words.h"
 #include "book/part_order.h"
+#include "book/spec_words.h"
 #include "sizing/compare.h"
 #include "units/text.h"
 
@@ -23,7 +23,8 @@ constexpr double kBedAhead = 3.0;  // turns, ahead of the wing's tie-in
 constexpr std::size_t kMoves = 2;
 
 const Warning* same(const Plan& plan, const Warning& warning) {
-    const auto found = std::ranges::find_if(plan.warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
+    const auto found =
+        std::ranges::find_if(plan.warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
     return found == plan.warnings.end() ? nullptr : &*found;
 }
 
@@ -52,7 +53,9 @@ class Trials {
         Mend mend{std::move(*edit), cost, warning_.over, true, {}, {}};
         // A part added before it moves the warned one on: it is the same part there.
         Warning wanted = warning_;
-        if (wanted.part && after->parts.size() == plan_.parts.size() + 1 && after->parts[*wanted.part].kind != plan_.parts[*wanted.part].kind) ++*wanted.part;
+        if (wanted.part && after->parts.size() == plan_.parts.size() + 1 &&
+            after->parts[*wanted.part].kind != plan_.parts[*wanted.part].kind)
+            ++*wanted.part;
         if (const Warning* still = same(*after, wanted)) {
             mend.cures = false;
             mend.buys = warning_.over - still->over;
@@ -72,7 +75,8 @@ class Trials {
     }
     [[nodiscard]] std::vector<Mend> best(std::size_t most) {
         std::vector<Mend> list;
-        for (auto& [way, mend] : best_) list.push_back(std::move(mend));
+        for (auto& [way, mend] : best_)
+            list.push_back(std::move(mend));
         std::ranges::stable_sort(list, before);
         if (list.size() > most) list.erase(list.begin() + static_cast<std::ptrdiff_t>(most), list.end());
         return list;
@@ -107,7 +111,8 @@ void tryMaterials(Trials& trials, std::size_t part) {
     const Part& written = trials.plan().pattern.parts[part];
     if (!written.material) return;
     for (const Material& m : trials.book().materials)
-        if (standsIn(m, trials.plan().parts[part].made)) trials.take("material", kMaterialCost, changeMaterial(trials.book(), trials.plan().pattern.id, part, m.id));
+        if (standsIn(m, trials.plan().parts[part].made))
+            trials.take("material", kMaterialCost, changeMaterial(trials.book(), trials.plan().pattern.id, part, m.id));
 }
 
 void tryThreads(Trials& trials) {
@@ -128,7 +133,8 @@ void tryFewerTurns(Trials& trials, std::size_t part) {
                                     });
     if (const auto* p = std::get_if<PalmerPlan>(&trials.plan().parts[part].detail))
         for (int fewer = 1; p->openTurns - fewer >= 1.0 && fewer <= 3; ++fewer)
-            trials.part<PalmerPart>("turns " + std::to_string(part), part, fewer, name + " of " + turnsWords(p->openTurns - fewer) + " open",
+            trials.part<PalmerPart>("turns " + std::to_string(part), part, fewer,
+                                    name + " of " + turnsWords(p->openTurns - fewer) + " open",
                                     [&](PalmerPart& w) { w.openTurns = exactly(p->openTurns - fewer); });
 }
 
@@ -136,8 +142,12 @@ void tryLengths(Trials& trials, std::size_t part, int direction) {
     const Part& written = trials.plan().pattern.parts[part];
     const auto* length = std::visit(
         [](const auto& detail) -> const LengthSpec* {
-            if constexpr (requires { { detail.length } -> std::convertible_to<LengthSpec>; }) return &detail.length;
-            else return nullptr;
+            if constexpr (requires {
+                              { detail.length } -> std::convertible_to<LengthSpec>;
+                          })
+                return &detail.length;
+            else
+                return nullptr;
         },
         written.detail);
     if (!length) return;
@@ -192,16 +202,18 @@ void tryFrontBack(Trials& trials) {
 
 void tryFrontForward(Trials& trials) {
     const Plan& plan = trials.plan();
-    const auto body = std::ranges::find_if(plan.parts, [](const PartPlan& p) { return p.kind == PartKind::body && std::holds_alternative<BodyPlan>(p.detail); });
+    const auto body = std::ranges::find_if(
+        plan.parts, [](const PartPlan& p) { return p.kind == PartKind::body && std::holds_alternative<BodyPlan>(p.detail); });
     if (body == plan.parts.end()) return;
     for (int steps = 1; steps <= 8; ++steps) {
         const Length front = std::get<BodyPlan>(body->detail).front - static_cast<double>(steps) * kFrontStep;
         if (front <= 0.0 * mm) return;
-        trials.part<BodyPart>("front", static_cast<std::size_t>(body - plan.parts.begin()), steps, "body front forward to " + formatLength(front) + " behind the eye", [&](BodyPart& b) {
-            StationSpec station;
-            station.behind = ratioOf(front / plan.hook.shank(), Yardstick::shank);
-            b.front = station;
-        });
+        trials.part<BodyPart>("front", static_cast<std::size_t>(body - plan.parts.begin()), steps,
+                              "body front forward to " + formatLength(front) + " behind the eye", [&](BodyPart& b) {
+                                  StationSpec station;
+                                  station.behind = ratioOf(front / plan.hook.shank(), Yardstick::shank);
+                                  b.front = station;
+                              });
     }
 }
 
@@ -333,7 +345,8 @@ void tryThinnerNoodle(Trials& trials, std::size_t part) {
 }
 
 void tryShortening(Trials& trials) {
-    for (std::size_t i = 0; i < trials.plan().parts.size(); ++i) tryLengths(trials, i, -1);
+    for (std::size_t i = 0; i < trials.plan().parts.size(); ++i)
+        tryLengths(trials, i, -1);
     tryHook(trials, -1);
 }
 
@@ -343,8 +356,10 @@ std::string Mend::words(const Warning& warning) const {
     std::string text = edit.words + ": ";
     const std::string bought = formatShort(buys, 2) + (warning.unit.empty() ? "" : (warning.unit == "°" ? "" : " ") + warning.unit);
     text += cures ? "cures it" : "takes off " + bought + " of " + formatShort(warning.over, 2);
-    for (std::size_t i = 0; i < moves.size(); ++i) text += (i == 0 ? "; " : ", ") + moves[i];
-    for (const std::string& trouble : brings) text += "; but " + trouble;
+    for (std::size_t i = 0; i < moves.size(); ++i)
+        text += (i == 0 ? "; " : ", ") + moves[i];
+    for (const std::string& trouble : brings)
+        text += "; but " + trouble;
     return text;
 }
 
@@ -388,7 +403,8 @@ std::vector<Mend> mendsOf(const Book& book, const Plan& plan, const Warning& war
             tryBedUnderWing(trials, part);
             trySlimmerShoulder(trials);
             tryFrontBack(trials);
-            for (std::size_t i = 0; i < part; ++i) tryFewerTurns(trials, i);
+            for (std::size_t i = 0; i < part; ++i)
+                tryFewerTurns(trials, i);
             break;
         case Concern::fixedStop: tryRatios(trials, part); break;
         case Concern::shortBody: tryFrontForward(trials); break;
@@ -410,7 +426,8 @@ std::vector<Mend> mendsOf(const Book& book, const Plan& plan, const Warning& war
         case Concern::tooLong: tryShortening(trials); break;
         case Concern::crowdedHead:
             tryThreads(trials);
-            for (std::size_t i = 0; i < plan.parts.size(); ++i) tryFewerTurns(trials, i);
+            for (std::size_t i = 0; i < plan.parts.size(); ++i)
+                tryFewerTurns(trials, i);
             tryFrontBack(trials);
             break;
     }

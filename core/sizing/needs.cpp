@@ -94,8 +94,10 @@ void ofContinued(const Plan& plan, std::size_t i, Need& need) {
     if (!written.from) return;
     const auto source = find(plan.pattern, *written.from);
     if (!source) return;
-    if (const auto* tail = std::get_if<TailPlan>(&plan.parts[*source].detail); tail && tail->woundOn) need.length = 0.0 * mm;  // the tail's own need has it all
-    if (std::holds_alternative<UnderbodyPlan>(plan.parts[i].detail) && plan.pattern.parts[*source].kind == PartKind::wing) need = {need.material, {}, {}, {}, {}, {}, need.parts};
+    if (const auto* tail = std::get_if<TailPlan>(&plan.parts[*source].detail); tail && tail->woundOn)
+        need.length = 0.0 * mm;  // the tail's own need has it all
+    if (std::holds_alternative<UnderbodyPlan>(plan.parts[i].detail) && plan.pattern.parts[*source].kind == PartKind::wing)
+        need = {need.material, {}, {}, {}, {}, {}, need.parts};
 }
 
 }  // namespace

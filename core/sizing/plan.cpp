@@ -20,12 +20,16 @@ namespace {
 class Planner {
   public:
     Planner(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools)
-        : pattern_(pattern), hook_(hook), book_(book), place_(place), schools_(schoolsFor(pattern, book, schools)), leftOut_(pattern.parts.size(), false) {}
+        : pattern_(pattern),
+          hook_(hook),
+          book_(book),
+          place_(place),
+          schools_(schoolsFor(pattern, book, schools)),
+          leftOut_(pattern.parts.size(), false) {}
 
     Result<Plan> run() {
         const Material* thread = book_.findMaterial(pattern_.thread);
-        if (!thread || thread->kind != MaterialKind::thread)
-            return noSuch(place_.key("thread"), "thread", pattern_.thread);
+        if (!thread || thread->kind != MaterialKind::thread) return noSuch(place_.key("thread"), "thread", pattern_.thread);
         threadMaterial_ = *thread;
         thread_ = laidThread(*thread);
         // What can't be sized is left out with its faults, and then what hangs on it, until the rest stands.
@@ -50,7 +54,8 @@ class Planner {
         for (int round = 0;; ++round) {
             Plan planned = once(room);
             if (!planned.faults.empty()) return planned;
-            Resolver::Room wanted{roomNeeded(planned, planned.finishThread) - roomGiven(planned), bindingRoom(planned, planned.finishThread), hackleRooms(planned)};
+            Resolver::Room wanted{roomNeeded(planned, planned.finishThread) - roomGiven(planned),
+                                  bindingRoom(planned, planned.finishThread), hackleRooms(planned)};
             static constexpr Length kSettled = 1e-9 * mm;
             const auto same = [](Length a, Length b) { return abs(a - b) < kSettled; };
             const bool still = same(wanted.atEye, room.atEye) && std::ranges::equal(wanted.hackles, room.hackles, same);
@@ -100,7 +105,8 @@ class Planner {
     void size(Bench& bench) {
         Plan& plan = bench.plan;
         bench.bindThread(-1, bench.resolver.beadAtEye() + thread_.width, plan.bodyEnd, 1.0);
-        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) sizePart(bench, i);
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
+            sizePart(bench, i);
         for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
             if (auto* rib = std::get_if<RibPlan>(&plan.parts[i].detail))
                 windRib(bench, *rib, i, std::get<RibPart>(pattern_.parts[i].detail));
@@ -120,7 +126,8 @@ class Planner {
     [[nodiscard]] Place bodyPlace(const Resolver& resolver) const {
         std::optional<std::size_t> last;
         for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
-            if ((pattern_.parts[i].kind == PartKind::body || pattern_.parts[i].kind == PartKind::thorax) && !resolver.isLeftOut(i)) last = i;
+            if ((pattern_.parts[i].kind == PartKind::body || pattern_.parts[i].kind == PartKind::thorax) && !resolver.isLeftOut(i))
+                last = i;
         return last ? place_.key("parts").at(*last).key("end") : place_;
     }
 
@@ -144,9 +151,11 @@ class Planner {
         }
         part.made = bench.resolver.madeOf(i);
         if (part.material && !book_.findMaterial(*part.material))
-            bench.resolver.fault(part.place.key("material"), "expected the id of a material, got \"" + *part.material + "\"", "add that material, or name one of the drawers");
+            bench.resolver.fault(part.place.key("material"), "expected the id of a material, got \"" + *part.material + "\"",
+                                 "add that material, or name one of the drawers");
         if (!canBeMadeOf(written.kind, part.made.kind)) {
-            bench.resolver.fault(part.place.key("material"), "expected something that makes a " + std::string(nameOf(written.kind)) + ", got a " + std::string(nameOf(part.made.kind)));
+            bench.resolver.fault(part.place.key("material"), "expected something that makes a " + std::string(nameOf(written.kind)) +
+                                                                 ", got a " + std::string(nameOf(part.made.kind)));
             part.made = usualMaterial(written.kind, pattern_, book_);
         }
         placeAtFront(bench, i);
@@ -185,7 +194,9 @@ class Planner {
                 const Length front = bench.resolver.foremostBody(), b = bench.thread.width;
                 if (bench.bodyTied()) {
                     if (!bench.wingAt) bench.wingAt = part.station;
-                    if (!written) bench.hackleFront = std::min(bench.hackleFront, part.station - b);  // a hackle after it is wound over the rest of its binding
+                    if (!written)
+                        bench.hackleFront =
+                            std::min(bench.hackleFront, part.station - b);  // a hackle after it is wound over the rest of its binding
                 } else if (part.station >= front)
                     bench.hackleFront = std::min(bench.hackleFront, front - kWingGapTurns * b);  // propped by two turns
                 part.detail = wing;
@@ -212,7 +223,8 @@ class Planner {
                     part.station = 0.0 * mm;
                 } else {  // pushed back on what is before it: the rest stands ahead
                     for (std::size_t k = 0; k < i; ++k)
-                        if (const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[k].detail); body && body->props == i) bead.ball = true;
+                        if (const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[k].detail); body && body->props == i)
+                            bead.ball = true;
                     if (!bench.pattern.parts[i].station) {
                         bench.hackleFront = std::max(0.0 * mm, bench.hackleFront - d);
                         part.station = bench.hackleFront;
@@ -228,7 +240,8 @@ class Planner {
             void operator()(const HeadPart& p) { part.detail = sizeHead(bench, p); }
             // Butts bound down from the eye to the body's front, or to where it stands.
             void bindAtFront(double count, Length diameter) const {
-                bench.bindBundle(static_cast<int>(i), bench.resolver.beadAtEye() + bench.thread.width, std::max(bench.resolver.foremostBody(), part.station), count, diameter);
+                bench.bindBundle(static_cast<int>(i), bench.resolver.beadAtEye() + bench.thread.width,
+                                 std::max(bench.resolver.foremostBody(), part.station), count, diameter);
             }
         };
         std::visit(Size{bench, i, part}, written.detail);
@@ -246,13 +259,15 @@ class Planner {
         if (wing && wing->style == WingStyle::upright && !bench.bodyTied())
             bench.resolver.placeFrontPart(i, kUprightShare * hook_.shank());
         else if (isWing)
-            bench.resolver.placeFrontPart(i, bench.wingAt.value_or(std::max(0.0 * mm, bench.hackleFront - kWingGapTurns * bench.thread.width)));
+            bench.resolver.placeFrontPart(
+                i, bench.wingAt.value_or(std::max(0.0 * mm, bench.hackleFront - kWingGapTurns * bench.thread.width)));
         if (!isCollar) return;
         const PartPlan* before = hackleWoundThrough(bench, written);
         // Wound between the body and a thorax that stands ahead of it, it stands on the body's front.
         bool thoraxFollows = false;
         for (std::size_t k = i; k < pattern_.parts.size(); ++k)
-            if (const auto* body = std::get_if<BodyPart>(&pattern_.parts[k].detail)) thoraxFollows = thoraxFollows || (!body->end && !body->front && pattern_.parts[k].kind == PartKind::thorax);
+            if (const auto* body = std::get_if<BodyPart>(&pattern_.parts[k].detail))
+                thoraxFollows = thoraxFollows || (!body->end && !body->front && pattern_.parts[k].kind == PartKind::thorax);
         const Length front = thoraxFollows ? std::min(bench.betweenFront, bench.resolver.bodyFront()) : bench.hackleFront;
         bench.resolver.placeFrontPart(i, before ? before->station : std::max(0.0 * mm, front));
     }
@@ -288,8 +303,10 @@ Pattern countedFor(const Pattern& written, const Hook& hook, const Book& book) {
     for (Part& part : scaled.parts) {
         const Material* made = part.material ? book.findMaterial(*part.material) : nullptr;
         const bool hair = made && made->kind == MaterialKind::hair;
-        if (auto* tail = std::get_if<TailPart>(&part.detail); tail && tail->fibres) *tail->fibres = scaledCount(*tail->fibres, hair || tail->style == TailStyle::hair ? 2.0 : 1.0, own->size, hook.size());
-        if (auto* wing = std::get_if<WingPart>(&part.detail); wing && wing->count && wing->style != WingStyle::tips && wing->style != WingStyle::upright && wing->style != WingStyle::paired)
+        if (auto* tail = std::get_if<TailPart>(&part.detail); tail && tail->fibres)
+            *tail->fibres = scaledCount(*tail->fibres, hair || tail->style == TailStyle::hair ? 2.0 : 1.0, own->size, hook.size());
+        if (auto* wing = std::get_if<WingPart>(&part.detail);
+            wing && wing->count && wing->style != WingStyle::tips && wing->style != WingStyle::upright && wing->style != WingStyle::paired)
             *wing->count = scaledCount(*wing->count, wing->style == WingStyle::hair ? 2.0 : 1.0, own->size, hook.size());
     }
     return scaled;
@@ -359,7 +376,13 @@ void Bench::bindBundle(int index, Length from, Length to, double count, Length d
 }
 
 void Bench::warn(std::size_t index, const char* key, Concern concern, Excess excess, std::string what, std::string remedy) {
-    plan.warnings.push_back({{resolver.partPlace(index).key(key), std::move(what), std::move(remedy)}, concern, index, excess.over, excess.unit, key, excess.severity});
+    plan.warnings.push_back({{resolver.partPlace(index).key(key), std::move(what), std::move(remedy)},
+                             concern,
+                             index,
+                             excess.over,
+                             excess.unit,
+                             key,
+                             excess.severity});
 }
 
 const BodyPlan* Plan::bodyAt(Length station) const {
@@ -431,9 +454,9 @@ Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usua
     for (const auto* choices : {&book.schools, &pattern.schools}) {  // the dressing's own last
         if (!*choices) continue;
         const SchoolChoices& c = **choices;
-        schools = {c.fibre.value_or(schools.fibre), c.tieIn.value_or(schools.tieIn), c.rib.value_or(schools.rib),
-                   c.pitch.value_or(schools.pitch), c.finish.value_or(schools.finish),
-                   c.bodyEnd ? c.bodyEnd : schools.bodyEnd, c.fullness ? c.fullness : schools.fullness};
+        schools = {c.fibre.value_or(schools.fibre),           c.tieIn.value_or(schools.tieIn),   c.rib.value_or(schools.rib),
+                   c.pitch.value_or(schools.pitch),           c.finish.value_or(schools.finish), c.bodyEnd ? c.bodyEnd : schools.bodyEnd,
+                   c.fullness ? c.fullness : schools.fullness};
     }
     return schools;
 }
@@ -442,9 +465,10 @@ Result<Plan> planWhatCan(const Pattern& pattern, const Hook& hook, const Book& b
     try {
         return Planner(countedFor(pattern, hook, book), hook, book, place, schools).run();
     } catch (const BrokenContract&) {
-        throw;  // ours to mend, not the tier's
+        throw;                         // ours to mend, not the tier's
     } catch (const std::exception&) {  // of a solver or an allocation, at measures that no material has
-        return fail(place, "expected measures that a fly can be worked out from", "look for a very large or very small number in this dressing, its hook or its materials");
+        return fail(place, "expected measures that a fly can be worked out from",
+                    "look for a very large or very small number in this dressing, its hook or its materials");
     }
 }
 

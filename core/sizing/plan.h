@@ -72,8 +72,8 @@ struct RibPlan {
     bool round = true;
     Winding direction = Winding::counter;
     RibPitch school = RibPitch::even;
-    bool sinksIn = false;  // on fur, wound fibres and chenille
-    int hand = -1;         // sense × travel, models.md section 4 "what locks what"
+    bool sinksIn = false;                 // on fur, wound fibres and chenille
+    int hand = -1;                        // sense × travel, models.md section 4 "what locks what"
     std::optional<double> crossesPalmer;  // turns of it that it crosses
     std::optional<double> crossesBody;
 };
@@ -87,7 +87,7 @@ struct BodyPlan {
     double exponent = 1.0;
     bool overUnderbody = false;  // follows what is under it: D = D_u + covers
     Length covers;
-    std::optional<Length> swelling;  // a round thorax: its diameter at the middle
+    std::optional<Length> swelling;    // a round thorax: its diameter at the middle
     std::optional<std::size_t> props;  // the bead that it is a ball for
     Length noodleDiameter;
     Volume volume;
@@ -122,10 +122,10 @@ struct HacklePlan {  // collar and throat, and what a palmer shares with them
     Length longest;
     Length tieInFibre;
     double mostTurns = 0.0;
-    double untilTurns = 0.0;     // touching turns as far as its `until`, where it has one
-    bool through = false;        // wound through the hackle before it
-    double roomShare = 1.15;     // of its turns' stems, the room it takes
-    std::size_t rowsUnder = 0;   // of the bulk, bound before it
+    double untilTurns = 0.0;    // touching turns as far as its `until`, where it has one
+    bool through = false;       // wound through the hackle before it
+    double roomShare = 1.15;    // of its turns' stems, the room it takes
+    std::size_t rowsUnder = 0;  // of the bulk, bound before it
     TieIn tieIn = TieIn::tip;
     FibreStand stand = FibreStand::swept;
     Length width;  // along the shank
@@ -145,7 +145,8 @@ struct PalmerPlan {
 enum class Seat { low, note, warning, stated };
 template <>
 struct Names<Seat> {
-    static constexpr std::array entries = {NameOf{Seat::low, "low"}, NameOf{Seat::note, "note"}, NameOf{Seat::warning, "warning"}, NameOf{Seat::stated, "stated"}};
+    static constexpr std::array entries = {NameOf{Seat::low, "low"}, NameOf{Seat::note, "note"}, NameOf{Seat::warning, "warning"},
+                                           NameOf{Seat::stated, "stated"}};
 };
 // What a wing leans on: half a step up and the run it has to get over it.
 struct WingSupport {
@@ -169,7 +170,7 @@ struct WingPlan {
     std::vector<WingSupport> supports;
     int rampLayers = 0;  // of thread sloping up to what is behind, that lay it low; 0 where it lies so
     int rampTurns = 0;
-    Length bend;         // where it has come back level along the body, from its tie-in
+    Length bend;  // where it has come back level along the body, from its tie-in
     std::optional<double> count;
     std::optional<double> toTake;  // hairs, before their loss
     CloakRound round = CloakRound::upper;
@@ -217,8 +218,7 @@ struct PartPlan {
 enum class RemedyKind { finerThread, turnLess, bodyFrontBack };
 template <>
 struct Names<RemedyKind> {
-    static constexpr std::array entries = {NameOf{RemedyKind::finerThread, "finer_thread"},
-                                           NameOf{RemedyKind::turnLess, "turn_less"},
+    static constexpr std::array entries = {NameOf{RemedyKind::finerThread, "finer_thread"}, NameOf{RemedyKind::turnLess, "turn_less"},
                                            NameOf{RemedyKind::bodyFrontBack, "body_front_back"}};
 };
 struct Remedy {
@@ -237,7 +237,8 @@ struct RoomShare {
 enum class Crowding { no, note, warning };
 template <>
 struct Names<Crowding> {
-    static constexpr std::array entries = {NameOf{Crowding::no, "no"}, NameOf{Crowding::note, "note"}, NameOf{Crowding::warning, "warning"}};
+    static constexpr std::array entries = {NameOf{Crowding::no, "no"}, NameOf{Crowding::note, "note"},
+                                           NameOf{Crowding::warning, "warning"}};
 };
 
 struct HeadBudget {
@@ -248,7 +249,7 @@ struct HeadBudget {
     Length from;           // the head itself
     Length to;
     std::vector<RoomShare> shares;
-    Length usual;                  // where the front usually ends
+    Length usual;  // where the front usually ends
     Crowding crowded = Crowding::no;
     std::vector<Remedy> remedies;  // when there is little to spare, what buys most first
     [[nodiscard]] Length margin() const { return available - needed; }
@@ -275,20 +276,63 @@ struct ProfileRow {
 
 // What a warning is about, so that a change can be asked whether it mends it.
 enum class Concern {
-    wingLift, crowdedHead, headThick, shortBody, taper, noodle, strandsShort, softness, stemShort, fibreTooLong, fibreTooShort,
-    vaneNarrow, barbShort, bars, oddPair, fixedStop, proportion, contradiction, brittleBody, ribWithPalmer, ball, beadSize,
-    beadHole, beadEye, label, coats, tooLong
+    wingLift,
+    crowdedHead,
+    headThick,
+    shortBody,
+    taper,
+    noodle,
+    strandsShort,
+    softness,
+    stemShort,
+    fibreTooLong,
+    fibreTooShort,
+    vaneNarrow,
+    barbShort,
+    bars,
+    oddPair,
+    fixedStop,
+    proportion,
+    contradiction,
+    brittleBody,
+    ribWithPalmer,
+    ball,
+    beadSize,
+    beadHole,
+    beadEye,
+    label,
+    coats,
+    tooLong
 };
 template <>
 struct Names<Concern> {
-    static constexpr std::array entries = {
-        NameOf{Concern::wingLift, "wing_seat"}, NameOf{Concern::crowdedHead, "crowded"}, NameOf{Concern::headThick, "head_thick"}, NameOf{Concern::shortBody, "short_body"},
-        NameOf{Concern::taper, "taper"}, NameOf{Concern::noodle, "noodle"}, NameOf{Concern::strandsShort, "strands"}, NameOf{Concern::softness, "spread"},
-        NameOf{Concern::stemShort, "stem"}, NameOf{Concern::fibreTooLong, "fibre"}, NameOf{Concern::fibreTooShort, "fibre"}, NameOf{Concern::vaneNarrow, "vane"},
-        NameOf{Concern::barbShort, "barb"}, NameOf{Concern::bars, "bars"}, NameOf{Concern::oddPair, "pair"}, NameOf{Concern::fixedStop, "fixed_stop"},
-        NameOf{Concern::proportion, "proportion"}, NameOf{Concern::contradiction, "contradiction"}, NameOf{Concern::brittleBody, "brittle_body"},
-        NameOf{Concern::ribWithPalmer, "rib_palmer"}, NameOf{Concern::ball, "ball"}, NameOf{Concern::beadSize, "bead_size"}, NameOf{Concern::beadHole, "bead_hole"},
-        NameOf{Concern::beadEye, "bead_eye"}, NameOf{Concern::label, "label"}, NameOf{Concern::coats, "coats"}, NameOf{Concern::tooLong, "too_long"}};
+    static constexpr std::array entries = {NameOf{Concern::wingLift, "wing_seat"},
+                                           NameOf{Concern::crowdedHead, "crowded"},
+                                           NameOf{Concern::headThick, "head_thick"},
+                                           NameOf{Concern::shortBody, "short_body"},
+                                           NameOf{Concern::taper, "taper"},
+                                           NameOf{Concern::noodle, "noodle"},
+                                           NameOf{Concern::strandsShort, "strands"},
+                                           NameOf{Concern::softness, "spread"},
+                                           NameOf{Concern::stemShort, "stem"},
+                                           NameOf{Concern::fibreTooLong, "fibre"},
+                                           NameOf{Concern::fibreTooShort, "fibre"},
+                                           NameOf{Concern::vaneNarrow, "vane"},
+                                           NameOf{Concern::barbShort, "barb"},
+                                           NameOf{Concern::bars, "bars"},
+                                           NameOf{Concern::oddPair, "pair"},
+                                           NameOf{Concern::fixedStop, "fixed_stop"},
+                                           NameOf{Concern::proportion, "proportion"},
+                                           NameOf{Concern::contradiction, "contradiction"},
+                                           NameOf{Concern::brittleBody, "brittle_body"},
+                                           NameOf{Concern::ribWithPalmer, "rib_palmer"},
+                                           NameOf{Concern::ball, "ball"},
+                                           NameOf{Concern::beadSize, "bead_size"},
+                                           NameOf{Concern::beadHole, "bead_hole"},
+                                           NameOf{Concern::beadEye, "bead_eye"},
+                                           NameOf{Concern::label, "label"},
+                                           NameOf{Concern::coats, "coats"},
+                                           NameOf{Concern::tooLong, "too_long"}};
 };
 // A note is worth knowing, and the fly is sound; of a warning a good tier would say: change something.
 enum class Severity { note, warning };
@@ -325,7 +369,7 @@ struct Plan {
     std::optional<Length> tailTip;  // x
     HeadBudget head;
     Length threadUsed;
-    Length length;  // front of the eye, or of a tip ahead of it, to the last tip
+    Length length;      // front of the eye, or of a tip ahead of it, to the last tip
     int endsWith = -1;  // the part that ends it, −1 the hook
     std::vector<Need> needs;
     std::vector<Warning> warnings;  // the warnings first, then the notes

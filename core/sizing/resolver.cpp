@@ -18,9 +18,17 @@ std::string mmText(Length l) { return formatShort(l / mm, 2) + " mm"; }
 
 }  // namespace
 
-Resolver::Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room, std::vector<bool> leftOut)
-    : pattern_(pattern), hook_(hook), book_(book), place_(std::move(place)), schools_(schools), room_(std::move(room)),
-      lengths_(pattern.parts.size()), tieIns_(pattern.parts.size()), leftOut_(std::move(leftOut)) {}
+Resolver::Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room,
+                   std::vector<bool> leftOut)
+    : pattern_(pattern),
+      hook_(hook),
+      book_(book),
+      place_(std::move(place)),
+      schools_(schools),
+      room_(std::move(room)),
+      lengths_(pattern.parts.size()),
+      tieIns_(pattern.parts.size()),
+      leftOut_(std::move(leftOut)) {}
 
 std::optional<std::size_t> Resolver::first(PartKind kind) const {
     for (std::size_t i = 0; i < pattern_.parts.size(); ++i)
@@ -59,9 +67,9 @@ Length Resolver::once(Node& node, const std::string& name, const Place& place, C
     if (node.state == State::done) return node.value;
     if (node.state == State::open) {
         std::string circle;
-        for (auto it = std::ranges::find(open_, name); it != open_.end(); ++it) circle += *it + " → ";
-        fault(place, "these lengths refer to each other in a circle: " + circle + name,
-              "give one of them against the hook or in mm");
+        for (auto it = std::ranges::find(open_, name); it != open_.end(); ++it)
+            circle += *it + " → ";
+        fault(place, "these lengths refer to each other in a circle: " + circle + name, "give one of them against the hook or in mm");
         return node.value;
     }
     node.state = State::open;
@@ -148,7 +156,8 @@ Length Resolver::ownRoom() {
         constexpr double kStems = 3.0;
         const Material made = madeOf(i);
         const Length stem = canBeWound(made.kind) ? feather(made, hook_).stem : 0.3 * mm;
-        return std::max(kFrontShare * hook_.shank(), station(*collar->until, partPlace(i).key("until")) + room_.bindings + kStems * stem) + bead;
+        return std::max(kFrontShare * hook_.shank(), station(*collar->until, partPlace(i).key("until")) + room_.bindings + kStems * stem) +
+               bead;
     }
     return bead > 0.0 * mm ? bead + std::max(room_.atEye, kBehindBead * hook_.shank()) : std::max(kFrontShare * hook_.shank(), room_.atEye);
 }
@@ -240,8 +249,8 @@ Section Resolver::section(std::size_t part) {
     if (position + 1 < sections.size()) result.front = join(position);
     if (result.end <= result.front)
         fault(partPlace(part).key(body.end ? "end" : "front"),
-              "expected a body end behind its front, got the end at " + mmText(result.end) + " and the front at " +
-                  mmText(result.front) + " from the eye",
+              "expected a body end behind its front, got the end at " + mmText(result.end) + " and the front at " + mmText(result.front) +
+                  " from the eye",
               "end it further back or start it further forward");
     return result;
 }
@@ -322,7 +331,7 @@ Length Resolver::lengthOf(std::size_t part) {
         const std::size_t before = faults_.size();
         const Length result = std::visit(Visit{*this, part, place}, written.detail);
         if (faults_.size() > before) return 1.0 * mm;  // said already: what comes out of it means nothing
-        constexpr Length kMost = 1000.0 * mm;  // formats.md
+        constexpr Length kMost = 1000.0 * mm;          // formats.md
         if (result > 0.0 * mm && result <= kMost) return result;
         if (result > kMost) {
             fault(place.key("length"), "expected a length of at most 1000 mm, got " + mmText(result));
@@ -450,8 +459,8 @@ Length Resolver::station(const StationSpec& spec, const Place& place) {
     if (spec.ahead) s -= size(*spec.ahead, place.key("ahead"));
     if (spec.behind) s += size(*spec.behind, place.key("behind"));
     if (s >= 0.0 * mm && s <= hook_.rearmostStation()) return s;
-    fault(place, "expected a place on the hook from the eye to the back of the bend (0 to " + mmText(hook_.rearmostStation()) +
-                     "), got " + mmText(s));
+    fault(place, "expected a place on the hook from the eye to the back of the bend (0 to " + mmText(hook_.rearmostStation()) + "), got " +
+                     mmText(s));
     return std::clamp(s, 0.0 * mm, hook_.shank());
 }
 

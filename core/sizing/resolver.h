@@ -21,16 +21,17 @@ class Resolver {
   public:
     // Room for what stands ahead of a body whose front is not written: all of it, and the wing's and cheeks' bindings.
     struct Room {
-        Length atEye;     // less what fur gives
+        Length atEye;  // less what fur gives
         Length bindings;
         std::vector<Length> hackles = {};  // room that each part's turns take, where it is one
     };
     // `leftOut`: the parts that can't be sized; what refers to one of them can't be either.
-    Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room, std::vector<bool> leftOut = {});
+    Resolver(const Pattern& pattern, const Hook& hook, const Book& book, Place place, Schools schools, Room room,
+             std::vector<bool> leftOut = {});
 
     [[nodiscard]] Length bodyEnd();
-    [[nodiscard]] Length bodyFront();     // of the last body section
-    [[nodiscard]] Length foremostBody();  // the foremost thorax's front where there is one
+    [[nodiscard]] Length bodyFront();           // of the last body section
+    [[nodiscard]] Length foremostBody();        // the foremost thorax's front where there is one
     [[nodiscard]] bool frontIsWritten() const;  // or an end or station that the front hangs on
     [[nodiscard]] Section section(std::size_t part);
     [[nodiscard]] Section thorax(std::size_t part);
@@ -82,7 +83,7 @@ class Resolver {
     [[nodiscard]] std::optional<std::size_t> partMeant(const PartRef& ref, const Place& place);
     [[nodiscard]] bool standsFree(std::size_t thorax) const;  // no station of its own
     [[nodiscard]] Length thoraxLength(std::size_t part);
-    [[nodiscard]] Length ownRoom();       // F of models.md section 4: the front that what stands ahead asks for
+    [[nodiscard]] Length ownRoom();                                // F of models.md section 4: the front that what stands ahead asks for
     [[nodiscard]] Length hacklesBehind(std::size_t thorax) const;  // room of those wound between the body and a thorax that stands free
     [[nodiscard]] std::vector<Section> placeThoraxes();
     [[nodiscard]] std::optional<Length> tippetSpacing() const;

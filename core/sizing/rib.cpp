@@ -11,7 +11,7 @@ namespace machair {
 namespace {
 
 constexpr double kPi = std::numbers::pi;
-constexpr double kPitchToGape = 0.22;    // the usual pitch
+constexpr double kPitchToGape = 0.22;  // the usual pitch
 constexpr double kLeastTurns = 4.0, kMostTurns = 6.0;
 constexpr Length kRibHeld = 45.0 * mm;
 
@@ -27,7 +27,8 @@ void crossWindings(const Plan& plan, RibPlan& rib) {
     const BodyPlan* body = nullptr;
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         if (const auto* p = std::get_if<PalmerPlan>(&plan.parts[i].detail); p && !palmer) palmer = p;
-        if (const auto* b = std::get_if<BodyPlan>(&plan.parts[i].detail); b && !body && b->strands && b->turns && b->end > rib.front && b->front < rib.end) {
+        if (const auto* b = std::get_if<BodyPlan>(&plan.parts[i].detail);
+            b && !body && b->strands && b->turns && b->end > rib.front && b->front < rib.end) {
             body = b;
             const int own = std::get<BodyPart>(plan.pattern.parts[i].detail).direction.value_or(Winding::with) == Winding::with ? 1 : -1;
             rib.crossesBody = own * *b->turns;  // signed for now
@@ -70,9 +71,9 @@ void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& writte
                 found = true;
             }
             if (!found)
-                bench.resolver.fault(bench.resolver.partPlace(part).key("along"),
-                                     "expected a body section from 0 to " + std::to_string(seen == 0 ? 0 : seen - 1) +
-                                         ", got " + std::to_string(*index));
+                bench.resolver.fault(
+                    bench.resolver.partPlace(part).key("along"),
+                    "expected a body section from 0 to " + std::to_string(seen == 0 ? 0 : seen - 1) + ", got " + std::to_string(*index));
         }
     const Length along = rib.end - rib.front;
     if (along <= 0.0 * mm) return;  // a fault of the body's, already placed
@@ -84,9 +85,9 @@ void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& writte
         rib.turns = std::clamp(std::round(along / (kPitchToGape * bench.hook.gape())), kLeastTurns, kMostTurns);
     const Plan& plan = bench.plan;
     const BodyPlan* over = plan.bodyAt(0.5 * (rib.front + rib.end));
-    rib.sinksIn = over && (over->method == BodyMethod::noodle || over->method == BodyMethod::level ||
-                           over->method == BodyMethod::loop || over->method == BodyMethod::rope ||
-                           over->method == BodyMethod::herl || over->method == BodyMethod::fibres || over->method == BodyMethod::chenille);
+    rib.sinksIn = over && (over->method == BodyMethod::noodle || over->method == BodyMethod::level || over->method == BodyMethod::loop ||
+                           over->method == BodyMethod::rope || over->method == BodyMethod::herl || over->method == BodyMethod::fibres ||
+                           over->method == BodyMethod::chenille);
     const auto bodyDiameter = [&](double s) {
         const BodyPlan* body = plan.bodyAt(s * mm);
         return (body ? plan.bodyDiameter(*body, s * mm) : plan.bulk.diameter(s * mm)) / mm;

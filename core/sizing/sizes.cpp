@@ -11,7 +11,8 @@ namespace {
 
 // Lengths follow the hook; these are what a tier must know to change.
 bool changesBesidesSize(const Difference& d) {
-    constexpr std::array<std::string_view, 8> kCounted = {"fibres", "turns", "strands", "fullness", "shoulder turns", "open turns", "count", "bodies a set"};
+    constexpr std::array<std::string_view, 8> kCounted = {"fibres",         "turns",      "strands", "fullness",
+                                                          "shoulder turns", "open turns", "count",   "bodies a set"};
     return std::ranges::find(kCounted, d.what) != kCounted.end();
 }
 
@@ -26,11 +27,14 @@ std::vector<SizedFly> acrossSizes(const Book& book, std::string_view pattern, co
             for (const Difference& d : differences(*now, *fly.plan))
                 if (changesBesidesSize(d)) fly.changes.push_back(d.words());
             for (const Warning& warning : fly.plan->warnings) {
-                const bool before = std::ranges::any_of(now->warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
-                if (!before && warning.severity == Severity::warning) fly.troubles.push_back(warning.what + (warning.remedy.empty() ? "" : "; " + warning.remedy));
+                const bool before = std::ranges::any_of(
+                    now->warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
+                if (!before && warning.severity == Severity::warning)
+                    fly.troubles.push_back(warning.what + (warning.remedy.empty() ? "" : "; " + warning.remedy));
             }
         } else if (!fly.plan)
-            for (const Fault& fault : fly.plan.error()) fly.troubles.push_back(fault.what);
+            for (const Fault& fault : fly.plan.error())
+                fly.troubles.push_back(fault.what);
         flies.push_back(std::move(fly));
     }
     return flies;

@@ -11,7 +11,7 @@ namespace machair {
 struct SizedFly {
     int size = 10;
     Result<Plan> plan;
-    std::vector<std::string> changes;  // against the dressing as it is: counts, turns, classes
+    std::vector<std::string> changes;   // against the dressing as it is: counts, turns, classes
     std::vector<std::string> troubles;  // warnings that it has not on its own hook, each with its remedy
 };
 

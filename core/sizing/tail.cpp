@@ -84,8 +84,7 @@ TailPlan sizeTail(Bench& bench, std::size_t part, const TailPart& written, const
         bound_ = *tail.barbs;
     }
     tail.woundOn = isWoundOn(bench, part);  // what they need waits for the body
-    if (!tail.woundOn)
-        bench.bindBundle(index, front, end, (written.doubled.value_or(false) ? 2.0 : 1.0) * bound_, tail.fibre);
+    if (!tail.woundOn) bench.bindBundle(index, front, end, (written.doubled.value_or(false) ? 2.0 : 1.0) * bound_, tail.fibre);
     bench.bindThread(index, front, end, 1.0);
     return tail;
 }
@@ -94,7 +93,7 @@ TagPlan sizeTag(Bench& bench, std::size_t part, const TagPart& written, const Ma
     TagPlan tag;
     const Length width = windingWidth(made);
     tag.end = bench.resolver.bodyEnd();
-    tag.along = written.length ? bench.resolver.lengthOf(part)
+    tag.along = written.length  ? bench.resolver.lengthOf(part)
                 : written.turns ? written.turns->middle() * width
                                 : bench.resolver.lengthOf(part);
     tag.turns = tag.along / width;  // of one pass

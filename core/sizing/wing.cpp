@@ -15,12 +15,13 @@ constexpr double kSlipToGape = 0.85;
 constexpr double kRolledDepthToGape = 0.50;
 constexpr int kThirds = 3;
 constexpr int kHalvedTwice = 4;
-constexpr Angle kUpright = 80_deg;       // of an upright wing whose angle is not stated
-constexpr double kBendsOver = 0.15;      // of the gape, g_w: over which a wing bends
+constexpr Angle kUpright = 80_deg;   // of an upright wing whose angle is not stated
+constexpr double kBendsOver = 0.15;  // of the gape, g_w: over which a wing bends
 constexpr double kFurGives = 0.36, kHardGives = 0.40;
 
 bool gives(BodyMethod method) {
-    return method != BodyMethod::tinsel && method != BodyMethod::floss && method != BodyMethod::wire && method != BodyMethod::tube && method != BodyMethod::thread;
+    return method != BodyMethod::tinsel && method != BodyMethod::floss && method != BodyMethod::wire && method != BodyMethod::tube &&
+           method != BodyMethod::thread;
 }
 
 // What the wing leans on, models.md section 6: each collar between it and the body, each body or thorax at its front. All
@@ -35,9 +36,11 @@ std::vector<WingSupport> supportsOf(const Bench& bench, Length station) {
         if (const auto* h = std::get_if<HacklePlan>(&part.detail); h && part.station >= station) {
             const Length under = plan.bulk.diameterOverBed(part.station - kJustAhead, h->rowsUnder);
             const double n = std::max(h->turns, 1.0);
-            supports.push_back({i, std::max(0.0 * mm, 0.5 * (under - own)) + (1.0 - 1.0 / (3.0 * n)) * h->feather.stem, g + 0.5 * kHackleSpread * h->width});
+            supports.push_back({i, std::max(0.0 * mm, 0.5 * (under - own)) + (1.0 - 1.0 / (3.0 * n)) * h->feather.stem,
+                                g + 0.5 * kHackleSpread * h->width});
         }
-        if (const auto* body = std::get_if<BodyPlan>(&part.detail); body && body->front >= station - kJustAhead && body->end > body->front) {
+        if (const auto* body = std::get_if<BodyPlan>(&part.detail);
+            body && body->front >= station - kJustAhead && body->end > body->front) {
             const Length s = body->swelling ? 0.5 * (body->front + body->end) : body->front;
             const Length d = plan.bodyDiameter(*body, s), under = plan.bulk.diameter(s, body->rowsUnder);
             supports.push_back({i, 0.5 * (gives(body->method) ? kFurGives : kHardGives) * std::max(0.0 * mm, d - own),
@@ -66,7 +69,9 @@ Length plumeShaft(const Material& made) {
 struct SeatLimits {
     Angle low, high, ramp;
 };
-SeatLimits limitsOf(WingStyle style) { return style == WingStyle::hair ? SeatLimits{15_deg, 25_deg, 10_deg} : SeatLimits{10_deg, 20_deg, 6_deg}; }
+SeatLimits limitsOf(WingStyle style) {
+    return style == WingStyle::hair ? SeatLimits{15_deg, 25_deg, 10_deg} : SeatLimits{10_deg, 20_deg, 6_deg};
+}
 
 // How the wing sits: judged are paired, rolled and hair wings without a stated angle, tied in after the body; the first of
 // them, the others lie on it.
@@ -81,7 +86,8 @@ void seat(Bench& bench, std::size_t part, const WingPart& written, WingPlan& win
         }
     wing.supports = supportsOf(bench, station);
     Angle lift;
-    for (const WingSupport& support : wing.supports) lift = std::max(lift, support.lift());
+    for (const WingSupport& support : wing.supports)
+        lift = std::max(lift, support.lift());
     wing.lift = written.angle.value_or(wing.style == WingStyle::upright ? kUpright : lift);
     if (written.angle || !afterBody || !(stiff || wing.style == WingStyle::hair)) return;
     const SeatLimits limits = limitsOf(wing.style);
@@ -89,19 +95,25 @@ void seat(Bench& bench, std::size_t part, const WingPart& written, WingPlan& win
     wing.seat = lift > kSlack * limits.high ? Seat::warning : lift > kSlack * limits.low ? Seat::note : Seat::low;
     if (wing.seat == Seat::low) return;
     for (const WingSupport& support : wing.supports)
-        wing.rampLayers = std::max(wing.rampLayers, static_cast<int>(std::ceil((support.step - support.run * tan(limits.ramp)) / bench.thread.thickness)));
+        wing.rampLayers = std::max(wing.rampLayers,
+                                   static_cast<int>(std::ceil((support.step - support.run * tan(limits.ramp)) / bench.thread.thickness)));
     wing.rampTurns = static_cast<int>(std::ceil(1.5 * wing.rampLayers));
     const auto highest = std::ranges::max_element(wing.supports, {}, [](const WingSupport& s) { return s.lift(); });
     const std::string over = std::string(nameOf(bench.part(highest->part).kind));
     // A ramp is offered while it is short and the head stays slim; whether the head allows it is known once that is sized.
     constexpr int kMostRamp = 12;
     const bool isBody = std::holds_alternative<BodyPlan>(bench.plan.parts[highest->part].detail);
-    const Length shoulder = bench.plan.bulk.diameterOverBed(station - kJustAhead) + 2.0 * highest->run * tan(limits.ramp) / (isBody && gives(std::get<BodyPlan>(bench.plan.parts[highest->part].detail).method) ? kFurGives : kHardGives);
-    bench.warn(part, "length", Concern::wingLift, {(lift - limits.low).inDegrees(), "°", wing.seat == Seat::warning ? Severity::warning : Severity::note},
+    const Length shoulder =
+        bench.plan.bulk.diameterOverBed(station - kJustAhead) +
+        2.0 * highest->run * tan(limits.ramp) /
+            (isBody && gives(std::get<BodyPlan>(bench.plan.parts[highest->part].detail).method) ? kFurGives : kHardGives);
+    bench.warn(part, "length", Concern::wingLift,
+               {(lift - limits.low).inDegrees(), "°", wing.seat == Seat::warning ? Severity::warning : Severity::note},
                "this wing rises " + formatNumber(lift.inDegrees(), 0) + "° over the " + over,
                wing.rampTurns <= kMostRamp ? std::to_string(wing.rampTurns) + " turns of thread sloping up to the " + over + " lay it low"
-               : isBody                    ? "a shoulder of " + formatLength(shoulder, LengthUnit::millimetres, 2) + ", " + formatNumber(shoulder / bench.hook.gape(), 2) + " of the gape, lays it low"
-                                           : "the " + over + " after the wing lays it low");
+               : isBody                    ? "a shoulder of " + formatLength(shoulder, LengthUnit::millimetres, 2) + ", " +
+                              formatNumber(shoulder / bench.hook.gape(), 2) + " of the gape, lays it low"
+                        : "the " + over + " after the wing lays it low");
 }
 
 }  // namespace
@@ -133,9 +145,13 @@ WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const
         sizePlumes(wing, written, made, bench.hook);
         bound = wing.barbs;
     } else if (wing.style == WingStyle::hair || wing.style == WingStyle::tips) {
-        wing.count = written.count ? written.count->wholeMiddle() : wing.style == WingStyle::tips ? 2.0 : usualCount(30.0, 2.0, bench.hook.size());
+        wing.count = written.count                   ? written.count->wholeMiddle()
+                     : wing.style == WingStyle::tips ? 2.0
+                                                     : usualCount(30.0, 2.0, bench.hook.size());
         wing.barb = wing.style == WingStyle::tips ? 0.25 * mm : fibreDiameter(made);
-        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : wing.style == WingStyle::tips ? 0.25 * wing.length : 0.35 * gape;
+        wing.depth = written.depth                   ? bench.resolver.size(*written.depth, place.key("depth"))
+                     : wing.style == WingStyle::tips ? 0.25 * wing.length
+                                                     : 0.35 * gape;
         wing.barbs = *wing.count;
         wing.toTake = hairsToTake(made, *wing.count);
         bound = *wing.count;
@@ -168,14 +184,16 @@ WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const
                        "the raw slip of " + formatLength(wing.slip) + " is wider than this vane's " + formatLength(*vane->vane),
                        "fewer layers, less depth or a larger feather");
         constexpr Length kBoundAndSpare = 6.0 * mm;  // 2 mm bound and 4 mm to handle
-        if (!vane->barbs.empty() && wing.length + kBoundAndSpare > *std::ranges::max_element(vane->barbs) + slack(wing.length, *std::ranges::max_element(vane->barbs)))
+        if (!vane->barbs.empty() && wing.length + kBoundAndSpare >
+                                        *std::ranges::max_element(vane->barbs) + slack(wing.length, *std::ranges::max_element(vane->barbs)))
             bench.warn(part, "length", Concern::barbShort, {(wing.length + kBoundAndSpare - *std::ranges::max_element(vane->barbs)) / mm},
-                       "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) +
-                           ", the wing wants " + formatLength(wing.length + kBoundAndSpare),
+                       "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) + ", the wing wants " +
+                           formatLength(wing.length + kBoundAndSpare),
                        "a shorter wing or a larger feather");
     }
     const int index = static_cast<int>(part);
-    if (wing.style == WingStyle::plume) bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), *wing.count, plumeShaft(made));
+    if (wing.style == WingStyle::plume)
+        bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), *wing.count, plumeShaft(made));
     bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), bound, wing.barb);
     bench.bindThread(index, station, front, 1.0);
     return wing;

@@ -16,7 +16,7 @@ namespace machair {
 namespace {
 
 constexpr int kInversion = 2, kFromBox = 2, kStillToTie = 3;
-constexpr int kMostChanged = 2;       // flies replaced or tied otherwise
+constexpr int kMostChanged = 2;  // flies replaced or tied otherwise
 constexpr int kDearerThanCheapest = 2;
 constexpr std::size_t kNobody = static_cast<std::size_t>(-1);
 
@@ -31,7 +31,9 @@ struct Hung {
     FlyFigures figures;
     Waves passes = 0;  // in these waves, of the place it is a candidate for
     // One fly of the team hangs in one place, and so does one of the box.
-    [[nodiscard]] bool mayMeet(const Hung& other) const { return (own == kNobody || own != other.own) && (box == kNobody || box != other.box); }
+    [[nodiscard]] bool mayMeet(const Hung& other) const {
+        return (own == kNobody || own != other.own) && (box == kNobody || box != other.box);
+    }
     [[nodiscard]] bool isRedressed() const { return !made.none(); }
     [[nodiscard]] bool isChanged() const { return box != kNobody || isRedressed(); }
 };
@@ -39,14 +41,15 @@ struct Hung {
 struct Answer {
     std::array<std::size_t, kPositions.size()> at{};  // candidate of each place
     int cost = 0;
-    int moved = 0;    // places whose fly differs
+    int moved = 0;  // places whose fly differs
     double score = 0.0;
 };
 
 // The places of a team, what may hang in each, and what goes with what.
 class Board {
   public:
-    Board(const Book& book, const TeamSpec& team, const TeamReport& report, const std::vector<BoxCandidate>& box, const TeamSetting& setting)
+    Board(const Book& book, const TeamSpec& team, const TeamReport& report, const std::vector<BoxCandidate>& box,
+          const TeamSetting& setting)
         : book_(book), box_(box), setting_(setting), report_(report), rules_(report.rules) {
         for (const TeamFly& fly : report.flies) {
             positions_.push_back(fly.position);
@@ -58,7 +61,8 @@ class Board {
             waves_ = rules_.usualWaves;
         candidates_.resize(positions_.size());
         for (std::size_t p = 0; p < positions_.size(); ++p)
-            for (const double wave : waves_) wants_[p].push_back(wantsOf(rules_, positions_[p], wave, setting.day));
+            for (const double wave : waves_)
+                wants_[p].push_back(wantsOf(rules_, positions_[p], wave, setting.day));
     }
 
     [[nodiscard]] std::size_t places() const { return positions_.size(); }
@@ -77,14 +81,17 @@ class Board {
     }
     void addOwn() {
         for (std::size_t p = 0; p < places(); ++p)
-            for (std::size_t f = 0; f < own_.size(); ++f) add(p, {f, kNobody, {}, 0, report_.flies[f].figures});
+            for (std::size_t f = 0; f < own_.size(); ++f)
+                add(p, {f, kNobody, {}, 0, report_.flies[f].figures});
     }
     void addBox() {
         std::set<std::size_t> known;
-        for (const TeamFly& fly : report_.flies) known.insert(fly.figures.identity);
+        for (const TeamFly& fly : report_.flies)
+            known.insert(fly.figures.identity);
         for (std::size_t i = 0; i < box_.size(); ++i) {
             if (known.contains(box_[i].figures.identity)) continue;
-            for (std::size_t p = 0; p < places(); ++p) add(p, {kNobody, i, {}, box_[i].tied == 0 ? kStillToTie : kFromBox, box_[i].figures});
+            for (std::size_t p = 0; p < places(); ++p)
+                add(p, {kNobody, i, {}, box_[i].tied == 0 ? kStillToTie : kFromBox, box_[i].figures});
         }
     }
     void addRedressed(const std::vector<FlyChange>& changes, const std::stop_token& stop) {
@@ -111,7 +118,8 @@ class Board {
     // Whether a team as it would hang passes, the leader apart.
     [[nodiscard]] bool passes(const std::vector<const FlyFigures*>& flies) const {
         Waves all = ~Waves{0};
-        for (std::size_t p = 0; p < flies.size() && all != 0; ++p) all &= passesAt(*flies[p], p);
+        for (std::size_t p = 0; p < flies.size() && all != 0; ++p)
+            all &= passesAt(*flies[p], p);
         if (all == 0) return false;
         for (std::size_t a = 0; a < flies.size(); ++a)
             for (std::size_t b = a + 1; b < flies.size(); ++b)
@@ -125,7 +133,8 @@ class Board {
             const PlaceFit fit = fitIn(*flies[p], wants_[p][wave]);
             sum += fit.sum;
             whole += fit.whole;
-            for (std::size_t q = p + 1; q < flies.size(); ++q) sum -= lossOfPair(*flies[p], *flies[q], placeOf(positions_[p], positions_[q], positions_), rules_);
+            for (std::size_t q = p + 1; q < flies.size(); ++q)
+                sum -= lossOfPair(*flies[p], *flies[q], placeOf(positions_[p], positions_[q], positions_), rules_);
         }
         return whole <= 0.0 ? 0.0 : std::max(0.0, 100.0 * sum / whole);
     }
@@ -136,7 +145,8 @@ class Board {
         for (std::size_t w = 0; w < waves_.size(); ++w) {
             double off = 0.0;
             for (std::size_t p = 0; p < flies.size(); ++p)
-                for (const PlaceTerm& term : checksOf(*flies[p], wants_[p][w])) off += term.shortfall;
+                for (const PlaceTerm& term : checksOf(*flies[p], wants_[p][w]))
+                    off += term.shortfall;
             if (off < least) {
                 least = off;
                 best = w;
@@ -146,7 +156,8 @@ class Board {
     }
     [[nodiscard]] std::vector<const FlyFigures*> figuresOfAnswer(const Answer& answer) const {
         std::vector<const FlyFigures*> flies;
-        for (std::size_t p = 0; p < places(); ++p) flies.push_back(&candidates_[p][answer.at[p]].figures);
+        for (std::size_t p = 0; p < places(); ++p)
+            flies.push_back(&candidates_[p][answer.at[p]].figures);
         return flies;
     }
     [[nodiscard]] const FlyFigures& ownFigures(std::size_t own) const { return report_.flies[own].figures; }
@@ -166,7 +177,8 @@ class Board {
     }
     [[nodiscard]] bool mayBead(std::size_t f) const {
         const FlyStyle style = report_.flies[f].figures.style;
-        return (style == FlyStyle::spider || style == FlyStyle::hackled || style == FlyStyle::nymph) && !(setting_.card && setting_.card->beads == false);
+        return (style == FlyStyle::spider || style == FlyStyle::hackled || style == FlyStyle::nymph) &&
+               !(setting_.card && setting_.card->beads == false);
     }
     [[nodiscard]] std::string titleOfOwn(std::size_t own) const { return ownPlan(own).pattern.title(); }
 
@@ -195,20 +207,29 @@ Proposal Board::propose(const Answer& answer) const {
         const bool fromBox = hung.box != kNobody;
         Fly fly = fromBox ? box_[hung.box].fly : own_[hung.own];
         if (fromBox) {
-            proposal.changes.push_back({position, ChangeKind::box, box_[hung.box].title + (p == 0 || p + 1 == places() ? " to the " : " in the ") + place + (box_[hung.box].tied == 0 ? ", still to tie" : "")});
+            proposal.changes.push_back({position, ChangeKind::box,
+                                        box_[hung.box].title + (p == 0 || p + 1 == places() ? " to the " : " in the ") + place +
+                                            (box_[hung.box].tied == 0 ? ", still to tie" : "")});
         } else {
             if (hung.own != p) proposal.changes.push_back({position, ChangeKind::order, titleOfOwn(hung.own) + " to the " + place});
-            if (hung.isRedressed()) proposal.changes.push_back({position, ChangeKind::redress, titleOfOwn(hung.own) + ": " + sayChange(book_, ownPlan(hung.own), hung.made)});
+            if (hung.isRedressed())
+                proposal.changes.push_back(
+                    {position, ChangeKind::redress, titleOfOwn(hung.own) + ": " + sayChange(book_, ownPlan(hung.own), hung.made)});
         }
         proposal.made[position] = hung.made;
-        auto planned = fromBox ? planFly(book_, fly, Place("box")) : hung.isRedressed() ? planRedressed(book_, ownPlan(hung.own), hung.made) : Result<Plan>(ownPlan(hung.own));
+        auto planned = fromBox              ? planFly(book_, fly, Place("box"))
+                       : hung.isRedressed() ? planRedressed(book_, ownPlan(hung.own), hung.made)
+                                            : Result<Plan>(ownPlan(hung.own));
         if (planned) flies.push_back(teamFly(position, std::move(*planned), setting_));
         proposal.flies[position] = std::move(fly);
     }
     TeamReport weighed = weighFlies(std::move(flies), rules_, setting_, {});
-    std::erase_if(weighed.checks, [](const TeamCheck& c) { return c.term == TeamTerm::spacing || c.term == TeamTerm::dropper; });  // the leader stays as it is
+    std::erase_if(weighed.checks, [](const TeamCheck& c) {
+        return c.term == TeamTerm::spacing || c.term == TeamTerm::dropper;
+    });  // the leader stays as it is
     proposal.checks = std::move(weighed.checks);
-    for (const TeamCheck& check : proposal.checks) proposal.verdict = std::max(proposal.verdict, check.verdict);
+    for (const TeamCheck& check : proposal.checks)
+        proposal.verdict = std::max(proposal.verdict, check.verdict);
     return proposal;
 }
 
@@ -230,7 +251,9 @@ class Search {
                 std::vector<char>& table = with_[{a, b}];
                 table.resize(upper.size() * lower.size());
                 for (std::size_t i = 0; i < upper.size(); ++i)
-                    for (std::size_t j = 0; j < lower.size(); ++j) table[i * lower.size() + j] = upper[i].mayMeet(lower[j]) && board.pairPasses(a, upper[i].figures, b, lower[j].figures) ? 1 : 0;
+                    for (std::size_t j = 0; j < lower.size(); ++j)
+                        table[i * lower.size() + j] =
+                            upper[i].mayMeet(lower[j]) && board.pairPasses(a, upper[i].figures, b, lower[j].figures) ? 1 : 0;
             }
         Answer answer;
         place(answer, 0, 0, 0, ~Waves{0});
@@ -241,7 +264,8 @@ class Search {
     std::vector<ShownAnswer> best(bool toTie, std::size_t wanted) {
         std::vector<ShownAnswer> shown;
         std::vector<Answer>& found = toTie ? tying_ : hanging_;
-        for (Answer& answer : found) answer.score = board_.scoreOf(board_.figuresOfAnswer(answer));
+        for (Answer& answer : found)
+            answer.score = board_.scoreOf(board_.figuresOfAnswer(answer));
         std::ranges::stable_sort(found, {}, [this](const Answer& a) { return std::tuple(a.cost, a.moved, -a.score, idsOf(a)); });
         std::map<std::string, std::size_t> known;
         for (const Answer& answer : found) {
@@ -268,7 +292,8 @@ class Search {
             const int more = changed + (hung.isChanged() ? 1 : 0);
             if (cost + hung.cost > kCostCeiling || more > kMostChanged || (waves & hung.passes) == 0) continue;
             bool fits = true;
-            for (std::size_t q = 0; q < p && fits; ++q) fits = with_.at({q, p})[answer.at[q] * list.size() + i] != 0;
+            for (std::size_t q = 0; q < p && fits; ++q)
+                fits = with_.at({q, p})[answer.at[q] * list.size() + i] != 0;
             if (!fits) continue;
             answer.at[p] = i;
             place(answer, p + 1, cost + hung.cost, more, waves & hung.passes);
@@ -285,14 +310,16 @@ class Search {
             answer.moved += hung.own != p || hung.isRedressed() ? 1 : 0;
         }
         for (std::size_t a = 0; a < stay.size(); ++a)
-            for (std::size_t b = a + 1; b < stay.size(); ++b) cost += stay[a] > stay[b] ? kInversion : 0;
+            for (std::size_t b = a + 1; b < stay.size(); ++b)
+                cost += stay[a] > stay[b] ? kInversion : 0;
         answer.cost = cost;
         if (cost <= kCostCeiling && answer.moved > 0) (toTie ? tying_ : hanging_).push_back(answer);
     }
     [[nodiscard]] const Hung& hungAt(const Answer& answer, std::size_t p) const { return board_.candidates(p)[answer.at[p]]; }
     [[nodiscard]] std::vector<std::size_t> idsOf(const Answer& answer) const {
         std::vector<std::size_t> ids;
-        for (std::size_t p = 0; p < board_.places(); ++p) ids.push_back(answer.at[p]);
+        for (std::size_t p = 0; p < board_.places(); ++p)
+            ids.push_back(answer.at[p]);
         return ids;
     }
     // What is done in each place, whichever fly of the box and however much of it.
@@ -302,7 +329,13 @@ class Search {
             const Hung& hung = hungAt(answer, p);
             const FlyChange& c = hung.made;
             kind += hung.box != kNobody ? "b" : hung.own == p ? "." : std::to_string(hung.own);
-            for (const auto& [is, letter] : {std::pair{c.turns != 0, 't'}, {c.fibre != 0, 'f'}, {c.tail != 0, 'l'}, {c.wing != 0, 'w'}, {c.size != 0, 's'}, {c.wire != 0, 'i'}, {c.bead, 'e'}})
+            for (const auto& [is, letter] : {std::pair{c.turns != 0, 't'},
+                                             {c.fibre != 0, 'f'},
+                                             {c.tail != 0, 'l'},
+                                             {c.wing != 0, 'w'},
+                                             {c.size != 0, 's'},
+                                             {c.wire != 0, 'i'},
+                                             {c.bead, 'e'}})
                 if (is) kind += letter;
             kind += ' ';
         }
@@ -327,7 +360,8 @@ class Search {
         std::vector<int> choice(n, 0);  // 0 as answered, 1 the place put back, 2 the fly as it is tied now
         for (;;) {
             std::size_t p = 0;
-            while (p < n && choice[p] == 2) choice[p++] = 0;
+            while (p < n && choice[p] == 2)
+                choice[p++] = 0;
             if (p == n) return true;
             ++choice[p];
             if (isPartOf(answer, choice)) return false;
@@ -357,7 +391,8 @@ class Search {
     std::vector<Answer> hanging_, tying_;
 };
 
-std::vector<Proposal> proposalsOf(const Board& board, Search& search, bool toTie, std::size_t wanted, const std::vector<BoxCandidate>& box) {
+std::vector<Proposal> proposalsOf(const Board& board, Search& search, bool toTie, std::size_t wanted,
+                                  const std::vector<BoxCandidate>& box) {
     std::vector<Proposal> list;
     for (const ShownAnswer& shown : search.best(toTie, wanted)) {
         Proposal proposal = board.propose(shown.answer);
@@ -383,8 +418,11 @@ std::vector<std::string> conflictsOf(const TeamReport& report) {
     std::ranges::stable_sort(off, std::greater{}, [](const TeamCheck* c) { return c->shortfall; });
     constexpr std::size_t kNamed = 4;
     std::vector<std::string> words;
-    if (off.size() >= 2) words.push_back("No change of up to " + std::to_string(kCostCeiling) + " meets both at once: " + off[0]->words + "; and " + off[1]->words);
-    for (std::size_t i = off.size() >= 2 ? 2 : 0; i < std::min(off.size(), kNamed); ++i) words.push_back(off[i]->words + (off[i]->mend.empty() ? "" : ": " + off[i]->mend));
+    if (off.size() >= 2)
+        words.push_back("No change of up to " + std::to_string(kCostCeiling) + " meets both at once: " + off[0]->words + "; and " +
+                        off[1]->words);
+    for (std::size_t i = off.size() >= 2 ? 2 : 0; i < std::min(off.size(), kNamed); ++i)
+        words.push_back(off[i]->words + (off[i]->mend.empty() ? "" : ": " + off[i]->mend));
     return words;
 }
 
@@ -397,14 +435,23 @@ std::optional<Proposal> bestOfBox(const Board& board, const std::stop_token& sto
         Answer answer;
     } best;
     const auto &bobs = board.candidates(0), &middles = board.candidates(1), &points = board.candidates(2);
-    const auto meets = [](const Hung& a, const Hung& b) { return !a.isRedressed() && !b.isRedressed() && a.cost != kStillToTie && b.cost != kStillToTie && a.mayMeet(b); };
+    const auto meets = [](const Hung& a, const Hung& b) {
+        return !a.isRedressed() && !b.isRedressed() && a.cost != kStillToTie && b.cost != kStillToTie && a.mayMeet(b);
+    };
     for (std::size_t i = 0; i < bobs.size() && !stop.stop_requested(); ++i)
         for (std::size_t j = 0; j < middles.size(); ++j) {
-            if (!meets(bobs[i], middles[j]) || (bobs[i].passes & middles[j].passes) == 0 || !board.pairPasses(0, bobs[i].figures, 1, middles[j].figures)) continue;
+            if (!meets(bobs[i], middles[j]) || (bobs[i].passes & middles[j].passes) == 0 ||
+                !board.pairPasses(0, bobs[i].figures, 1, middles[j].figures))
+                continue;
             for (std::size_t k = 0; k < points.size(); ++k) {
-                const int kept = (bobs[i].own != kNobody ? 1 : 0) + (middles[j].own != kNobody ? 1 : 0) + (points[k].own != kNobody ? 1 : 0);
-                if (kept < best.kept || !meets(bobs[i], points[k]) || !meets(middles[j], points[k]) || (bobs[i].passes & middles[j].passes & points[k].passes) == 0) continue;
-                if (!board.pairPasses(1, middles[j].figures, 2, points[k].figures) || !board.pairPasses(0, bobs[i].figures, 2, points[k].figures)) continue;
+                const int kept =
+                    (bobs[i].own != kNobody ? 1 : 0) + (middles[j].own != kNobody ? 1 : 0) + (points[k].own != kNobody ? 1 : 0);
+                if (kept < best.kept || !meets(bobs[i], points[k]) || !meets(middles[j], points[k]) ||
+                    (bobs[i].passes & middles[j].passes & points[k].passes) == 0)
+                    continue;
+                if (!board.pairPasses(1, middles[j].figures, 2, points[k].figures) ||
+                    !board.pairPasses(0, bobs[i].figures, 2, points[k].figures))
+                    continue;
                 Answer answer;
                 answer.at = {i, j, k, 0, 0};
                 answer.score = board.scoreOf({&bobs[i].figures, &middles[j].figures, &points[k].figures});
@@ -417,7 +464,9 @@ std::optional<Proposal> bestOfBox(const Board& board, const std::stop_token& sto
 
 // Whether something fails that no fly can mend: the leader, or the card's say on it.
 bool leaderFails(const TeamReport& report) {
-    return std::ranges::any_of(report.checks, [](const TeamCheck& c) { return c.verdict != Verdict::pass && (c.term == TeamTerm::spacing || c.term == TeamTerm::dropper); });
+    return std::ranges::any_of(report.checks, [](const TeamCheck& c) {
+        return c.verdict != Verdict::pass && (c.term == TeamTerm::spacing || c.term == TeamTerm::dropper);
+    });
 }
 
 }  // namespace
@@ -427,7 +476,8 @@ std::string Proposal::words() const {
     for (const ProposedChange& change : changes) {
         text += (text.empty() ? "" : ", ") + change.words;
         if (change.kind != ChangeKind::box || change.position != insteadAt) continue;
-        for (std::size_t i = 0; i < insteadTitles.size(); ++i) text += (i == 0 ? " (or " : ", or ") + insteadTitles[i];
+        for (std::size_t i = 0; i < insteadTitles.size(); ++i)
+            text += (i == 0 ? " (or " : ", or ") + insteadTitles[i];
         if (!insteadTitles.empty()) text += ")";
     }
     return text.empty() ? "nothing to change" : text;
@@ -462,9 +512,11 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
     report.stopped = options.stop.stop_requested();
     if (leaderFails(*weighed))
         for (const TeamCheck& check : weighed->checks)
-            if (check.verdict != Verdict::pass && (check.term == TeamTerm::spacing || check.term == TeamTerm::dropper)) report.conflicts.push_back(check.words + ": " + check.mend);
+            if (check.verdict != Verdict::pass && (check.term == TeamTerm::spacing || check.term == TeamTerm::dropper))
+                report.conflicts.push_back(check.words + ": " + check.mend);
     if (report.empty() && !report.stopped) {
-        for (std::string& words : conflictsOf(*weighed)) report.conflicts.push_back(std::move(words));
+        for (std::string& words : conflictsOf(*weighed))
+            report.conflicts.push_back(std::move(words));
         report.instead = bestOfBox(board, options.stop);
     }
     step(1.0);
@@ -474,7 +526,8 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
 namespace {
 
 // The dressing tied otherwise: itself, or a copy of its own for this team.
-Result<std::string> takeDressing(Edit& edit, const Plan& before, const FlyChange& change, TakeAs as, const std::string& team, std::optional<Length> wave) {
+Result<std::string> takeDressing(Edit& edit, const Plan& before, const FlyChange& change, TakeAs as, const std::string& team,
+                                 std::optional<Length> wave) {
     auto changed = redressed(edit.after, before, change);
     if (!changed) return tl::unexpected(changed.error());
     if (as == TakeAs::dressing) {
@@ -530,9 +583,11 @@ std::vector<std::string> touchedBy(const Book& book, std::string_view team, cons
         const std::string& id = proposal.flies[position]->pattern;
         for (const TeamSpec& other : book.teams)
             for (const Position at : kPositions)
-                if (other.id != team && other.at(at) && other.at(at)->pattern == id) touched.push_back(sayFly(book, *other.at(at)) + " in " + other.title());
+                if (other.id != team && other.at(at) && other.at(at)->pattern == id)
+                    touched.push_back(sayFly(book, *other.at(at)) + " in " + other.title());
         for (const BoxFly& fly : book.box)
-            if (fly.pattern == id && fly.tied.value_or(1) > 0) touched.push_back(std::to_string(fly.tied.value_or(1)) + " of " + sayFly(book, flyOf(fly)) + " in the box, tied as it was");
+            if (fly.pattern == id && fly.tied.value_or(1) > 0)
+                touched.push_back(std::to_string(fly.tied.value_or(1)) + " of " + sayFly(book, flyOf(fly)) + " in the box, tied as it was");
     }
     return touched;
 }

@@ -19,13 +19,14 @@ namespace machair {
 enum class ChangeKind { order, box, redress };
 template <>
 struct Names<ChangeKind> {
-    static constexpr std::array entries = {NameOf{ChangeKind::order, "order"}, NameOf{ChangeKind::box, "box"}, NameOf{ChangeKind::redress, "redress"}};
+    static constexpr std::array entries = {NameOf{ChangeKind::order, "order"}, NameOf{ChangeKind::box, "box"},
+                                           NameOf{ChangeKind::redress, "redress"}};
 };
 
 struct ProposedChange {
     Position position = Position::bob;
     ChangeKind kind = ChangeKind::order;
-    std::string words;   // "Dune Bell to the bob"
+    std::string words;  // "Dune Bell to the bob"
 };
 struct Proposal {
     int cost = 0;
@@ -35,12 +36,14 @@ struct Proposal {
     std::optional<Position> insteadAt;  // a place that the box fills ...
     std::vector<Fly> instead;           // ... and other dressings of it that do as well there
     std::vector<std::string> insteadTitles;
-    double score = 0.0;                 // of 100, as Choose has it
+    double score = 0.0;  // of 100, as Choose has it
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;
     [[nodiscard]] std::string words() const;  // in one line
     // Whether a dressing is tied otherwise, and not only put on another hook.
-    [[nodiscard]] bool changesADressing() const { return std::ranges::any_of(made.each, [](const FlyChange& change) { return !change.onlyHook(); }); }
+    [[nodiscard]] bool changesADressing() const {
+        return std::ranges::any_of(made.each, [](const FlyChange& change) { return !change.onlyHook(); });
+    }
 };
 struct BalanceReport {
     bool passes = false;                 // as it is: there is nothing to propose
@@ -60,12 +63,14 @@ struct BalanceOptions {
     std::stop_token stop = {};
     std::function<void(double)> progress = {};
 };
-[[nodiscard]] Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const TeamSetting& setting = {}, const BalanceOptions& options = {});
+[[nodiscard]] Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const TeamSetting& setting = {},
+                                                const BalanceOptions& options = {});
 
 // Takes a proposal, as one edit. A fly that is tied otherwise becomes a dressing of its own for this team, or the dressing
 // itself is changed; only another hook needs neither.
 enum class TakeAs { copy, dressing };
-[[nodiscard]] Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal, TakeAs as = TakeAs::copy, std::optional<Length> wave = {});
+[[nodiscard]] Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal, TakeAs as = TakeAs::copy,
+                                        std::optional<Length> wave = {});
 // What changing the dressings themselves would touch beside this team: "Reed Skipper, 10 in West shore", "4 in the box".
 [[nodiscard]] std::vector<std::string> touchedBy(const Book& book, std::string_view team, const Proposal& proposal);
 

@@ -15,7 +15,8 @@ struct Pair {
 
 class Search {
   public:
-    Search(const TripleScores& scores, std::size_t wanted, std::stop_token stop) : s_(scores), wanted_(wanted), stop_(std::move(stop)), onward_(s_.second) {
+    Search(const TripleScores& scores, std::size_t wanted, std::stop_token stop)
+        : s_(scores), wanted_(wanted), stop_(std::move(stop)), onward_(s_.second) {
         const std::size_t n0 = s_.single[0].size(), n1 = s_.single[1].size(), n2 = s_.single[2].size();
         reach1_.assign(n1, kNever);
         for (std::size_t j = 0; j < n1; ++j)
@@ -25,7 +26,8 @@ class Search {
             }
         reach0_.assign(n0, kNever);
         for (std::size_t i = 0; i < n0; ++i)
-            for (std::size_t k = 0; k < n2; ++k) reach0_[i] = std::max(reach0_[i], s_.across.at(i, k));
+            for (std::size_t k = 0; k < n2; ++k)
+                reach0_[i] = std::max(reach0_[i], s_.across.at(i, k));
     }
 
     BestTriples run() {
@@ -36,12 +38,14 @@ class Search {
             const std::int32_t own = s_.single[0][i] + reach0_[i];
             const std::int32_t* row = s_.first.row(i);
             for (std::size_t j = 0; j < s_.single[1].size(); ++j)
-                if (const std::int32_t bound = bounded(own, j, row[j]); bound > best.bound) best = {bound, best.i, static_cast<std::uint32_t>(j)};
+                if (const std::int32_t bound = bounded(own, j, row[j]); bound > best.bound)
+                    best = {bound, best.i, static_cast<std::uint32_t>(j)};
             if (!isNever(best.bound)) pairs.push_back(best);
         }
         constexpr std::size_t kFirstLook = 64;
         sortFalling(pairs);
-        for (std::size_t p = 0; p < std::min(pairs.size(), kFirstLook); ++p) scan(pairs[p]);
+        for (std::size_t p = 0; p < std::min(pairs.size(), kFirstLook); ++p)
+            scan(pairs[p]);
         std::vector<Pair> rest;
         const std::int64_t floor = found_.best.size() == wanted_ ? found_.best.back().score : kNever;
         for (std::size_t i = 0; i < s_.single[0].size(); ++i) {
@@ -70,7 +74,9 @@ class Search {
         return static_cast<std::int32_t>(std::max<std::int64_t>(sum, kNever));
     }
     static void sortFalling(std::vector<Pair>& pairs) {
-        std::ranges::sort(pairs, [](const Pair& a, const Pair& b) { return std::tuple(-std::int64_t{a.bound}, a.i, a.j) < std::tuple(-std::int64_t{b.bound}, b.i, b.j); });
+        std::ranges::sort(pairs, [](const Pair& a, const Pair& b) {
+            return std::tuple(-std::int64_t{a.bound}, a.i, a.j) < std::tuple(-std::int64_t{b.bound}, b.i, b.j);
+        });
     }
     void scan(const Pair& pair) {
         ++found_.pairsScanned;

@@ -47,9 +47,9 @@ struct Triple {
     std::int64_t score = 0;
 };
 struct BestTriples {
-    std::vector<Triple> best;      // falling score, then rising members
+    std::vector<Triple> best;  // falling score, then rising members
     std::uint64_t pairsScanned = 0;
-    std::uint64_t examined = 0;    // triples
+    std::uint64_t examined = 0;  // triples
     bool stopped = false;
 };
 [[nodiscard]] BestTriples bestTriples(const TripleScores& scores, std::size_t wanted, std::stop_token stop = {});

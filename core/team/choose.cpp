@@ -18,20 +18,29 @@ namespace {
 constexpr double kUnit = 1e4;
 constexpr std::int32_t kTieShare = 4;  // so that flies still to be tied only break ties
 
-std::int32_t units(double score) { return kTieShare * static_cast<std::int32_t>(kUnit * score + (score < 0.0 ? -0.5 : 0.5)); }  // to the nearest
+std::int32_t units(double score) {
+    return kTieShare * static_cast<std::int32_t>(kUnit * score + (score < 0.0 ? -0.5 : 0.5));
+}  // to the nearest
 
-double waveOf(const SchoolRules& rules, const TeamSetting& setting) { return setting.day.wave ? *setting.day.wave / metre : rules.usualWave; }
+double waveOf(const SchoolRules& rules, const TeamSetting& setting) {
+    return setting.day.wave ? *setting.day.wave / metre : rules.usualWave;
+}
 
-PlaceWants wantsIn(const SchoolRules& rules, const TeamSetting& setting, Position position) { return wantsOf(rules, position, waveOf(rules, setting), setting.day); }
+PlaceWants wantsIn(const SchoolRules& rules, const TeamSetting& setting, Position position) {
+    return wantsOf(rules, position, waveOf(rules, setting), setting.day);
+}
 
 PlaceExtras extrasOf(const BoxCandidate& fly, Position position, const TeamSetting& setting, std::optional<double> daybook) {
     PlaceExtras extras;
-    if (const auto season = seasonFit(setting.day, position, fly.figures.style, fly.fly.pattern, fly.dressing)) extras.season = season->share;
+    if (const auto season = seasonFit(setting.day, position, fly.figures.style, fly.fly.pattern, fly.dressing))
+        extras.season = season->share;
     extras.daybook = daybook;
     return extras;
 }
 
-std::optional<double> termOf(const DaybookTerms& daybook, std::size_t fly, std::size_t place) { return fly < daybook.size() ? daybook[fly][place] : std::nullopt; }
+std::optional<double> termOf(const DaybookTerms& daybook, std::size_t fly, std::size_t place) {
+    return fly < daybook.size() ? daybook[fly][place] : std::nullopt;
+}
 
 // Every candidate in each of the three places, worked out once for a search.
 struct Fits {
@@ -71,10 +80,13 @@ class Contrasts {
     // Works out the colours of these flies, and only those.
     void prepare(const std::set<std::size_t>& flies) {
         std::set<std::size_t> colours;
-        for (const std::size_t fly : flies) colours.insert(of_[fly]);
+        for (const std::size_t fly : flies)
+            colours.insert(of_[fly]);
         for (const std::size_t i : colours)
             for (const std::size_t j : colours)
-                if (i < j) table_[i * colours_.size() + j] = table_[j * colours_.size() + i] = static_cast<float>(ciede2000(colours_[i], colours_[j]));
+                if (i < j)
+                    table_[i * colours_.size() + j] = table_[j * colours_.size() + i] =
+                        static_cast<float>(ciede2000(colours_[i], colours_[j]));
     }
     [[nodiscard]] double prepared(std::size_t a, std::size_t b) const {
         return of_[a] == of_[b] ? 0.0 : static_cast<double>(table_[of_[a] * colours_.size() + of_[b]]);
@@ -89,19 +101,22 @@ class Contrasts {
 std::array<std::vector<std::int32_t>, 3> singleScores(const std::vector<BoxCandidate>& box, const Fits& fits, const FlyLists& lists) {
     std::array<std::vector<std::int32_t>, 3> scores;
     for (std::size_t p = 0; p < 3; ++p)
-        for (const std::size_t fly : lists[p]) scores[p].push_back(fits.keptOut[p][fly] != 0 ? kNever : units(fits.sum[p][fly]) - (box[fly].tied == 0 ? 1 : 0));
+        for (const std::size_t fly : lists[p])
+            scores[p].push_back(fits.keptOut[p][fly] != 0 ? kNever : units(fits.sum[p][fly]) - (box[fly].tied == 0 ? 1 : 0));
     return scores;
 }
 
 // One pair table, the rows shared out over two threads.
-ScoreTable pairTable(const std::vector<BoxCandidate>& box, const Contrasts& contrasts, const std::vector<std::size_t>& upper, const std::vector<std::size_t>& lower,
-                     double PairLosses::*which, const SchoolRules& rules) {
+ScoreTable pairTable(const std::vector<BoxCandidate>& box, const Contrasts& contrasts, const std::vector<std::size_t>& upper,
+                     const std::vector<std::size_t>& lower, double PairLosses::*which, const SchoolRules& rules) {
     ScoreTable table(upper.size(), lower.size());
     const auto rows = [&](std::size_t from, std::size_t to) {
         for (std::size_t i = from; i < to; ++i)
             for (std::size_t j = 0; j < lower.size(); ++j) {
                 const std::size_t a = upper[i], b = lower[j];
-                table.at(i, j) = a == b && box[a].tied < 2 ? kNever : -units(lossesOf(box[a].figures, box[b].figures, contrasts.prepared(a, b), rules).*which);
+                table.at(i, j) = a == b && box[a].tied < 2
+                                     ? kNever
+                                     : -units(lossesOf(box[a].figures, box[b].figures, contrasts.prepared(a, b), rules).*which);
             }
     };
     constexpr std::size_t kWorthAThread = 4096;
@@ -115,7 +130,8 @@ ScoreTable pairTable(const std::vector<BoxCandidate>& box, const Contrasts& cont
     return table;
 }
 
-TripleScores scoresFrom(const std::vector<BoxCandidate>& box, const Fits& fits, const SchoolRules& rules, const FlyLists& lists, Contrasts& contrasts) {
+TripleScores scoresFrom(const std::vector<BoxCandidate>& box, const Fits& fits, const SchoolRules& rules, const FlyLists& lists,
+                        Contrasts& contrasts) {
     TripleScores scores;
     scores.single = singleScores(box, fits, lists);
     std::set<std::size_t> all;
@@ -140,7 +156,8 @@ FlyLists likeliestOf(const FlyLists& lists, const std::array<std::vector<std::in
         std::ranges::stable_sort(order, std::greater{}, [&](std::size_t i) { return single[p][i]; });
         order.resize(std::min(order.size(), most));
         std::ranges::sort(order);
-        for (const std::size_t i : order) likeliest[p].push_back(lists[p][i]);
+        for (const std::size_t i : order)
+            likeliest[p].push_back(lists[p][i]);
     }
     return likeliest;
 }
@@ -149,7 +166,8 @@ FlyLists likeliestOf(const FlyLists& lists, const std::array<std::vector<std::in
 // it beside the best of all others is left out of its place, and the best team of what stays is the best of all.
 FlyLists keptAbove(const FlyLists& lists, const std::array<std::vector<std::int32_t>, 3>& single, std::int64_t floor) {
     std::array<std::int64_t, 3> most{};
-    for (std::size_t p = 0; p < 3; ++p) most[p] = std::ranges::max(single[p]);
+    for (std::size_t p = 0; p < 3; ++p)
+        most[p] = std::ranges::max(single[p]);
     FlyLists kept;
     for (std::size_t p = 0; p < 3; ++p)
         for (std::size_t i = 0; i < lists[p].size(); ++i)
@@ -161,11 +179,14 @@ constexpr std::size_t kFirstLook = 96;
 
 using Trio = std::array<std::size_t, 3>;
 // Barbed and barbless twins of one size are two flies, but no two answers.
-bool isTwin(const BoxCandidate& a, const BoxCandidate& b) { return a.fly.pattern == b.fly.pattern && a.figures.size == b.figures.size && a.figures.barb != b.figures.barb; }
+bool isTwin(const BoxCandidate& a, const BoxCandidate& b) {
+    return a.fly.pattern == b.fly.pattern && a.figures.size == b.figures.size && a.figures.barb != b.figures.barb;
+}
 // Two teams are distinct where at most one place has the same fly, or its twin, in both.
 bool distinct(const std::vector<BoxCandidate>& box, const Trio& a, const Trio& b) {
     int same = 0;
-    for (std::size_t p = 0; p < a.size(); ++p) same += a[p] == b[p] || isTwin(box[a[p]], box[b[p]]) ? 1 : 0;
+    for (std::size_t p = 0; p < a.size(); ++p)
+        same += a[p] == b[p] || isTwin(box[a[p]], box[b[p]]) ? 1 : 0;
     return same <= 1;
 }
 
@@ -175,10 +196,13 @@ struct FoundTrio {
 };
 
 // The best team of some lists that is distinct from all of `shown`.
-std::optional<FoundTrio> bestBeside(const std::vector<BoxCandidate>& box, TripleScores& scores, const FlyLists& lists, const std::vector<FoundTrio>& shown, ChoiceReport& report, const std::stop_token& stop) {
+std::optional<FoundTrio> bestBeside(const std::vector<BoxCandidate>& box, TripleScores& scores, const FlyLists& lists,
+                                    const std::vector<FoundTrio>& shown, ChoiceReport& report, const std::stop_token& stop) {
     if (!shown.empty())
         scores.allowed = [&box, &lists, &shown](std::size_t i, std::size_t j, std::size_t k) {
-            return std::ranges::all_of(shown, [&](const FoundTrio& s) { return distinct(box, s.flies, {lists[0][i], lists[1][j], lists[2][k]}); });
+            return std::ranges::all_of(shown, [&](const FoundTrio& s) {
+                return distinct(box, s.flies, {lists[0][i], lists[1][j], lists[2][k]});
+            });
         };
     else
         scores.allowed = nullptr;
@@ -233,7 +257,8 @@ double scoreOf(const std::vector<BoxCandidate>& box, const Fits& fits, const Tri
     double sum = 0.0;
     for (std::size_t a = 0; a < t.size(); ++a) {
         sum += fits.sum[a][t[a]];
-        for (std::size_t b = a + 1; b < t.size(); ++b) sum -= lossOfPair(box[t[a]].figures, box[t[b]].figures, placeOf(kTrio[a], kTrio[b], all), rules);
+        for (std::size_t b = a + 1; b < t.size(); ++b)
+            sum -= lossOfPair(box[t[a]].figures, box[t[b]].figures, placeOf(kTrio[a], kTrio[b], all), rules);
     }
     return std::max(0.0, 100.0 * sum / fits.wholeOfAll());
 }
@@ -270,16 +295,20 @@ Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, co
             ++choice.toTie;
             choice.reasons.push_back("tie " + fly.title + " for the " + std::string(nameOf(kTrio[a])));
         }
-        for (const PlaceTerm& term : checksOf(fly.figures, fits.wants[a])) choice.checks.push_back(checkOf(term, fly, fits.wants[a]));
+        for (const PlaceTerm& term : checksOf(fly.figures, fits.wants[a]))
+            choice.checks.push_back(checkOf(term, fly, fits.wants[a]));
         for (std::size_t b = a + 1; b < 3; ++b)
-            for (TeamCheck& check : checkPair(fly.figures, kTrio[a], box[found.flies[b]].figures, kTrio[b], placeOf(kTrio[a], kTrio[b], all), rules))
+            for (TeamCheck& check :
+                 checkPair(fly.figures, kTrio[a], box[found.flies[b]].figures, kTrio[b], placeOf(kTrio[a], kTrio[b], all), rules))
                 choice.checks.push_back(std::move(check));
     }
-    for (const TeamCheck& check : choice.checks) choice.verdict = std::max(choice.verdict, check.verdict);
+    for (const TeamCheck& check : choice.checks)
+        choice.verdict = std::max(choice.verdict, check.verdict);
     // What each fly is there for, in two phrases; then what is amiss.
     for (std::size_t p = 0; p < 3; ++p) {
         const auto reasons = reasonsOf(fitIn(box[found.flies[p]].figures, fits.wants[p]), box[found.flies[p]].figures, fits.wants[p]);
-        if (!reasons.empty()) choice.reasons.push_back(box[found.flies[p]].title + ": " + reasons.front() + (reasons.size() > 1 ? "; " + reasons[1] : ""));
+        if (!reasons.empty())
+            choice.reasons.push_back(box[found.flies[p]].title + ": " + reasons.front() + (reasons.size() > 1 ? "; " + reasons[1] : ""));
     }
     for (const TeamCheck& check : choice.checks)
         if (check.verdict != Verdict::pass) choice.reasons.push_back(check.words);
@@ -290,19 +319,24 @@ Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, co
             if (fits.keptOut[p][fly] != 0 || std::ranges::find(found.flies, fly) != found.flies.end()) continue;
             Trio with = found.flies;
             with[p] = fly;
-            if (const double score = scoreOf(box, fits, with, rules); score > choice.score - kNearlyAsGood) others.emplace_back(-score, fly);
+            if (const double score = scoreOf(box, fits, with, rules); score > choice.score - kNearlyAsGood)
+                others.emplace_back(-score, fly);
         }
         std::ranges::sort(others);
         for (const auto& [score, fly] : others)
-            if (!isTwin(box[fly], box[found.flies[p]]) && std::ranges::none_of(choice.couldBe[p], [&](std::size_t other) { return isTwin(box[fly], box[other]); })) choice.couldBe[p].push_back(fly);
+            if (!isTwin(box[fly], box[found.flies[p]]) &&
+                std::ranges::none_of(choice.couldBe[p], [&](std::size_t other) { return isTwin(box[fly], box[other]); }))
+                choice.couldBe[p].push_back(fly);
     }
     return choice;
 }
 
-std::vector<std::size_t> allowedOf(const std::vector<BoxCandidate>& box, const std::vector<LeftOut>& leftOut, const std::vector<std::size_t>& avoid) {
+std::vector<std::size_t> allowedOf(const std::vector<BoxCandidate>& box, const std::vector<LeftOut>& leftOut,
+                                   const std::vector<std::size_t>& avoid) {
     std::vector<std::size_t> allowed;
     for (std::size_t i = 0; i < box.size(); ++i)
-        if (std::ranges::find(leftOut, i, &LeftOut::fly) == leftOut.end() && std::ranges::find(avoid, i) == avoid.end()) allowed.push_back(i);
+        if (std::ranges::find(leftOut, i, &LeftOut::fly) == leftOut.end() && std::ranges::find(avoid, i) == avoid.end())
+            allowed.push_back(i);
     return allowed;
 }
 
@@ -319,7 +353,8 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
         box.push_back({id, onItsHook(book, fly), sayFly(book, fly), pattern.title(), tied, figuresOf(*planned, sink, setting.seen)});
     };
     if (book.box.empty()) {
-        for (std::size_t i = 0; i < book.patterns.size(); ++i) add(book.patterns[i].id, book.patterns[i], book.patterns[i].id, 1, Place("patterns").at(i));
+        for (std::size_t i = 0; i < book.patterns.size(); ++i)
+            add(book.patterns[i].id, book.patterns[i], book.patterns[i].id, 1, Place("patterns").at(i));
     } else {
         // The same dressing on the same hook, entered twice, is one fly with the counts of both.
         std::map<std::pair<std::string, std::string>, std::size_t> entered;
@@ -359,34 +394,41 @@ std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position pos
             if (other == position || !beside[other]) continue;
             const bool above = other < position;
             const Position up = above ? other : position, low = above ? position : other;
-            const FlyFigures &upper = above ? box[*beside[other]].figures : box[i].figures, &lower = above ? box[i].figures : box[*beside[other]].figures;
+            const FlyFigures &upper = above ? box[*beside[other]].figures : box[i].figures,
+                             &lower = above ? box[i].figures : box[*beside[other]].figures;
             placed.fit.sum -= lossOfPair(upper, lower, placeOf(up, low, taken), rules);
         }
         placed.reasons = reasonsOf(placed.fit, box[i].figures, wants);
         if (const auto breach = std::ranges::find(leftOut, i, &LeftOut::fly); breach != leftOut.end())
             placed.keptOut = breach->why;
         else if (placed.fit.keptOut)
-            placed.keptOut = sayTerm(*placed.fit.find(wants.isPoint() && box[i].figures.floats ? TeamTerm::anchor : TeamTerm::style), box[i].figures, wants);
+            placed.keptOut = sayTerm(*placed.fit.find(wants.isPoint() && box[i].figures.floats ? TeamTerm::anchor : TeamTerm::style),
+                                     box[i].figures, wants);
         list.push_back(std::move(placed));
     }
     std::ranges::stable_sort(list, [&](const Placed& a, const Placed& b) {
         if (a.keptOut.empty() != b.keptOut.empty()) return a.keptOut.empty();
-        const double styleA = a.keptOut.empty() ? 0.0 : wants.suits(box[a.fly].figures.style), styleB = a.keptOut.empty() ? 0.0 : wants.suits(box[b.fly].figures.style);
+        const double styleA = a.keptOut.empty() ? 0.0 : wants.suits(box[a.fly].figures.style),
+                     styleB = a.keptOut.empty() ? 0.0 : wants.suits(box[b.fly].figures.style);
         if (styleA != styleB) return styleA > styleB;
         return a.score() > b.score();
     });
     return list;
 }
 
-std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, const TeamSetting& setting, const std::vector<BoxCandidate>& box) {
+std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, const TeamSetting& setting,
+                                   const std::vector<BoxCandidate>& box) {
     std::vector<ComesOff> list;
     const TeamSpec* team = book.findTeam(teamId);
     if (!setting.card || !team) return list;
     const auto weighed = weighTeam(book, teamId, setting);
     if (!weighed) return list;
     std::set<std::size_t> taken;
-    for (const TeamFly& fly : weighed->flies) taken.insert(fly.figures.identity);
-    const auto mayGoOn = [&](const BoxCandidate& fly) { return fly.tied > 0 && !taken.contains(fly.figures.identity) && breachesOf(fly.figures, *setting.card, setting.contest).empty(); };
+    for (const TeamFly& fly : weighed->flies)
+        taken.insert(fly.figures.identity);
+    const auto mayGoOn = [&](const BoxCandidate& fly) {
+        return fly.tied > 0 && !taken.contains(fly.figures.identity) && breachesOf(fly.figures, *setting.card, setting.contest).empty();
+    };
     const auto putOn = [&](ComesOff& one, const BoxCandidate& fly, bool twin) {
         one.on = fly.fly;
         one.twin = twin;
@@ -407,7 +449,8 @@ std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, co
     for (ComesOff& one : list) {  // what has no twin: the best for its place that is no other's twin
         if (one.on) continue;
         const auto ranked = rankPlace(box, one.position, weighed->rules, setting);
-        const auto best = std::ranges::find_if(ranked, [&](const Placed& placed) { return placed.keptOut.empty() && mayGoOn(box[placed.fly]); });
+        const auto best =
+            std::ranges::find_if(ranked, [&](const Placed& placed) { return placed.keptOut.empty() && mayGoOn(box[placed.fly]); });
         if (best != ranked.end())
             putOn(one, box[best->fly], false);
         else
@@ -416,12 +459,14 @@ std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, co
     return list;
 }
 
-TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists, const DaybookTerms& daybook) {
+TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const FlyLists& lists,
+                      const DaybookTerms& daybook) {
     Contrasts contrasts(box);
     return scoresFrom(box, fitsOf(box, rules, setting, daybook), rules, lists, contrasts);
 }
 
-ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish) {
+ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
+                         const ChoiceWish& wish) {
     ChoiceReport report;
     report.leftOut = againstRules(box, setting);
     const std::vector<std::size_t> allowed = allowedOf(box, report.leftOut, wish.avoid);
@@ -443,15 +488,19 @@ ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules
     while (shown.size() < wish.wanted && !report.stopped) {
         std::optional<FoundTrio> best;
         for (DistinctTeams& search : searches)
-            if (const auto found = search.next(shown, report, wish.stop); found && (!best || std::pair(-found->score, found->flies) < std::pair(-best->score, best->flies))) best = found;
+            if (const auto found = search.next(shown, report, wish.stop);
+                found && (!best || std::pair(-found->score, found->flies) < std::pair(-best->score, best->flies)))
+                best = found;
         if (!best || isNever(best->score)) break;
         shown.push_back(*best);
     }
-    for (const FoundTrio& found : shown) report.teams.push_back(describe(found, box, fits, allowed, rules));
+    for (const FoundTrio& found : shown)
+        report.teams.push_back(describe(found, box, fits, allowed, rules));
     return report;
 }
 
-WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::optional<Position> at, const SchoolRules& rules, const TeamSetting& setting, const DaybookTerms& daybook) {
+WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::optional<Position> at, const SchoolRules& rules,
+              const TeamSetting& setting, const DaybookTerms& daybook) {
     WhyNot why;
     const auto leftOut = againstRules(box, setting);
     if (const auto breach = std::ranges::find(leftOut, fly, &LeftOut::fly); breach != leftOut.end()) {
@@ -469,7 +518,8 @@ WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::option
         const Position place = at.value_or(Position::middle);
         const PlaceWants wants = wantsIn(rules, setting, place);
         const PlaceFit fit = fitIn(box[fly].figures, wants);
-        why.keptOut = sayTerm(*fit.find(wants.isPoint() && box[fly].figures.floats ? TeamTerm::anchor : TeamTerm::style), box[fly].figures, wants);
+        why.keptOut =
+            sayTerm(*fit.find(wants.isPoint() && box[fly].figures.floats ? TeamTerm::anchor : TeamTerm::style), box[fly].figures, wants);
         return why;
     }
     why.with = with.teams.front();
@@ -487,7 +537,9 @@ WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::option
         const PlaceFit other = fitIn(box[a[p]].figures, fits.wants[p], extrasOf(box[a[p]], kTrio[p], setting, termOf(daybook, a[p], p)));
         for (const PlaceTerm& term : own)
             if (const PlaceTerm* there = other.find(term.term))
-                differences.push_back({toPoints * (there->won() - term.won()), box[b[p]].title + " on the " + std::string(nameOf(kTrio[p])) + ": " + sayTerm(term, box[b[p]].figures, fits.wants[p])});
+                differences.push_back({toPoints * (there->won() - term.won()), box[b[p]].title + " on the " +
+                                                                                   std::string(nameOf(kTrio[p])) + ": " +
+                                                                                   sayTerm(term, box[b[p]].figures, fits.wants[p])});
     }
     const std::vector<Position> all(kTrio.begin(), kTrio.end());
     for (std::size_t x = 0; x < 3; ++x)
@@ -507,7 +559,8 @@ WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::option
     constexpr std::size_t kShown = 3;
     constexpr double kWorthSaying = 0.05;
     for (const Difference& d : differences)
-        if (why.differences.size() < kShown && d.points >= kWorthSaying) why.differences.push_back(d.words + " (" + formatNumber(d.points, 1) + " points)");
+        if (why.differences.size() < kShown && d.points >= kWorthSaying)
+            why.differences.push_back(d.words + " (" + formatNumber(d.points, 1) + " points)");
     return why;
 }
 

@@ -15,10 +15,10 @@
 namespace machair {
 
 struct BoxCandidate {
-    std::string id;       // of the box's fly, or of the dressing where there is no box
-    Fly fly;              // its hook always said
-    std::string title;    // "Kelp Lantern, 10 barbless"
-    std::string dressing; // "Kelp Lantern"
+    std::string id;        // of the box's fly, or of the dressing where there is no box
+    Fly fly;               // its hook always said
+    std::string title;     // "Kelp Lantern, 10 barbless"
+    std::string dressing;  // "Kelp Lantern"
     int tied = 1;
     FlyFigures figures;
 };
@@ -39,8 +39,9 @@ using DaybookTerms = std::vector<std::array<std::optional<double>, kTrio.size()>
 
 // The flies for one place, best first; those kept out last, with the reason. `beside` are those that stand in the other
 // places already (candidates), and what the pairs cost is taken off.
-[[nodiscard]] std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position position, const SchoolRules& rules, const TeamSetting& setting,
-                                            const ByPosition<std::optional<std::size_t>>& beside = {}, const DaybookTerms& daybook = {});
+[[nodiscard]] std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position position, const SchoolRules& rules,
+                                            const TeamSetting& setting, const ByPosition<std::optional<std::size_t>>& beside = {},
+                                            const DaybookTerms& daybook = {});
 
 // What the card takes off the leader now, and what goes on in its place: a twin of the same dressing where the box has one
 // that the card allows, else the best fly for the place; nothing where there is none. `box` is the whole box under `setting`.
@@ -52,14 +53,15 @@ struct ComesOff {
     bool twin = false;
     std::string words;  // "Kelp Lantern, 10 comes off the bob, Kelp Lantern, 10 barbless goes on"
 };
-[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, std::string_view team, const TeamSetting& setting, const std::vector<BoxCandidate>& box);
+[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, std::string_view team, const TeamSetting& setting,
+                                                 const std::vector<BoxCandidate>& box);
 
 struct Choice {
     std::array<std::size_t, 3> flies{};  // candidates, from bob to point
     double score = 0.0;                  // of 100
     int toTie = 0;
     Verdict verdict = Verdict::pass;
-    std::vector<TeamCheck> checks;       // of its flies and pairs; the leader is the team's own affair
+    std::vector<TeamCheck> checks;  // of its flies and pairs; the leader is the team's own affair
     std::vector<std::string> reasons;
     std::array<std::vector<std::size_t>, 3> couldBe;  // others in each place, for under one point of 100
 };
@@ -83,7 +85,8 @@ struct ChoiceWish {
     DaybookTerms daybook = {};
     std::stop_token stop = {};
 };
-[[nodiscard]] ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting, const ChoiceWish& wish = {});
+[[nodiscard]] ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
+                                       const ChoiceWish& wish = {});
 
 // Why a fly is not on the best team: what keeps it out, or the best team with it and the largest differences to the best.
 struct WhyNot {
@@ -91,8 +94,8 @@ struct WhyNot {
     std::optional<Choice> with;
     std::vector<std::string> differences;  // three at most
 };
-[[nodiscard]] WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::optional<Position> at, const SchoolRules& rules, const TeamSetting& setting,
-                            const DaybookTerms& daybook = {});
+[[nodiscard]] WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::optional<Position> at, const SchoolRules& rules,
+                            const TeamSetting& setting, const DaybookTerms& daybook = {});
 
 using FlyLists = std::array<std::vector<std::size_t>, 3>;  // candidates for bob, middle and point
 

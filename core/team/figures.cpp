@@ -76,7 +76,8 @@ Likeness likenessOf(WingStyle style) {
 
 // What a fly's style is read from.
 struct StyleTraits {
-    bool bead = false, palmer = false, knotted = false, legs = false, uprightStiff = false, notSoft = false, plumeWing = false, otherWing = false, highWing = false, longTail = false;
+    bool bead = false, palmer = false, knotted = false, legs = false, uprightStiff = false, notSoft = false, plumeWing = false,
+         otherWing = false, highWing = false, longTail = false;
     int collars = 0;
 };
 void seeHackle(StyleTraits& t, const HacklePlan& hackle) {
@@ -124,7 +125,8 @@ FlyStyle styleOf(const Plan& plan) {
     const bool hackle = t.collars > 0 || t.palmer;
     const bool fineWire = plan.hook.spec().heavier.value_or(0) < 0;
     if (t.longTail) return FlyStyle::lure;
-    if (plan.pattern.buoyancyMillinewton.value_or(0.0) > 0.0 || (t.plumeWing && (t.notSoft || fineWire)) || (!hackle && t.highWing)) return FlyStyle::film;
+    if (plan.pattern.buoyancyMillinewton.value_or(0.0) > 0.0 || (t.plumeWing && (t.notSoft || fineWire)) || (!hackle && t.highWing))
+        return FlyStyle::film;
     if (t.uprightStiff && !t.bead) return FlyStyle::dry;
     if (t.bead) return FlyStyle::beaded;
     if (t.palmer) return FlyStyle::palmer;
@@ -158,7 +160,8 @@ Fullness fullnessOf(const Plan& plan) {
         if (const HacklePlan* hackle = hackleOf(part)) {
             sum.full += hackle->worth;
             sum.stiff += hackle->worth * stiffnessOf(hackle->feather.stiffness);
-        } else if (const auto* piece = std::get_if<PiecePlan>(&part.detail); piece && part.kind == PartKind::legs && i < plan.pattern.parts.size()) {
+        } else if (const auto* piece = std::get_if<PiecePlan>(&part.detail);
+                   piece && part.kind == PartKind::legs && i < plan.pattern.parts.size()) {
             const auto* legs = std::get_if<LegsPart>(&plan.pattern.parts[i].detail);
             if (legs && legs->knots.value_or(0) > 0)
                 sum.full += piece->count / kKnottedCollar;
@@ -216,7 +219,8 @@ JudgedPair judgePair(const FlyFigures& upper, const FlyFigures& lower, const Pai
     JudgedPair judged = judgeNumbers(upper, lower, place, rules);
     if (!place.neighbours) return judged;
     const double contrast = ciede2000(upper.seen, lower.seen);
-    judged.terms[static_cast<std::size_t>(judged.count++)] = {TeamTerm::variety, contrast, &rules.variety, varietyShortfall(contrast, rules)};
+    judged.terms[static_cast<std::size_t>(judged.count++)] = {TeamTerm::variety, contrast, &rules.variety,
+                                                              varietyShortfall(contrast, rules)};
     return judged;
 }
 
@@ -242,8 +246,12 @@ bool giveSink(TeamTerm term, const FlyFigures& upper, const FlyFigures& lower, c
 // until it returns false. The cheapest and the likeliest to fail come first.
 template <class Take>
 bool eachNumber(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules, Take take) {
-    const auto give = [&](TeamTerm term, double value, const Wanted& wanted) { return take(term, value, wanted, wanted.shortfall(value), true); };
-    const auto nearAtWorst = [&](TeamTerm term, double value, const Wanted& wanted) { return take(term, value, wanted, std::min(1.0, wanted.shortfall(value)), true); };
+    const auto give = [&](TeamTerm term, double value, const Wanted& wanted) {
+        return take(term, value, wanted, wanted.shortfall(value), true);
+    };
+    const auto nearAtWorst = [&](TeamTerm term, double value, const Wanted& wanted) {
+        return take(term, value, wanted, std::min(1.0, wanted.shortfall(value)), true);
+    };
     if (place.neighbours) {
         if (!giveSink(TeamTerm::sinkStep, upper, lower, rules.sinkStep, give, take)) return false;
         if (!give(TeamTerm::presenceOrder, upper.presence / lower.presence, rules.presenceOrder)) return false;
@@ -282,7 +290,8 @@ double lossOfNumbers(const FlyFigures& upper, const FlyFigures& lower, const Pai
 }
 
 bool pairPasses(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {
-    return numbersPass(upper, lower, place, rules) && (!place.neighbours || varietyShortfall(ciede2000(upper.seen, lower.seen), rules) <= 0.0);
+    return numbersPass(upper, lower, place, rules) &&
+           (!place.neighbours || varietyShortfall(ciede2000(upper.seen, lower.seen), rules) <= 0.0);
 }
 
 double lossOfPair(const FlyFigures& upper, const FlyFigures& lower, const PairPlace& place, const SchoolRules& rules) {

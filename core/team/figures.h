@@ -15,7 +15,23 @@ namespace machair {
 
 // Lengths that flies of one style have in common, each by the kind of part it is: hackles to the gape, tails and wings to
 // the shank (models-team.md section D, family).
-enum class Likeness { palmer, collar, upright, fibreTail, slipTail, cloakTail, hairTail, flossTail, plumeTail, leafWing, uprightWing, cloakWing, hairWing, plumeWing, tipWing };
+enum class Likeness {
+    palmer,
+    collar,
+    upright,
+    fibreTail,
+    slipTail,
+    cloakTail,
+    hairTail,
+    flossTail,
+    plumeTail,
+    leafWing,
+    uprightWing,
+    cloakWing,
+    hairWing,
+    plumeWing,
+    tipWing
+};
 inline constexpr std::size_t kLikenesses = static_cast<std::size_t>(Likeness::tipWing) + 1;
 
 struct FlyFigures {
@@ -25,15 +41,15 @@ struct FlyFigures {
     double weight = 0.0;    // mN in the water, less all buoyancy; at or under 0 where it floats
     bool floats = false;
     int size = 10;
-    double full = 0.0;      // φ, usual collars
-    double stiff = 0.0;     // σ, share of φ, from 0 to 1
+    double full = 0.0;   // φ, usual collars
+    double stiff = 0.0;  // σ, share of φ, from 0 to 1
     FlyStyle style = FlyStyle::nymph;
     std::optional<TeamRole> role;
     std::array<double, kLikenesses> lengths{};  // 0 where the fly has no such part
-    CieLab seen;            // at fishing depth
+    CieLab seen;                                // at fishing depth
     bool bead = false;
     bool barb = true;
-    double length = 0.0;    // mm, to the last tip, the front one included
+    double length = 0.0;       // mm, to the last tip, the front one included
     std::size_t identity = 0;  // of the dressing on its hook: the same for the same fly
 
     // Presence to weight in the water: how well it is held in the surface (section C); kMostHold where it rides there by itself.
@@ -65,8 +81,8 @@ struct SeenIn {
 // Where a pair stands on the leader: neighbours are judged on more than bob and point with a fly between them.
 struct PairPlace {
     bool neighbours = true;
-    bool fromBob = false;   // the upper is the bob
-    bool toPoint = false;   // the lower is the point
+    bool fromBob = false;  // the upper is the bob
+    bool toPoint = false;  // the lower is the point
 };
 
 struct JudgedTerm {

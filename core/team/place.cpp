@@ -31,7 +31,9 @@ Neighbours neighboursOf(Position position) {
 }
 
 double lightScale(const std::optional<Light>& light) { return light == Light::bright ? 0.9 : light == Light::dusk ? 1.1 : 1.0; }
-double waterScale(const std::optional<WaterColour>& colour) { return colour == WaterColour::clear ? 0.9 : colour == WaterColour::peat ? 1.1 : 1.0; }
+double waterScale(const std::optional<WaterColour>& colour) {
+    return colour == WaterColour::clear ? 0.9 : colour == WaterColour::peat ? 1.1 : 1.0;
+}
 
 // 1 where it is wanted most, 0.85 at the ends of its range, falling to nothing one near-width outside.
 double centred(double value, double best, const Wanted& range) {
@@ -94,13 +96,16 @@ std::string bestStyles(const PlaceWants& wants) {
     std::ranges::stable_sort(order, std::greater{}, [&](FlyStyle s) { return wants.suits(s); });
     constexpr std::size_t kNamed = 2;
     std::string text;
-    for (std::size_t i = 0; i < std::min(order.size(), kNamed); ++i) text += (i == 0 ? "" : " or ") + sayStyle(order[i]);
+    for (std::size_t i = 0; i < std::min(order.size(), kNamed); ++i)
+        text += (i == 0 ? "" : " or ") + sayStyle(order[i]);
     return text;
 }
 
 }  // namespace
 
-double fullnessScale(const SchoolRules& rules, const TeamDay& day) { return rules.fullnessScale * lightScale(day.light) * waterScale(day.colour); }
+double fullnessScale(const SchoolRules& rules, const TeamDay& day) {
+    return rules.fullnessScale * lightScale(day.light) * waterScale(day.colour);
+}
 
 PlaceWants wantsOf(const SchoolRules& rules, Position position, double wave, const TeamDay& day) {
     const auto [a, b] = neighboursOf(position);
@@ -108,7 +113,8 @@ PlaceWants wantsOf(const SchoolRules& rules, Position position, double wave, con
     PlaceWants w;
     w.position = position;
     w.wave = wave;
-    for (std::size_t s = 0; s < w.styles.size(); ++s) w.styles[s] = mean(rules.styles[s][a].at(wave), rules.styles[s][b].at(wave));
+    for (std::size_t s = 0; s < w.styles.size(); ++s)
+        w.styles[s] = mean(rules.styles[s][a].at(wave), rules.styles[s][b].at(wave));
     w.keptOutUnder = rules.keptOutUnder;
     const double k = fullnessScale(rules, day);
     const auto scaled = [&](std::size_t place) {
@@ -165,7 +171,8 @@ PlaceFit fitIn(const FlyFigures& fly, const PlaceWants& wants, const PlaceExtras
     }
     if (wants.isPoint()) {
         const double shortfall = anchorShortfall(fly, wants);
-        add(TeamTerm::anchor, 100.0 * fly.sink, {wants.sink.low, wants.sink.high, 1.0, wants.anchor.weight}, std::max(0.0, 1.0 - shortfall), shortfall);
+        add(TeamTerm::anchor, 100.0 * fly.sink, {wants.sink.low, wants.sink.high, 1.0, wants.anchor.weight}, std::max(0.0, 1.0 - shortfall),
+            shortfall);
         soft(TeamTerm::slim, fly.presence, wants.slim);
     }
     soft(TeamTerm::size, fly.size, wants.size);
@@ -175,7 +182,8 @@ PlaceFit fitIn(const FlyFigures& fly, const PlaceWants& wants, const PlaceExtras
     return fit;
 }
 
-std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern, std::string_view title) {
+std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern,
+                                   std::string_view title) {
     constexpr double kNamed = 1.0, kStyle = 0.7, kNotSeen = 0.6, kLeast = 0.3;
     constexpr std::size_t kShortWord = 4;
     const std::string about = lowered(day.about);
@@ -196,8 +204,10 @@ std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlySty
     for (const SeasonRow* row : day.season) {
         if (row->place && *row->place != position) continue;
         if (!best) best = SeasonFit{kLeast, {}};
-        const bool named = std::ranges::find(row->dressings, pattern) != row->dressings.end() || (row->suits && !title.empty() && row->suits->find(title) != std::string::npos);
-        const bool sedge = lowered(row->creature).find("sedge") != std::string::npos && style == FlyStyle::palmer && position == Position::bob;
+        const bool named = std::ranges::find(row->dressings, pattern) != row->dressings.end() ||
+                           (row->suits && !title.empty() && row->suits->find(title) != std::string::npos);
+        const bool sedge =
+            lowered(row->creature).find("sedge") != std::string::npos && style == FlyStyle::palmer && position == Position::bob;
         const bool fits = sedge || std::ranges::find(row->styles, style) != row->styles.end();
         if (!named && !fits) continue;
         const double share = (named ? kNamed : kStyle) * (isSeen(row->creature) ? 1.0 : kNotSeen);
@@ -206,13 +216,17 @@ std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlySty
     return best;
 }
 
-std::string sayFull(double full) { return std::string(nameOf(classOf(full))) + ", " + formatNumber(full, 1) + (full > 0.95 && full < 1.05 ? " usual collar" : " usual collars"); }
+std::string sayFull(double full) {
+    return std::string(nameOf(classOf(full))) + ", " + formatNumber(full, 1) +
+           (full > 0.95 && full < 1.05 ? " usual collar" : " usual collars");
+}
 
 std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
     const std::string place = name(wants.position);
     switch (term.term) {
         case TeamTerm::style: {
-            const std::string there = wants.wave <= 0.0 ? " on the " + place + " in a flat calm" : " on the " + place + " in " + sayWave(wants.wave);
+            const std::string there =
+                wants.wave <= 0.0 ? " on the " + place + " in a flat calm" : " on the " + place + " in " + sayWave(wants.wave);
             if (term.share >= 0.75) return sayStyle(fly.style) + " is at home" + there;
             return sayStyle(fly.style) + (term.share >= wants.style.low ? " will do" : " is out of place") + there;
         }
@@ -221,19 +235,26 @@ std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWan
             if (term.share <= 0.0) return "dressed for the " + std::string(nameOf(fly.role.value_or(TeamRole::any))) + ", not the " + place;
             return "dressed for no place of its own";
         case TeamTerm::fullness:
-            return "it is " + sayFull(fly.full) + "; " + (wants.wave <= 0.0 ? "a calm" : "this wave") + " wants " + formatNumber(term.wanted.low, 1) + " to " + formatNumber(term.wanted.high, 1) + " on the " + place;
+            return "it is " + sayFull(fly.full) + "; " + (wants.wave <= 0.0 ? "a calm" : "this wave") + " wants " +
+                   formatNumber(term.wanted.low, 1) + " to " + formatNumber(term.wanted.high, 1) + " on the " + place;
         case TeamTerm::stiff:
             if (term.shortfall <= 0.0) return "its fibres are as stiff as the water wants";
-            return term.value > term.wanted.high ? "too stiff for a calm: softer fibre moves by itself" : "too soft to hold up in this wave";
+            return term.value > term.wanted.high ? "too stiff for a calm: softer fibre moves by itself"
+                                                 : "too soft to hold up in this wave";
         case TeamTerm::hold:
             return fly.hold() >= FlyFigures::kMostHold ? "it rides the surface by itself"
-                                                                     : "it pushes " + formatNumber(term.value, 1) + " times its weight under water; " + formatNumber(term.wanted.low, 1) + " holds a bob here";
+                                                       : "it pushes " + formatNumber(term.value, 1) + " times its weight under water; " +
+                                                             formatNumber(term.wanted.low, 1) + " holds a bob here";
         case TeamTerm::anchor:
             if (fly.floats) return "it floats, and a point has to lead down";
-            return "it sinks " + formatNumber(100.0 * fly.sink, 0) + " cm/s and weighs " + formatNumber(fly.weight, 2) + " mN in the water; a point wants " + formatNumber(wants.sink.low, 0) + " to " +
-                   formatNumber(wants.sink.high, 0) + " cm/s and " + formatNumber(wants.weight.low, 2) + " mN";
-        case TeamTerm::slim: return "it pushes " + formatNumber(term.value, 1) + " mN of water; a slim point at most " + formatNumber(term.wanted.high, 1);
-        case TeamTerm::size: return "a " + std::to_string(fly.size) + (term.shortfall <= 0.0 ? " is a size for the " : " is not the size for the ") + place + " here";
+            return "it sinks " + formatNumber(100.0 * fly.sink, 0) + " cm/s and weighs " + formatNumber(fly.weight, 2) +
+                   " mN in the water; a point wants " + formatNumber(wants.sink.low, 0) + " to " + formatNumber(wants.sink.high, 0) +
+                   " cm/s and " + formatNumber(wants.weight.low, 2) + " mN";
+        case TeamTerm::slim:
+            return "it pushes " + formatNumber(term.value, 1) + " mN of water; a slim point at most " + formatNumber(term.wanted.high, 1);
+        case TeamTerm::size:
+            return "a " + std::to_string(fly.size) + (term.shortfall <= 0.0 ? " is a size for the " : " is not the size for the ") + place +
+                   " here";
         case TeamTerm::season: return term.share >= 0.7 ? "what is about this month" : "not what is about this month";
         default: break;
     }
@@ -242,7 +263,8 @@ std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWan
 
 std::string sayCheck(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
     const std::string place = name(wants.position);
-    if (term.term == TeamTerm::role) return term.share >= 1.0 ? "the " + place + " is dressed for its place" : "the " + place + " is " + sayTerm(term, fly, wants);
+    if (term.term == TeamTerm::role)
+        return term.share >= 1.0 ? "the " + place + " is dressed for its place" : "the " + place + " is " + sayTerm(term, fly, wants);
     std::string words = sayTerm(term, fly, wants);
     const std::string there = " on the " + place;
     if (term.term != TeamTerm::style && words.ends_with(there)) words.resize(words.size() - there.size());
@@ -254,8 +276,11 @@ std::string mendOf(const PlaceTerm& term, const FlyFigures& fly, const PlaceWant
     const std::string place = name(wants.position);
     switch (term.term) {
         case TeamTerm::style: return "another fly on the " + place + ": " + bestStyles(wants);
-        case TeamTerm::role: return "a fly dressed for the " + place + ", or this one on the " + std::string(nameOf(fly.role.value_or(TeamRole::any)));
-        case TeamTerm::fullness: return fly.full < wants.fullness.low ? "more turns of hackle, or a fuller fly there" : "fewer turns of hackle, or a sparser fly there";
+        case TeamTerm::role:
+            return "a fly dressed for the " + place + ", or this one on the " + std::string(nameOf(fly.role.value_or(TeamRole::any)));
+        case TeamTerm::fullness:
+            return fly.full < wants.fullness.low ? "more turns of hackle, or a fuller fly there"
+                                                 : "fewer turns of hackle, or a sparser fly there";
         case TeamTerm::stiff: return fly.stiff > wants.stiff.high ? "a softer hackle" : "a stiffer hackle";
         case TeamTerm::hold: return "a bushier fly there, or a finer wire";
         case TeamTerm::anchor: {
@@ -279,7 +304,8 @@ std::vector<std::string> reasonsOf(const PlaceFit& fit, const FlyFigures& fly, c
     std::ranges::stable_sort(lost, std::greater{}, &PlaceTerm::lost);
     std::vector<std::string> words;
     for (const auto* list : {&won, &lost})
-        for (const PlaceTerm* term : *list) words.push_back(sayTerm(*term, fly, wants));
+        for (const PlaceTerm* term : *list)
+            words.push_back(sayTerm(*term, fly, wants));
     return words;
 }
 
@@ -302,7 +328,9 @@ bool passesIn(const FlyFigures& fly, const PlaceWants& wants) {
 
 std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants) {
     const double full = fullnessOf(plan).full;
-    const double off = full < wants.fullness.low ? wants.fullness.low - full : full > wants.fullness.high ? wants.fullness.high - full : 0.0;
+    const double off = full < wants.fullness.low    ? wants.fullness.low - full
+                       : full > wants.fullness.high ? wants.fullness.high - full
+                                                    : 0.0;
     if (off == 0.0) return std::nullopt;
     const auto at = fullestHackle(plan);
     if (!at) return std::nullopt;
@@ -323,7 +351,8 @@ std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants) {
     so.left = std::max({0.0, wants.fullness.low - then, then - wants.fullness.high});
     if (so.left < kDust) so.left = 0.0;
     if (so.turns != 0.0)
-        so.words = formatShort(std::abs(so.turns), 1) + (std::abs(so.turns) == 1.0 ? " turn " : " turns ") + (so.turns > 0.0 ? "more" : "less") + " on the " + so.part;
+        so.words = formatShort(std::abs(so.turns), 1) + (std::abs(so.turns) == 1.0 ? " turn " : " turns ") +
+                   (so.turns > 0.0 ? "more" : "less") + " on the " + so.part;
     if (so.left > 0.0) so.words += (so.words.empty() ? "" : ", and ") + std::string("another fly for the rest");
     return so;
 }

@@ -28,7 +28,7 @@ struct TeamDay {
 // What one place wants at one height of wave.
 struct PlaceWants {
     Position position = Position::bob;
-    double wave = 0.0;  // m
+    double wave = 0.0;                                             // m
     std::array<double, Names<FlyStyle>::entries.size()> styles{};  // how each suits, from 0 to 1
     Wanted style;
     Wanted role;
@@ -36,10 +36,10 @@ struct PlaceWants {
     double best = 0.0;  // of that range
     Wanted stiff;
     Wanted hold;
-    Wanted sink;        // cm/s; its own near-width below
+    Wanted sink;  // cm/s; its own near-width below
     double sinkMostNear = 8.0;
-    Wanted weight;      // mN in the water
-    Wanted anchor;      // the worst of the two above, as a shortfall
+    Wanted weight;  // mN in the water
+    Wanted anchor;  // the worst of the two above, as a shortfall
     Wanted slim;
     Wanted size;
     Wanted season;
@@ -83,7 +83,8 @@ struct SeasonFit {
     double share = 0.0;
     std::string creature;  // that suits it best; empty where none does
 };
-[[nodiscard]] std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern, std::string_view title);
+[[nodiscard]] std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern,
+                                                 std::string_view title);
 
 // The terms of a fit in words, the most won first, then the most lost.
 [[nodiscard]] std::vector<std::string> reasonsOf(const PlaceFit& fit, const FlyFigures& fly, const PlaceWants& wants);
@@ -101,10 +102,10 @@ struct SeasonFit {
 
 // The half turns of the fullest hackle that bring a fly just inside the nearer end of its range (section B).
 struct DressItSo {
-    double turns = 0.0;   // more; less where negative
-    double left = 0.0;    // usual collars that are still outside
-    std::string part;     // "palmer"
-    std::string words;    // "one turn more on the palmer"
+    double turns = 0.0;  // more; less where negative
+    double left = 0.0;   // usual collars that are still outside
+    std::string part;    // "palmer"
+    std::string words;   // "one turn more on the palmer"
 };
 [[nodiscard]] std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants);
 

@@ -13,15 +13,17 @@ namespace machair {
 
 namespace {
 
-constexpr int kSizeStep = 2;          // hooks are sold in even numbers
+constexpr int kSizeStep = 2;  // hooks are sold in even numbers
 constexpr int kSmallest = 16, kLargest = 6;
 constexpr double kShankAndGapeAStep = 0.855, kWireAStep = 0.90;
-constexpr double kFibreStep = 0.1;    // of the gape
-constexpr int kLengthStepsATenth = 2; // of kLengthStep
+constexpr double kFibreStep = 0.1;     // of the gape
+constexpr int kLengthStepsATenth = 2;  // of kLengthStep
 static_assert(kLengthStepsATenth * kLengthStep == kFibreStep);
-constexpr double kLengthShare = 0.15; // of a tail or wing
+constexpr double kLengthShare = 0.15;  // of a tail or wing
 
-Result<Pattern> cannot(const Plan& plan, const std::string& what) { return fail(Place("patterns").key(plan.pattern.id), "expected " + what + ", got none"); }
+Result<Pattern> cannot(const Plan& plan, const std::string& what) {
+    return fail(Place("patterns").key(plan.pattern.id), "expected " + what + ", got none");
+}
 
 // A ratio or millimetres so many times as long; false for a reach, which stays.
 bool scale(LengthSpec& length, double factor) {
@@ -98,18 +100,27 @@ Result<Pattern> withBead(const Book& book, const Pattern& pattern) {
 
 // The next even number in a direction: a 9 becomes an 8 or a 10.
 int nextEven(int size, int steps) {
-    for (; steps > 0; --steps) size += size % 2 == 0 ? kSizeStep : 1;
-    for (; steps < 0; ++steps) size -= size % 2 == 0 ? kSizeStep : 1;
+    for (; steps > 0; --steps)
+        size += size % 2 == 0 ? kSizeStep : 1;
+    for (; steps < 0; ++steps)
+        size -= size % 2 == 0 ? kSizeStep : 1;
     return size;
 }
 
-std::string times(int count, const std::string& what) { return (count == 1 ? "one " : count == 2 ? "two " : count == 3 ? "three " : std::to_string(count) + " ") + what + (count == 1 ? "" : "s"); }
+std::string times(int count, const std::string& what) {
+    return (count == 1   ? "one "
+            : count == 2 ? "two "
+            : count == 3 ? "three "
+                         : std::to_string(count) + " ") +
+           what + (count == 1 ? "" : "s");
+}
 
 }  // namespace
 
 int FlyChange::cost() const {
     constexpr int kSizeCost = 4, kWireCost = 2, kBeadCost = 5;
-    return std::abs(turns) + std::abs(fibre) + std::abs(tail) + std::abs(wing) + kSizeCost * std::abs(size) + kWireCost * std::abs(wire) + (bead ? kBeadCost : 0);
+    return std::abs(turns) + std::abs(fibre) + std::abs(tail) + std::abs(wing) + kSizeCost * std::abs(size) + kWireCost * std::abs(wire) +
+           (bead ? kBeadCost : 0);
 }
 
 bool FlyChange::onlyHook() const {
@@ -162,7 +173,8 @@ std::vector<FlyChange> pairedChanges(int mostCost) {
 Result<HookSpec> hookFor(const Book& book, const HookSpec& now, const FlyChange& change) {
     HookSpec wanted = now;
     wanted.size = nextEven(now.size, change.size);
-    if (change.size != 0 && (wanted.size < kLargest || wanted.size > kSmallest)) return fail(Place("hooks").key(now.id), "expected a hook from 6 to 16, got " + std::to_string(wanted.size));
+    if (change.size != 0 && (wanted.size < kLargest || wanted.size > kSmallest))
+        return fail(Place("hooks").key(now.id), "expected a hook from 6 to 16, got " + std::to_string(wanted.size));
     const int heavier = now.heavier.value_or(0) + change.wire;
     wanted.heavier = heavier == 0 ? std::nullopt : std::optional(heavier);
     if (sameModel(wanted, now)) return now;
@@ -170,10 +182,12 @@ Result<HookSpec> hookFor(const Book& book, const HookSpec& now, const FlyChange&
         if (sameModel(hook, wanted)) return hook;
     if (wanted.measured) {
         const double scale = std::pow(kShankAndGapeAStep, (wanted.size - now.size) / static_cast<double>(kSizeStep));
-        for (auto* measure : {&wanted.measured->shank, &wanted.measured->gape, &wanted.measured->clearGape, &wanted.measured->overall, &wanted.measured->point})
+        for (auto* measure : {&wanted.measured->shank, &wanted.measured->gape, &wanted.measured->clearGape, &wanted.measured->overall,
+                              &wanted.measured->point})
             if (*measure) **measure *= scale;
         if (wanted.measured->wire)
-            *wanted.measured->wire *= std::pow(kWireAStep, (wanted.size - now.size) / static_cast<double>(kSizeStep)) * (nominalWire(wanted.size - heavier) / nominalWire(wanted.size - now.heavier.value_or(0)));
+            *wanted.measured->wire *= std::pow(kWireAStep, (wanted.size - now.size) / static_cast<double>(kSizeStep)) *
+                                      (nominalWire(wanted.size - heavier) / nominalWire(wanted.size - now.heavier.value_or(0)));
     }
     wanted.name.reset();
     wanted.note.reset();
@@ -189,8 +203,10 @@ Result<Pattern> redressed(const Book& book, const Plan& before, const FlyChange&
     if (change.turns != 0 || change.fibre != 0) {
         const auto at = fullestHackle(before);
         if (!at || *at >= pattern.parts.size()) return cannot(before, "a hackle");
-        if (change.turns != 0 && !changeTurns(pattern.parts[*at], before.parts[*at], change.turns)) return cannot(before, "a hackle with turns to spare");
-        if (change.fibre != 0 && !changeFibre(pattern.parts[*at], before.parts[*at], change.fibre, before.hook.gape())) return cannot(before, "a hackle that can be measured otherwise");
+        if (change.turns != 0 && !changeTurns(pattern.parts[*at], before.parts[*at], change.turns))
+            return cannot(before, "a hackle with turns to spare");
+        if (change.fibre != 0 && !changeFibre(pattern.parts[*at], before.parts[*at], change.fibre, before.hook.gape()))
+            return cannot(before, "a hackle that can be measured otherwise");
     }
     if (change.tail != 0 && !scaleAll<TailPart>(pattern, change.tail)) return cannot(before, "a tail by a ratio or in mm");
     if (change.wing != 0 && !scaleAll<WingPart>(pattern, change.wing)) return cannot(before, "a wing by a ratio or in mm");
@@ -211,10 +227,15 @@ std::string sayChange(const Book& book, const Plan& before, const FlyChange& cha
     std::vector<std::string> words;
     const auto at = fullestHackle(before);
     const std::string hackle = at ? std::string(nameOf(before.parts[*at].kind)) : "hackle";
-    if (change.turns != 0) words.push_back(times(std::abs(change.turns), "turn") + (change.turns > 0 ? " more" : " less") + " on the " + hackle);
-    if (change.fibre != 0) words.push_back("the " + hackle + " " + formatNumber(kFibreStep * std::abs(change.fibre), 1) + " of the gape " + (change.fibre > 0 ? "longer" : "shorter"));
+    if (change.turns != 0)
+        words.push_back(times(std::abs(change.turns), "turn") + (change.turns > 0 ? " more" : " less") + " on the " + hackle);
+    if (change.fibre != 0)
+        words.push_back("the " + hackle + " " + formatNumber(kFibreStep * std::abs(change.fibre), 1) + " of the gape " +
+                        (change.fibre > 0 ? "longer" : "shorter"));
     const auto scaled = [&](const char* part, int by) {
-        if (by != 0) words.push_back(std::string("the ") + part + " " + formatNumber(100.0 * kLengthShare * std::abs(by), 0) + " % " + (by > 0 ? "longer" : "shorter"));
+        if (by != 0)
+            words.push_back(std::string("the ") + part + " " + formatNumber(100.0 * kLengthShare * std::abs(by), 0) + " % " +
+                            (by > 0 ? "longer" : "shorter"));
     };
     scaled("tail", change.tail);
     scaled("wing", change.wing);
@@ -223,7 +244,8 @@ std::string sayChange(const Book& book, const Plan& before, const FlyChange& cha
     if (change.wire != 0) words.emplace_back(change.wire > 0 ? "on a heavier wire" : "on a finer wire");
     if (change.bead) words.emplace_back("a bead at the eye");
     std::string text;
-    for (std::size_t i = 0; i < words.size(); ++i) text += (i == 0 ? "" : ", ") + words[i];
+    for (std::size_t i = 0; i < words.size(); ++i)
+        text += (i == 0 ? "" : ", ") + words[i];
     return text;
 }
 

@@ -12,12 +12,12 @@
 namespace machair {
 
 struct FlyChange {
-    int turns = 0;  // of its fullest hackle, more or less
-    int fibre = 0;  // of that hackle: tenths of the gape longer
-    int tail = 0;   // every tail: 1 is 15 % longer, 2 is 30 %
-    int wing = 0;   // every wing, the same
-    int size = 0;   // even hook numbers: +1 is the next smaller
-    int wire = 0;   // +1 is one heavier
+    int turns = 0;      // of its fullest hackle, more or less
+    int fibre = 0;      // of that hackle: tenths of the gape longer
+    int tail = 0;       // every tail: 1 is 15 % longer, 2 is 30 %
+    int wing = 0;       // every wing, the same
+    int size = 0;       // even hook numbers: +1 is the next smaller
+    int wire = 0;       // +1 is one heavier
     bool bead = false;  // put on at the eye
     auto operator<=>(const FlyChange&) const = default;
     [[nodiscard]] int cost() const;

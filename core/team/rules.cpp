@@ -10,7 +10,9 @@ constexpr double kCalm = 0.02, kWave = 0.10;  // m: the ends of the style table
 
 StyleTable usualStyles() {
     StyleTable table{};
-    const auto put = [&](FlyStyle style, Suits bob, Suits middle, Suits point) { table[static_cast<std::size_t>(style)] = {bob, middle, point}; };
+    const auto put = [&](FlyStyle style, Suits bob, Suits middle, Suits point) {
+        table[static_cast<std::size_t>(style)] = {bob, middle, point};
+    };
     put(FlyStyle::palmer, {0.75, 1.00}, {0.60, 0.75}, {0.05, 0.10});
     put(FlyStyle::hackled, {0.80, 0.55}, {0.90, 0.90}, {0.50, 0.40});
     put(FlyStyle::winged, {0.50, 0.35}, {1.00, 1.00}, {0.60, 0.60});
@@ -26,16 +28,18 @@ StyleTable usualStyles() {
 
 SchoolRules usualRules() {
     SchoolRules rules;
-    rules.full = {RangeRows{{0.0, 0.4, 1.6}, {0.02, 0.5, 1.8}, {0.05, 0.8, 3.0}, {0.08, 1.3, 3.6}, {0.14, 1.6, 4.0}, {0.25, 1.9, 4.5}, {0.35, 2.2, 5.0}},
-                  RangeRows{{0.0, 0.4, 1.5}, {0.02, 0.4, 1.6}, {0.05, 0.5, 2.0}, {0.08, 0.6, 2.4}, {0.14, 0.7, 2.8}, {0.25, 0.7, 3.2}, {0.35, 0.8, 3.4}},
-                  RangeRows{{0.0, 0.0, 1.5}, {0.08, 0.0, 1.5}, {0.14, 0.0, 1.4}, {0.25, 0.0, 1.25}, {0.35, 0.0, 1.2}}};
+    rules.full = {
+        RangeRows{
+            {0.0, 0.4, 1.6}, {0.02, 0.5, 1.8}, {0.05, 0.8, 3.0}, {0.08, 1.3, 3.6}, {0.14, 1.6, 4.0}, {0.25, 1.9, 4.5}, {0.35, 2.2, 5.0}},
+        RangeRows{
+            {0.0, 0.4, 1.5}, {0.02, 0.4, 1.6}, {0.05, 0.5, 2.0}, {0.08, 0.6, 2.4}, {0.14, 0.7, 2.8}, {0.25, 0.7, 3.2}, {0.35, 0.8, 3.4}},
+        RangeRows{{0.0, 0.0, 1.5}, {0.08, 0.0, 1.5}, {0.14, 0.0, 1.4}, {0.25, 0.0, 1.25}, {0.35, 0.0, 1.2}}};
     rules.stiffShare = {{0.0, 0.0, 0.5}, {0.05, 0.0, 1.0}, {0.10, 0.35, 1.0}};
     rules.holdLeast = {{0.0, 1.0, 0.0}, {0.05, 1.8, 0.0}, {0.10, 2.4, 0.0}, {0.20, 3.5, 0.0}, {0.30, 4.0, 0.0}};
     rules.anchorSink = {{0.0, 9.0, 18.0}, {0.05, 10.0, 24.0}, {0.14, 11.0, 40.0}, {0.30, 13.0, 40.0}};
     rules.anchorWeight = {{0.0, 0.20, 0.0}, {0.05, 0.25, 0.0}, {0.14, 0.28, 0.0}, {0.30, 0.45, 0.0}};
     rules.sizes = {RangeRows{{0.0, 10, 16}, {0.05, 10, 14}, {0.10, 8, 12}, {0.20, 8, 12}, {0.35, 6, 10}},
-                   RangeRows{{0.0, 10, 16}, {0.10, 8, 14}, {0.35, 8, 12}},
-                   RangeRows{{0.0, 10, 16}, {0.10, 8, 14}, {0.35, 8, 14}}};
+                   RangeRows{{0.0, 10, 16}, {0.10, 8, 14}, {0.35, 8, 12}}, RangeRows{{0.0, 10, 16}, {0.10, 8, 14}, {0.35, 8, 14}}};
     rules.styles = usualStyles();
     return rules;
 }
@@ -81,7 +85,8 @@ void take(SchoolRules& rules, const OwnWanted& own) {
 
 void takeRanges(SchoolRules& rules, const std::vector<OwnRange>& rows) {
     std::array<RangeRows, kTrio.size()> own;
-    for (const OwnRange& row : rows) own[columnOf(row.place)].push_back({row.wave / metre, std::min(row.low, row.high), std::max(row.low, row.high)});
+    for (const OwnRange& row : rows)
+        own[columnOf(row.place)].push_back({row.wave / metre, std::min(row.low, row.high), std::max(row.low, row.high)});
     for (std::size_t p = 0; p < own.size(); ++p) {
         if (own[p].empty()) continue;
         std::ranges::stable_sort(own[p], {}, &RangeRow::wave);
@@ -158,9 +163,11 @@ SchoolRules rulesOf(const TeamSchool& own) {
     metres(rules.spacing.high, own.spacingMost);
     metres(rules.dropper.low, own.dropperLeast);
     metres(rules.dropper.high, own.dropperMost);
-    for (const OwnWanted& wanted : own.wanted) take(rules, wanted);
+    for (const OwnWanted& wanted : own.wanted)
+        take(rules, wanted);
     takeRanges(rules, own.ranges);
-    for (const OwnStyle& suits : own.styles) rules.styles[static_cast<std::size_t>(suits.style)][columnOf(suits.place)] = {suits.calm, suits.wave.value_or(suits.calm)};
+    for (const OwnStyle& suits : own.styles)
+        rules.styles[static_cast<std::size_t>(suits.style)][columnOf(suits.place)] = {suits.calm, suits.wave.value_or(suits.calm)};
     return rules;
 }
 

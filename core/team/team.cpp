@@ -9,7 +9,9 @@ namespace machair {
 
 namespace {
 
-std::string name(Position p) { return std::string(nameOf(p)); }
+std::string name(Position p) {
+    return std::string(nameOf(p));
+}
 
 // Which of the lengths that two flies share differ most.
 std::string mostApart(const FlyFigures& up, const FlyFigures& low) {
@@ -23,7 +25,9 @@ std::string mostApart(const FlyFigures& up, const FlyFigures& low) {
             at = i;
         }
     }
-    return at <= static_cast<std::size_t>(Likeness::upright) ? "hackles" : at <= static_cast<std::size_t>(Likeness::plumeTail) ? "tails" : "wings";
+    return at <= static_cast<std::size_t>(Likeness::upright)     ? "hackles"
+           : at <= static_cast<std::size_t>(Likeness::plumeTail) ? "tails"
+                                                                 : "wings";
 }
 
 struct Said {
@@ -37,7 +41,9 @@ Said sayPair(const JudgedTerm& judged, const FlyFigures& up, const FlyFigures& l
     const auto number = [](double v) { return formatNumber(v, 2); };
     switch (judged.term) {
         case TeamTerm::sinkStep:
-            if (low.floats) return {"the " + lower + " floats: it can't hang below the " + upper, "a heavier hook, a bead or less buoyancy on the " + lower};
+            if (low.floats)
+                return {"the " + lower + " floats: it can't hang below the " + upper,
+                        "a heavier hook, a bead or less buoyancy on the " + lower};
             if (up.floats) return {"the " + upper + " floats and the " + lower + " sinks", {}};
             return {"the " + lower + " sinks " + number(value) + " times as fast as the " + upper,
                     "make the " + lower + " slimmer or heavier, or dress the " + upper + " fuller: the step wants " + number(wanted.low)};
@@ -46,28 +52,36 @@ Said sayPair(const JudgedTerm& judged, const FlyFigures& up, const FlyFigures& l
                     "more hackle turns on the " + upper + ", fewer on the " + lower + ", or change the two over"};
         case TeamTerm::turnover:
             return {"for the water it pushes the " + lower + " weighs " + number(value) + " times what the " + upper + " does",
-                    "more weight or less hackle on the " + lower + ", or the leader folds back on itself: " + number(wanted.low) + " is wanted"};
+                    "more weight or less hackle on the " + lower + ", or the leader folds back on itself: " + number(wanted.low) +
+                        " is wanted"};
         case TeamTerm::pointWeight:
-            return {"the point weighs " + number(value) + " of the " + upper, "a heavier hook or a bead on the point: " + number(wanted.low) + " is wanted"};
+            return {"the point weighs " + number(value) + " of the " + upper,
+                    "a heavier hook or a bead on the point: " + number(wanted.low) + " is wanted"};
         case TeamTerm::sizeStep:
             return {value == 0.0 ? "the " + upper + " and the " + lower + " are one hook size"
-                                 : "the " + lower + " is " + formatShort(std::abs(value), 0) + (value > 0.0 ? " smaller" : " larger") + " than the " + upper + " in hook size",
+                                 : "the " + lower + " is " + formatShort(std::abs(value), 0) + (value > 0.0 ? " smaller" : " larger") +
+                                       " than the " + upper + " in hook size",
                     value < wanted.low ? "a larger hook on the " + upper + " or a smaller one on the " + lower
                                        : "hooks nearer in size on the " + upper + " and the " + lower};
         case TeamTerm::family: {
             const std::string what = mostApart(up, low);
-            return {"of one style, yet the " + what + " of " + upper + " and " + lower + " differ by " + formatNumber(100.0 * value, 0) + " %",
-                    "tie the " + what + " to one measure: within " + formatNumber(100.0 * wanted.high, 0) + " % looks like one hand"};
+            return {
+                "of one style, yet the " + what + " of " + upper + " and " + lower + " differ by " + formatNumber(100.0 * value, 0) + " %",
+                "tie the " + what + " to one measure: within " + formatNumber(100.0 * wanted.high, 0) + " % looks like one hand"};
         }
         case TeamTerm::sinkAcross:
-            if (low.floats && !up.floats) return {"the " + lower + " floats: it can't lead the " + upper + " down", "a fly that sinks on the " + lower};
+            if (low.floats && !up.floats)
+                return {"the " + lower + " floats: it can't lead the " + upper + " down", "a fly that sinks on the " + lower};
             if (!judged.valued) return {"the " + upper + " floats", {}};
-            return {"the " + lower + " sinks " + number(value) + " times as fast as the " + upper, "a heavier or slimmer fly on the " + lower + ": " + number(wanted.low) + " is wanted from end to end"};
-        case TeamTerm::twice: return {"the " + upper + " and the " + lower + " are one fly", "another fly on one of them, so that the fish has a choice"};
+            return {"the " + lower + " sinks " + number(value) + " times as fast as the " + upper,
+                    "a heavier or slimmer fly on the " + lower + ": " + number(wanted.low) + " is wanted from end to end"};
+        case TeamTerm::twice:
+            return {"the " + upper + " and the " + lower + " are one fly", "another fly on one of them, so that the fish has a choice"};
         case TeamTerm::variety:
             return {"seen at fishing depth the " + upper + " and the " + lower + " differ by " + formatNumber(value, 1) + " in colour",
                     "a darker or brighter dressing on one of them, so that the fish has a choice"};
-        default: throw BrokenContract("not a check of a pair");
+        default:
+            throw BrokenContract("not a check of a pair");
     }
 }
 
@@ -88,9 +102,11 @@ TeamCheck inWords(const JudgedTerm& judged, Position upper, Position lower, Said
 }
 
 void checkLeader(TeamReport& report, const LeaderMeasures& leader) {
-    const auto judge = [&](TeamTerm term, const Wanted& wanted, Length length, Position upper, Position lower, std::string words, std::string mend) {
+    const auto judge = [&](TeamTerm term, const Wanted& wanted, Length length, Position upper, Position lower, std::string words,
+                           std::string mend) {
         const double value = length / metre;
-        report.checks.push_back(inWords({term, value, &wanted, wanted.shortfall(value)}, upper, lower, {std::move(words), std::move(mend)}));
+        report.checks.push_back(
+            inWords({term, value, &wanted, wanted.shortfall(value)}, upper, lower, {std::move(words), std::move(mend)}));
     };
     const auto metres = [](double v) { return formatNumber(v, 2) + " m"; };
     for (std::size_t i = 0; i + 1 < report.flies.size(); ++i) {
@@ -127,13 +143,15 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
         report.checks.push_back(inWords({TeamTerm::rules, 0.0, nullptr, 2.0, false}, at, at, {who + b.words, b.mend}));
     };
     for (const TeamFly& fly : report.flies)
-        for (const Breach& b : breachesOf(fly.figures, *setting.card, setting.contest)) breach(fly.position, "the " + name(fly.position) + ": ", b);
+        for (const Breach& b : breachesOf(fly.figures, *setting.card, setting.contest))
+            breach(fly.position, "the " + name(fly.position) + ": ", b);
     LeaderFigures figures;
     figures.flies = static_cast<int>(report.flies.size());
     figures.overall = measuresOf(leader).overall();
     for (const TeamCheck& check : report.checks)
         if (check.term == TeamTerm::spacing && check.value) figures.spacings.push_back(*check.value * metre);
-    for (const Breach& b : breachesOf(figures, *setting.card)) breach(Position::bob, "", b);
+    for (const Breach& b : breachesOf(figures, *setting.card))
+        breach(Position::bob, "", b);
     if (std::ranges::none_of(report.checks, [](const TeamCheck& c) { return c.term == TeamTerm::rules; }))
         report.checks.push_back(inWords({TeamTerm::rules, 0.0, nullptr, 0.0, false}, Position::bob, Position::point,
                                         {"within the rules of " + setting.card->title() + ", as this card has them", {}}));
@@ -141,7 +159,9 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
 
 }  // namespace
 
-Verdict verdictOf(double shortfall) { return shortfall <= 0.0 ? Verdict::pass : shortfall <= 1.0 ? Verdict::near : Verdict::off; }
+Verdict verdictOf(double shortfall) {
+    return shortfall <= 0.0 ? Verdict::pass : shortfall <= 1.0 ? Verdict::near : Verdict::off;
+}
 
 std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> month) {
     std::vector<const SeasonRow*> rows;
@@ -171,8 +191,8 @@ PairPlace placeOf(Position upper, Position lower, const std::vector<Position>& t
     return {!between, upper == Position::bob, lower == Position::point};
 }
 
-std::vector<TeamCheck> checkPair(const FlyFigures& upper, Position upperAt, const FlyFigures& lower, Position lowerAt, const PairPlace& place,
-                                 const SchoolRules& rules) {
+std::vector<TeamCheck> checkPair(const FlyFigures& upper, Position upperAt, const FlyFigures& lower, Position lowerAt,
+                                 const PairPlace& place, const SchoolRules& rules) {
     std::vector<TeamCheck> checks;
     for (const JudgedTerm& judged : judgePair(upper, lower, place, rules))
         checks.push_back(inWords(judged, upperAt, lowerAt, sayPair(judged, upper, lower, name(upperAt), name(lowerAt))));
@@ -190,11 +210,13 @@ namespace {
 // What the day has no say in.
 void checkPairs(TeamReport& report) {
     std::vector<Position> taken;
-    for (const TeamFly& fly : report.flies) taken.push_back(fly.position);
+    for (const TeamFly& fly : report.flies)
+        taken.push_back(fly.position);
     for (std::size_t i = 0; i < report.flies.size(); ++i)
         for (std::size_t k = i + 1; k < report.flies.size(); ++k) {
             const TeamFly &upper = report.flies[i], &lower = report.flies[k];
-            for (TeamCheck& check : checkPair(upper.figures, upper.position, lower.figures, lower.position, placeOf(upper.position, lower.position, taken), report.rules))
+            for (TeamCheck& check : checkPair(upper.figures, upper.position, lower.figures, lower.position,
+                                              placeOf(upper.position, lower.position, taken), report.rules))
                 report.checks.push_back(std::move(check));
         }
 }
@@ -228,14 +250,16 @@ void chooseWave(TeamReport& report, const TeamDay& day, Verdict otherwise) {
 
 }  // namespace
 
-TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting, const std::optional<LeaderSpec>& leader) {
+TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting,
+                      const std::optional<LeaderSpec>& leader) {
     TeamReport report;
     report.flies = std::move(flies);
     report.rules = rules;
     checkPairs(report);
     if (report.flies.size() > 1) checkLeader(report, measuresOf(leader));
     if (setting.card) checkCard(report, setting, leader);
-    for (const TeamCheck& check : report.checks) report.verdict = std::max(report.verdict, check.verdict);
+    for (const TeamCheck& check : report.checks)
+        report.verdict = std::max(report.verdict, check.verdict);
     report.waveGiven = setting.day.wave.has_value();
     if (report.waveGiven)
         report.wave = *setting.day.wave / metre;
@@ -243,7 +267,8 @@ TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, cons
         chooseWave(report, setting.day, report.verdict);
     checkPlaces(report, setting.day);
     std::ranges::stable_sort(report.checks, {}, &TeamCheck::term);
-    for (const TeamCheck& check : report.checks) report.verdict = std::max(report.verdict, check.verdict);
+    for (const TeamCheck& check : report.checks)
+        report.verdict = std::max(report.verdict, check.verdict);
     return report;
 }
 
@@ -255,11 +280,16 @@ std::string saySuits(const TeamReport& report) {
 }
 
 std::string sayVerdict(const TeamReport& report) {
-    const std::string in = !report.waveGiven ? "" : report.wave <= 0.0 ? " in a flat calm" : " in a wave of " + formatNumber(report.wave, 2) + " m";
+    const std::string in = !report.waveGiven    ? ""
+                           : report.wave <= 0.0 ? " in a flat calm"
+                                                : " in a wave of " + formatNumber(report.wave, 2) + " m";
     switch (report.verdict) {
-        case Verdict::pass: return "fishes as one" + in;
-        case Verdict::near: return "nearly a team" + in;
-        case Verdict::off: return "not a team yet" + in;
+        case Verdict::pass:
+            return "fishes as one" + in;
+        case Verdict::near:
+            return "nearly a team" + in;
+        case Verdict::off:
+            return "not a team yet" + in;
     }
     throw BrokenContract("unknown verdict");
 }
@@ -272,7 +302,10 @@ Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const Te
     for (const Position position : kPositions) {
         const auto& fly = team->at(position);
         if (!fly) continue;
-        auto planned = planFly(book, *fly, Place("teams").at(static_cast<std::size_t>(team - book.teams.data())).key(nameOf(position)));  // a part that can't be tied takes no fly off its team
+        auto planned = planFly(book, *fly,
+                               Place("teams")
+                                   .at(static_cast<std::size_t>(team - book.teams.data()))
+                                   .key(nameOf(position)));  // a part that can't be tied takes no fly off its team
         if (!planned)
             append(faults, planned.error());
         else

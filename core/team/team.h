@@ -27,8 +27,7 @@ struct TeamFly {
 enum class Verdict { pass, near, off };
 template <>
 struct Names<Verdict> {
-    static constexpr std::array entries = {NameOf{Verdict::pass, "pass"}, NameOf{Verdict::near, "near"},
-                                           NameOf{Verdict::off, "off"}};
+    static constexpr std::array entries = {NameOf{Verdict::pass, "pass"}, NameOf{Verdict::near, "near"}, NameOf{Verdict::off, "off"}};
 };
 [[nodiscard]] Verdict verdictOf(double shortfall);
 
@@ -50,7 +49,7 @@ struct TeamReport {
     std::vector<TeamCheck> checks;
     Verdict verdict = Verdict::pass;  // the worst of its checks
     SchoolRules rules;
-    double wave = 0.0;       // m, that it is judged in: the day's, else of the usual ones that which suits it best
+    double wave = 0.0;  // m, that it is judged in: the day's, else of the usual ones that which suits it best
     bool waveGiven = false;
     struct InWave {
         double wave = 0.0;

@@ -20,10 +20,22 @@ class Quantity {
 
     constexpr auto operator<=>(const Quantity&) const = default;
     constexpr Quantity operator-() const { return Quantity(-value_); }
-    constexpr Quantity& operator+=(Quantity other) { value_ += other.value_; return *this; }
-    constexpr Quantity& operator-=(Quantity other) { value_ -= other.value_; return *this; }
-    constexpr Quantity& operator*=(double factor) { value_ *= factor; return *this; }
-    constexpr Quantity& operator/=(double factor) { value_ /= factor; return *this; }
+    constexpr Quantity& operator+=(Quantity other) {
+        value_ += other.value_;
+        return *this;
+    }
+    constexpr Quantity& operator-=(Quantity other) {
+        value_ -= other.value_;
+        return *this;
+    }
+    constexpr Quantity& operator*=(double factor) {
+        value_ *= factor;
+        return *this;
+    }
+    constexpr Quantity& operator/=(double factor) {
+        value_ /= factor;
+        return *this;
+    }
 
     friend constexpr Quantity operator+(Quantity a, Quantity b) { return Quantity(a.value_ + b.value_); }
     friend constexpr Quantity operator-(Quantity a, Quantity b) { return Quantity(a.value_ - b.value_); }

@@ -33,7 +33,8 @@ class Random {
 
 [[nodiscard]] inline std::uint64_t seedOf(std::string_view text) {  // FNV-1a
     std::uint64_t hash = 1469598103934665603ull;
-    for (const char c : text) hash = (hash ^ static_cast<unsigned char>(c)) * 1099511628211ull;
+    for (const char c : text)
+        hash = (hash ^ static_cast<unsigned char>(c)) * 1099511628211ull;
     return hash;
 }
 [[nodiscard]] inline std::uint64_t seedOf(std::uint64_t seed, std::uint64_t index) {

@@ -95,8 +95,8 @@ std::optional<Length> parseLength(std::string_view text) {
         std::string_view text;
         Length unit;
     };
-    constexpr std::array kSuffixes = {Suffix{"mm", mm},  Suffix{"cm", 10.0 * mm}, Suffix{"inches", inch}, Suffix{"inch", inch},
-                                      Suffix{"in", inch}, Suffix{"\"", inch},     Suffix{"″", inch}};
+    constexpr std::array kSuffixes = {Suffix{"mm", mm},   Suffix{"cm", 10.0 * mm}, Suffix{"inches", inch}, Suffix{"inch", inch},
+                                      Suffix{"in", inch}, Suffix{"\"", inch},      Suffix{"″", inch}};
     text = trimmed(text);
     Length unit = mm;
     for (const auto& suffix : kSuffixes) {

@@ -10,9 +10,7 @@ constexpr double kSphereConstantAbove = 1000.0;
 constexpr double kFullScreen = 4.0;
 }  // namespace
 
-Viscosity viscosity(double celsius) {
-    return 2.414e-5 * std::pow(10.0, 247.8 / (celsius + 133.15)) * pascalSecond;
-}
+Viscosity viscosity(double celsius) { return 2.414e-5 * std::pow(10.0, 247.8 / (celsius + 133.15)) * pascalSecond; }
 
 double reynolds(Speed speed, Length diameter, Viscosity mu) { return kWater * speed * diameter / mu; }
 
@@ -21,9 +19,7 @@ double cylinderDrag(double re) {
     return re < kLinearBelow ? fit(kLinearBelow) * kLinearBelow / re : fit(re);
 }
 
-double sphereDrag(double re) {
-    return re > kSphereConstantAbove ? 0.44 : 24.0 / re * (1.0 + 0.15 * std::pow(re, 0.687));
-}
+double sphereDrag(double re) { return re > kSphereConstantAbove ? 0.44 : 24.0 / re * (1.0 + 0.15 * std::pow(re, 0.687)); }
 
 double screen(double k) {
     if (k >= kFullScreen) return 1.0;

@@ -17,8 +17,9 @@ constexpr double kDrogueDrift = 0.018;  // with a drogue out
 
 // Lower ends of Beaufort's forces, m/s.
 constexpr std::array kForces = {0.0, 0.3, 1.6, 3.4, 5.5, 8.0, 10.8, 13.9, 17.2, 20.8, 24.5, 28.5, 32.7};
-constexpr std::array<std::string_view, 13> kWindWords = {"calm", "light air", "a light breeze", "a gentle breeze", "a moderate breeze", "a fresh breeze",
-                                                         "a strong breeze", "near gale", "a gale", "a strong gale", "a storm", "a violent storm", "a hurricane"};
+constexpr std::array<std::string_view, 13> kWindWords = {
+    "calm",      "light air", "a light breeze", "a gentle breeze", "a moderate breeze", "a fresh breeze", "a strong breeze",
+    "near gale", "a gale",    "a strong gale",  "a storm",         "a violent storm",   "a hurricane"};
 
 }  // namespace
 
@@ -44,8 +45,11 @@ Sea seaUnder(const Wind& wind) {
     sea.drift = (wind.drogue ? kDrogueDrift : kBoatDrift) * wind.speed;
     sea.kind = seaClass(sea.height);
     sea.cautions.emplace_back("Life jackets on; the boat owner's and local rules decide whether anyone goes out.");
-    if (sea.height >= kCautionHeight) sea.cautions.emplace_back("A wave of 0.35 m or more: a small boat side-on takes water over it. Think of the lee shore.");
-    if (wind.speed >= kCautionWind) sea.cautions.emplace_back("A strong breeze or more, 10.8 m/s: hooks fly where the wind puts them, and rowing home may not be possible.");
+    if (sea.height >= kCautionHeight)
+        sea.cautions.emplace_back("A wave of 0.35 m or more: a small boat side-on takes water over it. Think of the lee shore.");
+    if (wind.speed >= kCautionWind)
+        sea.cautions.emplace_back(
+            "A strong breeze or more, 10.8 m/s: hooks fly where the wind puts them, and rowing home may not be possible.");
     return sea;
 }
 

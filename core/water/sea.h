@@ -19,8 +19,8 @@ struct Names<WaveClass> {
 };
 
 struct Wind {
-    Speed speed;     // 0 to 60 m/s
-    Length fetch;    // 0 to 500 km
+    Speed speed;   // 0 to 60 m/s
+    Length fetch;  // 0 to 500 km
     bool drogue = false;
 };
 

@@ -27,7 +27,8 @@ bool edgesCross(const MapPoint& a, const MapPoint& b, const MapPoint& c, const M
 Faults checkOutline(const std::vector<MapPoint>& outline, const Place& place) {
     const std::size_t n = outline.size();
     if (n < 3) return {Fault{place, "expected at least three corners of the shore, got " + std::to_string(n), ""}};
-    if (n > kMostCorners) return {Fault{place, "expected at most " + std::to_string(kMostCorners) + " corners of the shore, got " + std::to_string(n), ""}};
+    if (n > kMostCorners)
+        return {Fault{place, "expected at most " + std::to_string(kMostCorners) + " corners of the shore, got " + std::to_string(n), ""}};
     struct Edge {
         Length west, east, south, north;
         std::size_t from;
@@ -49,13 +50,17 @@ Faults checkOutline(const std::vector<MapPoint>& outline, const Place& place) {
             const std::pair pair = std::minmax(edge.from, other->from);
             if (pair.second - pair.first < 2 || (pair.first == 0 && pair.second + 1 == n)) continue;  // neighbours
             if (first && *first <= std::pair(pair.first, pair.second)) continue;
-            if (edgesCross(outline[pair.first], outline[pair.first + 1], outline[pair.second], outline[(pair.second + 1) % n])) first = {pair.first, pair.second};
+            if (edgesCross(outline[pair.first], outline[pair.first + 1], outline[pair.second], outline[(pair.second + 1) % n]))
+                first = {pair.first, pair.second};
         }
         open.resize(kept);
         open.push_back(&edge);
     }
     if (!first) return {};
-    return {Fault{place.at(first->second), "expected a shore that doesn't cross itself; the line from this corner crosses that from corner " + std::to_string(first->first), "move one of the two"}};
+    return {Fault{
+        place.at(first->second),
+        "expected a shore that doesn't cross itself; the line from this corner crosses that from corner " + std::to_string(first->first),
+        "move one of the two"}};
 }
 
 bool onWater(const std::vector<MapPoint>& outline, const MapPoint& at) {

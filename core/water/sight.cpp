@@ -17,7 +17,9 @@ template <class Op>
 Rgb each(Rgb a, Rgb b, Op op) {
     return {op(a.r, b.r), op(a.g, b.g), op(a.b, b.b)};
 }
-Rgb fading(Rgb perMetre, double metres) { return {std::exp(-perMetre.r * metres), std::exp(-perMetre.g * metres), std::exp(-perMetre.b * metres)}; }
+Rgb fading(Rgb perMetre, double metres) {
+    return {std::exp(-perMetre.r * metres), std::exp(-perMetre.g * metres), std::exp(-perMetre.b * metres)};
+}
 double luminance(Rgb c) { return 0.2126 * c.r + 0.7152 * c.g + 0.0722 * c.b; }
 
 }  // namespace
@@ -90,8 +92,8 @@ double ciede2000(const CieLab& one, const CieLab& two) {
     }
     const double dL = two.L - one.L, dC = p2 - p1, dH = 2.0 * std::sqrt(p1 * p2) * std::sin(0.5 * dh);
     const double meanL = 0.5 * (one.L + two.L), meanC = 0.5 * (p1 + p2);
-    const double t = 1.0 - 0.17 * std::cos(meanHue - degrees(30)) + 0.24 * std::cos(2.0 * meanHue) + 0.32 * std::cos(3.0 * meanHue + degrees(6)) -
-                     0.20 * std::cos(4.0 * meanHue - degrees(63));
+    const double t = 1.0 - 0.17 * std::cos(meanHue - degrees(30)) + 0.24 * std::cos(2.0 * meanHue) +
+                     0.32 * std::cos(3.0 * meanHue + degrees(6)) - 0.20 * std::cos(4.0 * meanHue - degrees(63));
     const double turn = (meanHue * 180.0 / kPi - 275.0) / 25.0;
     const double rotation = degrees(30.0) * std::exp(-turn * turn);
     const double c7 = std::pow(meanC, 7);

@@ -16,18 +16,18 @@ struct Clarity {
 [[nodiscard]] Clarity clarityOf(WaterColour colour);
 
 struct Sighting {
-    Length depth;                    // of the fly, from 0
-    Length from = 0.5 * metre;       // the fish's distance
-    double cosine = 0.83;            // of the light's path to the vertical; 0.83 under cloud
+    Length depth;               // of the fly, from 0
+    Length from = 0.5 * metre;  // the fish's distance
+    double cosine = 0.83;       // of the light's path to the vertical; 0.83 under cloud
 };
 // Cosine of sunlight's path under water for a sun so high above the horizon.
 [[nodiscard]] double pathCosine(Angle sunElevation);
 
 struct Seen {
-    Rgb fly;         // linear, the eye adapted to how dark it is there; may be over 1
-    Rgb water;       // behind it
-    double contrast = 0.0;    // CIEDE2000
-    double lighter = 0.0;     // L* of the fly less that of the water
+    Rgb fly;                // linear, the eye adapted to how dark it is there; may be over 1
+    Rgb water;              // behind it
+    double contrast = 0.0;  // CIEDE2000
+    double lighter = 0.0;   // L* of the fly less that of the water
 };
 [[nodiscard]] Seen seen(Rgb srgb, const Clarity& clarity, const Sighting& sighting);
 

@@ -124,15 +124,20 @@ void WetFly::holdInFilm(const Plan& plan) {
         const bool holdsAir = plume && plume->down.value_or(Down::gland) == Down::gland;
         if (std::holds_alternative<BeadPlan>(part.detail)) beaded = true;
         if (const auto* h = std::get_if<HacklePlan>(&part.detail)) {
-            if (h->stand == FibreStand::upright) line += kCollar * h->fibres * h->fibre;
-            else if (holdsAir) line += kPlume * h->fibres * h->fibre;
+            if (h->stand == FibreStand::upright)
+                line += kCollar * h->fibres * h->fibre;
+            else if (holdsAir)
+                line += kPlume * h->fibres * h->fibre;
             isFilmFly_ = isFilmFly_ || (h->stand == FibreStand::upright && h->feather.stiffness != Stiffness::soft);
         }
         const auto* wing = std::get_if<WingPlan>(&part.detail);
         if (!wing) continue;
-        const bool tuft = wing->style == WingStyle::hair && std::get<WingPart>(plan.pattern.parts[i].detail).angle.value_or(0_deg) >= kStands;
+        const bool tuft =
+            wing->style == WingStyle::hair && std::get<WingPart>(plan.pattern.parts[i].detail).angle.value_or(0_deg) >= kStands;
         if (wing->style == WingStyle::plume && holdsAir) line += kPlume * wing->barbs * wing->length;
-        if (tuft) line += kTuft * (std::get<WingPart>(plan.pattern.parts[i].detail).count ? wing->count.value_or(kTuftStrands) : kTuftStrands) * wing->length;
+        if (tuft)
+            line += kTuft * (std::get<WingPart>(plan.pattern.parts[i].detail).count ? wing->count.value_or(kTuftStrands) : kTuftStrands) *
+                    wing->length;
         isFilmFly_ = isFilmFly_ || tuft || (wing->style == WingStyle::plume && holdsAir);
     }
     isFilmFly_ = isFilmFly_ && !beaded;
@@ -150,18 +155,17 @@ bool WetFly::hangsJustUnder() const {
 
 Force WetFly::hackleDrag(const Hackle& h, Speed u, bool sinking) const {
     const double s = sin(h.angle);
-    const Area outline = sinking ? 2.0 * s * h.fibre * (h.width + 0.5 * cos(h.angle) * h.fibre)
-                                 : kPi * (s * h.fibre) * (s * h.fibre);
+    const Area outline = sinking ? 2.0 * s * h.fibre * (h.width + 0.5 * cos(h.angle) * h.fibre) : kPi * (s * h.fibre) * (s * h.fibre);
     const double factor = sinking ? 1.0 - 0.5 * s * s : s * s;
-    const double k =
-        cylinderDrag(reynolds(u, h.diameter, mu_)) * (h.diameter * h.fibre) * h.count * factor / outline;
+    const double k = cylinderDrag(reynolds(u, h.diameter, mu_)) * (h.diameter * h.fibre) * h.count * factor / outline;
     return dynamic(u, outline, screen(k));
 }
 
 std::vector<WetFly::Share> WetFly::shares(Speed u) const {
     std::vector<Share> list;
     if (u <= 0.0 * metrePerSecond) return list;
-    for (const Hackle& h : hackles_) list.push_back({h.what, hackleDrag(h, u, true), hackleDrag(h, u, false)});
+    for (const Hackle& h : hackles_)
+        list.push_back({h.what, hackleDrag(h, u, true), hackleDrag(h, u, false)});
     if (bodyLength_ > 0.0 * mm)
         list.push_back({"body", dynamic(u, bodyDiameter_ * bodyLength_, cylinderDrag(reynolds(u, bodyDiameter_, mu_))),
                         dynamic(u, kPi / 4.0 * bodyDiameter_ * bodyDiameter_, kBodyAlong)});
@@ -173,7 +177,8 @@ std::vector<WetFly::Share> WetFly::shares(Speed u) const {
     }
     if (!tails_.empty()) {
         Force drag;
-        for (const Tail& tail : tails_) drag += dynamic(u, tail.fibres * tail.length * tail.fibre, cylinderDrag(reynolds(u, tail.fibre, mu_)));
+        for (const Tail& tail : tails_)
+            drag += dynamic(u, tail.fibres * tail.length * tail.fibre, cylinderDrag(reynolds(u, tail.fibre, mu_)));
         list.push_back({"tail", drag, Force{}});
     }
     if (bead_ > 0.0 * mm) {
@@ -185,19 +190,22 @@ std::vector<WetFly::Share> WetFly::shares(Speed u) const {
 
 Force WetFly::dragFlat(Speed speed) const {
     Force sum;
-    for (const Share& share : shares(speed)) sum += share.flat;
+    for (const Share& share : shares(speed))
+        sum += share.flat;
     return sum;
 }
 
 Force WetFly::dragAlong(Speed speed) const {
     Force sum;
-    for (const Share& share : shares(speed)) sum += share.along;
+    for (const Share& share : shares(speed))
+        sum += share.along;
     return sum;
 }
 
 Area WetFly::silhouette() const {
     Area area = wireLength_ * wire_ + bodyDiameter_ * bodyLength_ + wing_ + kPi / 4.0 * bead_ * bead_;
-    for (const Tail& tail : tails_) area += tail.fibres * tail.length * tail.fibre;
+    for (const Tail& tail : tails_)
+        area += tail.fibres * tail.length * tail.fibre;
     for (const Hackle& h : hackles_) {
         const double s = sin(h.angle);
         const Area outline = 2.0 * s * h.fibre * (h.width + 0.5 * cos(h.angle) * h.fibre);
@@ -222,7 +230,8 @@ SinkReport sinkReport(const Plan& plan, double celsius) {
         // Drag grows without bound with speed, so the top of the bracket is found by doubling.
         const auto excess = [&](double u) { return fly.dragFlat(u * metrePerSecond) / newton - report.submerged / newton; };
         double top = 1.0;
-        while (excess(top) < 0.0) top *= 2.0;
+        while (excess(top) < 0.0)
+            top *= 2.0;
         std::uintmax_t iterations = 200;
         constexpr double kSpeedTolerance = 1e-9;  // m/s
         const auto [low, high] = boost::math::tools::toms748_solve(

@@ -15,12 +15,12 @@ class WetFly {
   public:
     explicit WetFly(const Plan& plan, double celsius = kUsualCelsius);
 
-    [[nodiscard]] Mass mass() const { return mass_; }           // wet
+    [[nodiscard]] Mass mass() const { return mass_; }                   // wet
     [[nodiscard]] Force submergedWeight() const { return submerged_; }  // less all buoyancy; negative where it floats
-    [[nodiscard]] Force film() const { return film_; }  // what the film and the air that it holds carry, of a film fly
+    [[nodiscard]] Force film() const { return film_; }                  // what the film and the air that it holds carry, of a film fly
     [[nodiscard]] bool isFilmFly() const { return isFilmFly_; }
     [[nodiscard]] bool hangsJustUnder() const;
-    [[nodiscard]] Area silhouette() const;                      // from the side
+    [[nodiscard]] Area silhouette() const;  // from the side
 
     [[nodiscard]] Force dragFlat(Speed speed) const;   // sinking, lying on its side
     [[nodiscard]] Force dragAlong(Speed speed) const;  // drawn along its shank
@@ -35,7 +35,7 @@ class WetFly {
   private:
     struct Hackle {
         std::string what;
-        Length fibre;     // length
+        Length fibre;  // length
         Length diameter;
         double count;
         Angle angle;
@@ -76,9 +76,9 @@ struct SinkReport {
     Force presence;  // drag drawn at 0.3 m/s
     Area silhouette;
     bool floats = false;
-    bool justUnder = false;        // it hangs just under the film
-    std::optional<Force> film;     // of a film fly
-    int iterations = 0;  // of the root find
+    bool justUnder = false;            // it hangs just under the film
+    std::optional<Force> film;         // of a film fly
+    int iterations = 0;                // of the root find
     std::vector<std::string> drivers;  // the three largest contributions to drag, in words
 };
 

@@ -62,7 +62,8 @@ Substitute compare(const Plan& before, const Plan& after, std::size_t part, cons
 Result<std::vector<Substitute>> substitutesFor(const Book& book, std::string_view id, std::size_t part) {
     const Pattern* pattern = book.findPattern(id);
     if (!pattern) return noSuch(Place("patterns"), "dressing", id);
-    if (part >= pattern->parts.size() || !pattern->parts[part].material) return fail(Place("patterns").at(book.indexOfPattern(id)).key("parts"), "expected a part that is tied from a material of the book");
+    if (part >= pattern->parts.size() || !pattern->parts[part].material)
+        return fail(Place("patterns").at(book.indexOfPattern(id)).key("parts"), "expected a part that is tied from a material of the book");
     const auto before = planPattern(book, id);
     if (!before) return tl::unexpected(before.error());
     const Material* own = book.findMaterial(*pattern->parts[part].material);

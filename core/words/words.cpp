@@ -23,13 +23,19 @@ struct Share {
     double oddness;
 };
 
-constexpr std::array kShares = {
-    Share{"as long as", 1.0, 0.0},       Share{"half", 0.5, 0.10},
-    Share{"twice", 2.0, 0.15},           Share{"two thirds of", 2.0 / 3.0, 0.20},
-    Share{"a third of", 1.0 / 3.0, 0.20}, Share{"three quarters of", 0.75, 0.25},
-    Share{"a quarter of", 0.25, 0.25},   Share{"four fifths of", 0.8, 0.30},   Share{"one and a half times", 1.5, 0.25},
-    Share{"three times", 3.0, 0.35},     Share{"one and a quarter times", 1.25, 0.40},
-    Share{"two and a half times", 2.5, 0.45}, Share{"an eighth of", 0.125, 0.60}};
+constexpr std::array kShares = {Share{"as long as", 1.0, 0.0},
+                                Share{"half", 0.5, 0.10},
+                                Share{"twice", 2.0, 0.15},
+                                Share{"two thirds of", 2.0 / 3.0, 0.20},
+                                Share{"a third of", 1.0 / 3.0, 0.20},
+                                Share{"three quarters of", 0.75, 0.25},
+                                Share{"a quarter of", 0.25, 0.25},
+                                Share{"four fifths of", 0.8, 0.30},
+                                Share{"one and a half times", 1.5, 0.25},
+                                Share{"three times", 3.0, 0.35},
+                                Share{"one and a quarter times", 1.25, 0.40},
+                                Share{"two and a half times", 2.5, 0.45},
+                                Share{"an eighth of", 0.125, 0.60}};
 
 std::vector<Phrase> lengthPhrases(const Hook& hook) {
     struct Stick {
@@ -43,8 +49,8 @@ std::vector<Phrase> lengthPhrases(const Hook& hook) {
     phrases.reserve(sticks.size() * kShares.size());
     for (const auto& stick : sticks)
         for (const auto& share : kShares)
-            phrases.push_back({std::string(share.words) + " " + std::string(stick.words), share.share * stick.length,
-                               share.oddness + stick.oddness});
+            phrases.push_back(
+                {std::string(share.words) + " " + std::string(stick.words), share.share * stick.length, share.oddness + stick.oddness});
     return phrases;
 }
 
@@ -136,14 +142,11 @@ Said sayStation(Length station, const Hook& hook) {
 
 Said sayReach(Length x, const Hook& hook) {
     const auto phrases = reachPhrases(hook);
-    const Phrase& near = *std::ranges::min_element(phrases, {}, [&](const Phrase& p) {
-        return abs(p.stands - x) / mm + 0.2 * p.oddness;
-    });
+    const Phrase& near = *std::ranges::min_element(phrases, {}, [&](const Phrase& p) { return abs(p.stands - x) / mm + 0.2 * p.oddness; });
     const Length offset = x - near.stands;
     constexpr Length kReachAllowance = 0.05 * mm;
     if (abs(offset) <= kReachAllowance) return {"to " + near.text, near.stands};
-    return {offsetText(offset) + (offset > 0.0 * mm ? " past " : " short of ") + near.text,
-            near.stands + offsetMeant(offset)};
+    return {offsetText(offset) + (offset > 0.0 * mm ? " past " : " short of ") + near.text, near.stands + offsetMeant(offset)};
 }
 
 std::optional<Length> readLength(std::string_view phrase, const Hook& hook) {
@@ -176,7 +179,8 @@ std::optional<Length> readStation(std::string_view phrase, const Hook& hook) {
         const std::string_view name = trimmed(phrase.substr(at + word.size()));
         if (!amount) return std::nullopt;
         for (const Phrase& p : phrases)
-            if (p.text.ends_with(std::string(kBlank) + std::string(name)) && p.text.find("way") == std::string::npos) return p.stands + sign * *amount;
+            if (p.text.ends_with(std::string(kBlank) + std::string(name)) && p.text.find("way") == std::string::npos)
+                return p.stands + sign * *amount;
     }
     return std::nullopt;
 }

@@ -16,13 +16,17 @@
 int main(int argc, char** argv) {
     QCoreApplication application(argc, argv);
     QCommandLineParser parser;
-    parser.setApplicationDescription(QStringLiteral("A simulated calliper: type a true length in mm and Enter; it is sent as a hand would read it."));
+    parser.setApplicationDescription(
+        QStringLiteral("A simulated calliper: type a true length in mm and Enter; it is sent as a hand would read it."));
     parser.addHelpOption();
     const QCommandLineOption hold(QStringLiteral("hold"), QStringLiteral("send this length on and on"), QStringLiteral("MM"));
-    const QCommandLineOption every(QStringLiteral("every"), QStringLiteral("milliseconds between"), QStringLiteral("MS"), QStringLiteral("800"));
-    const QCommandLineOption noise(QStringLiteral("noise"), QStringLiteral("standard deviation of a reading, mm"), QStringLiteral("MM"), QStringLiteral("0.03"));
+    const QCommandLineOption every(QStringLiteral("every"), QStringLiteral("milliseconds between"), QStringLiteral("MS"),
+                                   QStringLiteral("800"));
+    const QCommandLineOption noise(QStringLiteral("noise"), QStringLiteral("standard deviation of a reading, mm"), QStringLiteral("MM"),
+                                   QStringLiteral("0.03"));
     const QCommandLineOption seed(QStringLiteral("seed"), QStringLiteral("of the noise"), QStringLiteral("N"), QStringLiteral("1"));
-    const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"), QStringLiteral("machair-calliper"));
+    const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"),
+                                    QStringLiteral("machair-calliper"));
     parser.addOptions({hold, every, noise, seed, socket});
     parser.process(application);
 

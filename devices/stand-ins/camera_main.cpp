@@ -37,19 +37,24 @@ int main(int argc, char** argv) {
     QCommandLineParser parser;
     parser.setApplicationDescription(QStringLiteral("A simulated camera: Enter takes a photograph of the dressing."));
     parser.addHelpOption();
-    const QCommandLineOption pattern(QStringLiteral("pattern"), QStringLiteral("the dressing in the vice"), QStringLiteral("ID"), QStringLiteral("kelp-lantern"));
-    const QCommandLineOption out(QStringLiteral("out"), QStringLiteral("folder for the pictures"), QStringLiteral("FOLDER"), QDir::tempPath());
+    const QCommandLineOption pattern(QStringLiteral("pattern"), QStringLiteral("the dressing in the vice"), QStringLiteral("ID"),
+                                     QStringLiteral("kelp-lantern"));
+    const QCommandLineOption out(QStringLiteral("out"), QStringLiteral("folder for the pictures"), QStringLiteral("FOLDER"),
+                                 QDir::tempPath());
     const QCommandLineOption count(QStringLiteral("count"), QStringLiteral("write so many and end"), QStringLiteral("N"));
     const QCommandLineOption seed(QStringLiteral("seed"), QStringLiteral("of hand and lamp"), QStringLiteral("N"), QStringLiteral("1"));
-    const QCommandLineOption off(QStringLiteral("off"), QStringLiteral("how much too long the tail is tied, a share"), QStringLiteral("SHARE"), QStringLiteral("0.08"));
-    const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"), QStringLiteral("machair-camera"));
+    const QCommandLineOption off(QStringLiteral("off"), QStringLiteral("how much too long the tail is tied, a share"),
+                                 QStringLiteral("SHARE"), QStringLiteral("0.08"));
+    const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"),
+                                    QStringLiteral("machair-camera"));
     parser.addOptions({pattern, out, count, seed, off, socket});
     parser.addPositionalArgument(QStringLiteral("bench"), QStringLiteral("a bench book or bench file"));
     parser.process(application);
     if (parser.positionalArguments().size() != 1) parser.showHelp(2);
     const auto opened = store::readBook(parser.positionalArguments().front().toStdString());
     if (!opened) {
-        for (const Fault& fault : opened.error()) std::cerr << fault.line() << "\n";
+        for (const Fault& fault : opened.error())
+            std::cerr << fault.line() << "\n";
         return 1;
     }
     const std::string id = parser.value(pattern).toStdString();
@@ -59,12 +64,14 @@ int main(int argc, char** argv) {
     }
     const auto plan = planPattern(tiedByHand(opened->book, id, parser.value(off).toDouble()), id);
     if (!plan) {
-        for (const Fault& fault : plan.error()) std::cerr << fault.line() << "\n";
+        for (const Fault& fault : plan.error())
+            std::cerr << fault.line() << "\n";
         return 1;
     }
     std::uint64_t shot = parser.value(seed).toULongLong();
     const auto take = [&] {
-        const QString file = QDir(parser.value(out)).absoluteFilePath(QStringLiteral("%1-%2.jpg").arg(QString::fromStdString(id)).arg(shot));
+        const QString file =
+            QDir(parser.value(out)).absoluteFilePath(QStringLiteral("%1-%2.jpg").arg(QString::fromStdString(id)).arg(shot));
         constexpr int kQuality = 88;
         if (!drawing::photographOf(*plan, drawing::someSetting(shot++)).image.save(file, "JPG", kQuality)) {
             std::cerr << file.toStdString() << ": can't be written\n";

@@ -13,7 +13,8 @@ int main(int argc, char** argv) {
     QCommandLineParser parser;
     parser.setApplicationDescription(QStringLiteral("A simulated foot pedal: Enter presses it, b and Enter goes back."));
     parser.addHelpOption();
-    const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"), QStringLiteral("machair-pedal"));
+    const QCommandLineOption socket(QStringLiteral("socket"), QStringLiteral("its name"), QStringLiteral("NAME"),
+                                    QStringLiteral("machair-pedal"));
     parser.addOption(socket);
     parser.process(application);
     LineServer server(parser.value(socket));

@@ -18,7 +18,8 @@ class At : public Bench {
     }
     void drag(QWidget* widget, QPointF from, QPointF to) {
         QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
-        for (int i = 1; i <= 6; ++i) QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
+        for (int i = 1; i <= 6; ++i)
+            QTest::mouseMove(widget, (from + (to - from) * i / 6.0).toPoint());
         QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
     }
     void click(const char* button) { QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton); }

@@ -1,5 +1,6 @@
 // The window under attack: readings for somebody else, signals between two states, texts that are mark-up, files that are
 // none, exceptions in slots, sockets that flood.
+#include <sys/stat.h>
 #include <QBuffer>
 #include <QComboBox>
 #include <QDir>
@@ -14,7 +15,6 @@
 #include <QTextDocument>
 #include <QTimer>
 #include <QToolTip>
-#include <sys/stat.h>
 
 #include "book/edits.h"
 #include "book/record_edits.h"
@@ -124,9 +124,13 @@ TEST_CASE("the window is left with every device connected, and nothing is touche
     Peer calliper("machair-calliper"), weather("machair-weather"), pedal("machair-pedal"), camera("machair-camera");
     {
         Bench bench;
-        for (const Station station : {Station::check, Station::tie, Station::water, Station::drawers}) bench.window().showStation(station);
+        for (const Station station : {Station::check, Station::tie, Station::water, Station::drawers})
+            bench.window().showStation(station);
         bench.window().devices().connectNow();
-        REQUIRE(waitFor([&] { return bench.window().devices().calliperReady() && bench.window().devices().cameraReady() && bench.window().devices().weatherReady(); }));
+        REQUIRE(waitFor([&] {
+            return bench.window().devices().calliperReady() && bench.window().devices().cameraReady() &&
+                   bench.window().devices().weatherReady();
+        }));
         calliper.say("7.1\n");
         weather.say("wind 4 from 200\n");
         pedal.say("on\n");
@@ -196,7 +200,7 @@ TEST_CASE("parts that go away under Check, Tie and Evening leave no view with ha
         bench.window().showStation(station);
         QApplication::processEvents();
         if (station == Station::tie) bench.find<TieStation>("tie")->go(1000);  // the last step
-        bench.window().showStation(Station::plan);  // unseen it learns nothing
+        bench.window().showStation(Station::plan);                             // unseen it learns nothing
         const std::size_t parts = wholeFly();
         bench.document().refuse(bench.document().apply(removePart(bench.document().book(), bench.document().pattern()->id, parts - 1)));
         bench.document().choosePattern("rush-piper");
@@ -239,15 +243,24 @@ TEST_CASE("texts of a book are texts: nothing they say is mark-up anywhere in th
     REQUIRE(::mkfifo(pipe.toLocal8Bit().constData(), 0600) == 0);
     const std::string evil = "<img src=\"" + pipe.toStdString() + "\"><b>bold</b>";
     Book book = bench.document().book();
-    for (Pattern& pattern : book.patterns) pattern.name = evil, pattern.note = evil;
-    for (Material& material : book.materials) material.name = evil, material.note = evil;
-    for (HookSpec& hook : book.hooks) hook.name = evil;
-    for (TeamSpec& team : book.teams) team.name = evil, team.note = evil;
-    for (WaterSpec& water : book.waters) water.name = evil;
-    for (RuleCard& card : book.ruleCards) card.name = evil, card.source = evil;
-    for (SeasonRow& row : book.season) row.creature = evil, row.note = evil;
-    for (Batch& batch : book.batches) batch.note = evil;
-    for (Day& day : book.days) day.note = evil;
+    for (Pattern& pattern : book.patterns)
+        pattern.name = evil, pattern.note = evil;
+    for (Material& material : book.materials)
+        material.name = evil, material.note = evil;
+    for (HookSpec& hook : book.hooks)
+        hook.name = evil;
+    for (TeamSpec& team : book.teams)
+        team.name = evil, team.note = evil;
+    for (WaterSpec& water : book.waters)
+        water.name = evil;
+    for (RuleCard& card : book.ruleCards)
+        card.name = evil, card.source = evil;
+    for (SeasonRow& row : book.season)
+        row.creature = evil, row.note = evil;
+    for (Batch& batch : book.batches)
+        batch.note = evil;
+    for (Day& day : book.days)
+        day.note = evil;
     bench.document().refuse(bench.document().apply(Edit{evil, book}));
     int labels = 0;
     for (const auto& entry : Names<Station>::entries) {
@@ -275,13 +288,15 @@ TEST_CASE("texts of a book are texts: nothing they say is mark-up anywhere in th
 TEST_CASE("pictures are whole ordinary files, and those outside the book's folder are asked for first") {
     Bench bench;
     const QByteArray whole = jpegOf(400);
-    const QString good = written(bench, "good.jpg", whole), half = written(bench, "half.jpg", whole.left(whole.size() / 2)), none = written(bench, "none.jpg", "not a picture");
+    const QString good = written(bench, "good.jpg", whole), half = written(bench, "half.jpg", whole.left(whole.size() / 2)),
+                  none = written(bench, "none.jpg", "not a picture");
     const QString pipe = bench.path("pipe.jpg");
     REQUIRE(::mkfifo(pipe.toLocal8Bit().constData(), 0600) == 0);
     CHECK(readPicture(good, 1'000'000).value().size() == QSize(400, 400));
     CHECK(readPicture(good, 10'000).value().width() <= 100);  // read smaller
     CHECK(readPicture(half, 1'000'000).error().front().what.find("first part") != std::string::npos);
-    for (const QString& bad : {none, pipe, QStringLiteral("/dev/zero"), bench.path("missing.jpg")}) CHECK_FALSE(readPicture(bad, 1'000'000));
+    for (const QString& bad : {none, pipe, QStringLiteral("/dev/zero"), bench.path("missing.jpg")})
+        CHECK_FALSE(readPicture(bad, 1'000'000));
     CHECK_FALSE(pictureKinds().contains(QStringLiteral("*.tif")) != QImageReader::supportedImageFormats().contains("tif"));
 
     bench.window().showStation(Station::daybook);
@@ -306,7 +321,8 @@ TEST_CASE("a stuck pedal can't hold the window, and is said once") {
     QObject::connect(&bench.window().devices(), &devices::Hub::flooded, &bench.window(), [&] { ++said; });
     const int before = bench.find<TieStation>("tie")->step();
     QByteArray flood;
-    for (int i = 0; i < 20'000; ++i) flood += i % 2 == 0 ? "on\n" : "back\n";
+    for (int i = 0; i < 20'000; ++i)
+        flood += i % 2 == 0 ? "on\n" : "back\n";
     pedal.say(flood);
     REQUIRE(waitFor([&] { return said >= 1; }));
     bool turned = false;  // the window's own turn comes all the while
@@ -319,7 +335,7 @@ TEST_CASE("a stuck pedal can't hold the window, and is said once") {
 TEST_CASE("sockets lie in a folder of the user's own") {
     const QString path = devices::socketPath(QStringLiteral("machair-calliper"));
     CHECK(path.startsWith(QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation) + QStringLiteral("/machair/")));
-    struct stat status{};
+    struct stat status {};
     REQUIRE(::stat(QFileInfo(path).path().toLocal8Bit().constData(), &status) == 0);
     CHECK((status.st_mode & 0777) == 0700);
     // A folder that others may write to is not one's own.

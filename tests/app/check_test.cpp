@@ -77,7 +77,8 @@ TEST_CASE("a reading is typed where there is no calliper, and readings come from
     CHECK(bench.check()->current() == 1);
     const QString socket = QStringLiteral("machair-check-%1").arg(QCoreApplication::applicationPid());
     QProcess calliper;
-    calliper.start(QStringLiteral(MACHAIR_CALLIPER), {QStringLiteral("--socket"), socket, QStringLiteral("--hold"), QStringLiteral("1.3"), QStringLiteral("--every"), QStringLiteral("60")});
+    calliper.start(QStringLiteral(MACHAIR_CALLIPER), {QStringLiteral("--socket"), socket, QStringLiteral("--hold"), QStringLiteral("1.3"),
+                                                      QStringLiteral("--every"), QStringLiteral("60")});
     REQUIRE(calliper.waitForStarted());
     // It listens a moment after it has started.
     const bool read = waitFor([&] {
@@ -107,7 +108,9 @@ TEST_CASE("on a photograph the hook is found, the long tail is measured, and a d
     REQUIRE(from);
     bench.drag(photo, *from, *from + QPointF(40.0, 60.0));
     bool read = false;
-    for (int row = 0; row < list->count(); ++row) read |= list->item(row)->text().contains(QStringLiteral("fibre length")) && list->item(row)->text().contains(QStringLiteral("too long"));
+    for (int row = 0; row < list->count(); ++row)
+        read |= list->item(row)->text().contains(QStringLiteral("fibre length")) &&
+                list->item(row)->text().contains(QStringLiteral("too long"));
     CHECK(read);
     const QPointF eye = photo->placeOf(QStringLiteral("eye")).value();
     const double scale = photo->registration()->pxPerMm;
@@ -169,9 +172,11 @@ TEST_CASE("a warning's mend is done by its button and the warning is gone") {
     const QString name = QStringLiteral("mend-%1-0").arg(part);
     CHECK(bench.text(QStringLiteral("mend-said-%1-0").arg(part).toLatin1().constData()).contains(QStringLiteral("cures it")));
     bench.click(name.toLatin1().constData());
-    CHECK(std::ranges::find(bench.document().plan()->warnings, Concern::softness, &Warning::concern) == bench.document().plan()->warnings.end());
+    CHECK(std::ranges::find(bench.document().plan()->warnings, Concern::softness, &Warning::concern) ==
+          bench.document().plan()->warnings.end());
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
-    CHECK(std::ranges::find(bench.document().plan()->warnings, Concern::softness, &Warning::concern) != bench.document().plan()->warnings.end());
+    CHECK(std::ranges::find(bench.document().plan()->warnings, Concern::softness, &Warning::concern) !=
+          bench.document().plan()->warnings.end());
 }
 
 TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, and a school is followed by its parts") {
@@ -188,7 +193,7 @@ TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, a
     QTest::keyClick(why, Qt::Key_Return);
     CHECK(bench.document().pattern()->variedWhy == std::string("a smaller head"));
     auto* tail = bench.find<QComboBox>("school-own-tail");
-    CHECK(tail->currentText() == QStringLiteral("shank") );
+    CHECK(tail->currentText() == QStringLiteral("shank"));
     tail->setCurrentIndex(tail->findData(QStringLiteral("body")));
     emit tail->activated(tail->currentIndex());
     const Plan& plan = *bench.document().plan();
@@ -206,12 +211,14 @@ TEST_CASE("the tray shows everything laid out, and all that waits is cut from th
     scope->setCurrentIndex(1);
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("dressings")); }));
     bool offcut = false;
-    for (int row = 0; row < list->count(); ++row) offcut |= list->item(row)->text().contains(QStringLiteral("out of the off-cuts"));
+    for (int row = 0; row < list->count(); ++row)
+        offcut |= list->item(row)->text().contains(QStringLiteral("out of the off-cuts"));
     CHECK(offcut);
     const Book before = bench.document().book();
     REQUIRE(waitFor([&] { return bench.find<QToolButton>("tied")->isEnabled(); }));
     bench.click("tied");
-    for (const Batch& batch : bench.document().book().batches) CHECK(batch.tied.value_or(0) == batch.wanted);
+    for (const Batch& batch : bench.document().book().batches)
+        CHECK(batch.tied.value_or(0) == batch.wanted);
     CHECK(bench.document().book().stock != before.stock);
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("Nothing waits")); }));
 }

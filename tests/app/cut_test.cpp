@@ -15,7 +15,8 @@ namespace {
 // Every flank feather has only 7 mm left, in its middle.
 Edit usedUp(const Book& book) {
     Edit edit{"feathers used up", book};
-    for (VaneFeather& feather : edit.after.feathers) feather.taken = {{0.0 * mm, 30.0 * mm}, {37.0 * mm, feather.vane}};
+    for (VaneFeather& feather : edit.after.feathers)
+        feather.taken = {{0.0 * mm, 30.0 * mm}, {37.0 * mm, feather.vane}};
     return edit;
 }
 
@@ -55,13 +56,16 @@ TEST_CASE("feathers lie in columns, none over another and all within the view") 
     auto* view = bench.find<FeatherView>("feathers");
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("proven best")) && view->width() > 400; }));
     std::vector<QRectF> vanes;
-    const auto count = static_cast<std::size_t>(std::ranges::count(bench.document().book().feathers, std::string("flank-bronze"), &VaneFeather::material));
+    const auto count =
+        static_cast<std::size_t>(std::ranges::count(bench.document().book().feathers, std::string("flank-bronze"), &VaneFeather::material));
     REQUIRE(count > 2);
-    for (std::size_t i = 0; i < count; ++i) vanes.push_back(view->stretchOf(i, 0.0 * mm, 60.0 * mm));
+    for (std::size_t i = 0; i < count; ++i)
+        vanes.push_back(view->stretchOf(i, 0.0 * mm, 60.0 * mm));
     for (std::size_t i = 0; i < count; ++i) {
         CHECK(view->rect().contains(vanes[i].toAlignedRect()));
         CHECK(vanes[i].width() == Approx(vanes[0].width()));  // one scale
-        for (std::size_t k = 0; k < i; ++k) CHECK_FALSE(vanes[i].intersects(vanes[k]));
+        for (std::size_t k = 0; k < i; ++k)
+            CHECK_FALSE(vanes[i].intersects(vanes[k]));
     }
     // One feather alone has the whole view.
     Edit one{"one feather", bench.document().book()};

@@ -93,13 +93,15 @@ TEST_CASE("the rates' chart has a dot and a bar for each, and says in words what
     REQUIRE(means != nullptr);
     CHECK(means->count() == static_cast<int>(rows));
     CHECK(chart->chart()->series().size() == static_cast<qsizetype>(rows) + 1);
-    for (int i = 0; i < means->count(); ++i) CHECK(means->at(i).x() == Approx(chart->rates()[static_cast<std::size_t>(i)].mean()));
+    for (int i = 0; i < means->count(); ++i)
+        CHECK(means->at(i).x() == Approx(chart->rates()[static_cast<std::size_t>(i)].mean()));
     const auto sides = chart->chart()->axes(Qt::Vertical);
     REQUIRE(sides.size() == 2);
     const QStringList beside = qobject_cast<QCategoryAxis*>(sides[1])->categoriesLabels();
     REQUIRE(beside.size() == static_cast<qsizetype>(rows));  // equal words are not dropped
     for (std::size_t i = 1; i < rows; ++i)
-        CHECK(beside[static_cast<qsizetype>(rows - 1 - i)].contains(QStringLiteral("not enough to tell")) == !enoughToTell(chart->rates().front(), chart->rates()[i]));
+        CHECK(beside[static_cast<qsizetype>(rows - 1 - i)].contains(QStringLiteral("not enough to tell")) ==
+              !enoughToTell(chart->rates().front(), chart->rates()[i]));
 }
 
 TEST_CASE("the days go out as a table and come in again as they were") {

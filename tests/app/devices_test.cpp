@@ -20,7 +20,8 @@ namespace {
 
 class Server {
   public:
-    explicit Server(const char* name) : name_(QStringLiteral("%1-%2").arg(QString::fromLatin1(name)).arg(QCoreApplication::applicationPid())) {
+    explicit Server(const char* name)
+        : name_(QStringLiteral("%1-%2").arg(QString::fromLatin1(name)).arg(QCoreApplication::applicationPid())) {
         QLocalServer::removeServer(socketPath(name_));
         REQUIRE(server_.listen(socketPath(name_)));
     }
@@ -55,7 +56,8 @@ TEST_CASE("a line of weather is read whole or not at all") {
     CHECK(weather->celsius == 12.5);
     CHECK(*weather->light == QStringLiteral("cloud"));
     CHECK(parseWeather("wind 0"));
-    for (const char* bad : {"", "wind", "wind six", "wind -1", "wind 99", "from 250", "wind 5 from 400", "wind 5 light purple", "wind 5 water 90", "wind nan", "wind 5 tide 3"}) {
+    for (const char* bad : {"", "wind", "wind six", "wind -1", "wind 99", "from 250", "wind 5 from 400", "wind 5 light purple",
+                            "wind 5 water 90", "wind nan", "wind 5 tide 3"}) {
         CAPTURE(bad);
         CHECK_FALSE(parseWeather(bad));
     }
@@ -102,15 +104,18 @@ TEST_CASE("three readings have a mean and a spread, one has none") {
 TEST_CASE("the weather stand-in tells a plausible day") {
     const QString name = QStringLiteral("machair-weather-run-%1").arg(QCoreApplication::applicationPid());
     QProcess program;
-    program.start(QFileInfo(QStringLiteral(MACHAIR_CALLIPER)).dir().filePath(QStringLiteral("machair-weather")), {QStringLiteral("--socket"), name, QStringLiteral("--every"), QStringLiteral("20")});
+    program.start(QFileInfo(QStringLiteral(MACHAIR_CALLIPER)).dir().filePath(QStringLiteral("machair-weather")),
+                  {QStringLiteral("--socket"), name, QStringLiteral("--every"), QStringLiteral("20")});
     REQUIRE(program.waitForStarted(5000));
     SocketWeatherStation station(name);
     std::vector<Weather> day;
     QObject::connect(&station, &WeatherStation::read, &station, [&](const Weather& weather) { day.push_back(weather); });
-    REQUIRE(QTest::qWaitFor([&] {
-        station.connectNow();
-        return station.ready();
-    }, 20000));
+    REQUIRE(QTest::qWaitFor(
+        [&] {
+            station.connectNow();
+            return station.ready();
+        },
+        20000));
     REQUIRE(QTest::qWaitFor([&] { return day.size() >= 12; }, 10000));
     for (const Weather& weather : day) {
         CHECK(weather.wind >= Speed{});

@@ -43,7 +43,8 @@ TEST_CASE("the drawers' model keeps the rules of models while drawers, searches 
 TEST_CASE("every material of the book lies in one drawer and only one") {
     for (const auto& entry : Names<MaterialKind>::entries) {
         int drawersWithIt = 0;
-        for (const DrawerName& drawer : drawers()) drawersWithIt += liesIn(drawer.drawer, entry.value) ? 1 : 0;
+        for (const DrawerName& drawer : drawers())
+            drawersWithIt += liesIn(drawer.drawer, entry.value) ? 1 : 0;
         INFO(entry.name);
         CHECK(drawersWithIt == 1);
     }
@@ -78,10 +79,12 @@ TEST_CASE("the calliper's stand-in reads into the field with the cursor; three r
     auto calliper = std::make_unique<devices::SocketCalliper>(socket);
     devices::SocketCalliper* device = calliper.get();
     drawers.window().devices().useCalliper(std::move(calliper));
-    REQUIRE(QTest::qWaitFor([&] {
-        device->connectNow();
-        return device->state() == devices::CalliperState::ready;
-    }, 20000));
+    REQUIRE(QTest::qWaitFor(
+        [&] {
+            device->connectNow();
+            return device->state() == devices::CalliperState::ready;
+        },
+        20000));
     drawers.station().open(Drawer::hackles);
     drawers.station().choose("hen-slate");
     auto* stem = drawers.find<QLineEdit>("record-stem_mm");

@@ -71,14 +71,14 @@ TEST_CASE("a batch is added, tied one by one, and the evening tells what fits") 
     REQUIRE(list->count() == before + 1);
     REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("whole and dry")); }));
     list->setCurrentRow(before);
-    for (int i = 0; i < 3; ++i) bench.click("tie-one");
+    for (int i = 0; i < 3; ++i)
+        bench.click("tie-one");
     CHECK(bench.kept().batches.back().tied == 3);
     bench.click("tie-one");
     CHECK(bench.text("quiet").contains(QStringLiteral("expected a fly left to tie")));
     bench.find<QSpinBox>("minutes")->setValue(0);
     CHECK(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("Within 0 min 0 of")); }));
 }
-
 
 TEST_CASE("what the evening leaves undone is named") {
     At bench(Station::evening);
@@ -87,7 +87,10 @@ TEST_CASE("what the evening leaves undone is named") {
     minutes->setValue(20);
     CHECK(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("For another evening")); }));
     minutes->setValue(minutes->maximum());
-    CHECK(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("all dry after")) && !bench.text("evening-said").contains(QStringLiteral("For another evening")); }));
+    CHECK(waitFor([&] {
+        return bench.text("evening-said").contains(QStringLiteral("all dry after")) &&
+               !bench.text("evening-said").contains(QStringLiteral("For another evening"));
+    }));
     bench.find<QComboBox>("way")->setCurrentIndex(1);
     minutes->setValue(20);
     CHECK(bench.text("evening-said").contains(QStringLiteral("not by then")));

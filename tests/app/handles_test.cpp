@@ -21,7 +21,8 @@ void drag(Bench& bench, Grab grab, QPointF by, Qt::KeyboardModifiers modifiers =
     const QPoint from = fly->placeOf(handleOf(bench, grab)).toPoint();
     QTest::mousePress(fly, Qt::LeftButton, modifiers, from);
     for (int i = 1; i <= 6; ++i) {  // as a hand moves: several small moves
-        QMouseEvent move(QEvent::MouseMove, from + by * i / 6.0, fly->mapToGlobal(from + by * i / 6.0), Qt::NoButton, Qt::LeftButton, modifiers);
+        QMouseEvent move(QEvent::MouseMove, from + by * i / 6.0, fly->mapToGlobal(from + by * i / 6.0), Qt::NoButton, Qt::LeftButton,
+                         modifiers);
         QApplication::sendEvent(fly, &move);
     }
     QTest::mouseRelease(fly, Qt::LeftButton, modifiers, (from + by).toPoint());
@@ -50,7 +51,8 @@ TEST_CASE("each handle of the demo's flies can be dragged, changes the book in o
             CHECK(bench.kept() == bench.document().book());
         }
         CHECK(steps >= 7);
-        for (int i = 0; i < steps; ++i) QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+        for (int i = 0; i < steps; ++i)
+            QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
         CHECK(bench.document().book() == start);
         CHECK(bench.kept() == start);
     }
@@ -62,7 +64,8 @@ TEST_CASE("while a handle is held nothing is kept, and Esc puts it back") {
     FlyView* fly = bench.fly();
     const QPoint from = fly->placeOf(handleOf(bench, Grab::tailTip)).toPoint();
     QTest::mousePress(fly, Qt::LeftButton, Qt::AltModifier, from);
-    QMouseEvent move(QEvent::MouseMove, from + QPointF(40, 0), fly->mapToGlobal(from + QPointF(40, 0)), Qt::NoButton, Qt::LeftButton, Qt::AltModifier);
+    QMouseEvent move(QEvent::MouseMove, from + QPointF(40, 0), fly->mapToGlobal(from + QPointF(40, 0)), Qt::NoButton, Qt::LeftButton,
+                     Qt::AltModifier);
     QApplication::sendEvent(fly, &move);
     CHECK(bench.document().previewing());
     CHECK(bench.text("quiet").startsWith(QStringLiteral("Tail")));
@@ -89,7 +92,8 @@ TEST_CASE("Tab goes to a handle, arrows move it by a tenth, page keys to the nex
     fly->setFocus();
     const auto& handles = fly->handles();
     const auto tip = std::ranges::find(handles, Grab::hackleTip, &Handle::grab) - handles.begin();
-    for (std::ptrdiff_t i = 0; i <= tip; ++i) QTest::keyClick(fly, Qt::Key_Tab);
+    for (std::ptrdiff_t i = 0; i <= tip; ++i)
+        QTest::keyClick(fly, Qt::Key_Tab);
     CHECK(bench.document().part() == 2u);
     QTest::keyClick(fly, Qt::Key_PageUp);
     CHECK(bench.text("words-2").contains(QStringLiteral("to the point")));

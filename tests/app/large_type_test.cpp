@@ -4,8 +4,8 @@
 #include <QAbstractButton>
 #include <QComboBox>
 
-#include "plan/ticket.h"
 #include "plan/part_row.h"
+#include "plan/ticket.h"
 
 using namespace machair;
 using namespace machair::app;
@@ -66,7 +66,8 @@ TEST_CASE("on the dark bench the window repaints in its colours and back") {
     const auto share = [](const QImage& image) {
         int light = 0, all = 0;
         for (int y = image.height() - 240; y < image.height() - 40; y += 3)
-            for (int x = image.width() - 390; x < image.width() - 30; x += 3, ++all) light += image.pixelColor(x, y).lightness() > 150 ? 1 : 0;
+            for (int x = image.width() - 390; x < image.width() - 30; x += 3, ++all)
+                light += image.pixelColor(x, y).lightness() > 150 ? 1 : 0;
         return static_cast<double>(light) / all;
     };
     CHECK(share(sand) > 0.7);

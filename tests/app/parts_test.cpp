@@ -22,7 +22,8 @@ namespace {
 
 std::vector<PartKind> kindsOf(Bench& bench) {
     std::vector<PartKind> kinds;
-    for (const Part& part : bench.document().pattern()->parts) kinds.push_back(part.kind);
+    for (const Part& part : bench.document().pattern()->parts)
+        kinds.push_back(part.kind);
     return kinds;
 }
 
@@ -31,7 +32,8 @@ std::vector<PartKind> kindsOf(Bench& bench) {
 TEST_CASE("a part is added where tying order wants it, opened, and undone") {
     Bench bench;
     bench.find<QAction>("add-wing")->trigger();
-    CHECK(kindsOf(bench) == std::vector{PartKind::tail, PartKind::rib, PartKind::body, PartKind::palmer, PartKind::wing, PartKind::collar, PartKind::head});
+    CHECK(kindsOf(bench) ==
+          std::vector{PartKind::tail, PartKind::rib, PartKind::body, PartKind::palmer, PartKind::wing, PartKind::collar, PartKind::head});
     CHECK(bench.document().part() == 4u);
     CHECK(bench.find<Ticket>("ticket")->rows().size() == 7);
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);

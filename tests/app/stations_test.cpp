@@ -135,7 +135,8 @@ TEST_CASE("wind typed makes a bigger wave, a click on the map measures the fetch
     auto* sea = bench.find<SeaView>("sea");
     const QPointF at = sea->toScreen({1500.0 * metre, 500.0 * metre});
     QTest::mouseClick(sea, Qt::LeftButton, Qt::NoModifier, at.toPoint());
-    CHECK(*bench.document().water()->fetch / metre == Approx(fetchAt(bench.document().water()->outline, {1500.0 * metre, 500.0 * metre}, 250.0) / metre).margin(15.0));
+    CHECK(*bench.document().water()->fetch / metre ==
+          Approx(fetchAt(bench.document().water()->outline, {1500.0 * metre, 500.0 * metre}, 250.0) / metre).margin(15.0));
 }
 
 TEST_CASE("a rule is broken and mended, and the kept fish move barbed flies out") {
@@ -179,7 +180,8 @@ TEST_CASE("a contest day with twin boxes: barbs until the fish are kept, then th
     const TeamSpec& team = *bench.document().team();
     CHECK(team.at(Position::bob) == Fly("kelp-lantern", "kelp-lantern-twin"));
     CHECK(team.at(Position::point) == Fly("rush-piper", "rush-piper-twin"));
-    for (const TeamFly& fly : bench.document().teamReport()->flies) CHECK_FALSE(fly.figures.barb);
+    for (const TeamFly& fly : bench.document().teamReport()->flies)
+        CHECK_FALSE(fly.figures.barb);
     CHECK_FALSE(bench.find<QToolButton>("change-over")->isVisible());
     CHECK(bench.kept().findTeam(team.id)->at(Position::bob) == team.at(Position::bob));
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
@@ -313,12 +315,15 @@ TEST_CASE("a whole fly is tied by keyboard, and the coat dries while the next is
 
 TEST_CASE("a recipe on the clipboard becomes a dressing, and its doubts are asked one by one") {
     At bench(Station::plan);
-    bench.find<BenchBar>("bench-bar")->readRecipe(QStringLiteral("Test Ember\nHook: 10\nTail: unobtainium, 8 mm\nBody: olive seal-like\nHackle: ginger hen, 2 turns, to the point\n"));
+    bench.find<BenchBar>("bench-bar")
+        ->readRecipe(QStringLiteral(
+            "Test Ember\nHook: 10\nTail: unobtainium, 8 mm\nBody: olive seal-like\nHackle: ginger hen, 2 turns, to the point\n"));
     CHECK(bench.document().pattern()->title() == "Test Ember");
     auto* doubt = bench.find<QToolButton>("doubt");
     CHECK(doubt->isVisible());
     CHECK(doubt->text().contains(QStringLiteral("line 3")));
-    while (doubt->isVisible()) QTest::mouseClick(doubt, Qt::LeftButton);
+    while (doubt->isVisible())
+        QTest::mouseClick(doubt, Qt::LeftButton);
     const QString path = bench.path("ember.txt");
     bench.find<BenchBar>("bench-bar")->keepRecipe(path);
     CHECK(std::filesystem::exists(path.toStdString()));
@@ -346,4 +351,3 @@ TEST_CASE("the season's table shows the month and is edited in place") {
     bench.setText("season-row-suits", QStringLiteral("anything black"));
     CHECK(season->item(0)->text().contains(QStringLiteral("anything black")));
 }
-

@@ -81,14 +81,16 @@ TEST_CASE("four flies drift at their own depths, and a fish to the upper is thre
     auto* water = bench.find<WaterSection>("water-section");
     REQUIRE(waitFor([&] { return water->run() && water->run()->flyNode[Position::upper]; }));
     const DriftSample& last = water->run()->samples[100];  // in the retrieve: later the bob is out of the water now and then
-    for (const Position position : {Position::bob, Position::upper, Position::middle, Position::point}) CHECK(last.depth[position].has_value() == water->run()->flyNode[position].has_value());
+    for (const Position position : {Position::bob, Position::upper, Position::middle, Position::point})
+        CHECK(last.depth[position].has_value() == water->run()->flyNode[position].has_value());
     bench.window().showStation(Station::daybook);
     bench.setText("date", QStringLiteral("2026-08-30"));
     bench.click("add-day");
     bench.click("add-outing");
     auto* station = bench.find<QWidget>("daybook");
     CHECK(bench.text("entry").contains(QStringLiteral("U, M, W")));
-    for (const int key : {Qt::Key_U, Qt::Key_R, Qt::Key_Return}) QTest::keyClick(station, static_cast<Qt::Key>(key));
+    for (const int key : {Qt::Key_U, Qt::Key_R, Qt::Key_Return})
+        QTest::keyClick(station, static_cast<Qt::Key>(key));
     const Day& day = *std::ranges::find(bench.document().book().days, "2026-08-30", &Day::id);
     REQUIRE(day.fish.size() == 1);
     CHECK(day.fish[0].position == Position::upper);

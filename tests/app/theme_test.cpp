@@ -1,7 +1,7 @@
 #include "theme/theme.h"
 
-#include <QFontInfo>
 #include <QAbstractButton>
+#include <QFontInfo>
 #include <QFontMetricsF>
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -48,11 +48,13 @@ TEST_CASE("every control says its name to those who can't see it") {
     machair::app::tests::Bench bench;
     bench.document().choosePart(2);
     for (const QWidget* widget : bench.window().findChildren<QWidget*>()) {
-        const bool control = widget->inherits("QLineEdit") || widget->inherits("QComboBox") || widget->inherits("QAbstractButton") || widget->inherits("QAbstractSpinBox");
+        const bool control = widget->inherits("QLineEdit") || widget->inherits("QComboBox") || widget->inherits("QAbstractButton") ||
+                             widget->inherits("QAbstractSpinBox");
         if (!control || widget->objectName().startsWith(QStringLiteral("qt_")) || !widget->isVisible()) continue;
         const auto* button = qobject_cast<const QAbstractButton*>(widget);
         const bool named = !widget->accessibleName().isEmpty() || (button && !button->text().isEmpty());
-        const bool inner = widget->parentWidget() && (widget->parentWidget()->inherits("QAbstractSpinBox") || widget->parentWidget()->inherits("QScrollBar"));
+        const bool inner = widget->parentWidget() &&
+                           (widget->parentWidget()->inherits("QAbstractSpinBox") || widget->parentWidget()->inherits("QScrollBar"));
         INFO(widget->metaObject()->className() << " " << widget->objectName().toStdString());
         CHECK((named || inner));
     }

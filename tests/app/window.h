@@ -1,8 +1,8 @@
 // A real window on a copy of the demo, driven as a person would.
 #pragma once
 
-#include <QApplication>
 #include <QAbstractButton>
+#include <QApplication>
 #include <QLabel>
 #include <QSettings>
 #include <QTemporaryDir>

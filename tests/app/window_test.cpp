@@ -91,7 +91,8 @@ TEST_CASE("a broken file shows its faults in place and leaves the open book alon
     Bench bench;
     QFile broken(bench.path("broken.machair.json"));
     REQUIRE(broken.open(QIODevice::WriteOnly));
-    broken.write(R"({"format": "machair-bench", "version": 1, "hooks": [{"id": "a", "size": 40}, {"id": "b", "size": 10, "family": "square"}]})");
+    broken.write(
+        R"({"format": "machair-bench", "version": 1, "hooks": [{"id": "a", "size": 40}, {"id": "b", "size": 10, "family": "square"}]})");
     broken.close();
     const Book before = bench.document().book();
     CHECK_FALSE(bench.window().openFile(broken.fileName()));

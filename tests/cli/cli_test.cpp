@@ -1,9 +1,9 @@
 // The real program, run as a shell would.
+#include <unistd.h>
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
-#include <unistd.h>
 
 #include "tests/cli/run.h"
 #include "tests/samples.h"
@@ -36,8 +36,8 @@ void requireKeys(const Json& json, std::initializer_list<const char*> keys) {
 
 TEST_CASE("hook gives every measure that formats.md lists, the same as the core") {
     const Json json = jsonOf(demo("hook", "--hook wet-12"));
-    requireKeys(json, {"shank_mm", "gape_mm", "wire_mm", "overall_mm", "point_mm", "barb_mm", "bend_mm", "rearmost_mm",
-                       "eye_width_mm", "wire_length_mm", "mass_mg", "measured"});
+    requireKeys(json, {"shank_mm", "gape_mm", "wire_mm", "overall_mm", "point_mm", "barb_mm", "bend_mm", "rearmost_mm", "eye_width_mm",
+                       "wire_length_mm", "mass_mg", "measured"});
     CHECK(json["shank_mm"].get<double>() == nominalShank(12) / mm);  // unrounded
     CHECK(jsonOf(demo("hook", "--hook limerick-10"))["measured"] == Json({"clear_gape_mm", "wire_mm", "overall_mm"}));
 }
@@ -48,8 +48,10 @@ TEST_CASE("plan gives every key that formats.md lists for its parts") {
     requireKeys(json["head"], {"needed_mm", "available_mm", "margin_mm", "diameter_mm", "remedies"});
     requireKeys(json["parts"][0], {"part", "material", "station_mm", "words", "length_mm", "fibre_needed_mm", "fibres"});
     requireKeys(json["parts"][1], {"turns", "length_mm", "cut_mm", "pitch_mm", "angle_deg"});
-    requireKeys(json["parts"][3], {"end_mm", "front_mm", "volume_mm3", "mass_mg", "noodle_mm", "noodle_turns", "rear_diameter_mm", "front_diameter_mm"});
-    requireKeys(json["parts"][4], {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "seat", "ramp_turns", "supports", "bed_mm", "bend_mm"});
+    requireKeys(json["parts"][3],
+                {"end_mm", "front_mm", "volume_mm3", "mass_mg", "noodle_mm", "noodle_turns", "rear_diameter_mm", "front_diameter_mm"});
+    requireKeys(json["parts"][4],
+                {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "seat", "ramp_turns", "supports", "bed_mm", "bend_mm"});
     requireKeys(json["parts"][5], {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class",
                                    "fibre_shortest_mm", "fibre_longest_mm", "most_turns", "turns", "bed_mm"});
     requireKeys(json["parts"][6], {"whip_turns", "thread_mm"});
@@ -74,7 +76,8 @@ TEST_CASE("text for people is the default and says numbers with their units") {
 }
 
 TEST_CASE("an input at fault exits 1 with its faults on standard error, wrong usage exits 2") {
-    const std::string broken = (std::filesystem::temp_directory_path() / ("machair-broken-" + std::to_string(::getpid()) + ".machair.json")).string();
+    const std::string broken =
+        (std::filesystem::temp_directory_path() / ("machair-broken-" + std::to_string(::getpid()) + ".machair.json")).string();
     std::string text = demoText();
     text.replace(text.find("\"size\": 10"), 10, "\"size\": 99");
     std::ofstream(broken) << text;
@@ -93,7 +96,8 @@ TEST_CASE("an input at fault exits 1 with its faults on standard error, wrong us
 
 TEST_CASE("validate passes the demo, and convert gives an equal book") {
     CHECK(jsonOf(demo("validate"))["valid"] == true);
-    const std::string out = (std::filesystem::temp_directory_path() / ("machair-out-" + std::to_string(::getpid()) + ".machair.json")).string();
+    const std::string out =
+        (std::filesystem::temp_directory_path() / ("machair-out-" + std::to_string(::getpid()) + ".machair.json")).string();
     REQUIRE(run(demo("convert", "'" + out + "'")).code == 0);
     CHECK(store::readBenchFile(out)->book == demoBook());
     std::filesystem::remove(out);
@@ -112,5 +116,6 @@ TEST_CASE("books and files give the same numbers, and convert goes both ways wit
     CHECK(jsonOf("validate '" + book + "'")["valid"] == true);
     CHECK(run(demo("convert", "/tmp/machair-no-ending.txt")).code == 2);
     CHECK(run(demo("convert", "/no/such/folder/x.machair")).code == 1);
-    for (const char* end : {"", ".json", "-wal", "-shm"}) std::filesystem::remove(book + end);
+    for (const char* end : {"", ".json", "-wal", "-shm"})
+        std::filesystem::remove(book + end);
 }

@@ -1,12 +1,12 @@
 // The outside contract of `plan --json` (formats.md), recomputed here from what it prints alone: a program that reads
 // the numbers can follow how each came about.
+#include <unistd.h>
 #include <catch2/catch.hpp>
 #include <cmath>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
 #include <numbers>
-#include <unistd.h>
 
 #include "tests/cli/run.h"
 #include "tests/samples.h"
@@ -40,7 +40,8 @@ std::string fullFile() {
         {"part": "thread", "material": "thread-fine"},
         {"part": "head", "whip_turns": 4, "coats": 2}
       ]})json"));
-    const std::string path = (std::filesystem::temp_directory_path() / ("machair-contract-" + std::to_string(::getpid()) + ".machair.json")).string();
+    const std::string path =
+        (std::filesystem::temp_directory_path() / ("machair-contract-" + std::to_string(::getpid()) + ".machair.json")).string();
     std::ofstream(path) << book.dump();
     return path;
 }
@@ -96,13 +97,19 @@ class Everything {
 TEST_CASE("every part of the contract has its keys, numbers that are numbers, and words") {
     const Everything all;
     const std::map<std::string, std::vector<const char*>> keys = {
-        {"tag", {"turns", "length_mm", "strip_mm"}}, {"butt", {"turns", "length_mm", "strip_mm"}},
+        {"tag", {"turns", "length_mm", "strip_mm"}},
+        {"butt", {"turns", "length_mm", "strip_mm"}},
         {"tail", {"length_mm", "fibre_needed_mm", "fibres", "bar_spacing_mm"}},
         {"rib", {"turns", "length_mm", "cut_mm", "pitch_mm", "angle_deg"}},
         {"body", {"end_mm", "front_mm", "volume_mm3", "mass_mg", "noodle_mm", "noodle_turns", "rear_diameter_mm", "front_diameter_mm"}},
-        {"palmer", {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class", "shoulder_turns", "open_turns", "bed_mm", "most_turns"}},
-        {"collar", {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class", "fibre_shortest_mm", "fibre_longest_mm", "most_turns", "turns", "bed_mm"}},
-        {"legs", {"length_mm", "count"}}, {"cheek", {"length_mm", "count"}},
+        {"palmer",
+         {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class", "shoulder_turns", "open_turns",
+          "bed_mm", "most_turns"}},
+        {"collar",
+         {"fibre_mm", "lay_back_mm", "line_of_sight_mm", "stem_mm", "fibres", "fullness", "fullness_class", "fibre_shortest_mm",
+          "fibre_longest_mm", "most_turns", "turns", "bed_mm"}},
+        {"legs", {"length_mm", "count"}},
+        {"cheek", {"length_mm", "count"}},
         {"wing", {"length_mm", "slip_mm", "depth_mm", "barbs", "lift_deg", "seat", "ramp_turns", "supports", "bed_mm", "bend_mm"}},
         {"head", {"whip_turns", "thread_mm"}}};
     for (const auto& [kind, wanted] : keys) {
@@ -143,7 +150,8 @@ TEST_CASE("bed_mm of wing and collar is the wire and all of bulk before that par
     }
     const Json& wing = all.part("wing");
     double lift = 0.0;
-    for (const Json& support : wing["supports"]) lift = std::max(lift, std::atan2(support["step_mm"].get<double>(), support["run_mm"].get<double>()) * 180.0 / kPi);
+    for (const Json& support : wing["supports"])
+        lift = std::max(lift, std::atan2(support["step_mm"].get<double>(), support["run_mm"].get<double>()) * 180.0 / kPi);
     CHECK(lift > 0.0);
     CHECK_THAT(wing["lift_deg"].get<double>(), WithinAbs(lift, 1e-9));
 }
@@ -172,7 +180,8 @@ TEST_CASE("thread_mm is the sum over all thread layers of bulk, the whip and the
                 else
                     d = std::sqrt(d * d + rows[k]["count"].get<double>() * std::pow(rows[k]["diameter_mm"].get<double>(), 2) / 0.75);
             }
-            for (int layer = 0; layer < static_cast<int>(n); ++layer) sum += (to - from) / kSteps / b * kPi * (d + 2.0 * t * layer + t);
+            for (int layer = 0; layer < static_cast<int>(n); ++layer)
+                sum += (to - from) / kSteps / b * kPi * (d + 2.0 * t * layer + t);
         }
     }
     sum += 4.0 * kPi * (all.json["head"]["diameter_mm"].get<double>() + thickness);
@@ -189,5 +198,6 @@ TEST_CASE("a pair of counts is planned at its middle, and room at the eye follow
     for (const Json& row : all.json["bulk"])
         if (row.contains("thread_width_mm")) b = row["thread_width_mm"];
     CHECK_THAT(all.json["head"]["needed_mm"].get<double>(), WithinAbs(1.15 * 2.5 * stem + 11.0 * b, 1e-6));
-    CHECK_THAT(all.json["head"]["margin_mm"].get<double>(), WithinAbs(all.json["head"]["available_mm"].get<double>() - all.json["head"]["needed_mm"].get<double>(), 1e-9));
+    CHECK_THAT(all.json["head"]["margin_mm"].get<double>(),
+               WithinAbs(all.json["head"]["available_mm"].get<double>() - all.json["head"]["needed_mm"].get<double>(), 1e-9));
 }

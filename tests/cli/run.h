@@ -27,7 +27,8 @@ inline Ran runCli(const std::string& arguments) {
     REQUIRE(pipe != nullptr);
     std::string out;
     std::array<char, 4096> buffer{};
-    while (const std::size_t n = std::fread(buffer.data(), 1, buffer.size(), pipe)) out.append(buffer.data(), n);
+    while (const std::size_t n = std::fread(buffer.data(), 1, buffer.size(), pipe))
+        out.append(buffer.data(), n);
     const int status = ::pclose(pipe);
     std::ifstream in(errors);
     std::string err{std::istreambuf_iterator<char>(in), {}};

@@ -52,18 +52,22 @@ TEST_CASE("balance and choose give teams, best first") {
             hasKeys(proposal, {"cost", "changes", "instead", "verdict"});
             CHECK(proposal["cost"] <= 8);
             CHECK(proposal["verdict"] == "pass");
-            for (const Json& change : proposal["changes"]) hasKeys(change, {"position", "kind", "words", "pattern"});
+            for (const Json& change : proposal["changes"])
+                hasKeys(change, {"position", "kind", "words", "pattern"});
         }
     const Json chosen = jsonOf(demo("choose", "--wind 6 --fetch 2000"));
     REQUIRE(chosen["teams"].size() == 5);
     CHECK(chosen["examined"] > 0);
-    for (std::size_t i = 1; i < 5; ++i) CHECK(chosen["teams"][i]["score"] <= chosen["teams"][i - 1]["score"]);
+    for (std::size_t i = 1; i < 5; ++i)
+        CHECK(chosen["teams"][i]["score"] <= chosen["teams"][i - 1]["score"]);
     const Json ruled = jsonOf(demo("choose", "--wind 6 --fetch 2000 --rules skerrin-rules"));
-    for (const Json& out : ruled["left_out"]) CHECK(out["id"] == "box-brass-buoy");
+    for (const Json& out : ruled["left_out"])
+        CHECK(out["id"] == "box-brass-buoy");
     CHECK(jsonOf(demo("choose", "--wind 6 --fetch 2000 --include soot-ember"))["teams"][0].dump().find("soot-ember") != std::string::npos);
     for (const Json& team : chosen["teams"]) {
         hasKeys(team, {"score", "verdict", "flies", "reasons", "could_be"});
-        for (const Json& fly : team["flies"]) hasKeys(fly, {"position", "pattern", "hook"});
+        for (const Json& fly : team["flies"])
+            hasKeys(fly, {"position", "pattern", "hook"});
     }
     const Json ranked = jsonOf(demo("choose", "--wind 6 --fetch 2000 --place bob"))["flies"];
     hasKeys(ranked[0], {"pattern", "hook", "score", "reasons"});
@@ -82,7 +86,8 @@ TEST_CASE("window, team, balance and choose say one verdict: the same line judge
         const TempFolder folder;
         const auto file = folder.file("b.machair.json");
         Json book = Json::parse(demoText());
-        for (const Json& fly : chosen["flies"]) book["teams"][0][fly["position"].get<std::string>()] = {{"pattern", fly["pattern"]}, {"hook", fly["hook"]}};
+        for (const Json& fly : chosen["flies"])
+            book["teams"][0][fly["position"].get<std::string>()] = {{"pattern", fly["pattern"]}, {"hook", fly["hook"]}};
         std::ofstream(file) << book.dump();
         const Json team = jsonOf("team '" + file.string() + "' --team west-shore " + day);
         CHECK(team["verdict"] == chosen["verdict"]);
@@ -96,7 +101,8 @@ TEST_CASE("without a day a team says which waves suit it, with one what that wav
     const Json day = jsonOf(demo("team", "--team west-shore --wind 6 --fetch 1900 --light bright --colour clear --month 6"));
     CHECK_FALSE(day.contains("suits"));
     CHECK(day["wave_m"].get<double>() == Approx(0.1336021754));
-    for (const Json& fly : day["flies"]) hasKeys(fly, {"position", "pattern", "hook", "style", "full"});
+    for (const Json& fly : day["flies"])
+        hasKeys(fly, {"position", "pattern", "hook", "style", "full"});
     CHECK(runCli(demo("team", "--team west-shore --wind 6")).code == 2);
 }
 
@@ -138,7 +144,8 @@ TEST_CASE("a drift is told every 0.05 s, with its bands and what the bob does") 
     const Json plain = jsonOf(demo("drift", "--team west-shore --count 2 --retrieve 0.3 --for 2"));
     CHECK_FALSE(plain.contains("bob_breaks_s"));
     double whole = 0.0;
-    for (const Json& seconds : plain["bands"]["point"]) whole += seconds.get<double>();
+    for (const Json& seconds : plain["bands"]["point"])
+        whole += seconds.get<double>();
     CHECK(whole == Approx(4.0));
     const Ran bad = runCli(demo("drift", "--team west-shore --count 5 --retrieve 0.3 --for 9999"));
     CHECK(bad.code == 1);
@@ -200,7 +207,9 @@ TEST_CASE("the records are read: the hand, the daybook, the evening, the box and
 TEST_CASE("a measured length is as planned or off, and a part without one is refused") {
     const Json plan = jsonOf(demo("plan", "--pattern kelp-lantern"));
     const double planned = plan["parts"][0]["length_mm"].get<double>();
-    const auto verdict = [&](double mm) { return jsonOf(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm " + std::to_string(mm)))["verdict"]; };
+    const auto verdict = [&](double mm) {
+        return jsonOf(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm " + std::to_string(mm)))["verdict"];
+    };
     CHECK(verdict(planned) == "pass");
     CHECK(verdict(planned * 1.2) == "off");
     CHECK(verdict(planned * 0.8) == "off");
@@ -213,8 +222,17 @@ TEST_CASE("what can't come out whole is cut in halves where that is asked, and t
     const TempFolder folder;
     const auto file = folder.file("wide.machair.json");
     Json book = Json::parse(demoText());
-    book["feathers"] = {{{"id", "f", }, {"material", "flank-bronze"}, {"side", "left"}, {"vane_mm", 60}, {"barbs_mm", {20, 20, 20}}, {"taken_mm", {{20, 40}}}}};
-    book["cut_lists"] = {{{"id", "list"}, {"slips", {{{"id", "wide"}, {"material", "flank-bronze"}, {"width_mm", 24}, {"barb_mm", 10}, {"side", "any"}}}}}};
+    book["feathers"] = {{{
+                             "id",
+                             "f",
+                         },
+                         {"material", "flank-bronze"},
+                         {"side", "left"},
+                         {"vane_mm", 60},
+                         {"barbs_mm", {20, 20, 20}},
+                         {"taken_mm", {{20, 40}}}}};
+    book["cut_lists"] = {
+        {{"id", "list"}, {"slips", {{{"id", "wide"}, {"material", "flank-bronze"}, {"width_mm", 24}, {"barb_mm", 10}, {"side", "any"}}}}}};
     std::ofstream(file) << book.dump();
     const Json whole = jsonOf("cuts '" + file.string() + "' --list list");
     REQUIRE(whole["uncut"].size() == 1);
@@ -237,7 +255,8 @@ TEST_CASE("a rule card's length gauge is written, and a card without a length sa
     Json book = Json::parse(demoText());
     book["rule_cards"][0].erase("longest_fly_mm");
     std::ofstream(file) << book.dump();
-    CHECK(runCli("card '" + file.string() + "' --rules skerrin-rules --out '" + folder.file("none.pdf").string() + "'").err.find("no longest fly") != std::string::npos);
+    CHECK(runCli("card '" + file.string() + "' --rules skerrin-rules --out '" + folder.file("none.pdf").string() + "'")
+              .err.find("no longest fly") != std::string::npos);
     CHECK_FALSE(std::filesystem::exists(folder.file("none.pdf")));
     CHECK(runCli(demo("card", "--out x.pdf")).code == 2);
     CHECK(runCli(demo("card", "--rules nobody --out x.pdf")).code == 1);
@@ -247,7 +266,8 @@ TEST_CASE("a rule card's length gauge is written, and a card without a length sa
 TEST_CASE("an evening names what it leaves undone") {
     const Json evening = jsonOf(demo("evening", "--minutes 30"));
     int left = 0;
-    for (const Json& fly : evening["left"]) left += fly["count"].get<int>();
+    for (const Json& fly : evening["left"])
+        left += fly["count"].get<int>();
     CHECK(left > 0);
     const Json longer = jsonOf(demo("evening", "--minutes 120"));
     CHECK(longer["flies"].size() == longer["fit"]);
@@ -275,14 +295,17 @@ TEST_CASE("teams of one to five flies are weighed and drifted, each position by 
     const Json five = team5();
     REQUIRE(five["flies"].size() == 5);
     const char* order[] = {"bob", "upper", "middle", "lower", "point"};
-    for (std::size_t i = 0; i < 5; ++i) CHECK(five["flies"][i]["position"] == order[i]);
+    for (std::size_t i = 0; i < 5; ++i)
+        CHECK(five["flies"][i]["position"] == order[i]);
     const Json drift = jsonOf("drift '" + file.string() + "' --team west-shore --count 3 --retrieve 0.3 --for 2");
     for (const char* position : order) {
         CHECK(drift["series"][10].contains(std::string(position) + "_m"));
         CHECK(drift["bands"].contains(position));
     }
-    CHECK(runCli("drift '" + file.string() + "' --team west-shore --count 3 --retrieve 0.3 --for 2").out.find("upper") != std::string::npos);
-    for (const char* gone : {"bob", "upper", "middle", "lower"}) team.erase(gone);
+    CHECK(runCli("drift '" + file.string() + "' --team west-shore --count 3 --retrieve 0.3 --for 2").out.find("upper") !=
+          std::string::npos);
+    for (const char* gone : {"bob", "upper", "middle", "lower"})
+        team.erase(gone);
     const Json one = team5();
     CHECK(one["flies"].size() == 1);
     CHECK(one["verdict"] == "pass");
@@ -296,7 +319,8 @@ TEST_CASE("teams of one to five flies are weighed and drifted, each position by 
 }
 
 TEST_CASE("a water that isn't there is refused by every verb that takes one") {
-    for (const auto& [verb, options] : {std::pair("team", "--team west-shore"), std::pair("balance", "--team west-shore"), std::pair("choose", "--wind 4 --fetch 900")}) {
+    for (const auto& [verb, options] :
+         {std::pair("team", "--team west-shore"), std::pair("balance", "--team west-shore"), std::pair("choose", "--wind 4 --fetch 900")}) {
         CAPTURE(verb);
         const Ran refused = runCli(demo(verb, std::string(options) + " --water NONSENSE"));
         CHECK(refused.code == 1);
@@ -321,6 +345,7 @@ TEST_CASE("doctor and rescue tell and save, and write over nothing") {
     // What was on a hook or from a material that is lost is there, marked; nothing else is amiss.
     const std::string amiss = runCli("validate '" + out + "'").err;
     std::istringstream lines(amiss);
-    for (std::string line; std::getline(lines, line);) CHECK(line.find("patterns[") != std::string::npos);
+    for (std::string line; std::getline(lines, line);)
+        CHECK(line.find("patterns[") != std::string::npos);
     CHECK(runCli("rescue '" + book + "' '" + out + "'").code == 2);
 }

@@ -49,7 +49,8 @@ TEST_CASE("the album raises its three warnings and no more") {
         for (const Warning& w : plan.warnings)
             if (w.severity == Severity::warning) warned[pattern.id] += std::string(nameOf(w.concern)) + " ";
     }
-    CHECK(warned == std::map<std::string, std::string>{{"beacon-apprentice", "brittle_body "}, {"rust-corsair", "too_long "}, {"eel-porter", "fixed_stop "}});
+    CHECK(warned == std::map<std::string, std::string>{
+                        {"beacon-apprentice", "brittle_body "}, {"rust-corsair", "too_long "}, {"eel-porter", "fixed_stop "}});
 }
 
 TEST_CASE("what is said of the album on sizes 6 to 16 is what was looked at") {
@@ -141,15 +142,26 @@ TEST_CASE("the album's figures, worked out a second time") {
     const auto tail = [](const char* id) { return mmOf(partOf<TailPlan>(id, PartKind::tail).length); };
     const auto collar = [](const char* id) { return mmOf(partOf<HacklePlan>(id, PartKind::collar).fibre); };
     const auto mass = [](const char* id) { return partOf<BodyPlan>(id, PartKind::body).mass / mg; };
-    const std::vector<Row> rows = {
-        {"gorse-bailiff", tail("gorse-bailiff"), 5.8, 6.1}, {"gorse-bailiff", collar("gorse-bailiff"), 7.5, 7.9}, {"gorse-bailiff", mass("gorse-bailiff"), 2.0, 2.9},
-        {"otter-verger", tail("otter-verger"), 7.1, 7.3}, {"sedge-curate", collar("sedge-curate"), 6.6, 6.9}, {"sedge-curate", mass("sedge-curate"), 0.5, 0.8},
-        {"tarn-chandler", mass("tarn-chandler"), 1.1, 1.9}, {"loam-chorister", collar("loam-chorister"), 4.5, 4.8}, {"marl-duchess", tail("marl-duchess"), 29.8, 30.2},
-        {"lichen-usher", collar("lichen-usher"), 7.5, 7.7}, {"moth-tollkeeper", collar("moth-tollkeeper"), 15.9, 16.1}, {"rust-corsair", tail("rust-corsair"), 27.5, 27.9},
-        {"bulb-sacristan", collar("bulb-sacristan"), 4.0, 4.4}, {"drift-vicar", partOf<HacklePlan>("drift-vicar", PartKind::collar, 1).fibre / mm, 8.0, 8.5},
-        {"clover-friar", *partOf<BodyPlan>("clover-friar", PartKind::body).length / mm, 44.0, 53.0}, {"cable-warden", *partOf<BodyPlan>("cable-warden", PartKind::body).length / mm, 37.0, 41.0},
-        {"bottle-pilgrim", *partOf<BodyPlan>("bottle-pilgrim", PartKind::body).turns, 8.0, 13.0}, {"stilt-bosun", *partOf<BodyPlan>("stilt-bosun", PartKind::body).rope / mm, 85.0, 96.0},
-        {"gannet-hermit", partOf<WingPlan>("gannet-hermit", PartKind::wing, 1).depth / mm, 3.1, 4.6}, {"marl-duchess", partOf<HacklePlan>("marl-duchess", PartKind::collar).turns, 6.5, 7.0}};
+    const std::vector<Row> rows = {{"gorse-bailiff", tail("gorse-bailiff"), 5.8, 6.1},
+                                   {"gorse-bailiff", collar("gorse-bailiff"), 7.5, 7.9},
+                                   {"gorse-bailiff", mass("gorse-bailiff"), 2.0, 2.9},
+                                   {"otter-verger", tail("otter-verger"), 7.1, 7.3},
+                                   {"sedge-curate", collar("sedge-curate"), 6.6, 6.9},
+                                   {"sedge-curate", mass("sedge-curate"), 0.5, 0.8},
+                                   {"tarn-chandler", mass("tarn-chandler"), 1.1, 1.9},
+                                   {"loam-chorister", collar("loam-chorister"), 4.5, 4.8},
+                                   {"marl-duchess", tail("marl-duchess"), 29.8, 30.2},
+                                   {"lichen-usher", collar("lichen-usher"), 7.5, 7.7},
+                                   {"moth-tollkeeper", collar("moth-tollkeeper"), 15.9, 16.1},
+                                   {"rust-corsair", tail("rust-corsair"), 27.5, 27.9},
+                                   {"bulb-sacristan", collar("bulb-sacristan"), 4.0, 4.4},
+                                   {"drift-vicar", partOf<HacklePlan>("drift-vicar", PartKind::collar, 1).fibre / mm, 8.0, 8.5},
+                                   {"clover-friar", *partOf<BodyPlan>("clover-friar", PartKind::body).length / mm, 44.0, 53.0},
+                                   {"cable-warden", *partOf<BodyPlan>("cable-warden", PartKind::body).length / mm, 37.0, 41.0},
+                                   {"bottle-pilgrim", *partOf<BodyPlan>("bottle-pilgrim", PartKind::body).turns, 8.0, 13.0},
+                                   {"stilt-bosun", *partOf<BodyPlan>("stilt-bosun", PartKind::body).rope / mm, 85.0, 96.0},
+                                   {"gannet-hermit", partOf<WingPlan>("gannet-hermit", PartKind::wing, 1).depth / mm, 3.1, 4.6},
+                                   {"marl-duchess", partOf<HacklePlan>("marl-duchess", PartKind::collar).turns, 6.5, 7.0}};
     for (const Row& row : rows) {
         INFO(row.fly << " " << row.low << " to " << row.high);
         CHECK(row.is >= row.low);
@@ -191,7 +203,8 @@ TEST_CASE("a cloaked fly takes the sum of its slips, and a longer cloak is no de
         if (auto* wing = std::get_if<WingPart>(&part.detail)) wing->length = inMm(25.0 * mm);
     const Plan longer = planPattern(book, "gannet-hermit").value();
     for (std::size_t i = 0; i < plan.parts.size(); ++i)
-        if (const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail)) CHECK_THAT(mmOf(std::get<WingPlan>(longer.parts[i].detail).depth), WithinAbs(mmOf(wing->depth), 1e-9));
+        if (const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail))
+            CHECK_THAT(mmOf(std::get<WingPlan>(longer.parts[i].detail).depth), WithinAbs(mmOf(wing->depth), 1e-9));
 }
 
 TEST_CASE("one part never refuses a fly") {
@@ -229,10 +242,12 @@ TEST_CASE("one part never refuses a fly") {
 
 TEST_CASE("counts step with the hook, and doubling the hook scales what is a ratio") {
     const Book book = albumBook();
-    const auto fibres = [&](const char* id, int size) { return std::get<TailPlan>(planOnSize(book, id, size).value().parts[0].detail).fibres; };
-    CHECK(fibres("gorse-bailiff", 9) == 12.0);                                              // its own size: as written
-    CHECK(fibres("gorse-bailiff", 15) == std::floor(12.0 * std::pow(0.855, 3.0) + 0.5));    // 12 · G0(15)/G0(9)
-    CHECK(fibres("harbour-thatcher", 12) == std::floor(20.0 * std::pow(0.855, 4.0) + 0.5)); // hair: with the square
+    const auto fibres = [&](const char* id, int size) {
+        return std::get<TailPlan>(planOnSize(book, id, size).value().parts[0].detail).fibres;
+    };
+    CHECK(fibres("gorse-bailiff", 9) == 12.0);                                               // its own size: as written
+    CHECK(fibres("gorse-bailiff", 15) == std::floor(12.0 * std::pow(0.855, 3.0) + 0.5));     // 12 · G0(15)/G0(9)
+    CHECK(fibres("harbour-thatcher", 12) == std::floor(20.0 * std::pow(0.855, 4.0) + 0.5));  // hair: with the square
     CHECK(planOnSize(book, "gorse-bailiff", 15).value().hook.size() == 15);
 }
 
@@ -243,5 +258,6 @@ TEST_CASE("a rib locks a palmer when it crosses its open turns") {
     std::get<RibPart>(book.findPattern("gorse-bailiff")->parts[1].detail).direction = Winding::with;
     const Plan with = planPattern(book, "gorse-bailiff").value();
     CHECK(std::get<RibPlan>(with.parts[1].detail).crossesPalmer == 0.0);
-    CHECK(std::ranges::any_of(with.warnings, [](const Warning& w) { return w.concern == Concern::ribWithPalmer && w.severity == Severity::note; }));
+    CHECK(std::ranges::any_of(with.warnings,
+                              [](const Warning& w) { return w.concern == Concern::ribWithPalmer && w.severity == Severity::note; }));
 }

@@ -46,7 +46,8 @@ TeamReport judged(const Book& book, const std::string& bob, const std::string& m
 std::string amiss(const TeamReport& report) {
     std::string text;
     for (const TeamCheck& check : report.checks)
-        if (check.verdict != Verdict::pass) text += std::string(nameOf(check.term)) + " " + std::string(nameOf(check.verdict)) + ": " + check.words + "\n";
+        if (check.verdict != Verdict::pass)
+            text += std::string(nameOf(check.term)) + " " + std::string(nameOf(check.verdict)) + ": " + check.words + "\n";
     return text;
 }
 
@@ -88,7 +89,8 @@ TEST_CASE("on the bob palmers come first and a beaded lure last") {
         const auto box = candidatesOf(book, setting).value();
         const auto ranked = rankPlace(box, Position::bob, rulesOf(School::stepped), setting);
         std::string order;
-        for (const Placed& p : ranked) order += box[p.fly].title + " " + std::to_string(p.score()) + " " + p.keptOut + "\n";
+        for (const Placed& p : ranked)
+            order += box[p.fly].title + " " + std::to_string(p.score()) + " " + p.keptOut + "\n";
         INFO(one.dump() << "\n" << order);
         CHECK(box[ranked.front().fly].figures.style == FlyStyle::palmer);
         CHECK_FALSE(ranked.back().keptOut.empty());
@@ -108,7 +110,8 @@ TEST_CASE("the first threes for each wind are what an angler would tie on") {
         REQUIRE(report.teams.size() == one["first"].size());
         for (std::size_t t = 0; t < report.teams.size(); ++t) {
             std::vector<std::string> flies;
-            for (const std::size_t fly : report.teams[t].flies) flies.push_back(box[fly].fly.pattern);
+            for (const std::size_t fly : report.teams[t].flies)
+                flies.push_back(box[fly].fly.pattern);
             INFO("wind " << one["wind_m_s"] << ", team " << t << ", score " << report.teams[t].score);
             if (one["wind_m_s"] == 0 && t == 2) continue;  // two within half a point: the presence of a wing decides, and that is ours
             CHECK(flies == one["first"][t].get<std::vector<std::string>>());
@@ -131,8 +134,10 @@ TEST_CASE("the sample of a bob in a wave of 0.134 m") {
     CHECK_THAT(box[at(box, "rush-piper")].figures.full, WithinAbs(0.75, 0.005));
     CHECK_THAT(100.0 * box[at(box, "rush-piper")].figures.sink, WithinAbs(17.0, 0.5));
     std::map<std::string, double> score;
-    for (const Placed& p : rankPlace(box, Position::bob, rulesOf(School::stepped), setting)) score[box[p.fly].fly.pattern] = p.keptOut.empty() ? p.score() : -1.0;
-    for (const auto& [id, s] : score) UNSCOPED_INFO(id << " " << s);
+    for (const Placed& p : rankPlace(box, Position::bob, rulesOf(School::stepped), setting))
+        score[box[p.fly].fly.pattern] = p.keptOut.empty() ? p.score() : -1.0;
+    for (const auto& [id, s] : score)
+        UNSCOPED_INFO(id << " " << s);
     CHECK_THAT(score["dune-bell"], WithinAbs(100.0, 0.5));
     CHECK_THAT(score["soot-ember"], WithinAbs(100.0, 0.5));
     CHECK_THAT(score["kelp-lantern"], WithinAbs(98.0, 0.5));
@@ -150,13 +155,15 @@ TEST_CASE("a palmer is first on the bob from a wave of 0.04 m up") {
     }
 }
 
-TEST_CASE("of all ordered trios of the box some five in a hundred pass on an ordinary day, of its trios in one order or another some thirty") {
+TEST_CASE(
+    "of all ordered trios of the box some five in a hundred pass on an ordinary day, of its trios in one order or another some thirty") {
     const Book book = demoBook();
     const auto box = candidatesOf(book, {}).value();
     const SchoolRules rules = rulesOf(School::stepped);
     const std::size_t n = box.size();
     std::vector<std::array<std::vector<unsigned>, 3>> single(1);
-    for (auto& place : single[0]) place.assign(n, 0u);
+    for (auto& place : single[0])
+        place.assign(n, 0u);
     for (std::size_t p = 0; p < 3; ++p)
         for (std::size_t w = 0; w < rules.usualWaves.size(); ++w) {
             const PlaceWants wants = wantsOf(rules, kTrio[p], rules.usualWaves[w], {});
@@ -199,7 +206,8 @@ TEST_CASE("the smallest changes are those of the contract") {
         CHECK(report.box.front().flies[Position::bob]->pattern == "dune-bell");
         CHECK(report.box.front().flies[Position::point]->pattern == "copper-mooring");
         std::set<std::string> middles{report.box.front().flies[Position::middle]->pattern};
-        for (const Fly& fly : report.box.front().instead) middles.insert(fly.pattern);
+        for (const Fly& fly : report.box.front().instead)
+            middles.insert(fly.pattern);
         CHECK(middles == std::set<std::string>{"heather-tinker", "olive-ferryman", "tern-shadow"});
     }
     SECTION("one fly of the box, or one turn less") {
@@ -260,7 +268,8 @@ TEST_CASE("over 500 random team-days the team, what is chosen and what is balanc
 
 TEST_CASE("an empty box, a box with none tied, a card that forbids everything: clear words and nothing lost") {
     Book book = demoBook();
-    for (BoxFly& fly : book.box) fly.tied = 0;
+    for (BoxFly& fly : book.box)
+        fly.tied = 0;
     TeamSetting setting = inWave(book, 0.1);
     const auto box = candidatesOf(book, setting).value();
     const ChoiceReport untied = chooseTeams(box, rulesOf(School::stepped), setting);
@@ -273,8 +282,10 @@ TEST_CASE("an empty box, a box with none tied, a card that forbids everything: c
     const ChoiceReport none = chooseTeams(box, rulesOf(School::stepped), setting);
     CHECK(none.teams.empty());
     CHECK(none.leftOut.size() == box.size());
-    for (const Placed& placed : rankPlace(box, Position::middle, rulesOf(School::stepped), setting)) CHECK_FALSE(placed.keptOut.empty());
-    for (const ComesOff& off : underTheCard(book, "west-shore", setting, box)) CHECK(off.words.find("the box has nothing") != std::string::npos);
+    for (const Placed& placed : rankPlace(box, Position::middle, rulesOf(School::stepped), setting))
+        CHECK_FALSE(placed.keptOut.empty());
+    for (const ComesOff& off : underTheCard(book, "west-shore", setting, box))
+        CHECK(off.words.find("the box has nothing") != std::string::npos);
     // Twins of one fly in two places: near at worst, and said.
     Book twice = demoBook();
     twice.teams[0].flies = trioOf("kelp-lantern", "heather-tinker", "heather-tinker");

@@ -36,8 +36,11 @@ TEST_CASE("a team that passes gets no proposal") {
 
 TEST_CASE("every proposal passes once it is taken, costs what it says, and no part of it can be put back") {
     std::size_t checked = 0;
-    for (const auto& [bob, middle, point, wave] : {std::tuple("copper-mooring", "dune-bell", "soot-ember", 0.134), {"soot-ember", "heather-tinker", "shingle-wren", 0.045}, {"kelp-lantern", "heather-tinker", "dusk-hatcher", 0.134},
-                                                   {"brass-buoy", "heather-tinker", "rush-piper", 0.134}, {"kelp-strider", "olive-ferryman", "copper-mooring", 0.2}}) {
+    for (const auto& [bob, middle, point, wave] : {std::tuple("copper-mooring", "dune-bell", "soot-ember", 0.134),
+                                                   {"soot-ember", "heather-tinker", "shingle-wren", 0.045},
+                                                   {"kelp-lantern", "heather-tinker", "dusk-hatcher", 0.134},
+                                                   {"brass-buoy", "heather-tinker", "rush-piper", 0.134},
+                                                   {"kelp-strider", "olive-ferryman", "copper-mooring", 0.2}}) {
         const Book book = teamOf(bob, middle, point);
         const TeamSetting setting = inWave(wave);
         const BalanceReport report = balanceTeam(book, "team", setting).value();
@@ -60,7 +63,8 @@ TEST_CASE("every proposal passes once it is taken, costs what it says, and no pa
                     Book less = taken.after;
                     less.teams[0].at(position) = book.teams[0].at(position);
                     std::set<std::string> flies;
-                    for (const Position p : kTrio) flies.insert(less.teams[0].at(p)->pattern);
+                    for (const Position p : kTrio)
+                        flies.insert(less.teams[0].at(p)->pattern);
                     if (flies.size() == 3) CHECK(weighTeam(less, "team", setting)->verdict != Verdict::pass);
                 }
                 ++checked;
@@ -134,7 +138,8 @@ TEST_CASE("where nothing passes, what is off is named and the best of the box th
     // A fly far too full for a calm by itself, and nothing else in the box.
     Book alone = book;
     alone.teams[0].flies = trioOf("kelp-lantern", "heather-tinker", "rush-piper");
-    for (BoxFly& fly : alone.box) fly.tied = 0;
+    for (BoxFly& fly : alone.box)
+        fly.tied = 0;
     RuleCard card;
     card.id = "card";
     card.largestHook = 18;
@@ -159,7 +164,8 @@ TEST_CASE("teams of one, two, four and five are balanced over the places that th
     book.teams[0].leader = LeaderSpec{};
     book.teams[0].leader->bobToMiddle = 2.0 * metre;
     const BalanceReport four = balanceTeam(book, "team", inWave(0.134)).value();
-    for (const Proposal& proposal : four.box) CHECK(weighTeam(takeProposal(book, "team", proposal)->after, "team", inWave(0.134))->flies.size() == 4);
+    for (const Proposal& proposal : four.box)
+        CHECK(weighTeam(takeProposal(book, "team", proposal)->after, "team", inWave(0.134))->flies.size() == 4);
 }
 
 TEST_CASE("changes are whole steps with the costs of the contract, and are said in words") {
@@ -174,7 +180,8 @@ TEST_CASE("changes are whole steps with the costs of the contract, and are said 
     CHECK(change.cost() == 12);
     CHECK_FALSE(change.onlyHook());
     std::set<FlyChange> singles;
-    for (const FlyChange& single : singleChanges()) CHECK(singles.insert(single).second);
+    for (const FlyChange& single : singleChanges())
+        CHECK(singles.insert(single).second);
     CHECK(singles.size() == 25);
     for (const FlyChange& pair : pairedChanges(kCostCeiling)) {
         CHECK(pair.cost() <= kCostCeiling);

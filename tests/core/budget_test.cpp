@@ -16,7 +16,8 @@ namespace {
 Plan withTurns(double turns) {
     CollarPart collar;
     collar.turns = exactly(turns);
-    return planOf({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})}).value();
+    return planOf({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})})
+        .value();
 }
 
 double widthOf(const std::vector<BudgetSpan>& spans, SpanKind kind) {
@@ -48,7 +49,8 @@ TEST_CASE("a contested span is as long as the head is short of room") {
     far.front = StationSpec{Landmark::eye, {}, machair::inMm(1.0 * mm), {}};
     CollarPart collar;
     collar.turns = exactly(3);
-    const Plan plan = planOf({part(PartKind::body, far, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})}).value();
+    const Plan plan =
+        planOf({part(PartKind::body, far, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})}).value();
     CHECK_THAT(widthOf(shankBudget(plan), SpanKind::contested), WithinAbs(-mmOf(plan.head.margin()), 1e-9));
     CHECK(sayMargin(plan).starts_with("crowded by"));
 }
@@ -58,7 +60,8 @@ TEST_CASE("differences are listed by size, and a part that only one has is one o
     const Plan four = withTurns(4.0);
     const auto list = differences(two, four);
     REQUIRE_FALSE(list.empty());
-    for (std::size_t i = 1; i < list.size(); ++i) CHECK(list[i - 1].weight >= list[i].weight);
+    for (std::size_t i = 1; i < list.size(); ++i)
+        CHECK(list[i - 1].weight >= list[i].weight);
     CHECK(std::ranges::any_of(list, [](const Difference& d) { return d.words() == "collar turns 2 → 4"; }));
     const Plan bare = planOf({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::head, HeadPart{})}).value();
     const auto gone = differences(two, bare);
@@ -72,7 +75,8 @@ TEST_CASE("comparing is the same both ways, but for which comes first") {
     const auto back = differences(withTurns(3.0), withTurns(2.0));
     REQUIRE(there.size() == back.size());
     for (std::size_t i = 0; i < there.size(); ++i) {
-        const auto same = std::ranges::find_if(back, [&](const Difference& d) { return d.subject == there[i].subject && d.what == there[i].what; });
+        const auto same =
+            std::ranges::find_if(back, [&](const Difference& d) { return d.subject == there[i].subject && d.what == there[i].what; });
         REQUIRE(same != back.end());
         CHECK(same->before == there[i].after);
         CHECK_THAT(same->weight, WithinAbs(there[i].weight, 1e-12));

@@ -41,19 +41,22 @@ double leastSum(std::vector<double> lefts, std::vector<double> rights) {
     double best = 1e300;
     do {
         double sum = 0.0;
-        for (std::size_t i = 0; i < lefts.size(); ++i) sum += std::abs(lefts[i] - rights[i]);
+        for (std::size_t i = 0; i < lefts.size(); ++i)
+            sum += std::abs(lefts[i] - rights[i]);
         best = std::min(best, sum);
     } while (std::ranges::next_permutation(rights).found);
     return best;
 }
 std::vector<double> someLengths(Random& random, std::size_t n) {
     std::vector<double> list(n);
-    for (double& l : list) l = random.uniform(8.0, 14.0);
+    for (double& l : list)
+        l = random.uniform(8.0, 14.0);
     return list;
 }
 std::vector<Length> lengthsOf(const std::vector<double>& list) {
     std::vector<Length> lengths;
-    for (const double l : list) lengths.push_back(l * mm);
+    for (const double l : list)
+        lengths.push_back(l * mm);
     return lengths;
 }
 
@@ -77,7 +80,8 @@ TEST_CASE("lefts and rights are paired as well as trying every assignment does")
         const Pairing pairing = bestPairs(lengthsOf(lefts), lengthsOf(rights));
         CHECK(pairing.pairs.size() == std::min(lefts.size(), rights.size()));
         CHECK(std::abs(mmOf(pairing.sum) - leastSum(lefts, rights)) < 1e-9);
-        for (const auto& [l, r] : pairing.pairs) CHECK((l < lefts.size() && r < rights.size()));
+        for (const auto& [l, r] : pairing.pairs)
+            CHECK((l < lefts.size() && r < rights.size()));
     }
 }
 
@@ -125,7 +129,8 @@ TEST_CASE("a place on a photograph says the length that the plan would say of it
 TEST_CASE("what to look for follows from the dressing's own parts") {
     const auto looks = [](const char* fly) {
         std::string all;
-        for (const Look& look : looksOf(planPattern(demoBook(), fly).value())) all += look.what + "\n";
+        for (const Look& look : looksOf(planPattern(demoBook(), fly).value()))
+            all += look.what + "\n";
         return all;
     };
     CHECK(looks("heather-tinker").find("wing central") != std::string::npos);
@@ -149,7 +154,8 @@ TEST_CASE("the eye trainer gets finer with right answers, coarser with wrong one
     CHECK(trainer.score().fineness < EyeTrainer::kFirst);
     CHECK(trainer.score().bias == 0.0);
     EyeTrainer longEye(6);
-    for (int i = 0; i < 20; ++i) longEye.answer(longEye.next(book, "heather-tinker").value(), EyeAnswer::tooLong);
+    for (int i = 0; i < 20; ++i)
+        longEye.answer(longEye.next(book, "heather-tinker").value(), EyeAnswer::tooLong);
     CHECK(longEye.score().bias > 0.0);
     CHECK(longEye.score().fineness > EyeTrainer::kFirst);
     CHECK(longEye.score().fineness <= EyeTrainer::kCoarsest);

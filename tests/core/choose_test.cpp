@@ -55,7 +55,8 @@ std::vector<Triple> everyTriple(const TripleScores& s, std::size_t wanted) {
     for (std::size_t i = 0; i < s.single[0].size(); ++i)
         for (std::size_t j = 0; j < s.single[1].size(); ++j)
             for (std::size_t k = 0; k < s.single[2].size(); ++k) {
-                const std::int64_t score = std::int64_t{s.single[0][i]} + s.single[1][j] + s.single[2][k] + s.first.at(i, j) + s.second.at(j, k) + s.across.at(i, k);
+                const std::int64_t score = std::int64_t{s.single[0][i]} + s.single[1][j] + s.single[2][k] + s.first.at(i, j) +
+                                           s.second.at(j, k) + s.across.at(i, k);
                 if (best.size() == wanted && score < best.back().score) continue;
                 if (isNever(score) || s.thriceTheSame(i, j, k)) continue;
                 const Triple triple{{i, j, k}, score};
@@ -73,8 +74,10 @@ TEST_CASE("the best ten teams are those of the plain triple loop, ties and all")
     for (int round = 0; round < 25; ++round) {
         CAPTURE(kSeed, round);
         std::vector<BoxCandidate> box;
-        for (int i = 0; i < 26; ++i) box.push_back(candidate(random, i));
-        for (int i = 0; i < 4; ++i) box.push_back(box[static_cast<std::size_t>(i)]);  // ties
+        for (int i = 0; i < 26; ++i)
+            box.push_back(candidate(random, i));
+        for (int i = 0; i < 4; ++i)
+            box.push_back(box[static_cast<std::size_t>(i)]);  // ties
         std::vector<std::size_t> all(box.size());
         std::iota(all.begin(), all.end(), std::size_t{0});
         const TripleScores scores = scoresOf(box, rulesOf(School::stepped), windy(), {all, all, all});
@@ -93,7 +96,8 @@ TEST_CASE("of a large box the flies that can't be on the best teams are left out
     std::mt19937 random(23);
     for (int round = 0; round < 2; ++round) {
         std::vector<BoxCandidate> box;
-        for (int i = 0; i < 196; ++i) box.push_back(candidate(random, i));
+        for (int i = 0; i < 196; ++i)
+            box.push_back(candidate(random, i));
         std::vector<std::size_t> all(box.size());
         std::iota(all.begin(), all.end(), std::size_t{0});
         const SchoolRules rules = rulesOf(School::stepped);
@@ -102,20 +106,23 @@ TEST_CASE("of a large box the flies that can't be on the best teams are left out
         const auto plain = everyTriple(scores, 4000);
         std::vector<std::array<std::size_t, 3>> wanted;
         for (const Triple& triple : plain) {
-            const bool near = std::ranges::any_of(wanted, [&](const auto& w) { return (w[0] == triple.at[0]) + (w[1] == triple.at[1]) + (w[2] == triple.at[2]) > 1; });
+            const bool near = std::ranges::any_of(
+                wanted, [&](const auto& w) { return (w[0] == triple.at[0]) + (w[1] == triple.at[1]) + (w[2] == triple.at[2]) > 1; });
             if (!near && wanted.size() < 5) wanted.push_back(triple.at);
         }
         const ChoiceReport report = chooseTeams(box, rules, windy());
         REQUIRE(report.teams.size() == 5);
         REQUIRE(wanted.size() == 5);
-        for (std::size_t i = 0; i < wanted.size(); ++i) CHECK(report.teams[i].flies == wanted[i]);
+        for (std::size_t i = 0; i < wanted.size(); ++i)
+            CHECK(report.teams[i].flies == wanted[i]);
     }
 }
 
 TEST_CASE("a fly that is tied once is used once, one to be tied only breaks ties, and rules keep flies out") {
     Book book = demoBook();
     book.box.clear();
-    for (const char* id : {"kelp-lantern", "heather-tinker", "rush-piper"}) book.box.push_back({std::string("box-") + id, id, {}, 1, {}});
+    for (const char* id : {"kelp-lantern", "heather-tinker", "rush-piper"})
+        book.box.push_back({std::string("box-") + id, id, {}, 1, {}});
     const TeamSetting setting = windy();
     auto box = candidatesOf(book, setting).value();
     ChoiceReport report = chooseTeams(box, rulesOf(School::stepped), setting);
@@ -138,11 +145,13 @@ TEST_CASE("a favourite can be asked for or kept out") {
     const Book book = demoBook();
     const TeamSetting setting = windy();
     const auto box = candidatesOf(book, setting).value();
-    const auto place = static_cast<std::size_t>(std::ranges::find(box, "soot-ember", [](const BoxCandidate& c) { return c.fly.pattern; }) - box.begin());
+    const auto place =
+        static_cast<std::size_t>(std::ranges::find(box, "soot-ember", [](const BoxCandidate& c) { return c.fly.pattern; }) - box.begin());
     ChoiceWish with;
     with.include = place;
     const ChoiceReport favourite = chooseTeams(box, rulesOf(School::stepped), setting, with);
-    for (const Choice& choice : favourite.teams) CHECK(std::ranges::find(choice.flies, place) != choice.flies.end());
+    for (const Choice& choice : favourite.teams)
+        CHECK(std::ranges::find(choice.flies, place) != choice.flies.end());
     const ChoiceReport free = chooseTeams(box, rulesOf(School::stepped), setting);
     CHECK(free.teams[0].score >= favourite.teams[0].score);
     ChoiceWish without;
@@ -195,7 +204,9 @@ TEST_CASE("why not: a fly that is kept out says why, another what it costs") {
     const Book book = demoBook();
     const TeamSetting setting = windy();
     const auto box = candidatesOf(book, setting).value();
-    const auto at = [&](const char* id) { return static_cast<std::size_t>(std::ranges::find(box, id, [](const BoxCandidate& c) { return c.fly.pattern; }) - box.begin()); };
+    const auto at = [&](const char* id) {
+        return static_cast<std::size_t>(std::ranges::find(box, id, [](const BoxCandidate& c) { return c.fly.pattern; }) - box.begin());
+    };
     const WhyNot lure = whyNot(box, at("brass-buoy"), Position::bob, rulesOf(School::stepped), setting);
     CHECK(lure.keptOut.find("out of place") != std::string::npos);
     const WhyNot other = whyNot(box, at("kelp-strider"), Position::bob, rulesOf(School::stepped), setting);
@@ -225,5 +236,6 @@ TEST_CASE("twins on two hooks are two flies of one dressing, each with its size 
     TeamSetting setting = windy();
     setting.card = &card;
     const ChoiceReport report = chooseTeams(box, rulesOf(School::stepped), setting);
-    for (const LeftOut& out : report.leftOut) CHECK(box[out.fly].id != "twin-fly");
+    for (const LeftOut& out : report.leftOut)
+        CHECK(box[out.fly].id != "twin-fly");
 }

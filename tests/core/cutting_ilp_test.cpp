@@ -33,11 +33,13 @@ class Programme {
         std::vector<double> rooms;
         for (std::size_t f = 0; f < feathers.size(); ++f) {
             rooms.push_back(mmOf(freeVane(feathers[f])));
-            for (const auto& [from, to] : freeStretches(feathers[f])) bins.push_back({f, mmOf(to - from)});
+            for (const auto& [from, to] : freeStretches(feathers[f]))
+                bins.push_back({f, mmOf(to - from)});
         }
         constexpr double kFeather = 1000.0;
         std::vector<int> used;
-        for (const double room : rooms) used.push_back(addBinary(kFeather + room));
+        for (const double room : rooms)
+            used.push_back(addBinary(kFeather + room));
         std::vector<std::vector<std::pair<int, double>>> inBin(bins.size());
         for (const SlipWanted& slip : slips) {
             std::vector<std::pair<int, double>> somewhere;
@@ -112,12 +114,24 @@ TEST_CASE("the plan is as good as an integer programme's, on sets too large to t
         std::vector<VaneFeather> feathers;
         for (int f = 0, n = whole(3, 7); f < n; ++f) {
             const Length barb = whole(12, 20) * mm;
-            feathers.push_back({"f" + std::to_string(f), "m", whole(0, 1) ? VaneSide::left : VaneSide::right, whole(30, 60) * mm, {barb, barb, barb}, {}, {}});
+            feathers.push_back({"f" + std::to_string(f),
+                                "m",
+                                whole(0, 1) ? VaneSide::left : VaneSide::right,
+                                whole(30, 60) * mm,
+                                {barb, barb, barb},
+                                {},
+                                {}});
             if (whole(0, 1)) feathers.back().taken = {{12.0 * mm, whole(14, 20) * mm}};
         }
         std::vector<SlipWanted> slips;
         for (int s = 0, n = whole(8, 18); s < n; ++s)
-            slips.push_back({"s" + std::to_string(s), "m", whole(3, 11) * mm, whole(8, 15) * mm, whole(0, 3) ? SlipSide::any : static_cast<SlipSide>(whole(0, 2)), {}, {}});
+            slips.push_back({"s" + std::to_string(s),
+                             "m",
+                             whole(3, 11) * mm,
+                             whole(8, 15) * mm,
+                             whole(0, 3) ? SlipSide::any : static_cast<SlipSide>(whole(0, 2)),
+                             {},
+                             {}});
         const auto optimum = Programme(feathers, slips).solve();
         const CuttingPlan plan = planCuts(feathers, slips);
         REQUIRE(plan.uncut.empty() == optimum.has_value());
@@ -129,7 +143,8 @@ TEST_CASE("the plan is as good as an integer programme's, on sets too large to t
         CHECK(plan.optimal);
         CHECK(plan.feathersUsed() == optimum->feathers);
         double room = 0.0;
-        for (const FeatherCuts& cuts : plan.feathers) room += mmOf(freeVane(*std::ranges::find(feathers, cuts.feather, &VaneFeather::id)));
+        for (const FeatherCuts& cuts : plan.feathers)
+            room += mmOf(freeVane(*std::ranges::find(feathers, cuts.feather, &VaneFeather::id)));
         CHECK(room == Approx(optimum->room).margin(1e-6));
     }
     CHECK(cut > 15);

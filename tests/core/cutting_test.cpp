@@ -16,10 +16,13 @@ using Catch::Matchers::WithinAbs;
 
 namespace {
 
-VaneFeather feather(std::string id, VaneSide side, double vane, std::vector<double> barbs, std::vector<std::pair<double, double>> taken = {}) {
+VaneFeather feather(std::string id, VaneSide side, double vane, std::vector<double> barbs,
+                    std::vector<std::pair<double, double>> taken = {}) {
     VaneFeather f{std::move(id), "flank", side, vane * mm, {}, {}, {}};
-    for (const double b : barbs) f.barbs.push_back(b * mm);
-    for (const auto& [from, to] : taken) f.taken.push_back({from * mm, to * mm});
+    for (const double b : barbs)
+        f.barbs.push_back(b * mm);
+    for (const auto& [from, to] : taken)
+        f.taken.push_back({from * mm, to * mm});
     return f;
 }
 
@@ -41,7 +44,8 @@ struct Brute {
             bool good = true;
             for (const std::size_t i : order) {
                 const auto windows = usable(f, some[i].barb);
-                const auto window = std::ranges::find_if(windows, [&](const Stretch& w) { return std::max(w[0], at) + some[i].width <= w[1] + 1e-7 * mm; });
+                const auto window =
+                    std::ranges::find_if(windows, [&](const Stretch& w) { return std::max(w[0], at) + some[i].width <= w[1] + 1e-7 * mm; });
                 good = good && window != windows.end();
                 if (!good) break;
                 at = std::max((*window)[0], at) + some[i].width;
@@ -69,11 +73,13 @@ struct Brute {
                 good = good && fits(feathers[f], some);
                 ++cost.first;
                 cost.second += freeVane(feathers[f]) / mm;
-                for (const SlipWanted& s : some) cost.second -= s.width / mm;
+                for (const SlipWanted& s : some)
+                    cost.second -= s.width / mm;
             }
             if (good && (!found || cost < *found)) found = cost;
             std::size_t i = 0;
-            while (i < on.size() && ++on[i] == feathers.size()) on[i++] = 0;
+            while (i < on.size() && ++on[i] == feathers.size())
+                on[i++] = 0;
             if (i == on.size()) return found;
         }
     }
@@ -96,7 +102,8 @@ void checkSound(const CuttingPlan& plan, const std::vector<VaneFeather>& feather
         CHECK(cuts[s.id].size() == (left ? 0u : s.pair.value_or(false) ? 2u : 1u));
         for (const auto& [f, cut] : cuts[s.id]) {
             CHECK_THAT(mmOf(cut.to - cut.from), WithinAbs(mmOf(s.width), 1e-9));
-            CHECK(std::ranges::any_of(usable(*f, s.barb), [&, c = cut](const Stretch& w) { return w[0] <= c.from + 1e-6 * mm && w[1] >= c.to - 1e-6 * mm; }));
+            CHECK(std::ranges::any_of(usable(*f, s.barb),
+                                      [&, c = cut](const Stretch& w) { return w[0] <= c.from + 1e-6 * mm && w[1] >= c.to - 1e-6 * mm; }));
             if (!s.pair.value_or(false) && s.side == SlipSide::left) CHECK(f->side == VaneSide::left);
         }
         if (cuts[s.id].size() == 2) {
@@ -138,7 +145,8 @@ TEST_CASE("the plan is as good as trying everything, on small random sets") {
             if (whole(0, 1)) feathers.back().taken = {{5.0 * mm, whole(6, 9) * mm}};
         }
         std::vector<SlipWanted> slips;
-        for (int s = 0; s < 4; ++s) slips.push_back(slip("s" + std::to_string(s), whole(3, 11), whole(8, 15), static_cast<SlipSide>(whole(0, 2))));
+        for (int s = 0; s < 4; ++s)
+            slips.push_back(slip("s" + std::to_string(s), whole(3, 11), whole(8, 15), static_cast<SlipSide>(whole(0, 2))));
         const auto brute = Brute{feathers, slips}.best();
         const CuttingPlan plan = planCuts(feathers, slips);
         checkSound(plan, feathers, slips);
@@ -158,13 +166,16 @@ TEST_CASE("matched pairs come from the same station of a left and a right feathe
     const auto whole = [&](int low, int high) { return std::uniform_int_distribution<int>(low, high)(random); };
     for (int round = 0; round < 40; ++round) {
         std::vector<VaneFeather> feathers;
-        for (int f = 0; f < 6; ++f) feathers.push_back(feather("f" + std::to_string(f), f % 2 ? VaneSide::left : VaneSide::right, whole(40, 90), {14, 22, 18}));
+        for (int f = 0; f < 6; ++f)
+            feathers.push_back(feather("f" + std::to_string(f), f % 2 ? VaneSide::left : VaneSide::right, whole(40, 90), {14, 22, 18}));
         std::vector<SlipWanted> slips;
-        for (int s = 0; s < 9; ++s) slips.push_back(slip("s" + std::to_string(s), whole(3, 7), whole(10, 19), SlipSide::any, s % 3 != 0));
+        for (int s = 0; s < 9; ++s)
+            slips.push_back(slip("s" + std::to_string(s), whole(3, 7), whole(10, 19), SlipSide::any, s % 3 != 0));
         checkSound(planCuts(feathers, slips), feathers, slips);
     }
     // Only the two bases are free, and they are a tenth of the vane apart: no pair.
-    const std::vector<VaneFeather> apart = {feather("l", VaneSide::left, 60, {20, 20, 20}, {{6, 60}}), feather("r", VaneSide::right, 60, {20, 20, 20}, {{0, 8}, {14, 60}})};
+    const std::vector<VaneFeather> apart = {feather("l", VaneSide::left, 60, {20, 20, 20}, {{6, 60}}),
+                                            feather("r", VaneSide::right, 60, {20, 20, 20}, {{0, 8}, {14, 60}})};
     const CuttingPlan none = planCuts(apart, {slip("p", 5, 15, SlipSide::any, true)});
     REQUIRE(none.uncut.size() == 1);
     CHECK(none.uncut[0].why.find("same station") != std::string::npos);
@@ -172,7 +183,8 @@ TEST_CASE("matched pairs come from the same station of a left and a right feathe
 
 TEST_CASE("a slip that can't be cut says why, and the others still are") {
     const std::vector<VaneFeather> feathers = {feather("l", VaneSide::left, 40, {12, 20, 16}, {{0, 25}})};
-    const CuttingPlan plan = planCuts(feathers, {slip("long", 4, 30), slip("wide", 18, 10), slip("right", 4, 10, SlipSide::right), slip("good", 4, 10)});
+    const CuttingPlan plan =
+        planCuts(feathers, {slip("long", 4, 30), slip("wide", 18, 10), slip("right", 4, 10, SlipSide::right), slip("good", 4, 10)});
     REQUIRE(plan.feathersUsed() == 1);
     CHECK(plan.feathers[0].cuts.size() == 1);
     const auto why = [&](const char* id) { return std::ranges::find(plan.uncut, id, &Uncut::slip)->why; };
@@ -193,9 +205,11 @@ TEST_CASE("when not all go, as many are cut as can be") {
 
 TEST_CASE("a batch too large for a proof is still cut soundly, with a bound") {
     std::vector<VaneFeather> feathers;
-    for (int f = 0; f < 40; ++f) feathers.push_back(feather("f" + std::to_string(f), f % 2 ? VaneSide::left : VaneSide::right, 60 + f, {14, 22, 18}));
+    for (int f = 0; f < 40; ++f)
+        feathers.push_back(feather("f" + std::to_string(f), f % 2 ? VaneSide::left : VaneSide::right, 60 + f, {14, 22, 18}));
     std::vector<SlipWanted> slips;
-    for (int s = 0; s < 288; ++s) slips.push_back(slip("s" + std::to_string(s), 4.7, 12 + s % 5, SlipSide::any, s % 2 == 0));
+    for (int s = 0; s < 288; ++s)
+        slips.push_back(slip("s" + std::to_string(s), 4.7, 12 + s % 5, SlipSide::any, s % 2 == 0));
     const CuttingPlan plan = planCuts(feathers, slips);
     checkSound(plan, feathers, slips);
     CHECK_FALSE(plan.optimal);
@@ -230,10 +244,12 @@ TEST_CASE("hackles serve the most flies, then with the least error, as trying al
             const double low = whole(3, 9);
             const int count = whole(0, 2);
             cape.bands.push_back({low * mm, (low + 1.0) * mm, count, {}});
-            for (int n = 0; n < count; ++n) feathers.push_back(low + 0.5);
+            for (int n = 0; n < count; ++n)
+                feathers.push_back(low + 0.5);
         }
         std::vector<HackleWanted> wanted;
-        for (int f = 0; f < 4; ++f) wanted.push_back({"fly", "hen", 0.1 * whole(30, 110) * mm, 15.0 * mm, 2.0, 5.0 * mm});
+        for (int f = 0; f < 4; ++f)
+            wanted.push_back({"fly", "hen", 0.1 * whole(30, 110) * mm, 15.0 * mm, 2.0, 5.0 * mm});
         const HacklesChosen chosen = chooseHackles({cape}, wanted);
         // Every way to give feathers to flies, one each.
         std::vector<int> order(std::max(feathers.size(), wanted.size()));
@@ -243,7 +259,8 @@ TEST_CASE("hackles serve the most flies, then with the least error, as trying al
         do {
             double error = 0.0;
             for (std::size_t i = 0; i < order.size(); ++i)
-                if (const auto f = static_cast<std::size_t>(order[i]); i < wanted.size() && f < feathers.size()) error += std::abs(feathers[f] - mmOf(wanted[i].fibre));
+                if (const auto f = static_cast<std::size_t>(order[i]); i < wanted.size() && f < feathers.size())
+                    error += std::abs(feathers[f] - mmOf(wanted[i].fibre));
             least = std::min(least, error);
         } while (std::ranges::next_permutation(order).found);
         CHECK(chosen.served.size() == served);
@@ -270,9 +287,11 @@ TEST_CASE("what a batch used is gone from feathers and capes, and the flies are 
     const auto all = [](const Book& b) {
         Length free;
         int feathers = 0;
-        for (const VaneFeather& f : b.feathers) free += freeVane(f);
+        for (const VaneFeather& f : b.feathers)
+            free += freeVane(f);
         for (const Cape& c : b.capes)
-            for (const CapeBand& band : c.bands) feathers += band.count;
+            for (const CapeBand& band : c.bands)
+                feathers += band.count;
         return std::pair(free, feathers);
     };
     const Length slip = std::get<WingPlan>(plan.parts[4].detail).slip;
@@ -288,11 +307,24 @@ TEST_CASE("forty mixed slips on twelve feathers are proven best within the budge
     for (unsigned seed = 1; seed <= 12; ++seed) {
         std::mt19937 random(seed);
         std::vector<VaneFeather> feathers;
-        for (int f = 0; f < 12; ++f) feathers.push_back({"f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right, (60.0 + 3.0 * f) * mm, {16.0 * mm, 24.0 * mm, 20.0 * mm}, {}, {}});
+        for (int f = 0; f < 12; ++f)
+            feathers.push_back({"f" + std::to_string(f),
+                                "m",
+                                f % 2 ? VaneSide::left : VaneSide::right,
+                                (60.0 + 3.0 * f) * mm,
+                                {16.0 * mm, 24.0 * mm, 20.0 * mm},
+                                {},
+                                {}});
         std::vector<SlipWanted> slips;
         Length wanted;
         for (int s = 0; s < 40; ++s) {
-            slips.push_back({"s" + std::to_string(s), "m", (3.0 + 0.5 * static_cast<double>(random() % 7)) * mm, (10.0 + static_cast<double>(random() % 10)) * mm, SlipSide::any, random() % 4 == 0, {}});
+            slips.push_back({"s" + std::to_string(s),
+                             "m",
+                             (3.0 + 0.5 * static_cast<double>(random() % 7)) * mm,
+                             (10.0 + static_cast<double>(random() % 10)) * mm,
+                             SlipSide::any,
+                             random() % 4 == 0,
+                             {}});
             wanted += (*slips.back().pair ? 2.0 : 1.0) * slips.back().width;
         }
         const CuttingPlan plan = planCuts(feathers, slips);
@@ -303,7 +335,8 @@ TEST_CASE("forty mixed slips on twelve feathers are proven best within the budge
         CHECK(plan.leastWaste == plan.waste);
         // No two or three of the feathers with less vane than that have room enough: the proof, by areas alone.
         Length used;
-        for (const FeatherCuts& cut : plan.feathers) used += std::ranges::find(feathers, cut.feather, &VaneFeather::id)->vane;
+        for (const FeatherCuts& cut : plan.feathers)
+            used += std::ranges::find(feathers, cut.feather, &VaneFeather::id)->vane;
         CHECK(mmOf(used - wanted) == Approx(mmOf(plan.waste)).margin(1e-6));
         most = std::max(most, plan.steps);
     }
@@ -312,11 +345,24 @@ TEST_CASE("forty mixed slips on twelve feathers are proven best within the budge
 
 TEST_CASE("a plan that isn't proven says how far from best it can be") {
     std::vector<VaneFeather> feathers;
-    for (int f = 0; f < 12; ++f) feathers.push_back({"f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right, (51.0 + 2.7 * f) * mm, {13.0 * mm, 22.0 * mm, 17.0 * mm}, {}, {}});
+    for (int f = 0; f < 12; ++f)
+        feathers.push_back({"f" + std::to_string(f),
+                            "m",
+                            f % 2 ? VaneSide::left : VaneSide::right,
+                            (51.0 + 2.7 * f) * mm,
+                            {13.0 * mm, 22.0 * mm, 17.0 * mm},
+                            {},
+                            {}});
     std::mt19937 random(11);
     std::vector<SlipWanted> slips;
     for (int s = 0; s < 40; ++s)
-        slips.push_back({"s" + std::to_string(s), "m", (2.0 + 0.1 * static_cast<double>(random() % 50)) * mm, (9.0 + 0.1 * static_cast<double>(random() % 110)) * mm, SlipSide::any, random() % 2 == 0, {}});
+        slips.push_back({"s" + std::to_string(s),
+                         "m",
+                         (2.0 + 0.1 * static_cast<double>(random() % 50)) * mm,
+                         (9.0 + 0.1 * static_cast<double>(random() % 110)) * mm,
+                         SlipSide::any,
+                         random() % 2 == 0,
+                         {}});
     const CuttingPlan rough = planCuts(feathers, slips, {20'000, {}});
     const CuttingPlan longer = planCuts(feathers, slips, {120'000, {}});
     for (const CuttingPlan* plan : {&rough, &longer}) {
@@ -327,8 +373,10 @@ TEST_CASE("a plan that isn't proven says how far from best it can be") {
 }
 
 TEST_CASE("a slip wider than any stretch is offered as two halves, and cut so when asked") {
-    const std::vector<VaneFeather> feathers = {{"f", "m", VaneSide::left, 60.0 * mm, {20.0 * mm, 20.0 * mm, 20.0 * mm}, {{20.0 * mm, 40.0 * mm}}, {}}};
-    const std::vector<SlipWanted> slips = {{"wide", "m", 24.0 * mm, 10.0 * mm, SlipSide::any, {}, {}}, {"small", "m", 5.0 * mm, 10.0 * mm, SlipSide::any, {}, {}}};
+    const std::vector<VaneFeather> feathers = {
+        {"f", "m", VaneSide::left, 60.0 * mm, {20.0 * mm, 20.0 * mm, 20.0 * mm}, {{20.0 * mm, 40.0 * mm}}, {}}};
+    const std::vector<SlipWanted> slips = {{"wide", "m", 24.0 * mm, 10.0 * mm, SlipSide::any, {}, {}},
+                                           {"small", "m", 5.0 * mm, 10.0 * mm, SlipSide::any, {}, {}}};
     const CuttingPlan whole = planCuts(feathers, slips);
     REQUIRE(whole.uncut.size() == 1);
     CHECK(mmOf(*whole.uncut[0].halves) == Approx(12.0));

@@ -13,7 +13,8 @@ TEST_CASE("a hook's field is changed in the hook and nowhere else, and every dre
     const std::string hook = book.findPattern("kelp-lantern")->hook;
     const auto on = dressingsOn(book, hook);
     CHECK(std::ranges::find(on, "kelp-lantern") != on.end());
-    for (const std::string& id : on) CHECK(book.findPattern(id)->hook == hook);
+    for (const std::string& id : on)
+        CHECK(book.findPattern(id)->hook == hook);
     const Edit edit = changeHookField(book, hook, "measured.gape_mm", "6.4").value();
     CHECK(mmOf(*edit.after.findHook(hook)->measured->gape) == Approx(6.4));
     Book back = edit.after;
@@ -25,7 +26,12 @@ TEST_CASE("a hook's field is changed in the hook and nowhere else, and every dre
 TEST_CASE("a hook's field says what it wants, and a hook that contradicts itself is refused") {
     const Book book = demoBook();
     const std::string hook = book.hooks.front().id;
-    for (const auto& [key, text] : {std::pair("size", "eleventeen"), {"size", "1"}, {"family", "crooked"}, {"measured.gape_mm", "-3"}, {"measured.gape_mm", "nan"}, {"no_such_key", "1"}}) {
+    for (const auto& [key, text] : {std::pair("size", "eleventeen"),
+                                    {"size", "1"},
+                                    {"family", "crooked"},
+                                    {"measured.gape_mm", "-3"},
+                                    {"measured.gape_mm", "nan"},
+                                    {"no_such_key", "1"}}) {
         CAPTURE(key, text);
         const auto refused = changeHookField(book, hook, key, text);
         REQUIRE_FALSE(refused);
@@ -38,7 +44,9 @@ TEST_CASE("what was measured is marked so, and what was typed is not") {
     const Book book = demoBook();
     const auto wire = std::ranges::find(book.materials, MaterialKind::wire, &Material::kind);
     REQUIRE(wire != book.materials.end());
-    const auto with = [&](Source source) { return *changeMaterialField(book, wire->id, "diameter_mm", "0.13", source)->after.findMaterial(wire->id); };
+    const auto with = [&](Source source) {
+        return *changeMaterialField(book, wire->id, "diameter_mm", "0.13", source)->after.findMaterial(wire->id);
+    };
     const Material typed = with(Source::typed), measured = with(Source::measured);
     CHECK(mmOf(*std::get<WireTraits>(typed.traits).diameter) == Approx(0.13));
     CHECK(typed.traits == measured.traits);
@@ -49,7 +57,8 @@ TEST_CASE("what was measured is marked so, and what was typed is not") {
 TEST_CASE("a new thing of every kind goes into the drawer with an id of its own, and comes out again while nothing is tied from it") {
     Book book = demoBook();
     std::set<std::string> ids;
-    for (const Material& m : book.materials) ids.insert(m.id);
+    for (const Material& m : book.materials)
+        ids.insert(m.id);
     for (const auto& kind : Names<MaterialKind>::entries) {
         CAPTURE(kind.name);
         const Edit added = addMaterial(book, kind.value).value();
@@ -72,7 +81,8 @@ TEST_CASE("what a dressing is tied on or from can't be taken out, and the refusa
     for (const auto& refused : {removeHook(book, fly.hook), removeMaterial(book, fly.thread)}) {
         REQUIRE_FALSE(refused);
         std::string all;
-        for (const Fault& fault : refused.error()) all += fault.line();
+        for (const Fault& fault : refused.error())
+            all += fault.line();
         CHECK(all.find(fly.title()) != std::string::npos);
     }
     for (const Part& part : fly.parts)
@@ -95,8 +105,10 @@ TEST_CASE("another material changes the part's and the plan, and one that can't 
             CHECK(edit->after.findPattern(fly.id)->parts[i].material == material.id);
             // What can't be tied there is told by the plan, at the part and with what would do; the document takes no such edit.
             const auto planned = planPattern(edit->after, fly.id);
-            if (planned) ++taken;
-            else CHECK(planned.error().front().place.text().find("parts[" + std::to_string(i) + "]") != std::string::npos);
+            if (planned)
+                ++taken;
+            else
+                CHECK(planned.error().front().place.text().find("parts[" + std::to_string(i) + "]") != std::string::npos);
         }
         CAPTURE(i);
         CHECK(taken >= 1);  // its own at least
@@ -107,9 +119,14 @@ TEST_CASE("another material changes the part's and the plan, and one that can't 
 
 TEST_CASE("what a dressing says of itself is changed by its key, and nonsense is refused in its place") {
     const Book book = demoBook();
-    CHECK(changePatternField(book, "rush-piper", "note", "for a flat calm")->after.findPattern("rush-piper")->note == std::string("for a flat calm"));
+    CHECK(changePatternField(book, "rush-piper", "note", "for a flat calm")->after.findPattern("rush-piper")->note ==
+          std::string("for a flat calm"));
     CHECK(changePatternField(book, "rush-piper", "role", "bob")->after.findPattern("rush-piper")->role == TeamRole::bob);
-    for (const auto& [key, text] : {std::pair("role", "captain"), {"thread", "flank-bronze"}, {"thread", "none-such"}, {"varied_from", "rush-piper"}, {"varied_from", "nobody"}}) {
+    for (const auto& [key, text] : {std::pair("role", "captain"),
+                                    {"thread", "flank-bronze"},
+                                    {"thread", "none-such"},
+                                    {"varied_from", "rush-piper"},
+                                    {"varied_from", "nobody"}}) {
         CAPTURE(key, text);
         CHECK_FALSE(changePatternField(book, "rush-piper", key, text));
     }

@@ -36,7 +36,8 @@ TEST_CASE("tiers' ways of saying a length are understood") {
 }
 
 TEST_CASE("nonsense for a length is a fault that says what would do") {
-    for (const char* text : {"", "long", "0", "-3", "2000", "nan", "to the moon", "0.5 of the", "1e9 of the shank", "3 past the point past the barb"}) {
+    for (const char* text :
+         {"", "long", "0", "-3", "2000", "nan", "to the moon", "0.5 of the", "1e9 of the shank", "3 past the point past the barb"}) {
         INFO(text);
         const auto spec = readSpec(text, Place("here"));
         REQUIRE_FALSE(spec);
@@ -47,9 +48,11 @@ TEST_CASE("nonsense for a length is a fault that says what would do") {
 
 TEST_CASE("ten small steps of a length land where they should") {
     LengthSpec spec = reachTo(Landmark::point);
-    for (int i = 0; i < 10; ++i) spec = stepped(spec, 1);
+    for (int i = 0; i < 10; ++i)
+        spec = stepped(spec, 1);
     CHECK(writeSpec(spec) == "1 mm past the point");
-    for (int i = 0; i < 13; ++i) spec = stepped(spec, -1);
+    for (int i = 0; i < 13; ++i)
+        spec = stepped(spec, -1);
     CHECK(writeSpec(spec) == "0.3 mm short of the point");
     CHECK(writeSpec(stepped(ratioOf(0.8, Yardstick::shank), -3)) == "0.77 of the shank");
     CHECK(writeSpec(stepped(inMm(0.1 * mm), -5)) == "0.1 mm");  // never to nothing
@@ -68,7 +71,8 @@ TEST_CASE("an edit leaves the book it was given as it was") {
 TEST_CASE("a field outside its limits is refused with its place") {
     const auto edit = changeField(demoBook(), "kelp-lantern", 4, "turns", "75");
     REQUIRE_FALSE(edit);
-    CHECK(edit.error().front().line() == "patterns[0].parts[4].turns: expected a number of turns from 0.5 to 60, or two of them as \"2 to 3\", got \"75\"");
+    CHECK(edit.error().front().line() ==
+          "patterns[0].parts[4].turns: expected a number of turns from 0.5 to 60, or two of them as \"2 to 3\", got \"75\"");
 }
 
 TEST_CASE("another hook size that the book has not is added as a nominal hook, one that it has is taken") {
@@ -107,7 +111,8 @@ TEST_CASE("references by number follow the part that they mean when parts move")
     RibPart rib;
     WingPart wing;
     wing.length = {Reach{PartRef{std::size_t{0}}, 0.5, {}, {}}, {}};
-    book.patterns = {dressing({part(PartKind::tail, TailPart{}, "tippet"), part(PartKind::rib, rib, "wire"), part(PartKind::body, BodyPart{}, "seal"), part(PartKind::wing, wing, "flank")})};
+    book.patterns = {dressing({part(PartKind::tail, TailPart{}, "tippet"), part(PartKind::rib, rib, "wire"),
+                               part(PartKind::body, BodyPart{}, "seal"), part(PartKind::wing, wing, "flank")})};
     const auto moved = movePart(book, "fly", 0, 1);
     REQUIRE(moved);
     const auto& after = std::get<WingPart>(moved->after.patterns[0].parts[3].detail);
@@ -120,7 +125,8 @@ TEST_CASE("references by number follow the part that they mean when parts move")
 
 TEST_CASE("a team keeps at least one fly") {
     Book book = demoBook();
-    for (const Position p : {Position::bob, Position::middle}) book = changeTeamFly(book, "west-shore", p, std::nullopt)->after;
+    for (const Position p : {Position::bob, Position::middle})
+        book = changeTeamFly(book, "west-shore", p, std::nullopt)->after;
     const auto last = changeTeamFly(book, "west-shore", Position::point, std::nullopt);
     REQUIRE_FALSE(last);
     CHECK(last.error().front().place.text() == "teams[0]");
@@ -134,5 +140,6 @@ TEST_CASE("a blend is mixed of furs of the book, and of nothing else") {
     CHECK(fur.blend[0].parts == 2.0);
     CHECK(changeMaterialField(mixed.after, "fur-olive", "blend", "", Source::typed)->after == book);
     CHECK_FALSE(changeMaterialField(book, "fur-olive", "blend", "moon dust 2", Source::typed));
-    CHECK(changeMaterialField(book, "fur-olive", "blend", "fur-hare", Source::typed).error().front().what.find("furs with their parts") != std::string::npos);
+    CHECK(changeMaterialField(book, "fur-olive", "blend", "fur-hare", Source::typed).error().front().what.find("furs with their parts") !=
+          std::string::npos);
 }

@@ -16,12 +16,14 @@ namespace {
 
 std::vector<TyingJob> jobsOf(const std::vector<std::string>& flies) {
     std::vector<TyingJob> jobs;
-    for (const std::string& fly : flies) jobs.push_back({fly, {{"tie", 10.0, 0.0}, {"coat 1", 0.5, 20.0}}, 1});
+    for (const std::string& fly : flies)
+        jobs.push_back({fly, {{"tie", 10.0, 0.0}, {"coat 1", 0.5, 20.0}}, 1});
     return jobs;
 }
 int costOf(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<std::size_t>& order) {
     int cost = 0;
-    for (std::size_t i = 1; i < order.size(); ++i) cost += changesBetween(book, jobs[order[i - 1]].fly, jobs[order[i]].fly);
+    for (std::size_t i = 1; i < order.size(); ++i)
+        cost += changesBetween(book, jobs[order[i - 1]].fly, jobs[order[i]].fly);
     return cost;
 }
 
@@ -49,9 +51,11 @@ TEST_CASE("own times are the median and the middle half, from three flies on") {
     const auto thumb = stagesOf(plan), mine = stagesOf(plan, own);
     REQUIRE(thumb.size() == mine.size());
     double hands = 0.0;
-    for (const Stage& stage : mine) hands += stage.hands;
+    for (const Stage& stage : mine)
+        hands += stage.hands;
     CHECK(hands == Approx(14.0).margin(1e-9));
-    for (std::size_t i = 1; i < mine.size(); ++i) CHECK(mine[i].dry == thumb[i].dry);
+    for (std::size_t i = 1; i < mine.size(); ++i)
+        CHECK(mine[i].dry == thumb[i].dry);
 }
 
 TEST_CASE("the order of least change is that of every order tried, and nobody is forgotten") {
@@ -59,7 +63,8 @@ TEST_CASE("the order of least change is that of every order tried, and nobody is
     std::mt19937 random(7);
     for (int round = 0; round < 12; ++round) {
         std::vector<std::string> flies;
-        for (const Pattern& pattern : book.patterns) flies.push_back(pattern.id);
+        for (const Pattern& pattern : book.patterns)
+            flies.push_back(pattern.id);
         std::shuffle(flies.begin(), flies.end(), random);
         flies.resize(6);
         const auto jobs = jobsOf(flies);
@@ -68,16 +73,19 @@ TEST_CASE("the order of least change is that of every order tried, and nobody is
         std::iota(each.begin(), each.end(), std::size_t{0});
         CHECK(std::ranges::is_permutation(order, each));
         int least = 1 << 20;
-        do least = std::min(least, costOf(book, jobs, each));
+        do
+            least = std::min(least, costOf(book, jobs, each));
         while (std::ranges::next_permutation(each).found);
         CHECK(costOf(book, jobs, order) == least);
     }
     CHECK(groupedOrder(book, {}).empty());
-    for (const Pattern& pattern : book.patterns) CHECK(changesBetween(book, pattern.id, pattern.id) == 0);
+    for (const Pattern& pattern : book.patterns)
+        CHECK(changesBetween(book, pattern.id, pattern.id) == 0);
     // More than twelve are put in order by the nearest, and all are there.
     std::vector<std::string> many;
     for (int i = 0; i < 3; ++i)
-        for (const Pattern& pattern : book.patterns) many.push_back(pattern.id);
+        for (const Pattern& pattern : book.patterns)
+            many.push_back(pattern.id);
     CHECK(groupedOrder(book, jobsOf(many)).size() == many.size());
 }
 
@@ -143,7 +151,8 @@ TEST_CASE("the evening that is asked for: the most flies whole and dry by then, 
     const auto jobsOf = [](const std::string& which) -> std::vector<TyingJob> {
         if (which == "A") return {{"a", {{"tie", 12, 0}, {"coat 1", 0.5, 20}, {"coat 2", 0.5, 30}}, 6}};
         if (which == "B")
-            return {{"a", {{"tie", 13.25, 0}, {"coat 1", 0.5, 20}}, 9, {}, "2026-05-01"}, {"b", {{"tie", 16.7, 0}, {"coat 1", 0.5, 20}, {"coat 2", 0.5, 20}, {"coat 3", 0.5, 20}}, 6, {}, "2026-05-02"}};
+            return {{"a", {{"tie", 13.25, 0}, {"coat 1", 0.5, 20}}, 9, {}, "2026-05-01"},
+                    {"b", {{"tie", 16.7, 0}, {"coat 1", 0.5, 20}, {"coat 2", 0.5, 20}, {"coat 3", 0.5, 20}}, 6, {}, "2026-05-02"}};
         return {{"a", {{"tie", 20, 0}, {"coat 1", 1, 30}}, 2, {}, "2026-05-01"}, {"b", {{"tie", 8, 0}, {"coat 1", 1, 10}}, 6}};
     };
     std::size_t checked = 0;

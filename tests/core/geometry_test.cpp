@@ -53,15 +53,20 @@ TEST_CASE("no fibre, rib or wing of any dressing on any hook is anywhere but som
         ++seen;
         for (const HackleScene& hackle : scene.hackles)
             for (const Fibre& fibre : hackle.fibres)
-                for (const Vec3& point : fibre.curve) REQUIRE(finite(point));
+                for (const Vec3& point : fibre.curve)
+                    REQUIRE(finite(point));
         for (const TailScene& tail : scene.tails)
             for (const Fibre& fibre : tail.fibres)
-                for (const Vec3& point : fibre.curve) REQUIRE(finite(point));
+                for (const Vec3& point : fibre.curve)
+                    REQUIRE(finite(point));
         for (const BodyScene& body : scene.bodies)
-            for (const double radius : body.radii) REQUIRE((std::isfinite(radius) && radius > 0.0));
+            for (const double radius : body.radii)
+                REQUIRE((std::isfinite(radius) && radius > 0.0));
         for (const RibScene& rib : scene.ribs)
-            for (const RibScene::Turn& turn : rib.turns) REQUIRE((std::isfinite(turn.station) && turn.radius > 0.0));
-        for (const WingScene& wing : scene.wings) REQUIRE((finite(wing.root) && wing.length > 0.0));
+            for (const RibScene::Turn& turn : rib.turns)
+                REQUIRE((std::isfinite(turn.station) && turn.radius > 0.0));
+        for (const WingScene& wing : scene.wings)
+            REQUIRE((finite(wing.root) && wing.length > 0.0));
         REQUIRE((scene.left < scene.right && scene.bottom < scene.top));
     });
     CHECK(seen > 60);
@@ -77,10 +82,13 @@ TEST_CASE("what is drawn lies within the frame that the scene says it has") {
             CHECK(p.y >= scene.bottom - kLine);
         };
         for (const HackleScene& hackle : scene.hackles)
-            for (const Fibre& fibre : hackle.fibres) within(fibre.curve[3]);
+            for (const Fibre& fibre : hackle.fibres)
+                within(fibre.curve[3]);
         for (const TailScene& tail : scene.tails)
-            for (const Fibre& fibre : tail.fibres) within(fibre.curve[3]);
-        for (const HookScene::Step& step : scene.hook.line) within(step.at);
+            for (const Fibre& fibre : tail.fibres)
+                within(fibre.curve[3]);
+        for (const HookScene::Step& step : scene.hook.line)
+            within(step.at);
     });
 }
 
@@ -91,7 +99,8 @@ TEST_CASE("a tail's fibres reach as far behind their tie-in as the plan says, on
             const auto* planned = std::get_if<TailPlan>(&part.detail);
             if (!planned || tail.fibres.empty()) continue;
             double sum = 0.0;
-            for (const Fibre& fibre : tail.fibres) sum += lengthOf(fibre.curve);
+            for (const Fibre& fibre : tail.fibres)
+                sum += lengthOf(fibre.curve);
             const double mean = sum / static_cast<double>(tail.fibres.size());
             CAPTURE(mean, mmOf(planned->length));
             CHECK(std::abs(mean / mmOf(planned->length) - 1.0) < 0.15);
@@ -107,7 +116,8 @@ TEST_CASE("no hackle fibre is longer than its feather's longest, and a palmer's 
             const auto* collar = std::get_if<HacklePlan>(&detail);
             if (!palmer && !collar) continue;
             const double longest = mmOf(palmer ? palmer->hackle.longest : collar->longest);
-            for (const Fibre& fibre : hackle.fibres) CHECK(fibre.length <= 1.35 * longest + 1e-9);
+            for (const Fibre& fibre : hackle.fibres)
+                CHECK(fibre.length <= 1.35 * longest + 1e-9);
         }
     });
 }
@@ -121,7 +131,8 @@ TEST_CASE("ribs stay on their body, bodies on the shank, and the head ahead of b
             CHECK(body.end <= 1.6 * shank);  // round the bend at the most
         }
         for (const RibScene& rib : scene.ribs)
-            for (std::size_t i = 1; i < rib.turns.size(); ++i) CHECK(rib.turns[i].station != rib.turns[i - 1].station);
+            for (std::size_t i = 1; i < rib.turns.size(); ++i)
+                CHECK(rib.turns[i].station != rib.turns[i - 1].station);
         CHECK(scene.head.radius >= scene.head.wireRadius);
     });
 }

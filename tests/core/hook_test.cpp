@@ -18,7 +18,7 @@ Faults faultsOf(const HookSpec& spec) {
     return hook ? Faults{} : hook.error();
 }
 
-constexpr std::array kFamilies = {HookFamily::round, HookFamily::sproat, HookFamily::limerick,
+constexpr std::array kFamilies = {HookFamily::round,    HookFamily::sproat,      HookFamily::limerick,
                                   HookFamily::wideGape, HookFamily::curvedShank, HookFamily::longSalmon};
 
 }  // namespace

@@ -33,7 +33,9 @@ const JudgedTerm& the(const JudgedPair& pair, TeamTerm term) {
     REQUIRE(found != pair.end());
     return *found;
 }
-bool has(const JudgedPair& pair, TeamTerm term) { return std::ranges::find(pair.begin(), pair.end(), term, &JudgedTerm::term) != pair.end(); }
+bool has(const JudgedPair& pair, TeamTerm term) {
+    return std::ranges::find(pair.begin(), pair.end(), term, &JudgedTerm::term) != pair.end();
+}
 
 }  // namespace
 
@@ -97,7 +99,8 @@ TEST_CASE("what the searches ask is what the report says, over random pairs and 
     std::mt19937 random(17);
     const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
     for (int round = 0; round < 500; ++round) {
-        FlyFigures a = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8)), b = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8));
+        FlyFigures a = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8)),
+                   b = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8));
         a.lengths[static_cast<std::size_t>(Likeness::collar)] = real(0.8, 1.6);
         b.lengths[tail] = real(0.0, 1.0) > 0.5 ? 1.0 : 0.0;
         a.lengths[tail] = real(0.8, 1.4);
@@ -126,7 +129,8 @@ TEST_CASE("what the searches ask is what the report says, over random pairs and 
 }
 
 TEST_CASE("each school has its belief, and a copy changes only what it says") {
-    for (const auto& entry : Names<School>::entries) CHECK(rulesOf(entry.value).belief.ends_with("."));
+    for (const auto& entry : Names<School>::entries)
+        CHECK(rulesOf(entry.value).belief.ends_with("."));
     TeamSchool own;
     own.id = "own";
     own.like = School::riverSwing;
@@ -149,7 +153,8 @@ TEST_CASE("figures of a fly are its plan's, and its colour is a mean of what is 
     CHECK_FALSE(f.bead);
     CHECK(figuresOf(planPattern(demoBook(), "brass-buoy").value(), {}).bead);
     const Rgb colour = meanColour(plan);
-    for (const double channel : {colour.r, colour.g, colour.b}) CHECK((channel >= 0.0 && channel <= 1.0));
+    for (const double channel : {colour.r, colour.g, colour.b})
+        CHECK((channel >= 0.0 && channel <= 1.0));
 }
 
 TEST_CASE("a table of drag is the drag it was made from, between its entries too") {

@@ -89,7 +89,8 @@ TEST_CASE("across sizes the hook's own size changes nothing, and each other is p
     REQUIRE(flies.size() == 5);
     CHECK(flies[2].changes.empty());
     CHECK(flies[2].troubles.empty());
-    for (std::size_t i = 1; i < flies.size(); ++i) CHECK(flies[i].plan->hook.shank() < flies[i - 1].plan->hook.shank());
+    for (std::size_t i = 1; i < flies.size(); ++i)
+        CHECK(flies[i].plan->hook.shank() < flies[i - 1].plan->hook.shank());
     CHECK(std::ranges::any_of(flies, [](const SizedFly& f) { return !f.changes.empty(); }));  // fewer fibres on a smaller hook
     CHECK_FALSE(acrossSizes(demoBook(), "heather-tinker", {40})[0].plan);
 }

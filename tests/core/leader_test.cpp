@@ -2,8 +2,8 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
-#include "leader/questions.h"
 #include "leader/drift.h"
+#include "leader/questions.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -173,13 +173,14 @@ TEST_CASE("the rod tip's path is the integral of a speed that changes in ramps o
     h.hang = 5.0 * second;
     const TipPath path(h);
     CHECK(path.at(2.0).x == 0.0);
-    CHECK_THAT(path.at(2.1).x, WithinAbs(-0.3 * 0.1 / 4.0, 1e-12));         // half way up the ramp: ½·(0.15)·0.1
-    CHECK_THAT(path.at(6.0).x, WithinAbs(-0.3 * (4.0 - 0.1), 1e-12));       // half of the ramp is lost
+    CHECK_THAT(path.at(2.1).x, WithinAbs(-0.3 * 0.1 / 4.0, 1e-12));    // half way up the ramp: ½·(0.15)·0.1
+    CHECK_THAT(path.at(6.0).x, WithinAbs(-0.3 * (4.0 - 0.1), 1e-12));  // half of the ramp is lost
     CHECK_THAT(*path.liftStart() / second, WithinAbs(6.0, 1e-12));
     const double lift = 2.0 / std::sin(M_PI / 3.0) + 0.1;
     CHECK_THAT(path.at(6.0 + lift).z, WithinAbs(2.0, 1e-9));
     double z = 0.0;
-    for (int i = 0; i < 20000; ++i) z = path.at(path.length() / second * i / 20000.0).z;
+    for (int i = 0; i < 20000; ++i)
+        z = path.at(path.length() / second * i / 20000.0).z;
     CHECK(z >= 2.0);
 }
 
@@ -194,7 +195,8 @@ TEST_CASE("in the lift the bob breaks the surface, holds and clears it; slower t
     CHECK(*run.bobClear + *run.bobHolds > 1.0 * second);
     for (const Position p : kTrio) {
         Time whole;
-        for (const Time band : run.bands[p]) whole += band;
+        for (const Time band : run.bands[p])
+            whole += band;
         CHECK_THAT(whole / second, WithinAbs(run.samples.back().time / second, 0.05));
     }
     CHECK_FALSE(runDrift(demoRig(), drawn(1.0, 0.3, 1.0)).bobBreaks);
@@ -232,7 +234,10 @@ TEST_CASE("a rig without some of its flies is a leader all the same") {
     LeaderMeasures m;
     const DriftReport bare = runDrift(rigOf({}, m), drawn(2.0, 0.3, 2.0));
     CHECK(bare.count.failed == 0);
-    const DriftReport two = runDrift(rigOf({teamFly(Position::bob, planPattern(book, "kelp-lantern").value(), {}), teamFly(Position::point, planPattern(book, "rush-piper").value(), {})}, m), drawn(2.0, 0.3, 2.0));
+    const DriftReport two = runDrift(rigOf({teamFly(Position::bob, planPattern(book, "kelp-lantern").value(), {}),
+                                            teamFly(Position::point, planPattern(book, "rush-piper").value(), {})},
+                                           m),
+                                     drawn(2.0, 0.3, 2.0));
     CHECK_FALSE(two.samples.back().depth[Position::middle]);
     CHECK(two.samples.back().depth[Position::point]);
 }
@@ -243,7 +248,8 @@ TEST_CASE("a wave moves the flies and the mean stays near the still water's") {
     wave.surface = {0.07, 3.2, 5.6, 0.0};
     const DriftReport run = runDrift(rig, drawn(5.0, 0.3, 5.0), wave);
     for (const DriftSample& s : run.samples)
-        for (const Position p : kTrio) REQUIRE(std::isfinite(depthOf(s, p)));
+        for (const Position p : kTrio)
+            REQUIRE(std::isfinite(depthOf(s, p)));
     CHECK(run.count.failed == 0);
 }
 
@@ -315,7 +321,9 @@ TEST_CASE("the rod that goes on rising holds the bob in the surface, as high and
     struct Sample {
         double drift, breaks, tip, two, five, eight, holds;
     };
-    for (const Sample& wanted : {Sample{0.05, 3.1, 0.80, 1.09, 1.36, 1.47, 8.4}, {0.10, 3.7, 0.95, 1.25, 1.49, 1.58, 8.5}, {0.21, 5.2, 1.33, 1.55, 1.62, 1.52, 8.7}}) {
+    for (const Sample& wanted : {Sample{0.05, 3.1, 0.80, 1.09, 1.36, 1.47, 8.4},
+                                 {0.10, 3.7, 0.95, 1.25, 1.49, 1.58, 8.5},
+                                 {0.21, 5.2, 1.33, 1.55, 1.62, 1.52, 8.7}}) {
         const DriftReport run = runDrift(threeOnNylon(), liftAndHold(wanted.drift), options);
         INFO("drift " << wanted.drift);
         REQUIRE(run.bobBreaks);

@@ -34,14 +34,18 @@ TEST_CASE("a fly never fished has a ratio of one, and an empty book half a fish 
     CHECK(learned.ratio("kelp-lantern", Position::bob).mean() == 1.0);
     CHECK(learned.ratio("kelp-lantern", Position::bob).correction() == 0.0);
     CHECK(learned.usualRate() == Approx(0.5));
-    for (const Position position : kPositions) CHECK(learned.share(position) == Approx(1.0));
+    for (const Position position : kPositions)
+        CHECK(learned.share(position) == Approx(1.0));
 }
 
 TEST_CASE("one day worked by hand: rate, shares, luck and ratio") {
     Book book = demoBook();
     // Two hours of three flies; the bob took three fish, the point one.
     book.days = {dayOf("2026-05-01", trioOf("kelp-lantern", "heather-tinker", "rush-piper"), 2.0,
-                       {{"kelp-lantern", Position::bob}, {"kelp-lantern", Position::bob}, {"kelp-lantern", Position::bob}, {"rush-piper", Position::point}})};
+                       {{"kelp-lantern", Position::bob},
+                        {"kelp-lantern", Position::bob},
+                        {"kelp-lantern", Position::bob},
+                        {"rush-piper", Position::point}})};
     const Learned learned(book);
     const double r0 = (4.0 + 0.5) / (6.0 + 1.0);
     CHECK(learned.usualRate() == Approx(r0));
@@ -66,11 +70,14 @@ TEST_CASE("a good day praises no fly: where all three took as many, none is bett
     for (int d = 1; d <= 8; ++d) {
         std::vector<std::pair<std::string, Position>> fish;
         const int each = d == 8 ? 6 : 1;  // the last was a day to remember
-        for (int n = 0; n < each; ++n) fish.insert(fish.end(), {{"kelp-lantern", Position::bob}, {"heather-tinker", Position::middle}, {"rush-piper", Position::point}});
+        for (int n = 0; n < each; ++n)
+            fish.insert(fish.end(),
+                        {{"kelp-lantern", Position::bob}, {"heather-tinker", Position::middle}, {"rush-piper", Position::point}});
         book.days.push_back(dayOf("2026-05-0" + std::to_string(d), trioOf("kelp-lantern", "heather-tinker", "rush-piper"), 3.0, fish));
     }
     const Learned learned(book);
-    for (const auto& [fly, position] : {std::pair("kelp-lantern", Position::bob), {"heather-tinker", Position::middle}, {"rush-piper", Position::point}})
+    for (const auto& [fly, position] :
+         {std::pair("kelp-lantern", Position::bob), {"heather-tinker", Position::middle}, {"rush-piper", Position::point}})
         CHECK(std::abs(learned.ratio(fly, position).correction()) < 0.15);
 }
 
@@ -97,7 +104,8 @@ TEST_CASE("bobs that caught fuller than those fished move the wave's wants, with
     Book book = demoBook();
     book.days.clear();
     for (int d = 1; d <= 9; ++d) {
-        Day day = dayOf("2026-06-0" + std::to_string(d), trioOf("kelp-lantern", {}, {}), 2.0, {{"kelp-lantern", Position::bob}, {"kelp-lantern", Position::bob}});
+        Day day = dayOf("2026-06-0" + std::to_string(d), trioOf("kelp-lantern", {}, {}), 2.0,
+                        {{"kelp-lantern", Position::bob}, {"kelp-lantern", Position::bob}});
         Outing other;
         other.hours = 2.0;
         other.flies = trioOf("dune-bell", {}, {});
@@ -107,7 +115,8 @@ TEST_CASE("bobs that caught fuller than those fished move the wave's wants, with
     }
     const auto shifts = curveShifts(book);
     REQUIRE(shifts.size() == 1);
-    const double kelp = fullnessOf(planPattern(book, "kelp-lantern").value()).full, dune = fullnessOf(planPattern(book, "dune-bell").value()).full;
+    const double kelp = fullnessOf(planPattern(book, "kelp-lantern").value()).full,
+                 dune = fullnessOf(planPattern(book, "dune-bell").value()).full;
     CHECK(shifts[0].wave == WaveClass::wave);
     CHECK(shifts[0].shift == Approx((kelp - 0.5 * (kelp + dune)) * 18.0 / 38.0));
     const SchoolRules before = rulesOf(School::stepped), after = shifted(before, shifts);

@@ -56,8 +56,10 @@ TEST_CASE("every reference of a book is found, with its place and what it refers
     CHECK(hooks == book.patterns.size());
     std::size_t materials = 0, caught = 0;
     for (const Pattern& pattern : book.patterns)
-        for (const Part& part : pattern.parts) materials += part.material ? 1 : 0;
-    for (const Day& day : book.days) caught += day.fish.size();
+        for (const Part& part : pattern.parts)
+            materials += part.material ? 1 : 0;
+    for (const Day& day : book.days)
+        caught += day.fish.size();
     CHECK(inParts == materials);
     CHECK(past > caught);  // each fish, and outings, checks, waters of days
 }

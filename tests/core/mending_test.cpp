@@ -97,7 +97,8 @@ std::vector<Trouble> troubles() {
         {Concern::fibreTooShort, {seal, part(PartKind::collar, collarOf(2, inMm(5.5 * mm)), "between")}},
         {Concern::vaneNarrow, {seal, part(PartKind::wing, wingOf(2.4, 4, ratioOf(0.9, Yardstick::shank)), "narrow")}},
         {Concern::barbShort, {seal, part(PartKind::wing, wingOf(1.5, 3, ratioOf(1.1, Yardstick::shank)), "narrow")}},
-        {Concern::wingLift, {part(PartKind::body, bodyOf(1.6, 3.2), "seal"), part(PartKind::wing, wingOf(2.0, 3, ratioOf(1.0, Yardstick::shank)), "flank")}},
+        {Concern::wingLift,
+         {part(PartKind::body, bodyOf(1.6, 3.2), "seal"), part(PartKind::wing, wingOf(2.0, 3, ratioOf(1.0, Yardstick::shank)), "flank")}},
         {Concern::fixedStop, {part(PartKind::body, stopped(7.0), "seal")}},
         {Concern::oddPair, {seal, part(PartKind::wing, tips(3), "hen")}},
         {Concern::brittleBody, {part(PartKind::rib, ribOf(Winding::with), "wire"), part(PartKind::body, herlOf(4), "herl")}},
@@ -128,9 +129,10 @@ Book troubled(const Trouble& trouble) {
     fine.lay = ThreadLay::flat;
     BeadTraits bead;
     bead.diameter = 2.8 * mm;
-    for (Material m : {material("herl", MaterialKind::herl, herl), material("short herl", MaterialKind::herl, shortHerl), material("between", MaterialKind::hackle, between),
-                       material("short stem", MaterialKind::hackle, shortStem), material("narrow", MaterialKind::flank, narrow),
-                       material("fine", MaterialKind::thread, fine), material("bead", MaterialKind::bead, bead)})
+    for (Material m : {material("herl", MaterialKind::herl, herl), material("short herl", MaterialKind::herl, shortHerl),
+                       material("between", MaterialKind::hackle, between), material("short stem", MaterialKind::hackle, shortStem),
+                       material("narrow", MaterialKind::flank, narrow), material("fine", MaterialKind::thread, fine),
+                       material("bead", MaterialKind::bead, bead)})
         book.materials.push_back(std::move(m));
     book.patterns = {dressing(trouble.parts)};
     book.patterns[0].maxLength = trouble.maxLength;
@@ -164,8 +166,10 @@ TEST_CASE("every warning has a mend that cures it, and every mend does what it s
             REQUIRE(after);
             const Warning* still = about(*after, trouble.concern);
             CHECK(mend.cures == (still == nullptr));
-            if (still) CHECK_THAT(mend.buys, WithinAbs(warning->over - still->over, 1e-9));
-            else CHECK(said.find("cures it") != std::string::npos);
+            if (still)
+                CHECK_THAT(mend.buys, WithinAbs(warning->over - still->over, 1e-9));
+            else
+                CHECK(said.find("cures it") != std::string::npos);
         }
     }
 }
@@ -185,11 +189,13 @@ TEST_CASE("of the mends that cure and bring nothing, the cheapest stands first")
 }
 
 TEST_CASE("a sound dressing has nothing to mend, and one out of reach says so with an empty list") {
-    Trouble hopeless{Concern::tooLong, {part(PartKind::tail, tailOf(8), "tippet"), part(PartKind::body, BodyPart{}, "seal")}, 3.0 * mm, hookSpec()};
+    Trouble hopeless{
+        Concern::tooLong, {part(PartKind::tail, tailOf(8), "tippet"), part(PartKind::body, BodyPart{}, "seal")}, 3.0 * mm, hookSpec()};
     const Book book = troubled(hopeless);
     const auto plan = planPattern(book, "fly");
     REQUIRE(plan);
-    for (const Mend& mend : mendsOf(book, *plan, *about(*plan, Concern::tooLong))) CHECK_FALSE(mend.cures);
+    for (const Mend& mend : mendsOf(book, *plan, *about(*plan, Concern::tooLong)))
+        CHECK_FALSE(mend.cures);
     hopeless.maxLength.reset();
     CHECK(planPattern(troubled(hopeless), "fly")->warnings.empty());
 }
@@ -197,7 +203,8 @@ TEST_CASE("a sound dressing has nothing to mend, and one out of reach says so wi
 TEST_CASE("a palmer is asked of its feather what a collar is") {
     PalmerPart palmer;
     palmer.openTurns = exactly(6);
-    const Trouble trouble{Concern::stemShort, {part(PartKind::body, BodyPart{}, "seal"), part(PartKind::palmer, palmer, "short stem")}, {}, hookSpec()};
+    const Trouble trouble{
+        Concern::stemShort, {part(PartKind::body, BodyPart{}, "seal"), part(PartKind::palmer, palmer, "short stem")}, {}, hookSpec()};
     const auto plan = planPattern(troubled(trouble), "fly");
     REQUIRE(plan);
     CHECK(about(*plan, Concern::stemShort));

@@ -83,7 +83,8 @@ TEST_CASE("colours are mixed between their ends, shaded both ways, and read from
     CHECK(std::hypot(shade(a, 0.1).a, shade(a, 0.1).b) < std::hypot(a.a, a.b));
     CHECK(std::hypot(shade(a, -0.1).a, shade(a, -0.1).b) > std::hypot(a.a, a.b));
     CHECK(parseColour("#ff8000")->g == Approx(128.0 / 255.0));
-    for (const char* text : {"", "#ff80", "ff8000", "#gg0000", "#ff80000"}) CHECK_FALSE(parseColour(text));
+    for (const char* text : {"", "#ff80", "ff8000", "#gg0000", "#ff80000"})
+        CHECK_FALSE(parseColour(text));
 }
 
 TEST_CASE("deeper is darker and less contrasted, and what is near is seen more as it is") {
@@ -118,7 +119,8 @@ TEST_CASE("the drag laws have their hand-worked values and join without a step")
     CHECK(screen(0.0) == 0.0);
     CHECK(screen(4.0) == Approx(1.0));
     CHECK(screen(9.0) == 1.0);
-    for (double k = 0.1; k < 4.0; k += 0.1) CHECK(screen(k) >= screen(k - 0.1));
+    for (double k = 0.1; k < 4.0; k += 0.1)
+        CHECK(screen(k) >= screen(k - 0.1));
 }
 
 TEST_CASE("a fly's drag as a table is its drag, within a quarter of a hundredth, and never falls with speed") {

@@ -52,7 +52,8 @@ TEST_CASE("a tail's readings stay the tail's whatever is tied before it") {
     CHECK(deviationsOf(after) == before);
     // Taken off altogether, the tail's history stays its own.
     const auto tail = findKind(*after.findPattern("soot-ember"), PartKind::tail);
-    if (const auto off = tail ? removePart(after, "soot-ember", *tail) : tl::unexpected(Faults{})) CHECK(deviationsOf(off->after) == before);
+    if (const auto off = tail ? removePart(after, "soot-ember", *tail) : tl::unexpected(Faults{}))
+        CHECK(deviationsOf(off->after) == before);
 }
 
 TEST_CASE("the collar goes before the wing or after it, and lengths named by place go on meaning their parts") {
@@ -66,7 +67,8 @@ TEST_CASE("the collar goes before the wing or after it, and lengths named by pla
         if (!plan) FAIL(plan.error().front().line());
         const auto now = lengthsOf(*plan);
         REQUIRE(now.size() == lengths.size());
-        for (const auto& [name, length] : lengths) CHECK(now.at(name) == Approx(length).margin(0.2));  // the bed under the wing may differ
+        for (const auto& [name, length] : lengths)
+            CHECK(now.at(name) == Approx(length).margin(0.2));  // the bed under the wing may differ
         const Pattern& fly = *edit->after.findPattern("heather-tinker");
         const auto wing = findKind(fly, PartKind::wing);
         const auto& of = std::get<Ratio>(std::get<WingPart>(fly.parts[*wing].detail).length.value).of;
@@ -81,7 +83,8 @@ TEST_CASE("a rib along one body stays along that body") {
     REQUIRE((body && rib));
     std::get<RibPart>(fly.parts[*rib].detail).along = std::size_t{0};
     std::vector<std::optional<std::size_t>> from;
-    for (std::size_t i = 0; i < fly.parts.size(); ++i) from.emplace_back(i);
+    for (std::size_t i = 0; i < fly.parts.size(); ++i)
+        from.emplace_back(i);
     from.insert(from.begin(), std::nullopt);
     const Part another = fly.parts[*body];
     rearrange(book, "kelp-lantern", from, another);

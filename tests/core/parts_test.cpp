@@ -60,7 +60,8 @@ const Detail& detail(const Plan& plan, std::size_t i) {
 }
 
 bool warns(const Plan& plan, std::string_view what) {
-    return std::ranges::any_of(plan.warnings, [&](const Fault& f) { return f.what.find(what) != std::string::npos || f.remedy.find(what) != std::string::npos; });
+    return std::ranges::any_of(
+        plan.warnings, [&](const Fault& f) { return f.what.find(what) != std::string::npos || f.remedy.find(what) != std::string::npos; });
 }
 
 }  // namespace
@@ -99,7 +100,8 @@ TEST_CASE("two strands of herl: turns, length of each and bodies a set") {
     CHECK_THAT(mmOf(*herl.perStrand), WithinRel(each, 1e-5));
     CHECK(*herl.yield == static_cast<int>((120.0 * 0.8 - 25.0) / each));
     body.held = Grip::pliers;
-    CHECK(*detail<BodyPlan>(planWith({part(PartKind::body, body, "herl")}).value(), 0).yield == static_cast<int>((120.0 * 0.8 - 10.0) / each));
+    CHECK(*detail<BodyPlan>(planWith({part(PartKind::body, body, "herl")}).value(), 0).yield ==
+          static_cast<int>((120.0 * 0.8 - 10.0) / each));
 }
 
 TEST_CASE("a rib wound the way of a brittle body warns, one against it does not") {
@@ -116,7 +118,8 @@ TEST_CASE("a body of two sections meets where it is said and a rib may keep to o
     RibPart rib;
     rib.turns = exactly(3);
     rib.along = std::size_t{1};
-    const Plan plan = planWith({part(PartKind::rib, rib, "wire"), part(PartKind::body, rear, "tinsel"), part(PartKind::body, front, "seal")}).value();
+    const Plan plan =
+        planWith({part(PartKind::rib, rib, "wire"), part(PartKind::body, rear, "tinsel"), part(PartKind::body, front, "seal")}).value();
     CHECK_THAT(mmOf(detail<BodyPlan>(plan, 1).front), WithinAbs(7.3, 1e-9));
     CHECK_THAT(mmOf(detail<BodyPlan>(plan, 2).end), WithinAbs(7.3, 1e-9));
     CHECK_THAT(mmOf(detail<RibPlan>(plan, 0).pitch), WithinRel((7.3 - 2.574) / 3.0, 1e-9));
@@ -125,12 +128,16 @@ TEST_CASE("a body of two sections meets where it is said and a rib may keep to o
 TEST_CASE("a bead at the eye takes its length of the room; a ball that props one is as thick, and a smaller one is noted") {
     BodyPart ball;
     ball.rear = ball.foremost = 2.0 * mm;
-    const Plan plan = planWith({part(PartKind::bead, BeadPart{}, "bead"), part(PartKind::body, evenBody(), "seal"), part(PartKind::thorax, ball, "seal"), part(PartKind::head, HeadPart{})}).value();
+    const Plan plan = planWith({part(PartKind::bead, BeadPart{}, "bead"), part(PartKind::body, evenBody(), "seal"),
+                                part(PartKind::thorax, ball, "seal"), part(PartKind::head, HeadPart{})})
+                          .value();
     CHECK(plan.parts[0].station == 0.0 * mm);
     CHECK_THAT(mmOf(plan.head.available), WithinAbs(mmOf(plan.foremostBody) - 2.8, 1e-9));
     CHECK_FALSE(warns(plan, "smaller than its bead"));  // behind the bead at the eye it props nothing
     const auto propping = [&](const BodyPart& thorax) {
-        return planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::thorax, thorax, "seal"), part(PartKind::bead, BeadPart{}, "bead")}).value();
+        return planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::thorax, thorax, "seal"),
+                         part(PartKind::bead, BeadPart{}, "bead")})
+            .value();
     };
     CHECK(warns(propping(ball), "smaller than its bead"));
     const Plan usual = propping(BodyPart{});
@@ -140,7 +147,9 @@ TEST_CASE("a bead at the eye takes its length of the room; a ball that props one
 }
 
 TEST_CASE("a bead tied later is pushed back on the body, and the collar stands ahead of it") {
-    const Plan plan = planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::bead, BeadPart{}, "bead"), part(PartKind::collar, CollarPart{}, "hen")}).value();
+    const Plan plan = planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::bead, BeadPart{}, "bead"),
+                                part(PartKind::collar, CollarPart{}, "hen")})
+                          .value();
     CHECK_THAT(mmOf(plan.parts[1].station), WithinAbs(mmOf(plan.foremostBody) - 2.8, 1e-9));
     CHECK(plan.parts[1].station > 0.0 * mm);  // the front of itself makes room for it
     CHECK(plan.parts[2].station <= plan.parts[1].station);
@@ -151,7 +160,9 @@ TEST_CASE("a collar wound through the one before it takes no room of its own ahe
     first.turns = second.turns = exactly(2);
     const auto with = [&](bool through) {
         second.through = through;
-        return planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::collar, first, "hen"), part(PartKind::collar, second, "hen")}).value();
+        return planWith(
+                   {part(PartKind::body, evenBody(), "seal"), part(PartKind::collar, first, "hen"), part(PartKind::collar, second, "hen")})
+            .value();
     };
     const Plan apart = with(false), together = with(true);
     CHECK(mmOf(apart.parts[2].station) < mmOf(apart.parts[1].station));
@@ -181,7 +192,8 @@ TEST_CASE("paired slips are 0.85 of the gape wide, of 2.9 barbs a millimetre, an
     const auto& w = detail<WingPlan>(plan, 1);
     CHECK_THAT(mmOf(w.slip), WithinAbs(0.85 * 5.5, 1e-9));
     CHECK_THAT(w.barbs, WithinAbs(2.9 * 0.85 * 5.5, 1e-9));
-    const auto bound = std::ranges::find_if(plan.bulk.rows(), [](const BulkRow& r) { return r.part == 1 && std::holds_alternative<BoundBundle>(r.what); });
+    const auto bound =
+        std::ranges::find_if(plan.bulk.rows(), [](const BulkRow& r) { return r.part == 1 && std::holds_alternative<BoundBundle>(r.what); });
     REQUIRE(bound != plan.bulk.rows().end());
     CHECK_THAT(std::get<BoundBundle>(bound->what).count, WithinAbs(2.0 * w.barbs, 1e-9));
 }
@@ -195,13 +207,15 @@ TEST_CASE("tail fibres that go on as the body are the same strands, long enough 
     REQUIRE(plan.needs.size() == 1);
     CHECK(*plan.needs[0].fibres == 6.0);
     CHECK_THAT(mmOf(*plan.needs[0].length), WithinRel(mmOf(detail<TailPlan>(plan, 0).fibreNeeded), 1e-9));
-    CHECK_THAT(mmOf(detail<TailPlan>(plan, 0).fibreNeeded), WithinRel(mmOf(detail<TailPlan>(plan, 0).length) + mmOf(*detail<BodyPlan>(plan, 1).perStrand) + 10.0, 1e-9));
+    CHECK_THAT(mmOf(detail<TailPlan>(plan, 0).fibreNeeded),
+               WithinRel(mmOf(detail<TailPlan>(plan, 0).length) + mmOf(*detail<BodyPlan>(plan, 1).perStrand) + 10.0, 1e-9));
 }
 
 TEST_CASE("an odd number of cheeks is warned of") {
     CheekPart three;
     three.count = exactly(3);
-    CHECK(warns(planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::cheek, three, "cheek")}).value(), "left and right are meant"));
+    CHECK(warns(planWith({part(PartKind::body, evenBody(), "seal"), part(PartKind::cheek, three, "cheek")}).value(),
+                "left and right are meant"));
 }
 
 TEST_CASE("a fly over its contest's length says by how much and which part to shorten") {
@@ -222,8 +236,9 @@ TEST_CASE("a new thread is used from where it is started, and a finer one makes 
         book.patterns = {dressing(std::move(parts))};
         return mmOf(planPattern(book, "fly")->head.diameter);
     };
-    CHECK(headOf({part(PartKind::body, evenBody(), "seal"), part(PartKind::thread, ThreadPart{}, "fine"), part(PartKind::head, HeadPart{})}) <
-          headOf({part(PartKind::body, evenBody(), "seal"), part(PartKind::head, HeadPart{})}));
+    CHECK(
+        headOf({part(PartKind::body, evenBody(), "seal"), part(PartKind::thread, ThreadPart{}, "fine"), part(PartKind::head, HeadPart{})}) <
+        headOf({part(PartKind::body, evenBody(), "seal"), part(PartKind::head, HeadPart{})}));
 }
 
 TEST_CASE("a wire underbody of counted turns stops where they end, and no wrap is bulk elsewhere") {

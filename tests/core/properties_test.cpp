@@ -26,7 +26,7 @@ std::vector<Part> proportionalParts() {
     body.frontDiameter = ratioOf(0.40, Yardstick::gape);
     CollarPart collar;
     collar.turns = exactly(2.5);
-    return {part(PartKind::tail, tail, "tippet"), part(PartKind::rib, rib, "wire"), part(PartKind::body, body, "seal"),
+    return {part(PartKind::tail, tail, "tippet"),      part(PartKind::rib, rib, "wire"),      part(PartKind::body, body, "seal"),
             part(PartKind::wing, WingPart{}, "flank"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})};
 }
 
@@ -111,8 +111,9 @@ TEST_CASE("a body that no front is written for always leaves the head its room")
     for (int i = 0; i < 60; ++i) {
         CollarPart collar;
         collar.turns = exactly(turns(random));
-        const auto plan = planOf({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})},
-                                 hookSpec(size(random)));
+        const auto plan =
+            planOf({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})},
+                   hookSpec(size(random)));
         if (!plan) continue;  // so many turns that no body is left: a fault, not a crowded head
         CHECK(mmOf(plan->head.margin()) > -1e-6);
     }
@@ -136,7 +137,8 @@ TEST_CASE("a plan is the same whenever it is made") {
     for (const Pattern& pattern : book.patterns) {
         const Plan a = planPattern(book, pattern.id).value();
         const Plan b = planPattern(book, pattern.id).value();
-        for (std::size_t i = 0; i < a.parts.size(); ++i) CHECK(a.parts[i].words == b.parts[i].words);
+        for (std::size_t i = 0; i < a.parts.size(); ++i)
+            CHECK(a.parts[i].words == b.parts[i].words);
         CHECK(a.threadUsed == b.threadUsed);
     }
 }

@@ -27,7 +27,10 @@ TEST_CASE("hands do one thing at a time, nothing is worked on wet, and the best 
     const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
     for (int round = 0; round < 40; ++round) {
         std::vector<TyingJob> jobs;
-        for (int j = 0; j < 2; ++j) jobs.push_back({"fly" + std::to_string(j), {{"tie " + std::to_string(j), real(3, 15), 0}, {"coat", 0.5, real(5, 30)}, {"coat 2", 0.5, real(5, 30)}}, 1 + static_cast<int>(random() % 3)});
+        for (int j = 0; j < 2; ++j)
+            jobs.push_back({"fly" + std::to_string(j),
+                            {{"tie " + std::to_string(j), real(3, 15), 0}, {"coat", 0.5, real(5, 30)}, {"coat 2", 0.5, real(5, 30)}},
+                            1 + static_cast<int>(random() % 3)});
         const BestTimetable best = earliestFinish(jobs);
         CHECK(best.table.allDry <= flyByFly(jobs).allDry + 1e-9);
         CHECK(best.table.allDry <= stageByStage(jobs).allDry + 1e-9);
@@ -52,7 +55,8 @@ TEST_CASE("the best timetable is that of every order, on small evenings") {
     std::mt19937 random(8);
     const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
     for (int round = 0; round < 30; ++round) {
-        std::vector<TyingJob> jobs = {{"a", {{"tie a", real(3, 9), 0}, {"coat a", 1, real(5, 20)}}, 2}, {"b", {{"tie b", real(3, 9), 0}, {"coat b", 1, real(5, 20)}}, 1}};
+        std::vector<TyingJob> jobs = {{"a", {{"tie a", real(3, 9), 0}, {"coat a", 1, real(5, 20)}}, 2},
+                                      {"b", {{"tie b", real(3, 9), 0}, {"coat b", 1, real(5, 20)}}, 1}};
         // Every order of the six stages, each as early as it can be.
         std::vector<int> order = {0, 0, 1, 1, 2, 2};  // which fly
         double least = 1e9;
@@ -104,7 +108,8 @@ TEST_CASE("a dozen are all within more surely at the aim, and the chance is that
     for (int i = 0; i < kRuns; ++i) {
         const double sigma = 1.0 / std::sqrt(precision(random));
         const double m = std::normal_distribution<double>(hand.mean, sigma / std::sqrt(hand.kappa))(random);
-        const double within = boost::math::cdf(unit, ((11.0 / aim - 1.0) - m) / sigma) - boost::math::cdf(unit, ((9.0 / aim - 1.0) - m) / sigma);
+        const double within =
+            boost::math::cdf(unit, ((11.0 / aim - 1.0) - m) / sigma) - boost::math::cdf(unit, ((9.0 / aim - 1.0) - m) / sigma);
         sum += std::pow(within, 12);
     }
     CHECK_THAT(atAim, WithinAbs(sum / kRuns, 0.01));
@@ -141,7 +146,8 @@ TEST_CASE("an empty book expects half a fish an hour, and a fly not fished is on
 }
 
 TEST_CASE("chances are symmetric, and two alike can't be told apart") {
-    const Rate good = rateOf("a", {{{9, 3}, {12, 3}, {8, 3}, {10, 3}, {11, 3}}}, 5, 20), bad = rateOf("b", {{{0, 3}, {1, 3}, {0, 3}, {0, 3}, {1, 3}}}, 50, 20);
+    const Rate good = rateOf("a", {{{9, 3}, {12, 3}, {8, 3}, {10, 3}, {11, 3}}}, 5, 20),
+               bad = rateOf("b", {{{0, 3}, {1, 3}, {0, 3}, {0, 3}, {1, 3}}}, 50, 20);
     CHECK_THAT(chanceBetter(good, bad) + chanceBetter(bad, good), WithinAbs(1.0, 1e-12));
     CHECK(enoughToTell(good, bad));
     CHECK_THAT(chanceBetter(good, good), WithinAbs(0.5, 1e-12));
@@ -155,7 +161,8 @@ TEST_CASE("80 % intervals hold the truth about 80 times in a hundred, over 2,000
     for (int run = 0; run < kRuns; ++run) {
         const double truth = std::gamma_distribution<double>(4 * 0.5, 0.25)(random);  // as the prior has it
         RateCell cell;
-        for (int day = 0; day < 8; ++day) cell.days.emplace_back(std::poisson_distribution<int>(truth * 2.0)(random), 2.0);
+        for (int day = 0; day < 8; ++day)
+            cell.days.emplace_back(std::poisson_distribution<int>(truth * 2.0)(random), 2.0);
         const Rate rate = rateOf("x", cell, 50.0 - 0.5, 99.0);
         held += rate.low <= truth && truth <= rate.high ? 1 : 0;
     }

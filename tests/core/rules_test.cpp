@@ -61,7 +61,8 @@ TEST_CASE("barbs until so many are kept: allowed with one fewer, out with the la
     RuleCard c = card();
     c.barb = BarbRule::barbedUntilKept;
     c.keptBeforeBarbless = 4;
-    for (const int kept : {0, 3}) CHECK(breachesOf(fly(), c, {kept}).empty());
+    for (const int kept : {0, 3})
+        CHECK(breachesOf(fly(), c, {kept}).empty());
     for (const int kept : {4, 9}) {
         REQUIRE(breachesOf(fly(), c, {kept}).size() == 1);
         CHECK(breachesOf(fly(), c, {kept})[0].words.find(std::to_string(kept) + " fish are kept") != std::string::npos);

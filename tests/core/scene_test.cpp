@@ -83,7 +83,8 @@ TEST_CASE("one tail fibre more leaves the others' variation as it was") {
     const Scene nine = makeScene(planPattern(book, "olive-ferryman").value());
     tail.fibres = exactly(10);
     const Scene ten = makeScene(planPattern(book, "olive-ferryman").value());
-    for (std::size_t i = 0; i < 9; ++i) CHECK(nine.tails[0].fibres[i].seed == ten.tails[0].fibres[i].seed);
+    for (std::size_t i = 0; i < 9; ++i)
+        CHECK(nine.tails[0].fibres[i].seed == ten.tails[0].fibres[i].seed);
 }
 
 TEST_CASE("no bare wire shows between head and body") {
@@ -91,7 +92,8 @@ TEST_CASE("no bare wire shows between head and body") {
         const Scene scene = sceneOf(fly);
         CHECK(scene.bed.front <= scene.head.end);
         double bodyFront = 1e9;
-        for (const BodyScene& body : scene.bodies) bodyFront = std::min(bodyFront, body.front);
+        for (const BodyScene& body : scene.bodies)
+            bodyFront = std::min(bodyFront, body.front);
         CHECK(scene.bed.end >= bodyFront);
     }
 }
@@ -110,7 +112,8 @@ TEST_CASE("five per cent on any length is seen: the tips move by as much") {
     const auto tip = [&] {
         double sum = 0.0;
         const Scene scene = makeScene(planPattern(book, "soot-ember").value());
-        for (const Fibre& fibre : scene.tails[0].fibres) sum += fibre.curve[3].x;
+        for (const Fibre& fibre : scene.tails[0].fibres)
+            sum += fibre.curve[3].x;
         return sum / static_cast<double>(scene.tails[0].fibres.size());
     };
     const double before = tip();
@@ -125,8 +128,8 @@ TEST_CASE("a click finds the part that lies there") {
     const auto at = [&](double x, double y) { return partAt(scene, x, y, 0.3, 6); };
     const Vec3 onTail = pointOn(scene.tails[0].fibres[5].curve, 0.9);
     CHECK(at(onTail.x, onTail.y) == 0u);
-    CHECK(at(0.5 * (mmOf(plan.head.from) + mmOf(plan.head.to)), 0.0) == 6u);         // head
-    CHECK(at(5.0, 1.6) == 4u);                                                         // wing
+    CHECK(at(0.5 * (mmOf(plan.head.from) + mmOf(plan.head.to)), 0.0) == 6u);  // head
+    CHECK(at(5.0, 1.6) == 4u);                                                // wing
     CHECK_FALSE(at(20.0, -9.0));
     const BodyScene& body = scene.bodies[0];
     const double between = 0.5 * (scene.ribs[0].turns[1].station + scene.ribs[0].turns[2].station);

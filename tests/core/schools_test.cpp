@@ -84,7 +84,8 @@ TEST_CASE("a tail to the body is as long as the body, a throat is a throat, a co
     book = changeSchool(book, "heather-tinker", "tail", "body")->after;
     const Plan after = planPattern(book, "heather-tinker").value();
     for (const PartPlan& part : after.parts)
-        if (const auto* tail = std::get_if<TailPlan>(&part.detail)) CHECK(std::abs((tail->length - (after.bodyEnd - after.bodyFront)) / mm) < 1e-9);
+        if (const auto* tail = std::get_if<TailPlan>(&part.detail))
+            CHECK(std::abs((tail->length - (after.bodyEnd - after.bodyFront)) / mm) < 1e-9);
     book = changeSchool(book, "heather-tinker", "collar_place", "before wing")->after;
     const Pattern& fly = *book.findPattern("heather-tinker");
     CHECK(*findKind(fly, PartKind::collar) + 1 == *findKind(fly, PartKind::wing));
@@ -96,15 +97,19 @@ TEST_CASE("a tail to the body is as long as the body, a throat is a throat, a co
 
 TEST_CASE("what a tier holds to for all is how a new dressing arrives") {
     Book book = demoBook();
-    for (const auto& [key, choice] : {std::pair{"tail", "body"}, std::pair{"wing_reach", "tail"}, std::pair{"reach", "past point"}, std::pair{"hook_barb", "barbless"}})
+    for (const auto& [key, choice] :
+         {std::pair{"tail", "body"}, std::pair{"wing_reach", "tail"}, std::pair{"reach", "past point"}, std::pair{"hook_barb", "barbless"}})
         book = changeSchool(book, std::nullopt, key, choice)->after;
     const auto made = startFromKind(book, FlyKind::wingedWet, "wet-10");
     REQUIRE(made);
-    for (const auto& [key, choice] : {std::pair{"tail", "body"}, std::pair{"wing_reach", "tail"}, std::pair{"reach", "past point"}, std::pair{"hook_barb", "barbless"}})
+    for (const auto& [key, choice] :
+         {std::pair{"tail", "body"}, std::pair{"wing_reach", "tail"}, std::pair{"reach", "past point"}, std::pair{"hook_barb", "barbless"}})
         CHECK(heldSchool(made->edit.after, made->id, key) == choice);
     CHECK(planPattern(made->edit.after, made->id));
     // The body's end is read wherever a body is silent.
-    const auto end = [&](const char* choice) { return mmOf(planPattern(changeSchool(book, std::nullopt, "body_end", choice)->after, "olive-ferryman").value().bodyEnd); };
+    const auto end = [&](const char* choice) {
+        return mmOf(planPattern(changeSchool(book, std::nullopt, "body_end", choice)->after, "olive-ferryman").value().bodyEnd);
+    };
     Book silent = book;
     for (Part& part : silent.findPattern("olive-ferryman")->parts)
         if (auto* body = std::get_if<BodyPart>(&part.detail)) body->end.reset();

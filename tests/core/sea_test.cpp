@@ -14,8 +14,8 @@ using Catch::Matchers::WithinRel;
 
 TEST_CASE("2 km of fetch under 6 m/s: the wave worked by hand, built up in 47 minutes") {
     const Sea sea = seaUnder({6.0 * metrePerSecond, 2000.0 * metre, false});
-    CHECK_THAT(sea.height / metre, WithinAbs(0.1371, 5e-4));   // 0.0016 · 6 · sqrt(2000/9.81)
-    CHECK_THAT(sea.period / second, WithinAbs(1.430, 5e-3));   // 0.286 · (12000/96.24)^(1/3)
+    CHECK_THAT(sea.height / metre, WithinAbs(0.1371, 5e-4));  // 0.0016 · 6 · sqrt(2000/9.81)
+    CHECK_THAT(sea.period / second, WithinAbs(1.430, 5e-3));  // 0.286 · (12000/96.24)^(1/3)
     CHECK_THAT(sea.builds / second / 60.0, WithinAbs(46.8, 0.2));
     CHECK_THAT(sea.drift / metrePerSecond, WithinRel(0.21, 1e-12));
     CHECK_THAT(seaUnder({6.0 * metrePerSecond, 2000.0 * metre, true}).drift / metrePerSecond, WithinRel(0.108, 1e-12));
@@ -43,7 +43,8 @@ TEST_CASE("more wind or more fetch never makes a smaller wave, and a hurricane i
     CHECK(seaUnder({40.0 * metrePerSecond, 5000.0 * metre, false}).cautions.size() == 3);
     CHECK(beaufort(10.8 * metrePerSecond) == 6);
     CHECK(beaufort(10.79 * metrePerSecond) == 5);
-    for (int force = 0; force <= 12; ++force) CHECK(beaufort(windOfForce(force)) == force);
+    for (int force = 0; force <= 12; ++force)
+        CHECK(beaufort(windOfForce(force)) == force);
 }
 
 TEST_CASE("colour difference agrees with the published pairs") {  // Sharma, Wu, Dalal 2005, table 1
@@ -68,7 +69,8 @@ TEST_CASE("peat takes the blue first, and from afar every fly fades into the wat
 }
 
 TEST_CASE("fetch is the open water upwind, to the shore that the wind comes over") {
-    const std::vector<MapPoint> square = {{0.0 * metre, 0.0 * metre}, {1000.0 * metre, 0.0 * metre}, {1000.0 * metre, 800.0 * metre}, {0.0 * metre, 800.0 * metre}};
+    const std::vector<MapPoint> square = {
+        {0.0 * metre, 0.0 * metre}, {1000.0 * metre, 0.0 * metre}, {1000.0 * metre, 800.0 * metre}, {0.0 * metre, 800.0 * metre}};
     const MapPoint at{300.0 * metre, 200.0 * metre};
     CHECK(onWater(square, at));
     CHECK_THAT(fetchAt(square, at, 270.0) / metre, WithinAbs(300.0, 1e-6));  // from the west
@@ -83,7 +85,8 @@ TEST_CASE("fetch is the open water upwind, to the shore that the wind comes over
 TEST_CASE("what could stand in is of the same kind, nearest first, with what it changes") {
     const auto list = substitutesFor(demoBook(), "kelp-lantern", 3).value();
     REQUIRE(list.size() >= 5);
-    for (std::size_t i = 1; i < list.size(); ++i) CHECK(list[i].strangeness >= list[i - 1].strangeness);
+    for (std::size_t i = 1; i < list.size(); ++i)
+        CHECK(list[i].strangeness >= list[i - 1].strangeness);
     const auto hen = std::ranges::find(list, "hen-olive", &Substitute::material);
     REQUIRE(hen != list.end());
     CHECK(std::ranges::any_of(hen->changes, [](const std::string& c) { return c.starts_with("sinks"); }));

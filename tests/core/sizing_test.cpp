@@ -113,7 +113,9 @@ TEST_CASE("even pitch and equal angle agree on a cylinder and differ on a cone")
 }
 
 TEST_CASE("a rib that is not counted comes to the whole number nearest to 0.22 of the gape, from four to six") {
-    const auto turns = [](BodyPart body) { return detail<RibPlan>(planOf({part(PartKind::rib, RibPart{}, "wire"), part(PartKind::body, body, "seal")}).value(), 0).turns; };
+    const auto turns = [](BodyPart body) {
+        return detail<RibPlan>(planOf({part(PartKind::rib, RibPart{}, "wire"), part(PartKind::body, body, "seal")}).value(), 0).turns;
+    };
     CHECK(turns(conedBody()) == 6.0);  // 6.706 / 1.21 = 5.54
     BodyPart half = conedBody();
     half.front = StationSpec{Landmark::eye, {}, inMm(6.0 * mm), {}};
@@ -243,7 +245,9 @@ TEST_CASE("a thorax swells, a ball is as thick as its bead, a hot spot is eight 
 TEST_CASE("the head wants its hackle, its whip and one clear turn, and says what is left") {
     CollarPart collar;
     collar.turns = exactly(3);
-    const Plan plan = planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})}).value();
+    const Plan plan =
+        planOf({part(PartKind::body, conedBody(), "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})})
+            .value();
     CHECK_THAT(mmOf(plan.head.needed), WithinRel(3.0 * 0.30 * 1.15 + 6.0 * 0.147441, 1e-5));
     CHECK_THAT(mmOf(plan.head.available), WithinAbs(2.574, 1e-9));
     CHECK(plan.head.remedies.empty());
@@ -258,11 +262,13 @@ TEST_CASE("a crowded head lists remedies in falling order of what they buy, each
     far.front = StationSpec{Landmark::eye, {}, inMm(1.2 * mm), {}};
     CollarPart collar;
     collar.turns = exactly(3);
-    book.patterns = {dressing({part(PartKind::body, far, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})})};
+    book.patterns = {
+        dressing({part(PartKind::body, far, "seal"), part(PartKind::collar, collar, "hen"), part(PartKind::head, HeadPart{})})};
     const Plan plan = planPattern(book, "fly").value();
     REQUIRE(plan.head.margin() < 0.0 * mm);
     REQUIRE(plan.head.remedies.size() == 3);
-    for (std::size_t i = 1; i < plan.head.remedies.size(); ++i) CHECK(plan.head.remedies[i - 1].buys >= plan.head.remedies[i].buys);
+    for (std::size_t i = 1; i < plan.head.remedies.size(); ++i)
+        CHECK(plan.head.remedies[i - 1].buys >= plan.head.remedies[i].buys);
     for (const Remedy& remedy : plan.head.remedies) {
         if (remedy.kind == RemedyKind::turnLess) CHECK_THAT(mmOf(remedy.buys), WithinRel(1.15 * 0.30, 1e-9));
         if (remedy.kind == RemedyKind::finerThread)
@@ -279,7 +285,8 @@ TEST_CASE("the shank budget covers the shank from eye to bend without a gap") {
         INFO(pattern.id);
         REQUIRE_FALSE(spans.empty());
         CHECK_THAT(mmOf(spans.front().from), WithinAbs(0.0, 1e-9));
-        for (std::size_t i = 1; i < spans.size(); ++i) CHECK_THAT(mmOf(spans[i].from), WithinAbs(mmOf(spans[i - 1].to), 1e-9));
+        for (std::size_t i = 1; i < spans.size(); ++i)
+            CHECK_THAT(mmOf(spans[i].from), WithinAbs(mmOf(spans[i - 1].to), 1e-9));
         CHECK_THAT(mmOf(std::max(plan.hook.shank(), plan.bodyEnd)), WithinAbs(mmOf(spans.back().to), 1e-9));
     }
 }
@@ -336,7 +343,8 @@ TEST_CASE("what a change moved is said with the change itself first") {
     Book book = bench();
     WingPart wing;
     wing.length = {Reach{PartRef{PartKind::tail}, 0.5, {}, {}}, {}};
-    book.patterns = {dressing({part(PartKind::tail, TailPart{}, "tippet"), part(PartKind::body, conedBody(), "seal"), part(PartKind::wing, wing, "flank")})};
+    book.patterns = {dressing(
+        {part(PartKind::tail, TailPart{}, "tippet"), part(PartKind::body, conedBody(), "seal"), part(PartKind::wing, wing, "flank")})};
     const Plan before = planPattern(book, "fly").value();
     std::get<TailPart>(book.patterns[0].parts[0].detail).length = inMm(10.2 * mm);
     const Plan after = planPattern(book, "fly").value();

@@ -24,16 +24,20 @@ namespace {
 
 Length sumOf(const std::vector<Length>& lengths) {
     Length sum;
-    for (const Length l : lengths) sum += l;
+    for (const Length l : lengths)
+        sum += l;
     return sum;
 }
 Book withBatches(std::vector<std::pair<const char*, int>> wanted) {
     Book book = demoBook();
     book.batches.clear();
-    for (const auto& [fly, count] : wanted) book = addBatch(book, fly, count)->after;
+    for (const auto& [fly, count] : wanted)
+        book = addBatch(book, fly, count)->after;
     return book;
 }
-const StockWanted& rowOf(const std::vector<StockWanted>& list, std::string_view material) { return *std::ranges::find(list, material, &StockWanted::material); }
+const StockWanted& rowOf(const std::vector<StockWanted>& list, std::string_view material) {
+    return *std::ranges::find(list, material, &StockWanted::material);
+}
 Day dayOf(const char* date, std::vector<Outing> outings, std::vector<Fish> fish) {
     Day day;
     day.id = day.date = date;
@@ -56,7 +60,8 @@ TEST_CASE("pieces come out of the shortest off-cut that gives them, and short en
     Random random(4);
     for (int round = 0; round < 200; ++round) {
         std::vector<Length> offcuts(random.next() % 6);
-        for (Length& l : offcuts) l = random.uniform(20.0, 400.0) * mm;
+        for (Length& l : offcuts)
+            l = random.uniform(20.0, 400.0) * mm;
         const Length piece = random.uniform(20.0, 150.0) * mm;
         const int pieces = static_cast<int>(random.next() % 9);
         const FromOffcuts some = cutFrom(offcuts, piece, pieces);
@@ -124,7 +129,8 @@ TEST_CASE("flies of the box are chewed, mended, lost and thrown away, and none m
     CHECK(boxRows(book).front().lost == 1);
     book = happen(BoxEvent::thrownAway)->after;
     CHECK(boxRows(book).front().chewed == 0);
-    for (int left = boxRows(book).front().tied; left > 0; --left) book = happen(BoxEvent::lost)->after;
+    for (int left = boxRows(book).front().tied; left > 0; --left)
+        book = happen(BoxEvent::lost)->after;
     CHECK_FALSE(happen(BoxEvent::lost));
     CHECK_FALSE(happen(BoxEvent::chewed));
     CHECK_FALSE(boxEvent(book, "no-such", BoxEvent::tied));
@@ -141,7 +147,8 @@ TEST_CASE("what to tie next rises as the box empties and falls as it fills") {
     CHECK(place(full, "rush-piper") > now);
     CHECK(place(empty, "rush-piper") <= now);
     CHECK(tieNext(book, 6).size() == book.patterns.size());
-    for (const TieNext& row : tieNext(book, 6)) CHECK((row.want >= 0.0 && !row.why.empty()));
+    for (const TieNext& row : tieNext(book, 6))
+        CHECK((row.want >= 0.0 && !row.why.empty()));
 }
 
 TEST_CASE("jobs are grouped so that thread and materials change least, as every order says") {
@@ -149,13 +156,15 @@ TEST_CASE("jobs are grouped so that thread and materials change least, as every 
     const auto jobs = waitingJobs(book).value();
     const auto cost = [&](const std::vector<std::size_t>& order) {
         int sum = 0;
-        for (std::size_t i = 0; i + 1 < order.size(); ++i) sum += changesBetween(book, jobs[order[i]].fly, jobs[order[i + 1]].fly);
+        for (std::size_t i = 0; i + 1 < order.size(); ++i)
+            sum += changesBetween(book, jobs[order[i]].fly, jobs[order[i + 1]].fly);
         return sum;
     };
     std::vector<std::size_t> order(jobs.size());
     std::iota(order.begin(), order.end(), std::size_t{0});
     int best = 1 << 20;
-    do best = std::min(best, cost(order));
+    do
+        best = std::min(best, cost(order));
     while (std::ranges::next_permutation(order).found);
     const auto grouped = groupedOrder(book, jobs);
     CHECK(cost(grouped) == best);
@@ -185,7 +194,9 @@ TEST_CASE("two flies are compared within the days both were on, once there are f
     book.days.clear();
     const Outing both{3.0, trioOf("kelp-lantern", "heather-tinker", {})};
     const Outing alone{3.0, trioOf({}, "heather-tinker", {})};
-    for (int d = 1; d <= 4; ++d) book.days.push_back(dayOf(("2026-05-0" + std::to_string(d)).c_str(), {both}, {fishOf("kelp-lantern", Position::bob), fishOf("kelp-lantern", Position::bob)}));
+    for (int d = 1; d <= 4; ++d)
+        book.days.push_back(dayOf(("2026-05-0" + std::to_string(d)).c_str(), {both},
+                                  {fishOf("kelp-lantern", Position::bob), fishOf("kelp-lantern", Position::bob)}));
     // A splendid day on which only one of the two was fished.
     book.days.push_back(dayOf("2026-06-01", {alone}, std::vector<Fish>(20, fishOf("heather-tinker", Position::middle))));
     CHECK_FALSE(compareFlies(book, "kelp-lantern", "heather-tinker").within);
@@ -201,10 +212,13 @@ TEST_CASE("two flies are compared within the days both were on, once there are f
 
 TEST_CASE("hours are weighed by the time that a fly spends in each band of depth") {
     Book book = demoBook();
-    book.days = {dayOf("2026-05-01", {{4.0, trioOf("kelp-lantern", {}, "rush-piper")}}, {fishOf("rush-piper", Position::point, 0.25 * metre), fishOf("kelp-lantern", Position::bob, 0.04 * metre)}),
+    book.days = {dayOf("2026-05-01", {{4.0, trioOf("kelp-lantern", {}, "rush-piper")}},
+                       {fishOf("rush-piper", Position::point, 0.25 * metre), fishOf("kelp-lantern", Position::bob, 0.04 * metre)}),
                  // Its fish have no depth: it says nothing of depth.
                  dayOf("2026-05-02", {{4.0, trioOf("kelp-lantern", {}, "rush-piper")}}, {fishOf("rush-piper", Position::point)})};
-    const auto shares = [](const Outing&, Position position) { return position == Position::bob ? std::vector<double>{1.0} : std::vector<double>{0.0, 0.25, 0.75}; };
+    const auto shares = [](const Outing&, Position position) {
+        return position == Position::bob ? std::vector<double>{1.0} : std::vector<double>{0.0, 0.25, 0.75};
+    };
     const auto rates = ratesByDepth(book, shares);
     REQUIRE(rates.size() == 3);
     CHECK(rates[0].hours == 4.0);
@@ -216,7 +230,8 @@ TEST_CASE("hours are weighed by the time that a fly spends in each band of depth
     const auto bob = exposure(book.days[0].outings[0], Position::bob), point = exposure(book.days[0].outings[0], Position::point);
     const auto mean = [](const std::vector<double>& in) {
         double sum = 0.0;
-        for (std::size_t i = 0; i < in.size(); ++i) sum += in[i] * (static_cast<double>(i) + 0.5);
+        for (std::size_t i = 0; i < in.size(); ++i)
+            sum += in[i] * (static_cast<double>(i) + 0.5);
         return sum;
     };
     CHECK_THAT(std::accumulate(bob.begin(), bob.end(), 0.0), WithinAbs(1.0, 1e-9));

@@ -46,7 +46,7 @@ TEST_CASE("a school is chosen, copied, and its numbers change what the team is j
     const Edit strict = changeSchoolField(own.after, id, "sink_step", "1.5").value();
     const auto verdict = [](const Book& b) { return weighTeam(b, "west-shore")->verdict; };
     CHECK(verdict(own.after) == Verdict::pass);
-    CHECK(verdict(strict.after) != Verdict::pass);  // 1.19 is short of 1.5
+    CHECK(verdict(strict.after) != Verdict::pass);                      // 1.19 is short of 1.5
     const Edit again = copySchool(strict.after, "west-shore").value();  // a copy of the copy keeps its numbers
     CHECK(again.after.teamSchools.back().sinkStep == 1.5);
     CHECK(again.after.teamSchools.back().id != id);
@@ -83,7 +83,8 @@ TEST_CASE("a water takes wind, fetch and a shore; a rule card hangs on it") {
     CHECK(book.waters[0].fetch == 1200.0 * metre);
     CHECK(book.waters[0].colour == WaterColour::peat);
     CHECK(changeWaterField(book, id, "wind_m_s", "")->after.waters[0].wind == std::nullopt);
-    for (const auto& [key, text] : {std::pair("wind_m_s", "61"), {"wind_m_s", "nan"}, {"month", "13"}, {"celsius", "hot"}, {"wind_from_deg", "361"}}) {
+    for (const auto& [key, text] :
+         {std::pair("wind_m_s", "61"), {"wind_m_s", "nan"}, {"month", "13"}, {"celsius", "hot"}, {"wind_from_deg", "361"}}) {
         CAPTURE(key, text);
         CHECK_FALSE(changeWaterField(book, id, key, text));
     }
@@ -92,7 +93,8 @@ TEST_CASE("a water takes wind, fetch and a shore; a rule card hangs on it") {
     const Edit ruled = changeRuleField(card.after, card.after.ruleCards[0].id, "barb", "barbed until kept").value();
     CHECK(ruled.after.ruleCards[0].barb == BarbRule::barbedUntilKept);
     CHECK_FALSE(changeRuleField(card.after, "nobody", "barb", "free"));
-    const Edit drawn = changeOutline(book, id, {{0.0 * metre, 0.0 * metre}, {9.0 * metre, 0.0 * metre}, {0.0 * metre, 9.0 * metre}}).value();
+    const Edit drawn =
+        changeOutline(book, id, {{0.0 * metre, 0.0 * metre}, {9.0 * metre, 0.0 * metre}, {0.0 * metre, 9.0 * metre}}).value();
     CHECK(drawn.after.waters[0].outline.size() == 3);
 }
 
@@ -102,8 +104,10 @@ TEST_CASE("the season's rows run over the new year, are edited and taken out") {
     winter.creature = "shrimps";
     winter.fromMonth = 11;
     winter.toMonth = 2;
-    for (const int month : {11, 12, 1, 2}) CHECK(winter.includes(month));
-    for (const int month : {3, 7, 10}) CHECK_FALSE(winter.includes(month));
+    for (const int month : {11, 12, 1, 2})
+        CHECK(winter.includes(month));
+    for (const int month : {3, 7, 10})
+        CHECK_FALSE(winter.includes(month));
     const Edit row = addSeasonRow(Book{}, 5).value();
     CHECK(row.after.season[0].includes(5));
     const Edit named = changeSeasonField(row.after, row.after.season[0].id, "creature", "olives").value();
@@ -127,7 +131,8 @@ TEST_CASE("the box counts flies of a dressing on its hook, never fewer than none
 
 TEST_CASE("mishaps are counted by the kind of part") {
     Book book;
-    for (int i = 1; i <= 3; ++i) book = countMishap(book, PartKind::wing).after;
+    for (int i = 1; i <= 3; ++i)
+        book = countMishap(book, PartKind::wing).after;
     book = countMishap(book, PartKind::head).after;
     REQUIRE(book.mishaps.size() == 2);
     CHECK(std::ranges::find(book.mishaps, "wing", &Mishap::id)->count == 3);
@@ -159,7 +164,8 @@ TEST_CASE("a batch is tied one by one into the box, and no further than wanted")
     book = addBatch(book, "kelp-lantern", 2)->after;
     const std::string id = book.batches[0].id;
     const int before = *std::ranges::find(book.box, "kelp-lantern", &BoxFly::pattern)->tied;
-    for (int i = 0; i < 2; ++i) book = tieOne(book, id)->after;
+    for (int i = 0; i < 2; ++i)
+        book = tieOne(book, id)->after;
     CHECK(book.batches[0].tied == 2);
     CHECK(*std::ranges::find(book.box, "kelp-lantern", &BoxFly::pattern)->tied == before + 2);
     CHECK_FALSE(tieOne(book, id));
@@ -171,7 +177,9 @@ TEST_CASE("a batch is tied one by one into the box, and no further than wanted")
 TEST_CASE("a leftover shortens the next noodle, but never to under what was wound; a shortfall lengthens it at once") {
     const Book book = demoBook();
     const Length made = *std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail).noodle;
-    const auto correction = [](const Edit& edit) { return *std::get<DubbingTraits>(edit.after.findMaterial("fur-olive")->traits).correction; };
+    const auto correction = [](const Edit& edit) {
+        return *std::get<DubbingTraits>(edit.after.findMaterial("fur-olive")->traits).correction;
+    };
     CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value()) == Approx(1.0 - 0.2 / 3.0).margin(1e-3));
     CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, -0.2 * made).value()) == Approx(1.2).margin(1e-3));
     const Edit once = learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value();

@@ -135,7 +135,8 @@ TEST_CASE("five flies are weighed each against every other, and the spacings are
     CHECK(spacings[1] == Approx(1.1));  // what is left to the middle
     CHECK(spacings[2] == Approx(1.2));  // half of the way where nothing is said
     CHECK(spacings[3] == Approx(1.2));
-    for (const auto& [upper, lower] : families) CHECK(upper < lower);
+    for (const auto& [upper, lower] : families)
+        CHECK(upper < lower);
     // A water that allows three refuses five, and says so.
     RuleCard card;
     card.id = "three";
@@ -144,7 +145,8 @@ TEST_CASE("five flies are weighed each against every other, and the spacings are
     setting.card = &card;
     CHECK(weighTeam(book, "west-shore", setting)->verdict == Verdict::off);
     card.mostFlies = 5;
-    CHECK(std::ranges::none_of(weighTeam(book, "west-shore", setting)->checks, [](const TeamCheck& c) { return c.term == TeamTerm::rules && c.verdict != Verdict::pass; }));
+    CHECK(std::ranges::none_of(weighTeam(book, "west-shore", setting)->checks,
+                               [](const TeamCheck& c) { return c.term == TeamTerm::rules && c.verdict != Verdict::pass; }));
     // A fly between two others can't hang beyond them.
     team.leader->bobToUpper = 2.0 * metre;
     CHECK(check(book).front().place.text() == "teams[0].leader.bob_to_upper_m");

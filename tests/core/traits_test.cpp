@@ -32,7 +32,8 @@ TEST_CASE("a fur's density is its texture's until it was weighed") {
 }
 
 TEST_CASE("metals are in their order of weight, and none as light as water but glass comes near") {
-    for (const auto& metal : Names<Metal>::entries) CHECK(density(metalDensity(metal.value)) > 2.0);
+    for (const auto& metal : Names<Metal>::entries)
+        CHECK(density(metalDensity(metal.value)) > 2.0);
     CHECK(metalDensity(Metal::tungsten) > metalDensity(Metal::lead));
     CHECK(metalDensity(Metal::lead) > metalDensity(Metal::copper));
     CHECK(metalDensity(Metal::copper) > metalDensity(Metal::brass));
@@ -80,7 +81,8 @@ TEST_CASE("labels stand for deniers in their order, and an unknown one for nothi
         CHECK(*denier < before);
         before = *denier;
     }
-    for (const char* label : {"", "0", "9/0", "fine", "8 / 0"}) CHECK_FALSE(denierOfLabel(label));
+    for (const char* label : {"", "0", "9/0", "fine", "8 / 0"})
+        CHECK_FALSE(denierOfLabel(label));
 }
 
 TEST_CASE("a step longer and a step shorter is the same length, and steps add up") {
@@ -117,7 +119,8 @@ TEST_CASE("a longer length plans longer, by a step of 5 % of itself or of the ga
 }
 
 TEST_CASE("stations are read as tiers say them, and what is no place is a fault that says so") {
-    for (const auto& [text, landmark] : {std::pair("at the barb", Landmark::barb), {"at the point", Landmark::point}, {"at the bend", Landmark::bend}}) {
+    for (const auto& [text, landmark] :
+         {std::pair("at the barb", Landmark::barb), {"at the point", Landmark::point}, {"at the bend", Landmark::bend}}) {
         const auto station = readStationSpec(text, Place("at"));
         REQUIRE(station);
         CHECK(station->at == AnyLandmark(landmark));

@@ -76,15 +76,20 @@ namespace {
 
 // Every form of a length that can be written, over every yardstick, landmark and part.
 std::vector<LengthSpec> everyLength() {
-    const std::vector<double> shares = {0.05, 0.1, 0.25, 1.0 / 3.0, 0.4, 0.5, 0.6, 2.0 / 3.0, 0.75, 0.85, 1.0, 1.2, 1.25, 1.5, 1.75, 2.0, 3.0, 0.37};
+    const std::vector<double> shares = {0.05, 0.1, 0.25, 1.0 / 3.0, 0.4, 0.5,  0.6, 2.0 / 3.0, 0.75,
+                                        0.85, 1.0, 1.2,  1.25,      1.5, 1.75, 2.0, 3.0,       0.37};
     std::vector<AnyLandmark> landmarks;
-    for (const auto& entry : Names<Landmark>::entries) landmarks.push_back(entry.value);
-    for (const auto& entry : Names<FlyLandmark>::entries) landmarks.push_back(entry.value);
+    for (const auto& entry : Names<Landmark>::entries)
+        landmarks.push_back(entry.value);
+    for (const auto& entry : Names<FlyLandmark>::entries)
+        landmarks.push_back(entry.value);
     std::vector<LengthSpec> list;
     for (const double share : shares) {
-        for (const auto& entry : Names<Yardstick>::entries) list.push_back(ratioOf(share, entry.value));
+        for (const auto& entry : Names<Yardstick>::entries)
+            list.push_back(ratioOf(share, entry.value));
         for (const auto& entry : Names<PartKind>::entries) {
-            if (!fromName<Yardstick>(entry.name)) list.push_back({Ratio{share, PartRef{entry.value}}, {}});  // "of the body" is the yardstick
+            if (!fromName<Yardstick>(entry.name))
+                list.push_back({Ratio{share, PartRef{entry.value}}, {}});  // "of the body" is the yardstick
             list.push_back({Reach{PartRef{entry.value}, share, {}, {}}, {}});
         }
         list.push_back({Ratio{share, PartRef{std::string("the-tail")}}, {}});
@@ -96,8 +101,10 @@ std::vector<LengthSpec> everyLength() {
                 list.push_back({Reach{landmark, {}, Held<LengthSpec>(inMm(share * mm)), {}}, {}});
             }
     }
-    for (const AnyLandmark& landmark : landmarks) list.push_back({Reach{landmark, {}, {}, {}}, {}});
-    for (int bars = 1; bars <= 4; ++bars) list.push_back({Bars{bars}, {}});
+    for (const AnyLandmark& landmark : landmarks)
+        list.push_back({Reach{landmark, {}, {}, {}}, {}});
+    for (int bars = 1; bars <= 4; ++bars)
+        list.push_back({Bars{bars}, {}});
     return list;
 }
 
@@ -106,11 +113,17 @@ bool means(const LengthSpec& a, const LengthSpec& b) {
     constexpr double kThousandth = 1.01e-3;
     if (a.value.index() != b.value.index()) return false;
     if (const auto* x = std::get_if<Length>(&a.value)) return abs(*x - std::get<Length>(b.value)) < 0.051 * mm;
-    if (const auto* x = std::get_if<Ratio>(&a.value)) return x->of == std::get<Ratio>(b.value).of && std::abs(x->ratio - std::get<Ratio>(b.value).ratio) <= kThousandth * std::max(1.0, x->ratio);
+    if (const auto* x = std::get_if<Ratio>(&a.value))
+        return x->of == std::get<Ratio>(b.value).of &&
+               std::abs(x->ratio - std::get<Ratio>(b.value).ratio) <= kThousandth * std::max(1.0, x->ratio);
     if (const auto* x = std::get_if<Bars>(&a.value)) return *x == std::get<Bars>(b.value);
     const Reach &x = std::get<Reach>(a.value), &y = std::get<Reach>(b.value);
-    const auto same = [](const std::optional<Held<LengthSpec>>& p, const std::optional<Held<LengthSpec>>& q) { return p.has_value() == q.has_value() && (!p || means(**p, **q)); };
-    return x.to == y.to && std::abs(x.fraction.value_or(1.0) - y.fraction.value_or(1.0)) <= kThousandth * std::max(1.0, x.fraction.value_or(1.0)) && same(x.past, y.past) && same(x.shortBy, y.shortBy);
+    const auto same = [](const std::optional<Held<LengthSpec>>& p, const std::optional<Held<LengthSpec>>& q) {
+        return p.has_value() == q.has_value() && (!p || means(**p, **q));
+    };
+    return x.to == y.to &&
+           std::abs(x.fraction.value_or(1.0) - y.fraction.value_or(1.0)) <= kThousandth * std::max(1.0, x.fraction.value_or(1.0)) &&
+           same(x.past, y.past) && same(x.shortBy, y.shortBy);
 }
 
 }  // namespace

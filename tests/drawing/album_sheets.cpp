@@ -47,7 +47,8 @@ int main(int argc, char** argv) {
     }
     auto opened = store::readBenchFile(arguments[1].toStdString());
     if (!opened) {
-        for (const Fault& fault : opened.error()) std::cerr << fault.line() << "\n";
+        for (const Fault& fault : opened.error())
+            std::cerr << fault.line() << "\n";
         return 1;
     }
     Book book = std::move(opened->book);
@@ -61,7 +62,9 @@ int main(int argc, char** argv) {
     constexpr double kCloser = 26.0;
     for (const Bench bench : {Bench::sand, Bench::slate})
         for (std::size_t from = 0; from < book.patterns.size(); from += static_cast<std::size_t>(columns * rows)) {
-            const QString name = QStringLiteral("%1/album-%2-%3.png").arg(arguments[2], bench == Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand")).arg(from / static_cast<std::size_t>(columns * rows) + 1);
+            const QString name = QStringLiteral("%1/album-%2-%3.png")
+                                     .arg(arguments[2], bench == Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"))
+                                     .arg(from / static_cast<std::size_t>(columns * rows) + 1);
             if (!sheet(book, from, bench, some ? kCloser : kPxPerMm, columns, rows).save(name)) {
                 std::cerr << "could not write " << name.toStdString() << "\n";
                 return 1;

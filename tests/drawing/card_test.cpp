@@ -22,14 +22,17 @@ constexpr double kPagePoint = 25.4 / 72.0;  // a page is whole points: the paper
 QImage printed(const QString& pdf, const QString& folder, double perMm = kPerMm) {
     const QString to = folder + QStringLiteral("/page");
     QProcess poppler;
-    poppler.start(QStringLiteral("pdftoppm"), {QStringLiteral("-r"), QString::number(25.4 * perMm), QStringLiteral("-png"), QStringLiteral("-singlefile"), pdf, to});
+    poppler.start(QStringLiteral("pdftoppm"),
+                  {QStringLiteral("-r"), QString::number(25.4 * perMm), QStringLiteral("-png"), QStringLiteral("-singlefile"), pdf, to});
     REQUIRE(poppler.waitForFinished(60000));
     return QImage(to + QStringLiteral(".png"));
 }
 
 // The longest run of a colour in a row, mm.
 double longestRun(const QImage& image, int y, QRgb colour) {
-    const auto like = [&](QRgb p) { return std::abs(qRed(p) - qRed(colour)) + std::abs(qGreen(p) - qGreen(colour)) + std::abs(qBlue(p) - qBlue(colour)) < 60; };
+    const auto like = [&](QRgb p) {
+        return std::abs(qRed(p) - qRed(colour)) + std::abs(qGreen(p) - qGreen(colour)) + std::abs(qBlue(p) - qBlue(colour)) < 60;
+    };
     int best = 0, run = 0;
     for (int x = 0; x < image.width(); ++x) {
         run = like(image.pixel(x, y)) ? run + 1 : 0;
@@ -83,7 +86,12 @@ TEST_CASE("a team's sheet is written whole") {
     const Book book = demoBook();
     const Plan bob = planPattern(book, "kelp-lantern").value(), point = planPattern(book, "rush-piper").value();
     const QString pdf = folder.filePath(QStringLiteral("team.pdf"));
-    REQUIRE(drawing::writeTeamSheet(pdf, {QStringLiteral("West shore"), QStringLiteral("pass"), {{&bob, QStringLiteral("bob"), {}}, {&point, QStringLiteral("point"), {}}}, {QStringLiteral("1.6 m")}, {QStringLiteral("wind")}}).isEmpty());
+    REQUIRE(drawing::writeTeamSheet(pdf, {QStringLiteral("West shore"),
+                                          QStringLiteral("pass"),
+                                          {{&bob, QStringLiteral("bob"), {}}, {&point, QStringLiteral("point"), {}}},
+                                          {QStringLiteral("1.6 m")},
+                                          {QStringLiteral("wind")}})
+                .isEmpty());
     const QImage page = printed(pdf, folder.path(), 10.0);
     CHECK(std::abs(page.width() / 10.0 - drawing::kSheetWidth) < kPagePoint);
 }

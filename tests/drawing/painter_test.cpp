@@ -4,9 +4,9 @@
 #include <QImage>
 #include <QPdfWriter>
 #include <QProcess>
-#include <QTemporaryDir>
 #include <QSvgGenerator>
 #include <QSvgRenderer>
+#include <QTemporaryDir>
 #include <catch2/catch.hpp>
 
 #include "tests/samples.h"
@@ -20,7 +20,9 @@ namespace {
 constexpr QSize kPaper(640, 420);
 
 Scene sceneOf(const char* pattern) { return makeScene(planPattern(demoBook(), pattern).value()); }
-View viewOf(const Scene& scene, Bench bench = Bench::sand) { return fitView(scene, QRectF(QPointF(0, 0), kPaper).adjusted(20, 20, -20, -20), bench, 40.0); }
+View viewOf(const Scene& scene, Bench bench = Bench::sand) {
+    return fitView(scene, QRectF(QPointF(0, 0), kPaper).adjusted(20, 20, -20, -20), bench, 40.0);
+}
 
 QImage painted(const Scene& scene, Bench bench = Bench::sand) {
     QImage image(kPaper, QImage::Format_ARGB32_Premultiplied);
@@ -53,7 +55,8 @@ TEST_CASE("the eye of the hook is open") {
         INFO(fly);
         // The bench shows through; the slit is only some pixels high at this scale.
         double clearest = 1.0;
-        for (const double up : {-1.0, 0.0, 1.0}) clearest = std::min(clearest, std::abs(at(image, centre + QPointF(0.0, up)).L - paperOf(Bench::sand).L));
+        for (const double up : {-1.0, 0.0, 1.0})
+            clearest = std::min(clearest, std::abs(at(image, centre + QPointF(0.0, up)).L - paperOf(Bench::sand).L));
         CHECK(clearest < 0.08);
     }
 }
@@ -103,7 +106,9 @@ TEST_CASE("the layers put together are the whole fly") {
         for (int x = 0; x < kPaper.width(); ++x) {
             const QColor a = composed.pixelColor(x, y), b = whole.pixelColor(x, y);
             constexpr int kRounding = 6;  // of premultiplied layers, of 255
-            if (std::abs(a.red() - b.red()) > kRounding || std::abs(a.green() - b.green()) > kRounding || std::abs(a.blue() - b.blue()) > kRounding) ++off;
+            if (std::abs(a.red() - b.red()) > kRounding || std::abs(a.green() - b.green()) > kRounding ||
+                std::abs(a.blue() - b.blue()) > kRounding)
+                ++off;
         }
     CHECK(off < kPaper.width() * kPaper.height() / 200);
 }
@@ -171,7 +176,8 @@ TEST_CASE("the same painter writes a PDF at true scale, read back by poppler") {
         paintFly(painter, scene, {10.0, QPointF(300, 300), Bench::sand, 0.02});
     }
     QProcess poppler;
-    poppler.start(QStringLiteral("pdftoppm"), {QStringLiteral("-r"), QString::number(kDpi), QStringLiteral("-png"), QStringLiteral("-singlefile"), file, folder.filePath(QStringLiteral("page"))});
+    poppler.start(QStringLiteral("pdftoppm"), {QStringLiteral("-r"), QString::number(kDpi), QStringLiteral("-png"),
+                                               QStringLiteral("-singlefile"), file, folder.filePath(QStringLiteral("page"))});
     REQUIRE(poppler.waitForFinished());
     const QImage page(folder.filePath(QStringLiteral("page.png")));
     REQUIRE_FALSE(page.isNull());
@@ -181,7 +187,8 @@ TEST_CASE("the same painter writes a PDF at true scale, read back by poppler") {
     for (int x = 0; x < page.width(); ++x)
         if (qGray(page.pixel(x, row)) < 160) right = x;
     double rear = 0.0;
-    for (const auto& step : scene.hook.line) rear = std::max(rear, step.at.x + 0.5 * scene.hook.wire);
+    for (const auto& step : scene.hook.line)
+        rear = std::max(rear, step.at.x + 0.5 * scene.hook.wire);
     CHECK(std::abs((right - 300) / 10.0 - rear) < 0.15);  // mm
 }
 
@@ -201,7 +208,8 @@ TEST_CASE("the other part kinds are drawn: each leaves ink where its part is") {
         }
         int inked = 0;
         for (int y = 0; y < kPaper.height(); ++y)
-            for (int x = 0; x < kPaper.width(); ++x) inked += qAlpha(image.pixel(x, y)) > 60 ? 1 : 0;
+            for (int x = 0; x < kPaper.width(); ++x)
+                inked += qAlpha(image.pixel(x, y)) > 60 ? 1 : 0;
         INFO(drawn.fly << " layer " << static_cast<int>(drawn.layer));
         CHECK(inked > 400);
     }

@@ -74,7 +74,8 @@ void recipe(std::string_view bytes) {
     with.patterns.back().id = "fuzzed";
     (void)store::writeBench(with);
     (void)planPattern(with, "fuzzed");
-    for (const auto format : {store::RecipeFormat::text, store::RecipeFormat::markdown, store::RecipeFormat::html}) (void)store::writeRecipe(read->pattern, with, format);
+    for (const auto format : {store::RecipeFormat::text, store::RecipeFormat::markdown, store::RecipeFormat::html})
+        (void)store::writeRecipe(read->pattern, with, format);
 }
 
 void shore(std::string_view bytes) {
@@ -84,7 +85,8 @@ void shore(std::string_view bytes) {
 void units(std::string_view bytes) {
     if (const auto number = parseNumber(bytes)) must(parseNumber(formatExact(*number)) == *number);
     if (const auto length = parseLength(bytes)) (void)formatLength(*length, LengthUnit::inches);
-    for (const Field& field : fieldsOf(demo().patterns.front().parts.front())) (void)withField(demo().patterns.front().parts.front(), field.key, std::string(bytes), Place());
+    for (const Field& field : fieldsOf(demo().patterns.front().parts.front()))
+        (void)withField(demo().patterns.front().parts.front(), field.key, std::string(bytes), Place());
 }
 
 // Bytes as a book on the disk: opened, read, rescued; never refused after it was written.
@@ -95,7 +97,8 @@ void bookFile(std::string_view bytes) {
         return path;
     }();
     const auto path = folder / "f.machair";
-    for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(path.string() + left);
+    for (const char* left : {"-wal", "-shm"})
+        std::filesystem::remove(path.string() + left);
     std::ofstream(path, std::ios::binary) << bytes;
     if (auto home = store::openHome(path, store::Access::readWrite))
         if (const auto read = (*home)->read()) {
@@ -115,9 +118,13 @@ void mutatedDemo(std::string_view bytes) {
     }());
     std::string text = whole;
     for (std::size_t i = 0; i + 4 < bytes.size(); i += 5) {
-        const std::size_t at = (static_cast<unsigned char>(bytes[i]) * 65536UL + static_cast<unsigned char>(bytes[i + 1]) * 256UL + static_cast<unsigned char>(bytes[i + 2])) % text.size();
-        if (text[at] >= '0' && text[at] <= '9') text[at] = static_cast<char>('0' + static_cast<unsigned char>(bytes[i + 3]) % 10);
-        else if ((static_cast<unsigned char>(bytes[i + 4]) & 7) == 0) text[at] = bytes[i + 3];
+        const std::size_t at = (static_cast<unsigned char>(bytes[i]) * 65536UL + static_cast<unsigned char>(bytes[i + 1]) * 256UL +
+                                static_cast<unsigned char>(bytes[i + 2])) %
+                               text.size();
+        if (text[at] >= '0' && text[at] <= '9')
+            text[at] = static_cast<char>('0' + static_cast<unsigned char>(bytes[i + 3]) % 10);
+        else if ((static_cast<unsigned char>(bytes[i + 4]) & 7) == 0)
+            text[at] = bytes[i + 3];
     }
     if (const auto read = store::readBench(text)) walkPlans(read->book);
 }
@@ -125,7 +132,8 @@ void mutatedDemo(std::string_view bytes) {
 }  // namespace
 
 const std::vector<Target>& targets() {
-    static const std::vector<Target> all = {{"bench-file", benchFile}, {"csv", csv}, {"recipe", recipe}, {"shore", shore}, {"units", units}, {"book", bookFile}, {"demo", mutatedDemo}};
+    static const std::vector<Target> all = {{"bench-file", benchFile}, {"csv", csv},       {"recipe", recipe},   {"shore", shore},
+                                            {"units", units},          {"book", bookFile}, {"demo", mutatedDemo}};
     return all;
 }
 

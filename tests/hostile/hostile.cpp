@@ -33,13 +33,16 @@ struct Asked {
 };
 
 const std::vector<std::string> kFlies = {"kelp-lantern", "soot-ember", "heather-tinker", "rush-piper"};
-Book withNote(const Book& book, const std::string& fly, int n) { return changePatternField(book, fly, "note", "edit " + std::to_string(n))->after; }
+Book withNote(const Book& book, const std::string& fly, int n) {
+    return changePatternField(book, fly, "note", "edit " + std::to_string(n))->after;
+}
 int noteOf(const Book& book, const std::string& fly) {
     const std::string note = book.findPattern(fly)->note.value_or("edit 0");
     return note.starts_with("edit ") ? std::stoi(note.substr(5)) : 0;
 }
 void clear(const fs::path& path) {
-    for (const char* left : {"", "-wal", "-shm"}) fs::remove(path.string() + left);
+    for (const char* left : {"", "-wal", "-shm"})
+        fs::remove(path.string() + left);
     fs::remove_all(path.string() + ".copies");
 }
 
@@ -70,7 +73,8 @@ pid_t editor(const fs::path& path, const std::string& fly, int first, int edits,
 // What a child told last.
 int lastTold(int from) {
     int n = 0, last = 0;
-    while (::read(from, &n, sizeof n) == sizeof n) last = n;
+    while (::read(from, &n, sizeof n) == sizeof n)
+        last = n;
     return last;
 }
 
@@ -110,7 +114,10 @@ int corrupted(const Asked& asked) {
         const std::size_t pages = bytes.size() / 4096;
         switch (random() % 5) {
             case 0: bytes[random() % bytes.size()] ^= static_cast<char>(1U << random() % 8); break;
-            case 1: for (int k = 0; k < 40; ++k) bytes[random() % bytes.size()] = static_cast<char>(random()); break;
+            case 1:
+                for (int k = 0; k < 40; ++k)
+                    bytes[random() % bytes.size()] = static_cast<char>(random());
+                break;
             case 2: bytes.replace(4096 * (random() % pages), 4096, bytes.substr(4096 * (random() % pages), 4096)); break;
             case 3: bytes.replace(random() % bytes.size(), 64, std::string(64, '\0')); break;
             default: bytes.resize(4096 * (1 + random() % pages)); break;
@@ -127,9 +134,11 @@ int corrupted(const Asked& asked) {
             ++harmless;
         else
             ++silent;
-        if (const auto rescued = store::rescueBook(hurt); rescued && !checkToRead(rescued->book).empty()) ++silent;  // a dressing whose hook is lost is there, marked
+        if (const auto rescued = store::rescueBook(hurt); rescued && !checkToRead(rescued->book).empty())
+            ++silent;  // a dressing whose hook is lost is there, marked
     }
-    std::cout << "corrupted " << asked.of("corruptions") << " times: refused " << refused << ", damaged records set aside " << aside << ", harmless " << harmless << ", other content and nothing said " << silent << "\n";
+    std::cout << "corrupted " << asked.of("corruptions") << " times: refused " << refused << ", damaged records set aside " << aside
+              << ", harmless " << harmless << ", other content and nothing said " << silent << "\n";
     return silent;
 }
 

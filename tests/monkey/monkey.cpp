@@ -37,7 +37,8 @@ constexpr int kHeldTooLong = 1000;  // ms
 
 class Monkey {
   public:
-    Monkey(unsigned seed, QString folder) : random_(seed), folder_(std::move(folder)), settings_(folder_ + QStringLiteral("/settings.ini"), QSettings::IniFormat) {
+    Monkey(unsigned seed, QString folder)
+        : random_(seed), folder_(std::move(folder)), settings_(folder_ + QStringLiteral("/settings.ini"), QSettings::IniFormat) {
         file_ = folder_ + QStringLiteral("/monkey.machair");
         store::writeBook(file_.toStdString(), store::readBook(MACHAIR_DEMO).value().book).swap(faults_);
         // A press, a key or a click may open a menu or dialog with a loop of its own, in which alone this fires: it waits for no monkey.
@@ -59,12 +60,21 @@ class Monkey {
             QApplication::processEvents();
             if (one.elapsed() > kHeldTooLong && std::string_view(did) != "again") {  // a start has its own benchmark
                 ++held_;
-                say(QStringLiteral("held %1 ms by %2 on %4 at step %3").arg(one.elapsed()).arg(QString::fromLatin1(did)).arg(steps_).arg(on_));
+                say(QStringLiteral("held %1 ms by %2 on %4 at step %3")
+                        .arg(one.elapsed())
+                        .arg(QString::fromLatin1(did))
+                        .arg(steps_)
+                        .arg(on_));
             }
             if (++steps_ % 200 == 0) look();
         }
         look();
-        say(QStringLiteral("%1 steps, %2 edits, %3 undone to the start, held too long %4, wrong %5").arg(steps_).arg(edits_).arg(starts_).arg(held_).arg(wrong_));
+        say(QStringLiteral("%1 steps, %2 edits, %3 undone to the start, held too long %4, wrong %5")
+                .arg(steps_)
+                .arg(edits_)
+                .arg(starts_)
+                .arg(held_)
+                .arg(wrong_));
         return wrong_ == 0 ? 0 : 1;  // what was held is told: how quick a machine is, is no test
     }
 
@@ -111,7 +121,10 @@ class Monkey {
 
     const char* act() {
         switch (any(24)) {
-            case 0: window_->showStation(Names<Station>::entries[static_cast<std::size_t>(any(static_cast<int>(Names<Station>::entries.size())))].value); return "station";
+            case 0:
+                window_->showStation(
+                    Names<Station>::entries[static_cast<std::size_t>(any(static_cast<int>(Names<Station>::entries.size())))].value);
+                return "station";
             case 1:
             case 2:
             case 3:
@@ -151,29 +164,45 @@ class Monkey {
     const char* click() {
         QWidget* widget = somewhere();
         on_ = QString::fromLatin1(widget->metaObject()->className()) + QLatin1Char(' ') + widget->objectName();
-        if (auto* button = qobject_cast<QAbstractButton*>(widget); button && button->text().contains(QStringLiteral("rint"))) return "no printing";
-        QTest::mouseClick(widget, any(12) == 0 ? Qt::RightButton : Qt::LeftButton, any(6) == 0 ? Qt::ControlModifier : Qt::NoModifier, in(widget));
+        if (auto* button = qobject_cast<QAbstractButton*>(widget); button && button->text().contains(QStringLiteral("rint")))
+            return "no printing";
+        QTest::mouseClick(widget, any(12) == 0 ? Qt::RightButton : Qt::LeftButton, any(6) == 0 ? Qt::ControlModifier : Qt::NoModifier,
+                          in(widget));
         return "click";
     }
     const char* drag() {
         QWidget* widget = somewhere();
         const QPoint from = in(widget), to = in(widget);
         QTest::mousePress(widget, Qt::LeftButton, any(3) == 0 ? Qt::AltModifier : Qt::NoModifier, from);
-        for (int i = 1; i <= 4; ++i) QTest::mouseMove(widget, from + (to - from) * i / 4);
+        for (int i = 1; i <= 4; ++i)
+            QTest::mouseMove(widget, from + (to - from) * i / 4);
         if (any(8) == 0) QTest::keyClick(widget, Qt::Key_Escape);
         QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to);
         return "drag";
     }
     const char* key() {
-        static constexpr Qt::Key kKeys[] = {Qt::Key_Tab, Qt::Key_Return, Qt::Key_Escape, Qt::Key_Space, Qt::Key_Up, Qt::Key_Down, Qt::Key_Left, Qt::Key_Right, Qt::Key_Delete, Qt::Key_Backspace,
-                                            Qt::Key_PageUp, Qt::Key_PageDown, Qt::Key_Home, Qt::Key_End, Qt::Key_W, Qt::Key_B, Qt::Key_M, Qt::Key_P, Qt::Key_1, Qt::Key_7};
+        static constexpr Qt::Key kKeys[] = {Qt::Key_Tab,    Qt::Key_Return,   Qt::Key_Escape, Qt::Key_Space,  Qt::Key_Up,
+                                            Qt::Key_Down,   Qt::Key_Left,     Qt::Key_Right,  Qt::Key_Delete, Qt::Key_Backspace,
+                                            Qt::Key_PageUp, Qt::Key_PageDown, Qt::Key_Home,   Qt::Key_End,    Qt::Key_W,
+                                            Qt::Key_B,      Qt::Key_M,        Qt::Key_P,      Qt::Key_1,      Qt::Key_7};
         QWidget* to = QApplication::focusWidget() ? QApplication::focusWidget() : window_.get();
         QTest::keyClick(to, kKeys[any(static_cast<int>(std::size(kKeys)))], any(8) == 0 ? Qt::AltModifier : Qt::NoModifier);
         return "key";
     }
     const char* type() {
-        static const QStringList kTexts = {QStringLiteral("11.7"), QStringLiteral("0.8 of the shank"), QStringLiteral("to the point"), QStringLiteral("-1"), QStringLiteral("1e400"), QStringLiteral("<img src=\"/dev/zero\">"),
-                                           QStringLiteral("häl✓ 漢字 \U0001F41F"), QString(3000, QLatin1Char('x')), QString(), QStringLiteral("2026-02-30"), QStringLiteral("5 to 3"), QStringLiteral("%1 %n &x"), QStringLiteral("nan")};
+        static const QStringList kTexts = {QStringLiteral("11.7"),
+                                           QStringLiteral("0.8 of the shank"),
+                                           QStringLiteral("to the point"),
+                                           QStringLiteral("-1"),
+                                           QStringLiteral("1e400"),
+                                           QStringLiteral("<img src=\"/dev/zero\">"),
+                                           QStringLiteral("häl✓ 漢字 \U0001F41F"),
+                                           QString(3000, QLatin1Char('x')),
+                                           QString(),
+                                           QStringLiteral("2026-02-30"),
+                                           QStringLiteral("5 to 3"),
+                                           QStringLiteral("%1 %n &x"),
+                                           QStringLiteral("nan")};
         QList<QLineEdit*> lines;
         for (QLineEdit* line : window_->findChildren<QLineEdit*>())
             if (line->isVisible() && line->isEnabled() && !line->isReadOnly()) lines << line;
@@ -198,8 +227,10 @@ class Monkey {
     }
     const char* fly() {
         const Book& book = window_->document().book();
-        if (!book.patterns.empty() && any(2) == 0) window_->document().choosePattern(book.patterns[static_cast<std::size_t>(any(static_cast<int>(book.patterns.size())))].id);
-        else if (!book.teams.empty()) window_->document().chooseTeam(book.teams[static_cast<std::size_t>(any(static_cast<int>(book.teams.size())))].id);
+        if (!book.patterns.empty() && any(2) == 0)
+            window_->document().choosePattern(book.patterns[static_cast<std::size_t>(any(static_cast<int>(book.patterns.size())))].id);
+        else if (!book.teams.empty())
+            window_->document().chooseTeam(book.teams[static_cast<std::size_t>(any(static_cast<int>(book.teams.size())))].id);
         return "fly";
     }
     const char* closeDialogs() {
@@ -209,7 +240,8 @@ class Monkey {
             else if (QWidget* dialog = QApplication::activeModalWidget())
                 dialog->close();
         }
-        for (QDialog* dialog : window_->findChildren<QDialog*>()) dialog->close();
+        for (QDialog* dialog : window_->findChildren<QDialog*>())
+            dialog->close();
         return "dialogs";
     }
     // Another program edits the same book.
@@ -220,7 +252,8 @@ class Monkey {
         if (!read || read->book.patterns.empty()) return "the other reads nothing";
         const std::string& id = read->book.patterns[static_cast<std::size_t>(any(static_cast<int>(read->book.patterns.size())))].id;
         try {
-            (*home)->keep(read->book, changePatternField(read->book, id, "note", "by the other, " + std::to_string(steps_))->after, "other");
+            (*home)->keep(read->book, changePatternField(read->book, id, "note", "by the other, " + std::to_string(steps_))->after,
+                          "other");
         } catch (const store::DiskError&) {
         }
         window_->document().tend();
@@ -278,7 +311,7 @@ int main(int argc, char** argv) {
     loadFace();
     QTemporaryDir folder;
     qputenv("XDG_RUNTIME_DIR", folder.path().toLocal8Bit());  // its devices are its own
-    QDir::setCurrent(folder.path());  // what it saves, it saves there
+    QDir::setCurrent(folder.path());                          // what it saves, it saves there
     const QStringList words = QApplication::arguments();
     Monkey monkey(words.value(1, QStringLiteral("1")).toUInt(), folder.path());
     return monkey.run(words.value(2, QStringLiteral("1")).toDouble());

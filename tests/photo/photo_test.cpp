@@ -16,7 +16,9 @@ using namespace machair::tests;
 
 namespace {
 
-photo::Picture plain(int width, int height, std::uint8_t value) { return {width, height, std::vector<std::uint8_t>(static_cast<std::size_t>(width * height), value)}; }
+photo::Picture plain(int width, int height, std::uint8_t value) {
+    return {width, height, std::vector<std::uint8_t>(static_cast<std::size_t>(width * height), value)};
+}
 
 // A hand's and a lamp's setting, of a size that keeps the tests quick.
 drawing::PhotographSetting settingOf(std::uint64_t seed) {
@@ -44,9 +46,13 @@ TEST_CASE("over sixty photographs the hook is found and lengths are true to 2 % 
             if (!at) continue;
             ++found;
             // A place pointed at on the picture: the shank, the gape and every tip that the plan has.
-            std::vector<std::pair<Point2, Point2>> spans = {{{0.0 * mm, 0.0 * mm}, {plan.hook.shank(), 0.0 * mm}}, {{plan.hook.shank(), 0.0 * mm}, {plan.hook.landmarkX(Landmark::point), -1.0 * plan.hook.gape()}}};
-            for (const Handle& handle : handlesOf(plan)) spans.push_back({{0.0 * mm, 0.0 * mm}, handle.at});
-            photo::Registration truth{{photograph.eye.x(), photograph.eye.y()}, photograph.pxPerMm, setting.turn, setting.mirrored, 1.0, 0.0};
+            std::vector<std::pair<Point2, Point2>> spans = {
+                {{0.0 * mm, 0.0 * mm}, {plan.hook.shank(), 0.0 * mm}},
+                {{plan.hook.shank(), 0.0 * mm}, {plan.hook.landmarkX(Landmark::point), -1.0 * plan.hook.gape()}}};
+            for (const Handle& handle : handlesOf(plan))
+                spans.push_back({{0.0 * mm, 0.0 * mm}, handle.at});
+            photo::Registration truth{
+                {photograph.eye.x(), photograph.eye.y()}, photograph.pxPerMm, setting.turn, setting.mirrored, 1.0, 0.0};
             for (const auto& [from, to] : spans) {
                 const Point2 a = at->toHook(truth.toPicture(from)), b = at->toHook(truth.toPicture(to));
                 ++lengths;
@@ -88,11 +94,13 @@ TEST_CASE("no hook is found where there is none") {
     CHECK_FALSE(photo::findHook(plain(400, 300, 200), hook));
     photo::Picture noise = plain(400, 300, 0);
     Random random(3);
-    for (std::uint8_t& pixel : noise.grey) pixel = static_cast<std::uint8_t>(random.next() % 256);
+    for (std::uint8_t& pixel : noise.grey)
+        pixel = static_cast<std::uint8_t>(random.next() % 256);
     CHECK_FALSE(photo::findHook(noise, hook));
     photo::Picture square = plain(400, 300, 210);
     for (int y = 100; y < 200; ++y)
-        for (int x = 120; x < 280; ++x) square.grey[static_cast<std::size_t>(y * 400 + x)] = 30;
+        for (int x = 120; x < 280; ++x)
+            square.grey[static_cast<std::size_t>(y * 400 + x)] = 30;
     CHECK_FALSE(photo::findHook(square, hook));
 }
 
@@ -102,7 +110,8 @@ TEST_CASE("marks pointed at give the same frame back, whichever way the hook lie
         for (const double turn : {-0.6, 0.0, 1.9}) {
             const photo::Registration truth{{320.0, 210.0}, 37.5, turn, mirrored, 1.0, 0.0};
             std::vector<photo::Marked> marks;
-            for (const Point2 at : {Point2{0.0 * mm, 0.0 * mm}, Point2{hook.shank(), 0.0 * mm}, Point2{hook.landmarkX(Landmark::point), -1.0 * hook.gape()}}) {
+            for (const Point2 at : {Point2{0.0 * mm, 0.0 * mm}, Point2{hook.shank(), 0.0 * mm},
+                                    Point2{hook.landmarkX(Landmark::point), -1.0 * hook.gape()}}) {
                 marks.push_back({at, truth.toPicture(at)});
                 const Point2 back = truth.toHook(truth.toPicture(at));
                 CHECK(std::abs(mmOf(back.x - at.x)) + std::abs(mmOf(back.y - at.y)) < 1e-9);

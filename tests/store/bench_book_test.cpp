@@ -3,14 +3,14 @@
 #include <SQLiteCpp/Database.h>
 #include <SQLiteCpp/Statement.h>
 #include <SQLiteCpp/Transaction.h>
-#include <catch2/catch.hpp>
-#include <csignal>
-#include <fstream>
-#include <random>
 #include <sys/resource.h>
 #include <sys/stat.h>
 #include <sys/wait.h>
 #include <unistd.h>
+#include <catch2/catch.hpp>
+#include <csignal>
+#include <fstream>
+#include <random>
 
 #include "book/edits.h"
 #include "book/kinds.h"
@@ -231,11 +231,13 @@ TEST_CASE("killed at any moment, nothing acknowledged is lost and the book is wh
         // killed while the book opens or on the way to the first edit.
         const auto toldBefore = random() % 3;
         int n = 0, last = 0;
-        for (unsigned told = 0; told < toldBefore && ::read(pipe[0], &n, sizeof n) == sizeof n; ++told) last = n;
+        for (unsigned told = 0; told < toldBefore && ::read(pipe[0], &n, sizeof n) == sizeof n; ++told)
+            last = n;
         ::usleep(static_cast<useconds_t>(random() % 25000));
         ::kill(child, SIGKILL);
         ::waitpid(child, nullptr, 0);
-        while (::read(pipe[0], &n, sizeof n) == sizeof n) last = n;
+        while (::read(pipe[0], &n, sizeof n) == sizeof n)
+            last = n;
         ::close(pipe[0]);
         if (last > 0) ++killsAfterAnEdit;
         auto home = opened(path);  // checks the integrity
@@ -366,7 +368,9 @@ TEST_CASE("a book of the last version gets room for five flies, and a fourth tha
             std::int64_t place = 0;
             for (const Record& record : demo.*list) {
                 const bool pattern = std::is_same_v<Record, Pattern>;
-                SQLite::Statement put(database, std::string("INSERT INTO ") + name + (pattern ? " (id, place, record, hook, thread) VALUES (?, ?, ?, ?, ?)" : " (id, place, record) VALUES (?, ?, ?)"));
+                SQLite::Statement put(database, std::string("INSERT INTO ") + name +
+                                                    (pattern ? " (id, place, record, hook, thread) VALUES (?, ?, ?, ?, ?)"
+                                                             : " (id, place, record) VALUES (?, ?, ?)"));
                 put.bind(1, record.id);
                 put.bind(2, place++);
                 put.bind(3, store::writeRecord(record));

@@ -1,10 +1,10 @@
+#include <sys/stat.h>
+#include <unistd.h>
 #include <catch2/catch.hpp>
 #include <filesystem>
 #include <fstream>
 #include <nlohmann/json.hpp>
 #include <random>
-#include <sys/stat.h>
-#include <unistd.h>
 
 #include "tests/samples.h"
 #include "tests/temp_folder.h"
@@ -23,7 +23,8 @@ std::vector<std::string> linesOf(const std::string& text) {
     std::vector<std::string> lines;
     const auto opened = store::readBench(text);
     if (!opened)
-        for (const Fault& fault : opened.error()) lines.push_back(fault.line());
+        for (const Fault& fault : opened.error())
+            lines.push_back(fault.line());
     return lines;
 }
 std::vector<std::string> linesOf(const Json& json) { return linesOf(json.dump()); }
@@ -182,8 +183,10 @@ TEST_CASE("mangled files never crash, never give half a book") {
             }
         }
         const auto opened = store::readBench(text);
-        if (opened) CHECK(checkToRead(opened->book).empty());
-        else CHECK_FALSE(opened.error().front().line().empty());
+        if (opened)
+            CHECK(checkToRead(opened->book).empty());
+        else
+            CHECK_FALSE(opened.error().front().line().empty());
     }
 }
 
@@ -216,8 +219,9 @@ TEST_CASE("feathers, capes, days and cards that can't be are faults with their p
     json["box"][0]["hook"] = "no-hook";
     json["cut_lists"][0]["slips"][1]["id"] = "pair-1";
     const auto lines = linesOf(json);
-    for (const char* place : {"feathers[0].taken_mm[0]: ", "feathers[1].barbs_mm: ", "feathers[2].material: ", "capes[0].bands[1]: ", "days[4].date: ", "waters[0].rules: ",
-                              "teams[0].own_school: ", "box[0].hook: ", "cut_lists[0].slips[1].id: "}) {
+    for (const char* place :
+         {"feathers[0].taken_mm[0]: ", "feathers[1].barbs_mm: ", "feathers[2].material: ", "capes[0].bands[1]: ", "days[4].date: ",
+          "waters[0].rules: ", "teams[0].own_school: ", "box[0].hook: ", "cut_lists[0].slips[1].id: "}) {
         CAPTURE(place, lines);
         CHECK(has(lines, place));
     }

@@ -43,7 +43,8 @@ TEST_CASE("the demo's hooks and materials go out and come back equal") {
     bare.materials.clear();
     auto materials = store::importCsv(bare, store::materialsToCsv(book.materials)).value().book.materials;
     Book expected = book;
-    for (Material& m : expected.materials) m.measured.clear();  // a mark of the drawers, not a property
+    for (Material& m : expected.materials)
+        m.measured.clear();  // a mark of the drawers, not a property
     CHECK(materials == expected.materials);
 }
 
@@ -66,7 +67,8 @@ TEST_CASE("any bytes as a table are rows or a fault, never a crash") {
     const std::string sound = store::materialsToCsv(demoBook().materials);
     for (int i = 0; i < 200; ++i) {
         std::string text = sound;
-        for (int k = 0; k < 6; ++k) text[random() % text.size()] = static_cast<char>(random());
+        for (int k = 0; k < 6; ++k)
+            text[random() % text.size()] = static_cast<char>(random());
         CHECK_NOTHROW(store::importCsv(demoBook(), text));
     }
 }

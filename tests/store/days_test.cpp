@@ -47,7 +47,8 @@ TEST_CASE("the days go out as CSV and come in again with every outing and fish")
 }
 
 TEST_CASE("another's table is taken in once its columns are named, and flies go by their names") {
-    const std::string csv = "Tag,Stunden,Bob,Fliege,Platz,behalten\n2026-05-02,3,Kelp Lantern,Kelp Lantern,bob,yes\n2026-05-02,,,Kelp Lantern,bob,no\n";
+    const std::string csv =
+        "Tag,Stunden,Bob,Fliege,Platz,behalten\n2026-05-02,3,Kelp Lantern,Kelp Lantern,bob,yes\n2026-05-02,,,Kelp Lantern,bob,no\n";
     store::ColumnMapping mapping = ours(csv);
     CHECK(mapping["Tag"].empty());
     CHECK(mapping["Bob"] == "bob");
@@ -66,11 +67,14 @@ TEST_CASE("another's table is taken in once its columns are named, and flies go 
 }
 
 TEST_CASE("every fault of a table of days is placed, and nothing is taken in") {
-    const std::string csv = "date,hours,fly,position,rods\n2026-13-02,3,,,\n2026-05-02,30,,,\n2026-05-03,2,No Such Fly,bob,\n2026-05-04,2,kelp-lantern,,\n2026-05-05,2,,,many\n";
+    const std::string csv =
+        "date,hours,fly,position,rods\n2026-13-02,3,,,\n2026-05-02,30,,,\n2026-05-03,2,No Such "
+        "Fly,bob,\n2026-05-04,2,kelp-lantern,,\n2026-05-05,2,,,many\n";
     const auto taken = store::importDays(demoBook(), csv, ours(csv));
     REQUIRE_FALSE(taken);
     std::string all;
-    for (const Fault& fault : taken.error()) all += fault.line() + "\n";
+    for (const Fault& fault : taken.error())
+        all += fault.line() + "\n";
     for (const char* place : {"line 2, date", "line 3, hours", "line 4, fly", "line 5, position", "line 6, rods"}) {
         CAPTURE(all, place);
         CHECK(all.find(place) != std::string::npos);
@@ -82,11 +86,14 @@ TEST_CASE("every fault of a table of days is placed, and nothing is taken in") {
 
 TEST_CASE("an evening's calendar has folded lines, times after its start and alarms for coats") {
     const std::string name(120, 'x');
-    const auto text = store::toCalendar({{"u1", "At the vice; " + name, "6 of A,\nthen B", 0.0, 90.0, false}, {"u2", "coat 1, “fly”", {}, 250.5, 251.0, true}}, "2026-12-31T20:15", "20261231T190000Z");
+    const auto text = store::toCalendar(
+        {{"u1", "At the vice; " + name, "6 of A,\nthen B", 0.0, 90.0, false}, {"u2", "coat 1, “fly”", {}, 250.5, 251.0, true}},
+        "2026-12-31T20:15", "20261231T190000Z");
     const auto lines = linesOf(text);
     CHECK(lines.front() == "BEGIN:VCALENDAR");
     CHECK(lines.back() == "END:VCALENDAR");
-    for (const std::string& line : lines) CHECK(line.size() <= 75);
+    for (const std::string& line : lines)
+        CHECK(line.size() <= 75);
     const auto has = [&](const char* line) { return std::ranges::find(lines, line) != lines.end(); };
     CHECK(has("DTSTART:20261231T201500"));
     CHECK(has("DTEND:20261231T214500"));
@@ -94,5 +101,6 @@ TEST_CASE("an evening's calendar has folded lines, times after its start and ala
     CHECK(has("DESCRIPTION:6 of A\\,\\nthen B"));
     CHECK(std::ranges::count(lines, "BEGIN:VALARM") == 1);
     CHECK(store::isStart("2026-11-25T20:00"));
-    for (const char* wrong : {"2026-11-25", "2026-02-30T20:00", "2026-11-25T24:00", "2026-11-25 20:00", "tonight at eight"}) CHECK_FALSE(store::isStart(wrong));
+    for (const char* wrong : {"2026-11-25", "2026-02-30T20:00", "2026-11-25T24:00", "2026-11-25 20:00", "tonight at eight"})
+        CHECK_FALSE(store::isStart(wrong));
 }

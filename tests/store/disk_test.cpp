@@ -22,7 +22,7 @@ using namespace machair::store;
 namespace {
 
 mode_t modeOf(const std::filesystem::path& path) {
-    struct stat status{};
+    struct stat status {};
     return ::stat(path.c_str(), &status) == 0 ? status.st_mode & 07777 : 0;
 }
 
@@ -115,7 +115,8 @@ TEST_CASE("several windows on one bench file lose nothing that was acknowledged,
         for (int n = 1; n <= kEdits;) {
             const auto now = (*home)->read();
             if (!now) ::_exit(3);  // half of a file, or none
-            const auto edit = changePatternField(now->book, dressings[static_cast<std::size_t>(writer)], "note", "edit " + std::to_string(n));
+            const auto edit =
+                changePatternField(now->book, dressings[static_cast<std::size_t>(writer)], "note", "edit " + std::to_string(n));
             try {
                 (*home)->keep(now->book, edit->after, edit->words);
                 ++n;
@@ -130,14 +131,16 @@ TEST_CASE("several windows on one bench file lose nothing that was acknowledged,
         CHECK(WEXITSTATUS(status) == 0);
     }
     const Book last = readBook(path)->book;
-    for (int writer = 0; writer < kWriters; ++writer) CHECK(last.findPattern(dressings[static_cast<std::size_t>(writer)])->note == "edit " + std::to_string(kEdits));
+    for (int writer = 0; writer < kWriters; ++writer)
+        CHECK(last.findPattern(dressings[static_cast<std::size_t>(writer)])->note == "edit " + std::to_string(kEdits));
 }
 
 TEST_CASE("copies thin with age: three sessions, seven days, four weeks, twelve months") {
     constexpr std::time_t kDay = 24 * 60 * 60, kNow = 1'795'000'000;
     std::vector<std::time_t> made;
     for (int day = 0; day < 700; ++day)
-        for (int hour : {20, 12, 8}) made.push_back(kNow - day * kDay - (20 - hour) * 60 * 60);
+        for (int hour : {20, 12, 8})
+            made.push_back(kNow - day * kDay - (20 - hour) * 60 * 60);
     const std::vector<bool> kept = keptCopies(made);
     const auto count = std::count(kept.begin(), kept.end(), true);
     CHECK(kept[0]);

@@ -74,7 +74,9 @@ TEST_CASE("what no Machair put into the tables is refused at once: triggers, vie
         {"CREATE VIEW evil AS SELECT * FROM days", "holds a view evil"},
         {"DROP TABLE days; CREATE VIEW days AS SELECT 'x' AS id, 1 AS place, " + endless + " AS record, 1 AS sum", "view days"},
         {"ALTER TABLE days ADD COLUMN more TEXT AS (hex(zeroblob(1000000000))) VIRTUAL", "table days is not as any Machair made it"},
-        {"DROP TABLE box; CREATE TABLE box (id TEXT PRIMARY KEY, place INTEGER, record TEXT, sum INTEGER, CHECK (length(hex(zeroblob(1000000))) > 0)) STRICT", "table box is not as any"},
+        {"DROP TABLE box; CREATE TABLE box (id TEXT PRIMARY KEY, place INTEGER, record TEXT, sum INTEGER, CHECK "
+         "(length(hex(zeroblob(1000000))) > 0)) STRICT",
+         "table box is not as any"},
         {"CREATE INDEX evil ON days (length(hex(zeroblob(100000))))", "index evil"},
         {"CREATE TABLE more (x)", "holds a table more"},
         {"DROP TABLE days", "its table days is missing"},
@@ -96,7 +98,9 @@ TEST_CASE("what no Machair put into the tables is refused at once: triggers, vie
 TEST_CASE("a record whose bits flipped is set aside and not taken for another, and the rest works") {
     Edited b;
     run(b.path, "UPDATE materials SET record = replace(record, 'Orange', 'Orenge') WHERE record LIKE '%Orange%'");
-    run(b.path, "UPDATE days SET record = replace(record, '\"hours\":2', '\"hours\":3') WHERE id = (SELECT id FROM days WHERE record LIKE '%\"hours\":2%' LIMIT 1)");
+    run(b.path,
+        "UPDATE days SET record = replace(record, '\"hours\":2', '\"hours\":3') WHERE id = (SELECT id FROM days WHERE record LIKE "
+        "'%\"hours\":2%' LIMIT 1)");
     auto home = opened(b.path);
     const auto read = home->read();
     REQUIRE(read);
@@ -139,7 +143,9 @@ TEST_CASE("a record that refers to what is not there is set aside with its reaso
     for (const bool mend : {true, false}) {
         CAPTURE(mend);
         Edited b;
-        run(b.path, "PRAGMA foreign_keys = OFF; DELETE FROM patterns WHERE id = 'kelp-lantern'; UPDATE lists SET records = records - 1 WHERE list = 'patterns'");
+        run(b.path,
+            "PRAGMA foreign_keys = OFF; DELETE FROM patterns WHERE id = 'kelp-lantern'; UPDATE lists SET records = records - 1 WHERE list "
+            "= 'patterns'");
         auto home = opened(b.path);
         const auto read = home->read();
         REQUIRE(read);
@@ -187,7 +193,8 @@ TEST_CASE("of random corruptions none opens with other content and nothing said"
         std::string bytes = whole;
         switch (random() % 4) {
             case 0:
-                for (auto k = random() % 3 + 1; k > 0; --k) bytes[random() % bytes.size()] ^= static_cast<char>(1 << random() % 8);
+                for (auto k = random() % 3 + 1; k > 0; --k)
+                    bytes[random() % bytes.size()] ^= static_cast<char>(1 << random() % 8);
                 break;
             case 1: {  // a page over another
                 const std::size_t pages = bytes.size() / 4096;
@@ -199,7 +206,8 @@ TEST_CASE("of random corruptions none opens with other content and nothing said"
         }
         const auto hurt = b.folder.file("hurt.machair");
         std::ofstream(hurt, std::ios::binary) << bytes;
-        for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(hurt.string() + left);
+        for (const char* left : {"-wal", "-shm"})
+            std::filesystem::remove(hurt.string() + left);
         auto home = store::openHome(hurt, Access::readWrite);
         const auto read = home ? (*home)->read() : tl::unexpected(home.error());
         if (!read)
@@ -237,7 +245,8 @@ TEST_CASE("a book whose pages don't hold together is rescued record by record") 
     CHECK(rescued->book.patterns.size() >= b.book.patterns.size() - 1);  // what stood in the root's own page may be lost
     CHECK_FALSE(rescued->book.days.empty());
     CHECK(check(rescued->book).empty());
-    CHECK(std::ranges::any_of(rescued->said, [](const std::string& line) { return line.find("found in the file's bytes") != std::string::npos; }));
+    CHECK(std::ranges::any_of(rescued->said,
+                              [](const std::string& line) { return line.find("found in the file's bytes") != std::string::npos; }));
     // And of a bench file: what is sound of it.
     const auto json = b.folder.file("b.machair.json");
     std::string text = store::writeBench(b.book);
@@ -274,7 +283,8 @@ TEST_CASE("two windows can write nothing together that is refused on reading") {
     for (int pair = 0; pair < 60; ++pair) {
         CAPTURE(pair);
         const auto path = folder.file("pair.machair");
-        for (const char* left : {"", "-wal", "-shm"}) std::filesystem::remove(path.string() + left);
+        for (const char* left : {"", "-wal", "-shm"})
+            std::filesystem::remove(path.string() + left);
         store::writeBenchBook(path, demoBook());
         auto one = opened(path), two = opened(path);
         const Book book = one->read()->book;
@@ -282,7 +292,8 @@ TEST_CASE("two windows can write nothing together that is refused on reading") {
         int kept = 0;
         for (store::Home* window : {one.get(), two.get()}) {
             Result<Edit> edit = anyEdit(book);
-            for (int i = 0; !edit && i < 50; ++i) edit = anyEdit(book);
+            for (int i = 0; !edit && i < 50; ++i)
+                edit = anyEdit(book);
             if (!edit || !check(edit->after).empty()) continue;
             try {
                 window->keep(book, edit->after, edit->words);
@@ -330,7 +341,8 @@ TEST_CASE("a plain copy of an open book is whole once it is settled") {
 
 TEST_CASE("a log that is tidied away while the book is open loses nothing") {
     OpenEdited b;
-    for (const char* left : {"-wal", "-shm"}) std::filesystem::remove(b.path.string() + left);
+    for (const char* left : {"-wal", "-shm"})
+        std::filesystem::remove(b.path.string() + left);
     const Book more = withTail(b.after, 0.82);
     b.home->keep(b.after, more, "tail again");
     b.home.reset();
@@ -370,7 +382,7 @@ TEST_CASE("copies are as private as the book, and words promise none that isn't 
     home->keep(demoBook(), withTail(demoBook(), 0.7), "tail");
     const auto copies = store::copiesOf(path);
     REQUIRE(copies.size() == 1);
-    struct stat status{};
+    struct stat status {};
     REQUIRE(::stat(copies[0].path.c_str(), &status) == 0);
     CHECK((status.st_mode & 07777) == 0600);
     REQUIRE(::stat(copies[0].path.parent_path().c_str(), &status) == 0);
@@ -378,7 +390,7 @@ TEST_CASE("copies are as private as the book, and words promise none that isn't 
     CHECK(store::sayNewestCopy(path).find(copies[0].path.string()) != std::string::npos);
     store::writeBenchBook(path, demoBook());
     CHECK([&] {
-        struct stat now{};
+        struct stat now {};
         ::stat(path.c_str(), &now);
         return now.st_mode & 07777;
     }() == 0600);
@@ -410,7 +422,8 @@ TEST_CASE("two first edits at once each have their copy") {
         CHECK(WEXITSTATUS(status) == 0);
     }
     CHECK(store::copiesOf(path).size() == 2);
-    for (const store::Copy& copy : store::copiesOf(path)) CHECK(store::readBook(copy.path));
+    for (const store::Copy& copy : store::copiesOf(path))
+        CHECK(store::readBook(copy.path));
 }
 
 TEST_CASE("doctor tells a sound book from a damaged one") {

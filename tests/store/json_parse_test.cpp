@@ -30,13 +30,16 @@ TEST_CASE("a key that is given twice in one object is refused, in another it is 
 
 TEST_CASE("an object of very many keys is looked through in no time that matters") {
     std::string text = "{";
-    for (int i = 0; i < 200'000; ++i) text += (i ? ",\"k" : "\"k") + std::to_string(i) + "\":0";
+    for (int i = 0; i < 200'000; ++i)
+        text += (i ? ",\"k" : "\"k") + std::to_string(i) + "\":0";
     CHECK(faultOf(text + "}").empty());
     CHECK(faultOf(text + ",\"k77\":1}").find("\"k77\" twice") != std::string::npos);
 }
 
 TEST_CASE("nesting stops where it is too deep, and not before") {
-    const auto nested = [](int depth) { return std::string(static_cast<std::size_t>(depth), '[') + std::string(static_cast<std::size_t>(depth), ']'); };
+    const auto nested = [](int depth) {
+        return std::string(static_cast<std::size_t>(depth), '[') + std::string(static_cast<std::size_t>(depth), ']');
+    };
     CHECK(faultOf(nested(kDeepestNesting)).empty());
     CHECK(faultOf(nested(kDeepestNesting + 40)).find("nesting") != std::string::npos);
     CHECK_FALSE(faultOf(nested(200'000)).empty());
@@ -51,17 +54,20 @@ TEST_CASE("what is no JSON says line and column") {
 
 TEST_CASE("records come back in order, however many threads read them") {
     std::vector<std::string> texts;
-    for (int i = 0; i < 9001; ++i) texts.push_back(checkText("c" + std::to_string(i)));
+    for (int i = 0; i < 9001; ++i)
+        texts.push_back(checkText("c" + std::to_string(i)));
     const auto read = readRecords<CheckedFly>("checks", texts);
     REQUIRE(read.spoilt.empty());
     REQUIRE(read.records.size() == texts.size());
-    for (std::size_t i = 0; i < texts.size(); ++i) REQUIRE(read.records[i].id == "c" + std::to_string(i));
+    for (std::size_t i = 0; i < texts.size(); ++i)
+        REQUIRE(read.records[i].id == "c" + std::to_string(i));
     CHECK(read.warnings.empty());
 }
 
 TEST_CASE("a record's fault stands at its list and place, and all of them are told") {
     std::vector<std::string> texts;
-    for (int i = 0; i < 5000; ++i) texts.push_back(checkText("c" + std::to_string(i)));
+    for (int i = 0; i < 5000; ++i)
+        texts.push_back(checkText("c" + std::to_string(i)));
     texts[3] = checkText("c3", R"(, "readings": 7)");
     texts[4990] = "{ not json";
     texts[4999] = R"({"id": ""})";
@@ -71,7 +77,8 @@ TEST_CASE("a record's fault stands at its list and place, and all of them are to
     CHECK(read.records[2].id == "c2");  // the others are there
     std::vector<std::string> places;
     for (const auto& [index, faults] : read.spoilt)
-        for (const Fault& fault : faults) places.push_back(fault.place.text());
+        for (const Fault& fault : faults)
+            places.push_back(fault.place.text());
     CHECK(std::ranges::any_of(places, [](const std::string& p) { return p == "checks[3].readings"; }));
     CHECK(std::ranges::any_of(places, [](const std::string& p) { return p == "checks[4990]"; }));
     CHECK(std::ranges::any_of(places, [](const std::string& p) { return p.starts_with("checks[4999]"); }));

@@ -40,8 +40,9 @@ TEST_CASE("the demo conforms to the schema, and what the reader refuses does not
         json[Json::json_pointer(pointer)] = value;
         return json;
     };
-    for (const Json& json : {broken("/hooks/0/size", 30), broken("/patterns/0/parts/3/length", {{"to", 3.5}}), broken("/patterns/0/parts/0/part", "wheel"),
-                             broken("/materials/0/denier", 0), broken("/materials/0/colour", "red"), broken("/format", "else")}) {
+    for (const Json& json :
+         {broken("/hooks/0/size", 30), broken("/patterns/0/parts/3/length", {{"to", 3.5}}), broken("/patterns/0/parts/0/part", "wheel"),
+          broken("/materials/0/denier", 0), broken("/materials/0/colour", "red"), broken("/format", "else")}) {
         CHECK_FALSE(conforms(json));
         CHECK_FALSE(store::readBench(json.dump()));
     }

@@ -19,13 +19,14 @@ TEST_CASE("text is read as what it is: UTF-8, UTF-16 with its mark, else Windows
     CHECK(decodeText("\x80 5 \x93soft\x94").text == "€ 5 “soft”");
     CHECK(decodeText(std::string_view("\xff\xfeh\0\xe9\0", 6)).text == "hé");
     CHECK(decodeText(std::string_view("\xfe\xff\0h\0\xe9", 6)).text == "hé");
-    CHECK(decodeText(std::string_view("\xff\xfe\x3d\xd8\x00\xde", 6)).text == "😀");  // a pair
+    CHECK(decodeText(std::string_view("\xff\xfe\x3d\xd8\x00\xde", 6)).text == "😀");     // a pair
     CHECK(decodeText(std::string_view("\xff\xfe\x3d\xd8", 4)).text == "\xef\xbf\xbd");  // half of one
     CHECK(decodeText("\xef\xbb\xbfx").text == "x");
 }
 
 TEST_CASE("what is no UTF-8 is known: overlong forms, surrogates, ends cut off, beyond the last character") {
-    for (const char* bad : {"\xc0\xaf", "\xe0\x80\xaf", "\xed\xa0\x80", "\xf5\x80\x80\x80", "\xf4\x90\x80\x80", "\xe2\x82", "\x80", "a\xff"}) {
+    for (const char* bad :
+         {"\xc0\xaf", "\xe0\x80\xaf", "\xed\xa0\x80", "\xf5\x80\x80\x80", "\xf4\x90\x80\x80", "\xe2\x82", "\x80", "a\xff"}) {
         CAPTURE(bad);
         CHECK_FALSE(isUtf8(bad));
         CHECK(isUtf8(decodeText(bad).text));
@@ -49,14 +50,16 @@ TEST_CASE("any bytes as a recipe give a dressing in sound UTF-8 that can be writ
     const Book book = tests::demoBook();
     for (int i = 0; i < 400; ++i) {
         std::string text = "Test\nTail: ";
-        for (int k = 0; k < 90; ++k) text += static_cast<char>(random() % 256);
+        for (int k = 0; k < 90; ++k)
+            text += static_cast<char>(random() % 256);
         const auto read = readRecipe(text, book);
         if (!read) continue;
         Book with = book;
         with.patterns.push_back(read->pattern);
         with.patterns.back().id = "from-bytes";
         CHECK_NOTHROW(writeBench(with));
-        for (const RecipeDoubt& doubt : read->doubts) CHECK(isUtf8(doubt.words + doubt.question));
+        for (const RecipeDoubt& doubt : read->doubts)
+            CHECK(isUtf8(doubt.words + doubt.question));
     }
 }
 
