@@ -126,6 +126,13 @@ class Board {
                 if (!pairPasses(a, *flies[a], b, *flies[b])) return false;
         return true;
     }
+    // The team as it hangs.
+    [[nodiscard]] bool fliesPass() const {
+        std::vector<const FlyFigures*> flies;
+        for (const TeamFly& fly : report_.flies)
+            flies.push_back(&fly.figures);
+        return passes(flies);
+    }
     [[nodiscard]] double scoreOf(const std::vector<const FlyFigures*>& flies) const {
         double sum = 0.0, whole = 0.0;
         const std::size_t wave = judgedWave(flies);
@@ -410,11 +417,17 @@ std::vector<Proposal> proposalsOf(const Board& board, Search& search, bool toTie
     return list;
 }
 
+// What no fly can mend: the leader's own lengths, and what the card says of them.
+bool isOfTheLeader(const TeamCheck& check) {
+    return check.term == TeamTerm::spacing || check.term == TeamTerm::dropper ||
+           (check.term == TeamTerm::rules && check.upper != check.lower);
+}
+
 // What is off, by name; and where there are two, that they stand against each other.
 std::vector<std::string> conflictsOf(const TeamReport& report) {
     std::vector<const TeamCheck*> off;
     for (const TeamCheck& check : report.checks)
-        if (check.verdict != Verdict::pass) off.push_back(&check);
+        if (check.verdict != Verdict::pass && !isOfTheLeader(check)) off.push_back(&check);
     std::ranges::stable_sort(off, std::greater{}, [](const TeamCheck* c) { return c->shortfall; });
     constexpr std::size_t kNamed = 4;
     std::vector<std::string> words;
@@ -462,11 +475,12 @@ std::optional<Proposal> bestOfBox(const Board& board, const std::stop_token& sto
     return board.propose(best.answer);
 }
 
-// Whether something fails that no fly can mend: the leader, or the card's say on it.
-bool leaderFails(const TeamReport& report) {
-    return std::ranges::any_of(report.checks, [](const TeamCheck& c) {
-        return c.verdict != Verdict::pass && (c.term == TeamTerm::spacing || c.term == TeamTerm::dropper);
-    });
+std::vector<std::string> failsOfTheLeader(const TeamReport& report) {
+    std::vector<std::string> words;
+    for (const TeamCheck& check : report.checks)
+        if (check.verdict != Verdict::pass && isOfTheLeader(check))
+            words.push_back(check.words + (check.mend.empty() ? "" : ": " + check.mend));
+    return words;
 }
 
 }  // namespace
@@ -495,6 +509,8 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
         if (options.progress) options.progress(done);
     };
     Board board(book, spec, *weighed, box, setting);
+    report.conflicts = failsOfTheLeader(*weighed);
+    if (board.fliesPass()) return report;  // only the leader wants mending
     board.addOwn();
     board.addBox();
     board.addRedressed(singleChanges(), options.stop);
@@ -510,10 +526,6 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
     }
     report.planned = board.planned();
     report.stopped = options.stop.stop_requested();
-    if (leaderFails(*weighed))
-        for (const TeamCheck& check : weighed->checks)
-            if (check.verdict != Verdict::pass && (check.term == TeamTerm::spacing || check.term == TeamTerm::dropper))
-                report.conflicts.push_back(check.words + ": " + check.mend);
     if (report.empty() && !report.stopped) {
         for (std::string& words : conflictsOf(*weighed))
             report.conflicts.push_back(std::move(words));

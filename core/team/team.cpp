@@ -9,9 +9,7 @@ namespace machair {
 
 namespace {
 
-std::string name(Position p) {
-    return std::string(nameOf(p));
-}
+std::string name(Position p) { return std::string(nameOf(p)); }
 
 // Which of the lengths that two flies share differ most.
 std::string mostApart(const FlyFigures& up, const FlyFigures& low) {
@@ -80,8 +78,7 @@ Said sayPair(const JudgedTerm& judged, const FlyFigures& up, const FlyFigures& l
         case TeamTerm::variety:
             return {"seen at fishing depth the " + upper + " and the " + lower + " differ by " + formatNumber(value, 1) + " in colour",
                     "a darker or brighter dressing on one of them, so that the fish has a choice"};
-        default:
-            throw BrokenContract("not a check of a pair");
+        default: throw BrokenContract("not a check of a pair");
     }
 }
 
@@ -139,19 +136,19 @@ void checkPlaces(TeamReport& report, const TeamDay& day) {
 }
 
 void checkCard(TeamReport& report, const TeamSetting& setting, const std::optional<LeaderSpec>& leader) {
-    const auto breach = [&](Position at, const std::string& who, const Breach& b) {
-        report.checks.push_back(inWords({TeamTerm::rules, 0.0, nullptr, 2.0, false}, at, at, {who + b.words, b.mend}));
+    const auto breach = [&](Position upper, Position lower, const std::string& who, const Breach& b) {
+        report.checks.push_back(inWords({TeamTerm::rules, 0.0, nullptr, 2.0, false}, upper, lower, {who + b.words, b.mend}));
     };
     for (const TeamFly& fly : report.flies)
         for (const Breach& b : breachesOf(fly.figures, *setting.card, setting.contest))
-            breach(fly.position, "the " + name(fly.position) + ": ", b);
+            breach(fly.position, fly.position, "the " + name(fly.position) + ": ", b);
     LeaderFigures figures;
     figures.flies = static_cast<int>(report.flies.size());
     figures.overall = measuresOf(leader).overall();
     for (const TeamCheck& check : report.checks)
         if (check.term == TeamTerm::spacing && check.value) figures.spacings.push_back(*check.value * metre);
     for (const Breach& b : breachesOf(figures, *setting.card))
-        breach(Position::bob, "", b);
+        breach(Position::bob, Position::point, "", b);  // of them all
     if (std::ranges::none_of(report.checks, [](const TeamCheck& c) { return c.term == TeamTerm::rules; }))
         report.checks.push_back(inWords({TeamTerm::rules, 0.0, nullptr, 0.0, false}, Position::bob, Position::point,
                                         {"within the rules of " + setting.card->title() + ", as this card has them", {}}));
@@ -159,9 +156,7 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
 
 }  // namespace
 
-Verdict verdictOf(double shortfall) {
-    return shortfall <= 0.0 ? Verdict::pass : shortfall <= 1.0 ? Verdict::near : Verdict::off;
-}
+Verdict verdictOf(double shortfall) { return shortfall <= 0.0 ? Verdict::pass : shortfall <= 1.0 ? Verdict::near : Verdict::off; }
 
 std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> month) {
     std::vector<const SeasonRow*> rows;
@@ -284,12 +279,9 @@ std::string sayVerdict(const TeamReport& report) {
                            : report.wave <= 0.0 ? " in a flat calm"
                                                 : " in a wave of " + formatNumber(report.wave, 2) + " m";
     switch (report.verdict) {
-        case Verdict::pass:
-            return "fishes as one" + in;
-        case Verdict::near:
-            return "nearly a team" + in;
-        case Verdict::off:
-            return "not a team yet" + in;
+        case Verdict::pass: return "fishes as one" + in;
+        case Verdict::near: return "nearly a team" + in;
+        case Verdict::off: return "not a team yet" + in;
     }
     throw BrokenContract("unknown verdict");
 }

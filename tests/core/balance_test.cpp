@@ -195,3 +195,34 @@ TEST_CASE("changes are whole steps with the costs of the contract, and are said 
     said.tail = 2;
     CHECK(sayChange(book, plan, said) == "one turn less on the palmer, the palmer 0.2 of the gape longer, the tail 30 % longer");
 }
+
+TEST_CASE("where the flies pass and only the leader fails, no fly is changed and each fault of the leader is named once") {
+    Book book = teamOf("kelp-lantern", "heather-tinker", "rush-piper");
+    LeaderSpec leader;
+    leader.bobToMiddle = 0.2 * metre;
+    leader.dropper = 0.4 * metre;
+    book.teams[0].leader = leader;
+    const BalanceReport report = balanceTeam(book, "team", inWave(0.134)).value();
+    CHECK_FALSE(report.passes);
+    CHECK(report.box.empty());
+    CHECK(report.redressed.empty());
+    CHECK_FALSE(report.instead);
+    const TeamReport weighed = weighTeam(book, "team", inWave(0.134)).value();
+    const auto off = std::ranges::count_if(weighed.checks, [](const TeamCheck& check) { return check.verdict != Verdict::pass; });
+    CHECK(off >= 2);
+    REQUIRE(std::ssize(report.conflicts) == off);
+    CHECK(std::set(report.conflicts.begin(), report.conflicts.end()).size() == report.conflicts.size());
+    for (const std::string& words : report.conflicts)
+        CHECK((words.find("dropper") != std::string::npos || words.find("apart") != std::string::npos ||
+               words.find(" m") != std::string::npos));
+}
+
+TEST_CASE("what the leader fails is not said again among what stands against what") {
+    Book book = teamOf("copper-mooring", "copper-mooring", "copper-mooring");
+    LeaderSpec leader;
+    leader.bobToMiddle = 0.2 * metre;
+    book.teams[0].leader = leader;
+    const BalanceReport report = balanceTeam(book, "team", inWave(0.134)).value();
+    CHECK_FALSE(report.passes);
+    CHECK(std::set(report.conflicts.begin(), report.conflicts.end()).size() == report.conflicts.size());
+}
