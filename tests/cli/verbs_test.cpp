@@ -153,7 +153,7 @@ TEST_CASE("a drift is told every 0.05 s, with its bands and what the bob does") 
     CHECK(runCli(demo("drift", "--team west-shore --count 5 --retrieve 0.3 --for 5 --lift 0.5")).err.starts_with("height: "));
 }
 
-TEST_CASE("cuts name feathers and stretches; what can't be cut is no failure") {
+TEST_CASE("cuts name feathers and stretches: what can't be cut is no failure") {
     const Json cuts = jsonOf(demo("cuts", "--list three-pairs"));
     hasKeys(cuts, {"feathers", "feathers_used", "waste_mm", "optimal", "bound", "uncut"});
     CHECK(cuts["optimal"] == true);

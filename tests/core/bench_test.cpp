@@ -92,7 +92,7 @@ TEST_CASE("coats of varnish dry, and resin is cured with its caution") {
         CHECK_FALSE(sayCaution(c).empty());
 }
 
-TEST_CASE("the demo's dressings stand in a good order; one that traps a later part says which order works") {
+TEST_CASE("the demo's dressings stand in a good order: one that traps a later part says which order works") {
     const Book book = demoBook();
     for (const Pattern& pattern : book.patterns) {
         CAPTURE(pattern.title());

@@ -50,7 +50,7 @@ TEST_CASE("a shortfall is counted in near-widths from the edge of what is wanted
     CHECK(verdictOf(1.01) == Verdict::off);
 }
 
-TEST_CASE("neighbours are judged on sink, water, turnover, size and colour; bob and point only on sink, weight and family") {
+TEST_CASE("neighbours are judged on sink, water, turnover, size and colour: bob and point only on sink, weight and family") {
     const SchoolRules rules = rulesOf(School::stepped);
     const FlyFigures bob = fly(0.08, 6.0, 90.0, 10), point = fly(0.16, 0.6, 81.0, 12);
     const JudgedPair pair = judgePair(bob, point, {true, true, true}, rules);

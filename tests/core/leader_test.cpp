@@ -184,7 +184,7 @@ TEST_CASE("the rod tip's path is the integral of a speed that changes in ramps o
     CHECK(z >= 2.0);
 }
 
-TEST_CASE("in the lift the bob breaks the surface, holds and clears it; slower than the drift nothing is in touch") {
+TEST_CASE("in the lift the bob breaks the surface, holds and clears it: slower than the drift nothing is in touch") {
     Handling h = drawn(5.0, 0.3, 8.0);
     h.lift = 0.5 * metrePerSecond;
     h.height = 2.0 * metre;

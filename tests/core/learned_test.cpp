@@ -125,7 +125,7 @@ TEST_CASE("bobs that caught fuller than those fished move the wave's wants, with
     CHECK(shifts[0].words().find("fuller than those you fished") != std::string::npos);
 }
 
-TEST_CASE("a swap is advised in words and only where it would teach; else that is said") {
+TEST_CASE("a swap is advised in words and only where it would teach: else that is said") {
     const Book book = demoBook();
     TeamSetting setting;
     setting.day.wave = 0.134 * metre;

@@ -24,7 +24,7 @@ TEST_CASE("two flies change places, and an empty position takes one") {
     CHECK_FALSE(swapTeamFlies(book, "nobody", Position::bob, Position::middle));
 }
 
-TEST_CASE("a new team has an id of its own and the first team's leader; a fly that is not there is refused") {
+TEST_CASE("a new team has an id of its own and the first team's leader: a fly that is not there is refused") {
     const Book book = demoBook();
     const Edit one = addTeam(book, "Evening", trioOf("kelp-lantern", std::nullopt, "rush-piper")).value();
     const Edit two = addTeam(one.after, "Evening", trioOf("soot-ember", std::nullopt, std::nullopt)).value();
@@ -73,7 +73,7 @@ TEST_CASE("a leader's fields are read in metres and millimetres, and move the ch
     CHECK(std::ranges::find(fields, "diameter_mm", &Field::key)->text == "0.2");
 }
 
-TEST_CASE("a water takes wind, fetch and a shore; a rule card hangs on it") {
+TEST_CASE("a water takes wind, fetch and a shore: a rule card hangs on it") {
     const Edit fresh = addWater(Book{}).value();
     const std::string id = fresh.after.waters[0].id;
     Book book = changeWaterField(fresh.after, id, "wind_m_s", "7.5")->after;
@@ -174,7 +174,7 @@ TEST_CASE("a batch is tied one by one into the box, and no further than wanted")
     CHECK(addBatch(book, "rush-piper", 1)->after.batches[1].id != id);
 }
 
-TEST_CASE("a leftover shortens the next noodle, but never to under what was wound; a shortfall lengthens it at once") {
+TEST_CASE("a leftover shortens the next noodle, but never to under what was wound: a shortfall lengthens it at once") {
     const Book book = demoBook();
     const Length made = *std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail).noodle;
     const auto correction = [](const Edit& edit) {

@@ -46,7 +46,7 @@ TEST_CASE("a floating fly above a sinking one steps well, a floating point does 
     CHECK(weighTeam(book, "west-shore")->verdict == Verdict::off);
 }
 
-TEST_CASE("without a day a team has its best verdict, with the waves that suit it; with one, that day's") {
+TEST_CASE("without a day a team has its best verdict, with the waves that suit it: with one, that day's") {
     const Book book = demoBook();
     const TeamReport any = weighTeam(book, "west-shore").value();
     REQUIRE(any.suits.size() == 5);

@@ -66,7 +66,7 @@ TEST_CASE("over sixty photographs the hook is found and lengths are true to 2 % 
     CHECK(trueLengths == lengths);
 }
 
-TEST_CASE("the tail's tip is read off the silhouette; pale fine fibres at most too short") {
+TEST_CASE("the tail's tip is read off the silhouette: pale fine fibres at most too short") {
     const Book book = demoBook();
     for (const auto& [id, stout] : {std::pair{"kelp-lantern", true}, std::pair{"heather-tinker", false}}) {
         const Plan plan = planPattern(book, id).value();

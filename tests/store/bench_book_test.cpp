@@ -332,7 +332,7 @@ TEST_CASE("a bench file that somebody else changed is not written over") {
     CHECK(store::readBook(path)->book == withTail(book, 0.6));
 }
 
-TEST_CASE("what somebody else wrote otherwise but alike is no conflict; what says something else is") {
+TEST_CASE("what somebody else wrote otherwise but alike is no conflict: what says something else is") {
     const TempFolder folder;
     const auto path = folder.file("b.machair");
     store::writeBenchBook(path, demoBook());
