@@ -4,6 +4,8 @@
 #include <QPainter>
 #include <algorithm>
 
+#include "book/records.h"
+#include "team/place.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -90,6 +92,12 @@ void SizesView::paintEvent(QPaintEvent*) {
         if (fly.plan)
             say(tr("shank %1, head %2 to spare").arg(qt(formatLength(fly.plan->hook.shank())), qt(formatLength(fly.plan->head.margin()))),
                 c.inkSoft);
+        if (fly.plan) {
+            QStringList creatures;
+            for (const SeasonRow* row : suggestedBy(document_.book().season, fly.plan->pattern, styleOf(*fly.plan), fly.size))
+                creatures << qt(titleOf(document_.book(), *row));
+            if (!creatures.isEmpty()) say(tr("suggests %1").arg(creatures.join(tr("; "))), c.slate);
+        }
         for (std::size_t n = 0; n < std::min<std::size_t>(3, fly.changes.size()); ++n)
             say(qt(fly.changes[n]), c.ink);
         for (std::size_t n = 0; n < std::min<std::size_t>(2, fly.troubles.size()); ++n)

@@ -182,6 +182,40 @@ PlaceFit fitIn(const FlyFigures& fly, const PlaceWants& wants, const PlaceExtras
     return fit;
 }
 
+namespace {
+
+bool isNamedIn(const SeasonRow& row, std::string_view pattern, std::string_view title) {
+    return std::ranges::find(row.dressings, pattern) != row.dressings.end() ||
+           (row.suits && !title.empty() && row.suits->find(title) != std::string::npos);
+}
+
+// "12-14", "12 to 14" or "12"; a text without a number takes any.
+bool takesSize(const std::optional<std::string>& written, int size) {
+    std::vector<int> numbers;
+    bool within = false;
+    for (const char c : written.value_or("")) {
+        const bool digit = std::isdigit(static_cast<unsigned char>(c)) != 0;
+        if (digit && !within) numbers.push_back(0);
+        constexpr int kMost = 1000;
+        if (digit && numbers.back() < kMost) numbers.back() = 10 * numbers.back() + (c - '0');
+        within = digit;
+    }
+    if (numbers.empty()) return true;
+    const auto [low, high] = std::ranges::minmax(numbers);
+    return size >= low && size <= high;
+}
+
+}  // namespace
+
+std::vector<const SeasonRow*> suggestedBy(const std::vector<SeasonRow>& season, const Pattern& dressing, FlyStyle style, int size) {
+    std::vector<const SeasonRow*> rows;
+    for (const SeasonRow& row : season) {
+        const bool fits = isNamedIn(row, dressing.id, dressing.title()) || std::ranges::find(row.styles, style) != row.styles.end();
+        if (fits && takesSize(row.size, size)) rows.push_back(&row);
+    }
+    return rows;
+}
+
 std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern,
                                    std::string_view title) {
     constexpr double kNamed = 1.0, kStyle = 0.7, kNotSeen = 0.6, kLeast = 0.3;
@@ -204,8 +238,7 @@ std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlySty
     for (const SeasonRow* row : day.season) {
         if (row->place && *row->place != position) continue;
         if (!best) best = SeasonFit{kLeast, {}};
-        const bool named = std::ranges::find(row->dressings, pattern) != row->dressings.end() ||
-                           (row->suits && !title.empty() && row->suits->find(title) != std::string::npos);
+        const bool named = isNamedIn(*row, pattern, title);
         const bool sedge =
             lowered(row->creature).find("sedge") != std::string::npos && style == FlyStyle::palmer && position == Position::bob;
         const bool fits = sedge || std::ranges::find(row->styles, style) != row->styles.end();

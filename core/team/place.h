@@ -85,6 +85,10 @@ struct SeasonFit {
 };
 [[nodiscard]] std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern,
                                                  std::string_view title);
+// What a dressing suggests on a hook of one size: the creatures of the season's rows that name it, or its style, and whose size ("12-14";
+// any where none is written) takes that hook. In the order of the table.
+[[nodiscard]] std::vector<const SeasonRow*> suggestedBy(const std::vector<SeasonRow>& season, const Pattern& dressing, FlyStyle style,
+                                                        int size);
 
 // The terms of a fit in words, the most won first, then the most lost.
 [[nodiscard]] std::vector<std::string> reasonsOf(const PlaceFit& fit, const FlyFigures& fly, const PlaceWants& wants);

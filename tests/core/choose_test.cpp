@@ -239,3 +239,30 @@ TEST_CASE("twins on two hooks are two flies of one dressing, each with its size 
     for (const LeftOut& out : report.leftOut)
         CHECK(box[out.fly].id != "twin-fly");
 }
+
+TEST_CASE("a dressing suggests at each size what the season has of that size, by its name or its style") {
+    const Book book = demoBook();
+    SeasonRow midge, sedge;
+    midge.id = "midge";
+    midge.creature = "black midges";
+    midge.size = "14-16";
+    midge.styles = {FlyStyle::spider};
+    sedge.id = "sedge";
+    sedge.creature = "brown sedges";
+    sedge.size = "8 to 12";
+    sedge.dressings = {"kelp-lantern"};
+    const std::vector<SeasonRow> season = {midge, sedge};
+    const auto creatures = [&](const char* dressing, FlyStyle style, int size) {
+        std::vector<std::string> names;
+        for (const SeasonRow* row : suggestedBy(season, *book.findPattern(dressing), style, size))
+            names.push_back(row->creature);
+        return names;
+    };
+    CHECK(creatures("kelp-lantern", FlyStyle::palmer, 10) == std::vector<std::string>{"brown sedges"});
+    CHECK(creatures("kelp-lantern", FlyStyle::palmer, 14).empty());
+    CHECK(creatures("rush-piper", FlyStyle::spider, 16) == std::vector<std::string>{"black midges"});
+    CHECK(creatures("rush-piper", FlyStyle::spider, 12).empty());
+    SeasonRow any = midge;
+    any.size.reset();
+    CHECK(suggestedBy({any}, *book.findPattern("rush-piper"), FlyStyle::spider, 8).size() == 1);
+}
