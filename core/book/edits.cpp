@@ -7,6 +7,7 @@
 #include "book/describe.h"
 #include "book/fields.h"
 #include "book/fitting.h"
+#include "book/part_material.h"
 #include "book/part_order.h"
 #include "book/references.h"
 #include "book/schools.h"
@@ -125,6 +126,7 @@ Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t
     if (!field) return tl::unexpected(field.error());
     const std::string name = titleOf(changed.parts[part].kind) + " " + fieldLabel(fieldsOf(changed.parts[part]), key);
     changed.parts[part] = *field;
+    if (key == "from" && changed.parts[part].from) changed.parts[part].material.reset();  // it is the other part's
     edit.words = name + (text.empty() ? " back to the usual" : " to " + std::string(text));
     return edit;
 }
@@ -154,7 +156,12 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     Edit edit{{}, book};
     Part& changed = edit.after.findPattern(pattern)->parts[part];
     changed.material = made->id;
+    changed.from.reset();
     edit.words = titleOf(changed.kind) + " of " + made->title();
+    std::string fell;
+    for (const std::string& what : fitToMaterial(changed, *made))
+        fell += (fell.empty() ? "; back to the usual: " : ", ") + what;
+    edit.words += fell;
     return edit;
 }
 

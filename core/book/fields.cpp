@@ -95,6 +95,7 @@ struct Show {
                 joined(v, [](const std::array<Length, 2>& s) { return formatExact(s[0] / mm) + " to " + formatExact(s[1] / mm); }),
                 {}};
     }
+    static Field make(const PartRef& v) { return {{}, {}, FieldKind::text, partName(v), {}}; }
     static Field make(const Fly& v) { return {{}, {}, FieldKind::fly, writeFly(v), {}}; }
     static Field make(const std::vector<Length>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](Length l) { return formatExact(l / mm); }), {}};
@@ -232,6 +233,12 @@ class Read {
             list.push_back({*from * mm, *to * mm});
         }
         v = std::move(list);
+        return {};
+    }
+    Faults into(PartRef& v) const {
+        const auto read = readPart(text_);
+        if (!read) return wrong("a part of this dressing by its name, as \"tail\"");
+        v = *read;
         return {};
     }
     // Of the same dressing it keeps how it is fished.
@@ -390,7 +397,9 @@ class FieldLister {
         Field field = Show::make(member.value_or(Fly()));
         if (!member) field.text.clear();
         add(key, rule, std::move(field), true);
-        if (member) add(fishedKey(key).c_str(), kPlain, Show::make(member->presentation.value_or("")), true);
+        if (!member) return;
+        add(fishedKey(key).c_str(), kPlain, Show::make(member->presentation.value_or("")), true);
+        fields.back().label = enumText(key) + ", how fished";
     }
     void operator()(const char* key, const std::vector<std::array<Length, 2>>& member, const Rule& rule = {}) {
         if (rule.scale == 1.0) add(key, rule, Show::make(member), true);  // a shore, in metres, is drawn on a map
@@ -505,7 +514,9 @@ std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
 std::vector<Field> fieldsOf(const Part& part) {
     FieldLister lister;
     std::visit([&](const auto& detail) { describe(lister, detail); }, part.detail);
-    if (part.kind == PartKind::collar || part.kind == PartKind::throat) lister("station", part.station);
+    lister("station", part.station);
+    lister("from", part.from, kPlain.says("of what is left of the"));
+    lister("note", part.note);
     for (Field& field : lister.fields)
         field.primary = std::ranges::any_of(kPrimary, [&](const Primary& p) { return p.kind == part.kind && p.key == field.key; });
     return std::move(lister.fields);
@@ -516,6 +527,8 @@ Result<Part> withField(const Part& part, std::string_view key, std::string_view 
     FieldWriter writer(key, text, place);
     std::visit([&](auto& detail) { describe(writer, detail); }, changed.detail);
     writer("station", changed.station);
+    writer("from", changed.from);
+    writer("note", changed.note);
     if (!writer.found) return fail(place.key(key), "expected a field of a " + std::string(nameOf(part.kind)) + ", got none of that name");
     if (!writer.faults.empty()) return tl::unexpected(writer.faults);
     return changed;

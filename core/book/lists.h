@@ -31,6 +31,22 @@ void eachList(Done done) {
     done("days", &Book::days);
 }
 
+// done(the list, the record, its index) for the record of this id in this list; whether there is one.
+template <class BookLike, class Done>
+bool visitRecord(BookLike& book, std::string_view wanted, std::string_view id, Done done) {
+    bool found = false;
+    eachList([&](const char* name, auto list) {
+        if (found || name != wanted) return;
+        auto& records = book.*list;
+        for (std::size_t i = 0; i < records.size() && !found; ++i)
+            if (records[i].id == id) {
+                found = true;
+                done(list, records[i], i);
+            }
+    });
+    return found;
+}
+
 // The name of the list that a record stands in.
 template <class Record>
 [[nodiscard]] const char* listOf() {

@@ -17,20 +17,9 @@ namespace machair {
 
 namespace {
 
-// done(the list, the record, its index) for the record of this id; whether there is one.
 template <class BookLike, class Done>
 bool withRecord(BookLike& book, const RecordId& record, Done done) {
-    bool found = false;
-    eachList([&](const char* name, auto list) {
-        if (found || name != record.list) return;
-        auto& records = book.*list;
-        for (std::size_t i = 0; i < records.size() && !found; ++i)
-            if (records[i].id == record.id) {
-                found = true;
-                done(list, records[i], i);
-            }
-    });
-    return found;
+    return visitRecord(book, record.list, record.id, std::move(done));
 }
 
 tl::unexpected<Faults> noRecord(const RecordId& record) { return noSuch(Place(record.list), nameOfOne(record.list), record.id); }
@@ -281,6 +270,30 @@ std::string titleOf(const Book& book, const RecordId& record) {
     return title;
 }
 
+template <class Record>
+std::string titleOf(const Book& book, const Record& record) {
+    return Title{book}(record);
+}
+template std::string titleOf(const Book&, const HookSpec&);
+template std::string titleOf(const Book&, const Material&);
+template std::string titleOf(const Book&, const Pattern&);
+template std::string titleOf(const Book&, const TeamSpec&);
+template std::string titleOf(const Book&, const TeamSchool&);
+template std::string titleOf(const Book&, const WaterSpec&);
+template std::string titleOf(const Book&, const RuleCard&);
+template std::string titleOf(const Book&, const VaneFeather&);
+template std::string titleOf(const Book&, const CutList&);
+template std::string titleOf(const Book&, const Cape&);
+template std::string titleOf(const Book&, const Stock&);
+template std::string titleOf(const Book&, const SeasonRow&);
+template std::string titleOf(const Book&, const Mishap&);
+template std::string titleOf(const Book&, const Batch&);
+template std::string titleOf(const Book&, const BoxFly&);
+template std::string titleOf(const Book&, const CheckedFly&);
+template std::string titleOf(const Book&, const Day&);
+template std::string titleOf(const Book&, const Outing&);
+template std::string titleOf(const Book&, const Fish&);
+
 std::vector<RecordTable> tablesOf(const Book& book, const RecordId& record) {
     std::vector<RecordTable> tables;
     (void)withRecord(book, record, [&](auto, const auto& found, std::size_t) {
@@ -362,6 +375,18 @@ Result<Edit> changeRow(const Book& book, const RecordId& record, const RowId& ro
     edit.words = titleOf(book, record) + ": " + fieldLabel(*before, key) + " " +
                  (field == before->end() ? std::string(text) : sayValue(book, *field, text));
     return sound(std::move(edit));
+}
+
+Result<Edit> changeRecords(const Book& book, const std::vector<RecordId>& records, std::string_view key, std::string_view text) {
+    Edit all{{}, book};
+    for (const RecordId& record : records) {
+        auto one = changeRecord(all.after, record, key, text);
+        if (!one) return one;
+        all.words = std::move(one->words);
+        all.after = std::move(one->after);
+    }
+    if (records.size() > 1) all.words = std::to_string(records.size()) + " at once: " + all.words;
+    return all;
 }
 
 Result<Edit> addRow(const Book& book, const RecordId& record, std::string_view table) {

@@ -42,6 +42,9 @@ struct ListName {
 // "Kelp Lantern", "6 of Kelp Lantern", "Bronze flank, left, 70 mm", "2026-06-12, Loch Skerrin"; its id where the book
 // lacks it.
 [[nodiscard]] std::string titleOf(const Book& book, const RecordId& record);
+// Of one that is at hand.
+template <class Record>
+[[nodiscard]] std::string titleOf(const Book& book, const Record& record);
 
 // A table within a record.
 struct RecordTable {
@@ -59,6 +62,9 @@ struct RecordTable {
 // One field of it; empty text goes back to the usual. Faults as withField, and whatever check() says of the book then.
 [[nodiscard]] Result<Edit> changeRecord(const Book& book, const RecordId& record, std::string_view key, std::string_view text,
                                         Source source = Source::typed);
+// The same of several of one kind, as one edit; none where one refuses it.
+[[nodiscard]] Result<Edit> changeRecords(const Book& book, const std::vector<RecordId>& records, std::string_view key,
+                                         std::string_view text);
 [[nodiscard]] Result<Edit> changeRow(const Book& book, const RecordId& record, const RowId& row, std::string_view key,
                                      std::string_view text);
 

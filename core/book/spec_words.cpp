@@ -70,6 +70,8 @@ std::string numberText(double value) {
     return back && std::abs(*back - value) <= kDust * std::abs(value) ? rounded : formatExact(value);
 }
 
+}  // namespace
+
 std::string partName(const PartRef& ref) {
     if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
     if (const auto* id = std::get_if<std::string>(&ref.which)) return "part " + *id;
@@ -87,6 +89,8 @@ std::optional<PartRef> readPart(std::string_view text) {
     if (!number || *number < 0.0 || *number > kMostParts || *number != std::floor(*number)) return std::nullopt;
     return PartRef{static_cast<std::size_t>(*number)};
 }
+
+namespace {
 
 std::string landmarkName(const AnyLandmark& landmark) {
     if (const auto* onHook = std::get_if<Landmark>(&landmark)) return std::string(wordOf(kLandmarks, *onHook));

@@ -33,4 +33,8 @@ namespace machair {
 inline constexpr double kLengthStep = 0.05;
 [[nodiscard]] std::optional<LengthSpec> lengthened(const LengthSpec& spec, int steps);
 
+// A part of the same dressing, as such a text names it: "tail", or "part ID" where the kind alone won't do.
+[[nodiscard]] std::string partName(const PartRef& ref);
+[[nodiscard]] std::optional<PartRef> readPart(std::string_view text);
+
 }  // namespace machair

@@ -125,7 +125,7 @@ TEST_CASE("a body of two sections meets where it is said and a rib may keep to o
     CHECK_THAT(mmOf(detail<RibPlan>(plan, 0).pitch), WithinRel((7.3 - 2.574) / 3.0, 1e-9));
 }
 
-TEST_CASE("a bead at the eye takes its length of the room; a ball that props one is as thick, and a smaller one is noted") {
+TEST_CASE("a bead at the eye takes its length of the room: a ball that props one is as thick, and a smaller one is noted") {
     BodyPart ball;
     ball.rear = ball.foremost = 2.0 * mm;
     const Plan plan = planWith({part(PartKind::bead, BeadPart{}, "bead"), part(PartKind::body, evenBody(), "seal"),

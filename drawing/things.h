@@ -1,0 +1,28 @@
+// Pictures of what a book holds: materials as they lie on the bench (feathers with their barbs at true proportion, furs as
+// pinches, tinsels as strips with both faces), hooks in outline, flies, teams, waters, days. For trays and choosers.
+//
+// Pure functions of values, so that pictures can be painted away from the window's thread. The same thing gets the same
+// picture each time: what is scattered is seeded by its id.
+#pragma once
+
+#include <QImage>
+#include <QRectF>
+#include <QSize>
+
+#include "book/records.h"
+#include "drawing/paint.h"
+
+namespace machair::drawing {
+
+// One material, filling `frame` as far as its shape lets it.
+void paintMaterial(QPainter& painter, const Material& material, const QRectF& frame, Bench bench);
+// The bare hook; at one scale where `pxPerMm` is given, else as large as fits.
+void paintBareHook(QPainter& painter, const HookSpec& hook, const QRectF& frame, Bench bench, std::optional<double> pxPerMm = {});
+// Several flies side by side at one scale, as large as they fit; those that can't be planned are left out.
+void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench);
+
+// Any record of a book, on a transparent ground; of the list "fly" one as book/flies.h writes it. Nothing is painted for what is
+// not in the book.
+[[nodiscard]] QImage pictureOf(const Book& book, const RecordId& record, QSize size, double devicePixelRatio, Bench bench);
+
+}  // namespace machair::drawing
