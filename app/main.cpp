@@ -106,7 +106,7 @@ int main(int argc, char** argv) {
     else if (!wanted.file.isEmpty())
         window.openFile(QFileInfo(wanted.file).absoluteFilePath());
     else
-        window.openLastOrDemo();
+        window.openLast();
     if (!wanted.team.isEmpty()) window.document().chooseTeam(wanted.team.toStdString());
     if (const auto station = machair::fromName<machair::app::Station>(wanted.station.toStdString())) window.showStation(*station);
     if (!wanted.dressing.isEmpty()) window.document().choosePattern(wanted.dressing.toStdString());

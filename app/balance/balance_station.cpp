@@ -126,10 +126,10 @@ QWidget* BalanceStation::makePanel() {
         });
         return open;
     };
-    leader_ = new FieldsForm("leader", {}, [this](const std::string& key, const std::string& text) {
+    leader_ = new FieldsForm(document_, theme_, "leader", {}, [this](const std::string& key, const std::string& text) {
         return document_.team() ? document_.apply(changeLeaderField(document_.book(), document_.team()->id, key, text)) : Faults{};
     });
-    own_ = new FieldsForm("own-school", {}, [this](const std::string& key, const std::string& text) {
+    own_ = new FieldsForm(document_, theme_, "own-school", {}, [this](const std::string& key, const std::string& text) {
         const TeamSpec* team = document_.team();
         return team && team->ownSchool ? document_.apply(changeSchoolField(document_.book(), *team->ownSchool, key, text)) : Faults{};
     });

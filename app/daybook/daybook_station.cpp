@@ -19,6 +19,7 @@
 #include "book/fields.h"
 #include "book/flies.h"
 #include "book/record_edits.h"
+#include "daybook/day_page.h"
 #include "daybook/learned.h"
 #include "daybook/photo_strip.h"
 #include "daybook/rate_view.h"
@@ -29,6 +30,7 @@
 #include "frame/panel.h"
 #include "leader/exposure.h"
 #include "parts/label.h"
+#include "parts/record_sheet.h"
 #include "store/csv.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -43,6 +45,7 @@ constexpr int kPanelWidth = 340;
 DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent),
       document_(document),
+      theme_(theme),
       rates_(new RateView(theme)),
       factor_(new QComboBox),
       date_(new QLineEdit),
@@ -58,11 +61,25 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
       mapping_(new QWidget),
       columns_(new QFormLayout),
       mappingSaid_(new Label),
-      note_(new QLineEdit) {
+      note_(new QLineEdit),
+      season_(new SeasonStrip(document, theme)),
+      page_(new DayPage(document, theme)),
+      mark_(new RecordSheet(document, theme, QStringLiteral("mark"))) {
     setObjectName(QStringLiteral("daybook"));
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
-    layout->addWidget(rates_, 1);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    left->addWidget(season_);
+    left->addWidget(page_);
+    rates_->setMinimumHeight(140);
+    left->addWidget(rates_, 1);
+    layout->addLayout(left, 1);
+    season_->setFocusProxy(nullptr);
+    mark_->hide();
+    connect(season_, &SeasonStrip::chosen, this, &DaybookStation::chooseDay);
+    connect(page_, &DayPage::rowChosen, this, &DaybookStation::showRow);
+    connect(mark_, &RecordSheet::rowGone, page_, [this] { page_->chooseRow(std::nullopt); });
     layout->addWidget(scrolled(makePanel(), kPanelWidth));
     connect(&document_, &Document::bookChanged, this, [this] {
         if (isVisible()) refresh();
@@ -78,6 +95,8 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
 QWidget* DaybookStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
+    mark_->setMinimumHeight(330);
+    column->addWidget(mark_);
     auto* by = new QHBoxLayout;
     by->addWidget(new Label(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));
@@ -152,7 +171,7 @@ QWidget* DaybookStation::makePanel() {
     note_->setPlaceholderText(tr("a note of the day"));
     note_->setFocusPolicy(Qt::ClickFocus);
     column->addWidget(note_);
-    like_ = new FieldsForm("day", {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "rods"},
+    like_ = new FieldsForm(document_, theme_, "day", {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "rods"},
                            [this](const std::string& key, const std::string& text) {
                                return day().empty() ? Faults() : document_.apply(changeDayField(document_.book(), day(), key, text));
                            });
@@ -172,6 +191,8 @@ QWidget* DaybookStation::makePanel() {
     column->addWidget(photos_);
     auto* files = new QHBoxLayout;
     auto* photo = toolButton("add-photo", tr("Photograph…"), tr("A picture of the day; the file stays where it is"));
+    auto* out = toolButton("day-out", tr("Take the day out"), tr("The chosen day, with its outings and fish; undo brings it back"));
+    connect(out, &QToolButton::clicked, this, &DaybookStation::takeDayOut);
     auto* importing = toolButton("import-days", tr("Import…"), tr("Days from a table (CSV): you say which column is which"));
     auto* keeping =
         toolButton("export-days", tr("Export…"), tr("All days and catches as CSV; the whole book as JSON is under Book, Keep a copy"));
@@ -180,6 +201,7 @@ QWidget* DaybookStation::makePanel() {
     files->addWidget(keeping);
     files->addStretch(1);
     column->addLayout(files);
+    column->addWidget(out, 0, Qt::AlignLeft);
     connect(photo, &QToolButton::clicked, this, &DaybookStation::addPhotos);
     connect(importing, &QToolButton::clicked, this, &DaybookStation::askForImport);
     connect(keeping, &QToolButton::clicked, this, &DaybookStation::keepDays);
@@ -228,6 +250,21 @@ QWidget* DaybookStation::makePanel() {
         showPhotos();
     });
     return panel;
+}
+
+void DaybookStation::chooseDay(const std::string& id) {
+    for (int row = 0; row < days_->count(); ++row)
+        if (days_->item(row)->data(Qt::UserRole).toString() == qt(id)) days_->setCurrentRow(row);
+}
+
+void DaybookStation::showRow(const std::optional<RowId>& row) {
+    mark_->setVisible(row.has_value() && !day().empty());
+    if (row && !day().empty()) mark_->showRow({"days", day()}, *row);
+}
+
+void DaybookStation::takeDayOut() {
+    if (day().empty()) return;
+    document_.refuse(document_.apply(removeRecord(document_.book(), {"days", day()})));
 }
 
 std::string DaybookStation::day() const {
@@ -293,6 +330,8 @@ void DaybookStation::sayComparison() {
 }
 
 void DaybookStation::showPhotos() {
+    season_->choose(day());
+    page_->show(day());
     const auto found = std::ranges::find(document_.book().days, day(), &Day::id);
     note_->setEnabled(found != document_.book().days.end());
     if (!note_->isModified()) note_->setText(found == document_.book().days.end() ? QString() : qt(found->note.value_or("")));

@@ -7,6 +7,7 @@
 #include <string>
 
 #include "book/record_edits.h"
+#include "book/records.h"
 #include "daybook/learned.h"
 #include "daybook/rates.h"
 #include "editing/background.h"
@@ -24,7 +25,10 @@ namespace machair::app {
 
 class FieldsForm;
 
+class DayPage;
 class PhotoStrip;
+class RecordSheet;
+class SeasonStrip;
 class RateView;
 
 class DaybookStation : public QWidget {
@@ -34,6 +38,7 @@ class DaybookStation : public QWidget {
 
     // Reads a table of days and asks which column is which.
     void importFrom(const QString& file);
+    void chooseDay(const std::string& day);
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -54,7 +59,11 @@ class DaybookStation : public QWidget {
     void showPhotos();
     [[nodiscard]] std::string day() const;  // the chosen one; empty where there is none
 
+    void showRow(const std::optional<RowId>& row);
+    void takeDayOut();
+
     Document& document_;
+    const Theme& theme_;
     Background background_{document_};
     Background looking_{document_};  // at a picture
     RateView* rates_;
@@ -78,6 +87,9 @@ class DaybookStation : public QWidget {
     std::optional<Fate> fate_;
     QLineEdit* note_;
     FieldsForm* like_ = nullptr;
+    SeasonStrip* season_;
+    DayPage* page_;
+    RecordSheet* mark_;  // the fish or outing that is chosen on the page
 };
 
 }  // namespace machair::app

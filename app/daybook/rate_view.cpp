@@ -21,7 +21,7 @@ constexpr std::size_t kMostRows = 22;  // that can be read one under the other
 RateView::RateView(const Theme& theme, QWidget* parent) : Chart(theme, parent) {
     setObjectName(QStringLiteral("rates"));
     setAccessibleName(tr("Fish a rod-hour"));
-    setMinimumSize(560, 260);
+    setMinimumSize(560, 140);
     redraw();
 }
 

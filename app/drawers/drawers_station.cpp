@@ -1,84 +1,139 @@
 #include "drawers/drawers_station.h"
 
-#include <QFile>
+#include <QDate>
 #include <QFileInfo>
 #include <QHBoxLayout>
-#include <QHeaderView>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QMenu>
 #include <QSaveFile>
-#include <QTableView>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "drawers/record_form.h"
 #include "drawers/thing_view.h"
 #include "frame/ask_file.h"
+#include "frame/panel.h"
+#include "frame/retire.h"
 #include "parts/label.h"
+#include "parts/record_sheet.h"
 #include "store/csv.h"
 
 namespace machair::app {
+
+namespace {
+
+constexpr QSize kCell(150, 118);
+constexpr int kListWidth = 180, kSheetWidth = 380;
+
+QString kindName(MaterialKind kind) { return qt(std::string(nameOf(kind))); }
+
+}  // namespace
 
 DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
     : QWidget(parent),
       document_(document),
       theme_(theme),
       devices_(devices),
-      model_(new DrawerModel(document, this)),
       list_(new QListWidget),
       search_(new QLineEdit),
-      table_(new QTableView),
-      form_(new RecordForm(document, theme)),
+      tray_(new Tray(document, theme, kCell)),
+      sheet_(new RecordSheet(document, theme, QStringLiteral("record"))),
       thing_(new ThingView(document, theme)),
       said_(new Label),
+      holders_(new QWidget),
       calliperButton_(new QToolButton) {
     list_->setObjectName(QStringLiteral("drawer-list"));
     list_->setAccessibleName(tr("Drawers"));
-    list_->setFixedWidth(190);
+    list_->setFixedWidth(kListWidth);
     list_->setFrameShape(QFrame::NoFrame);
     for (const DrawerName& drawer : drawers())
         list_->addItem(tr(drawer.title));
+    tray_->setObjectName(QStringLiteral("drawer-tray"));
+    tray_->setAccessibleName(tr("What lies in the drawer"));
+    tray_->setSelectionMode(QAbstractItemView::ExtendedSelection);
+    said_->setObjectName(QStringLiteral("drawer-said"));
+    said_->setWordWrap(true);
+    said_->hide();
+    auto* offered = new QHBoxLayout(holders_);
+    offered->setContentsMargins(0, 0, 0, 0);
+    holders_->hide();
+    auto* middle = new QVBoxLayout;
+    middle->setContentsMargins(12, 10, 4, 6);
+    middle->addWidget(makeTools());
+    middle->addWidget(said_);
+    middle->addWidget(holders_);
+    middle->addWidget(tray_, 1);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(0);
+    right->addWidget(thing_);
+    right->addWidget(sheet_, 1);
+    sheet_->setFixedWidth(kSheetWidth);
+    thing_->setFixedWidth(kSheetWidth);
+    auto* layout = sideBySide(this);
+    layout->addWidget(list_);
+    layout->addLayout(middle, 1);
+    layout->addLayout(right);
+
+    connect(list_, &QListWidget::currentRowChanged, this, [this] {
+        search_->clear();
+        say({}, false);
+        refresh();
+        if (!tray_->current()) tray_->chooseFirst();
+        showChosen();
+    });
+    connect(search_, &QLineEdit::textChanged, this, [this] {
+        tray_->things().filter(search_->text(), {});
+        tray_->chooseFirst();
+        showChosen();
+    });
+    connect(tray_->selectionModel(), &QItemSelectionModel::selectionChanged, this, [this] {
+        if (!refreshing_) showChosen();
+    });
+    connect(tray_, &QListView::doubleClicked, this, [this] {
+        if (const Thing* thing = tray_->current()) emit goTo(thing->record);
+    });
+    connect(thing_, &ThingView::dimensionChosen, sheet_, &RecordSheet::focusField);
+    connect(sheet_, &RecordSheet::goTo, this, &DrawersStation::goTo);
+    connect(&document_, &Document::bookOpened, this, &DrawersStation::refresh);
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) refresh();
+    });
+    connect(&devices_, &devices::Hub::changed, this, &DrawersStation::sayCalliper);
+    sayCalliper();
+    list_->setCurrentRow(0);
+}
+
+QWidget* DrawersStation::makeTools() {
+    auto* bar = new QWidget;
+    auto* tools = new QHBoxLayout(bar);
+    tools->setContentsMargins(0, 0, 0, 0);
     search_->setObjectName(QStringLiteral("drawer-search"));
     search_->setAccessibleName(tr("Search the drawer"));
     search_->setPlaceholderText(tr("search this drawer"));
     search_->setClearButtonEnabled(true);
-    table_->setObjectName(QStringLiteral("drawer-table"));
-    table_->setAccessibleName(tr("What lies in the drawer"));
-    table_->setModel(model_);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setShowGrid(false);
-    table_->setFrameShape(QFrame::NoFrame);
-    table_->verticalHeader()->hide();
-    table_->verticalHeader()->setDefaultSectionSize(fontMetrics().height() + 12);
-    table_->horizontalHeader()->setSectionResizeMode(DrawerModel::kName, QHeaderView::Stretch);
-    for (const int column : {DrawerModel::kWhat, DrawerModel::kSize, DrawerModel::kUsed})
-        table_->horizontalHeader()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setHighlightSections(false);
-    said_->setObjectName(QStringLiteral("drawer-said"));
-    said_->setWordWrap(true);
-    said_->hide();
-
-    const auto button = [this](const char* id, const QString& text, const QString& tip, auto work) {
-        auto* made = new QToolButton;
-        made->setObjectName(QString::fromLatin1(id));
-        made->setText(text);
-        made->setToolTip(tip);
+    tools->addWidget(search_, 1);
+    const auto button = [&](const char* id, const QString& text, const QString& tip, auto work) {
+        auto* made = toolButton(id, text, tip);
         connect(made, &QToolButton::clicked, this, work);
+        tools->addWidget(made);
         return made;
     };
-    auto* tools = new QHBoxLayout;
-    tools->addWidget(search_, 1);
-    tools->addWidget(button("drawer-new", tr("&New"), tr("Put a new thing into this drawer"), [this] { add(); }));
-    tools->addWidget(button("drawer-out", tr("Take &out"), tr("Only what no dressing is tied from"), [this] { takeOut(); }));
-    tools->addWidget(button(
-        "drawer-import", tr("&Import CSV…"), tr("Hooks or materials from a table; every fault is placed, all or nothing"),
-        [this] { askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::importFrom); }));
-    tools->addWidget(button("drawer-export", tr("E&xport CSV…"), tr("This drawer as a table"), [this] {
+    new_ = button("drawer-new", tr("&New"), tr("Put a new thing into this drawer"), [this] { put(); });
+    copy_ = button("drawer-copy", tr("&Copy"), tr("The chosen one once more, under a name of its own"), [this] { copy(); });
+    button("drawer-out", tr("Take &out"), tr("Out of the book; what needs it is named first. Undo brings it back"), [this] { takeOut(); });
+    csv_ = toolButton("drawer-csv", tr("CS&V ▾"), tr("This drawer as a table, out or in"));
+    csv_->setPopupMode(QToolButton::InstantPopup);
+    auto* menu = new QMenu(csv_);
+    menu->addAction(tr("&Import CSV…"), this, [this] {
+        askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::importFrom);
+    });
+    menu->addAction(tr("E&xport CSV…"), this, [this] {
         askWhereToWrite(this, tr("Export CSV"), QString(), tr("CSV (*.csv)"), QStringLiteral("csv"), &DrawersStation::exportTo);
-    }));
+    });
+    csv_->setMenu(menu);
+    tools->addWidget(csv_);
     calliperButton_->setObjectName(QStringLiteral("calliper"));
     calliperButton_->setToolTip(tr("Readings go where the cursor is. The stand-in is machair-calliper"));
     connect(calliperButton_, &QToolButton::clicked, this, [this] {
@@ -86,40 +141,12 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
         sayCalliper();
     });
     tools->addWidget(calliperButton_);
-
-    auto* middle = new QVBoxLayout;
-    middle->setContentsMargins(12, 12, 12, 12);
-    middle->addLayout(tools);
-    middle->addWidget(said_);
-    middle->addWidget(table_, 1);
-    form_->setMinimumWidth(380);
-    auto* layout = new QHBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
-    layout->addWidget(list_);
-    layout->addLayout(middle, 3);
-    auto* right = new QVBoxLayout;
-    right->setSpacing(0);
-    right->addWidget(thing_);
-    right->addWidget(form_, 1);
-    layout->addLayout(right, 2);
-
-    connect(list_, &QListWidget::currentRowChanged, this, [this] { showDrawer(); });
-    connect(search_, &QLineEdit::textChanged, this, [this] { showDrawer(); });
-    connect(table_->selectionModel(), &QItemSelectionModel::currentRowChanged, this, [this] { showChosen(); });
-    connect(model_, &QAbstractItemModel::modelAboutToBeReset, this, [this] { resetting_ = true; });
-    connect(model_, &QAbstractItemModel::modelReset, this, [this] {
-        resetting_ = false;
-        const int row = model_->rowOf(form_->id());
-        if (row >= 0) table_->selectRow(row);
-        showChosen();
-    });
-    connect(&devices_, &devices::Hub::changed, this, &DrawersStation::sayCalliper);
-    sayCalliper();
-    list_->setCurrentRow(0);
+    return bar;
 }
 
-void DrawersStation::takeLength(double millimetres) { form_->take(millimetres); }
+void DrawersStation::showEvent(QShowEvent*) { refresh(); }
+
+void DrawersStation::takeLength(double millimetres) { sheet_->take(millimetres); }
 
 void DrawersStation::sayCalliper() {
     const bool ready = devices_.calliperReady();
@@ -133,66 +160,148 @@ void DrawersStation::say(const QString& words, bool wrong) {
     said_->setPalette(palette);
     said_->setText(words);
     said_->setVisible(!words.isEmpty());
+    holders_->hide();
 }
+
+Drawer DrawersStation::drawer() const { return static_cast<Drawer>(std::max(0, list_->currentRow())); }
 
 void DrawersStation::open(Drawer drawer) { list_->setCurrentRow(static_cast<int>(drawer)); }
 
 bool DrawersStation::choose(const std::string& id) {
-    const int row = model_->rowOf(id);
-    if (row >= 0) table_->selectRow(row);
-    return row >= 0;
+    if (!tray_->choose({drawerName(drawer()).list, id})) return false;
+    showChosen();
+    return true;
 }
 
-void DrawersStation::showDrawer() {
-    const int row = std::max(0, list_->currentRow());
-    model_->show(drawers()[static_cast<std::size_t>(row)].drawer, search_->text());
-    if (model_->rowOf(form_->id()) < 0 && model_->rowCount() > 0) table_->selectRow(0);
+void DrawersStation::show(const RecordId& record) {
+    if (!document_.isOpen()) return;
+    open(drawerOf(document_.book(), record.list, record.id));
+    refresh();
+    choose(record.id);
+}
+
+// The tray as the book has it now; what was chosen stays chosen.
+void DrawersStation::refresh() {
+    refreshing_ = true;
+    const std::vector<RecordId> chosen = tray_->selected();
+    std::vector<Thing> things;
+    const DrawerName& name = drawerName(drawer());
+    if (document_.isOpen()) things = thingsIn(document_.book(), name.list);
+    if (std::string_view(name.list) == "materials")
+        std::erase_if(things,
+                      [&](const Thing& thing) { return !liesIn(name.drawer, document_.book().findMaterial(thing.record.id)->kind); });
+    tray_->things().show(std::move(things));
+    for (const RecordId& record : chosen)
+        if (const int row = tray_->things().rowOf(record); row >= 0) {
+            if (record == chosen.front()) tray_->setCurrentIndex(tray_->model()->index(row, 0));
+            tray_->selectionModel()->select(tray_->model()->index(row, 0), QItemSelectionModel::Select);
+        }
+    refreshing_ = false;
+    const bool table = std::string_view(name.list) == "materials" || drawer() == Drawer::hooks;
+    csv_->setVisible(table);
+    new_->setVisible(drawer() != Drawer::mishaps && drawer() != Drawer::dressings);
+    copy_->setVisible(drawer() != Drawer::mishaps && drawer() != Drawer::days);
+    if (tray_->things().all().empty())
+        say(tr(name.note), false);
+    else if (said_->text() == tr(name.note))
+        say({}, false);
+    if (!tray_->current()) tray_->chooseFirst();
     showChosen();
 }
 
 void DrawersStation::showChosen() {
-    if (resetting_) return;
-    const std::string id = model_->idAt(table_->currentIndex().row());
-    if (id.empty()) {
-        thing_->showNothing();
-        return form_->show(RecordForm::Kind::none, {});
-    }
-    if (model_->drawer() == Drawer::hooks)
-        thing_->showHook(id);
-    else
-        thing_->showMaterial(id);
-    form_->show(model_->drawer() == Drawer::hooks ? RecordForm::Kind::hook : RecordForm::Kind::material, id);
+    std::vector<RecordId> chosen = tray_->selected();
+    thing_->show(chosen.empty() ? RecordId() : chosen.front());
+    sheet_->show(std::move(chosen));
 }
 
-void DrawersStation::add() {
+void DrawersStation::put() {
     if (!document_.isOpen()) return;
-    const Book& book = document_.book();
-    const bool hooks = model_->drawer() == Drawer::hooks;
-    const HookSpec* like = hooks ? book.findHook(form_->id()) : nullptr;
-    const auto edit = hooks ? addHook(book, like ? *like : HookSpec{}) : addMaterial(book, newIn(model_->drawer()));
-    const Faults faults = document_.apply(edit);
-    if (!faults.empty()) return say(qt(faults.front().line()), true);
+    const auto kinds = kindsIn(drawer());
+    if (kinds.size() > 1) {  // it asks what kind
+        auto* menu = new QMenu(this);
+        menu->setObjectName(QStringLiteral("new-kinds"));
+        menu->setAttribute(Qt::WA_DeleteOnClose);
+        for (const MaterialKind kind : kinds) {
+            QAction* action = menu->addAction(kindName(kind), this, [this, kind] { put(std::string(nameOf(kind))); });
+            action->setObjectName(QStringLiteral("new-") + kindName(kind));
+        }
+        menu->popup(new_->mapToGlobal(QPoint(0, new_->height())));
+        return;
+    }
+    // About what is chosen or on the bench, where it can be.
+    std::string about;
+    if (!kinds.empty()) about = std::string(nameOf(kinds.front()));
+    if (drawer() == Drawer::hooks) about = sheet_->id();
+    if (drawer() == Drawer::days) about = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    if (drawer() == Drawer::teams || drawer() == Drawer::batches || drawer() == Drawer::box || drawer() == Drawer::checks)
+        if (document_.pattern()) about = document_.pattern()->id;
+    put(about);
+}
+
+void DrawersStation::put(const std::string& about) {
+    const auto made = addRecord(document_.book(), drawerName(drawer()).list, about);
+    const Faults faults = made ? document_.apply(made->edit) : made.error();
+    if (!faults.empty()) return say(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)), true);
     search_->clear();
-    choose(hooks ? edit->after.hooks.back().id : edit->after.materials.back().id);
+    say({}, false);
+    refresh();
+    choose(made->id);
+}
+
+void DrawersStation::copy() {
+    if (!document_.isOpen() || sheet_->records().size() != 1) return;
+    const auto made = copyRecord(document_.book(), sheet_->records().front());
+    const Faults faults = made ? document_.apply(made->edit) : made.error();
+    if (!faults.empty()) return say(qt(faults.front().what), true);
+    refresh();
+    choose(made->id);
 }
 
 void DrawersStation::takeOut() {
-    const std::string id = form_->id();
-    if (id.empty() || !document_.isOpen()) return;
-    const auto edit = model_->drawer() == Drawer::hooks ? removeHook(document_.book(), id) : removeMaterial(document_.book(), id);
-    const Faults faults = document_.apply(edit);
-    say(faults.empty() ? QString() : qt(faults.front().what + "; " + faults.front().remedy), true);
-    showDrawer();
+    if (!document_.isOpen()) return;
+    const std::vector<RecordId> chosen = sheet_->records();
+    Result<Edit> all = Edit{{}, document_.book()};
+    for (const RecordId& record : chosen) {
+        auto edit = removeRecord(all->after, record);
+        if (!edit) {
+            say(qt(edit.error().front().what + (edit.error().front().remedy.empty() ? "" : "; " + edit.error().front().remedy)), true);
+            offerHolders(record);
+            return;
+        }
+        all = std::move(*edit);
+    }
+    if (chosen.empty()) return;
+    if (chosen.size() > 1) all->words = std::to_string(chosen.size()) + " taken out";
+    const Faults faults = document_.apply(std::move(all));
+    say(faults.empty() ? QString() : qt(faults.front().line()), true);
+    refresh();
+    if (!tray_->current()) tray_->chooseFirst();
+    showChosen();
+}
+
+// What stands in the way, a press away.
+void DrawersStation::offerHolders(const RecordId& record) {
+    for (QToolButton* old : holders_->findChildren<QToolButton*>())
+        retire(old);
+    constexpr std::size_t kMost = 5;
+    const auto holders = heldBy(document_.book(), record);
+    for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
+        auto* go = toolButton("holder", tr("Go to %1").arg(qt(holders[i].title)), tr("It needs what you want to take out"));
+        connect(go, &QToolButton::clicked, this, [this, to = holders[i].record] { emit goTo(to); });
+        holders_->layout()->addWidget(go);
+    }
+    holders_->setVisible(!holders.empty());
 }
 
 bool DrawersStation::exportTo(const QString& path) {
     std::string text;
-    if (model_->drawer() == Drawer::hooks)
+    if (drawer() == Drawer::hooks)
         text = store::hooksToCsv(document_.book().hooks);
     else {
         std::vector<Material> own;
         for (const Material& m : document_.book().materials)
-            if (liesIn(model_->drawer(), m.kind)) own.push_back(m);
+            if (liesIn(drawer(), m.kind)) own.push_back(m);
         text = store::materialsToCsv(own);
     }
     QSaveFile file(path);
@@ -216,6 +325,7 @@ bool DrawersStation::importFrom(const QString& path) {
     for (std::size_t i = 0; i < std::min(kShown, faults.size()); ++i)
         lines << qt(faults[i].line());
     if (faults.size() > kShown) lines << tr("and %1 more").arg(faults.size() - kShown);
+    if (faults.empty()) refresh();
     say(faults.empty()
             ? tr("%1 new, %2 changed%3")
                   .arg(imported->added)

@@ -1,24 +1,25 @@
-// The Drawers: hooks, feathers, furs, threads and the rest, each with its physical properties and which are measured.
+// The Drawers: trays of all that the book holds, as pictures. One opened is seen large with its measures, and edited beside it.
 #pragma once
 
 #include <QWidget>
 #include <memory>
 
 #include "devices/hub.h"
-#include "drawers/drawer_model.h"
+#include "drawers/drawers.h"
 #include "editing/document.h"
 #include "frame/reads_lengths.h"
+#include "parts/things.h"
 #include "theme/theme.h"
 
+class QHBoxLayout;
 class QLabel;
 class QLineEdit;
 class QListWidget;
-class QTableView;
 class QToolButton;
 
 namespace machair::app {
 
-class RecordForm;
+class RecordSheet;
 class ThingView;
 
 class DrawersStation : public QWidget, public ReadsLengths {
@@ -27,31 +28,47 @@ class DrawersStation : public QWidget, public ReadsLengths {
     DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
     void open(Drawer drawer);
     bool choose(const std::string& id);  // whether it lies in the open drawer
+    void show(const RecordId& record);   // opens its drawer at it
+    [[nodiscard]] Drawer drawer() const;
+    [[nodiscard]] Tray& tray() { return *tray_; }
     void takeLength(double millimetres) override;
-    // The drawer as CSV to a file; a CSV into the book, all or nothing. What was wrong stands in the list.
+    // The drawer as CSV to a file; a CSV into the book, all or nothing. What was wrong stands over the tray.
     bool exportTo(const QString& path);
     bool importFrom(const QString& path);
 
+  signals:
+    void goTo(const RecordId& record);  // something that has a station of its own
+
+  protected:
+    void showEvent(QShowEvent* event) override;
+
   private:
-    void showDrawer();
+    QWidget* makeTools();
+    void refresh();
     void showChosen();
-    void add();
+    void put();
+    void put(const std::string& about);
+    void copy();
     void takeOut();
     void say(const QString& words, bool wrong);
+    void offerHolders(const RecordId& record);
     void sayCalliper();
 
     Document& document_;
     const Theme& theme_;
     devices::Hub& devices_;
-    DrawerModel* model_;
     QListWidget* list_;
     QLineEdit* search_;
-    QTableView* table_;
-    RecordForm* form_;
+    Tray* tray_;
+    RecordSheet* sheet_;
     ThingView* thing_;
     QLabel* said_;
+    QWidget* holders_;
+    QToolButton* new_ = nullptr;
+    QToolButton* copy_ = nullptr;
+    QToolButton* csv_ = nullptr;
     QToolButton* calliperButton_;
-    bool resetting_ = false;  // the rows are being made anew: what is chosen stays chosen
+    bool refreshing_ = false;
 };
 
 }  // namespace machair::app

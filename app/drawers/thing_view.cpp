@@ -1,90 +1,162 @@
 #include "drawers/thing_view.h"
 
+#include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
 
 #include "book/kinds.h"
+#include "drawing/fly_painter.h"
+#include "drawing/things.h"
+#include "parts/pictures.h"
 #include "units/text.h"
 
 namespace machair::app {
 
-ThingView::ThingView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
-    setObjectName(QStringLiteral("thing"));
-    setAccessibleName(tr("What it looks like"));
-    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
-}
+namespace {
 
-void ThingView::showNothing() {
-    scene_.reset();
-    hook_.reset();
-    update();
-}
-
-void ThingView::showHook(const std::string& id) {
-    showNothing();
-    const HookSpec* spec = document_.book().findHook(id);
-    const auto hook = spec ? makeHook(*spec) : fail(Place(), "no hook");
-    if (!hook) return;
-    hook_ = *hook;
+// The bare hook's scene.
+std::optional<Scene> bareHook(const HookSpec& spec, const Hook& hook) {
     Book bare;
     Material thread;
     thread.id = "thread";
     thread.traits = ThreadTraits{};
     bare.materials.push_back(std::move(thread));
     Pattern nothing;
-    nothing.id = id;
-    nothing.hook = id;
+    nothing.id = spec.id;
+    nothing.hook = spec.id;
     nothing.thread = "thread";
-    if (const auto planned = plan(nothing, *hook, bare)) {
-        scene_ = makeScene(*planned);
-        scene_->head = HeadScene{};  // the bare hook
-        scene_->bed = BedScene{};
+    const auto planned = plan(nothing, hook, bare);
+    if (!planned) return std::nullopt;
+    Scene scene = makeScene(*planned);
+    scene.head = HeadScene{};
+    scene.bed = BedScene{};
+    return scene;
+}
+
+}  // namespace
+
+ThingView::ThingView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("thing"));
+    setAccessibleName(tr("What it looks like"));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    setMouseTracking(true);
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+    connect(&document_, &Document::bookChanged, this, &ThingView::take);
+    connect(&Pictures::of(document_, theme_), &Pictures::painted, this, qOverload<>(&QWidget::update));
+}
+
+void ThingView::show(const RecordId& record) {
+    record_ = record;
+    take();
+}
+
+void ThingView::take() {
+    scene_.reset();
+    hook_.reset();
+    update();
+    if (!document_.isOpen() || record_.id.empty()) return;
+    const Book& book = document_.book();
+    if (record_.list == "hooks") {
+        const HookSpec* spec = book.findHook(record_.id);
+        const auto hook = spec ? makeHook(*spec) : fail(Place(), "no hook");
+        if (!hook) return;
+        hook_ = *hook;
+        scene_ = bareHook(*spec, *hook);
+    } else if (record_.list == "materials") {
+        const Material* material = book.findMaterial(record_.id);
+        const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
+        if (!material || thread == book.materials.end()) return;
+        HookSpec ten;
+        ten.id = "sample";
+        const auto hook = makeHook(ten);
+        if (const auto planned = plan(sampleOf(*material, ten.id, thread->id), *hook, book)) scene_ = makeScene(*planned);
     }
 }
 
-void ThingView::showMaterial(const std::string& id) {
-    showNothing();
-    const Book& book = document_.book();
-    const Material* material = book.findMaterial(id);
-    const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
-    if (!material || thread == book.materials.end()) return;
-    HookSpec ten;
-    ten.id = "sample";
-    const auto hook = makeHook(ten);
-    if (const auto planned = plan(sampleOf(*material, ten.id, thread->id), *hook, book)) scene_ = makeScene(*planned);
+void ThingView::write(QPainter& painter, QPointF at, const QString& text, const std::string& key) {
+    const QRectF rect = QRectF(at, QSizeF(QFontMetricsF(painter.font()).horizontalAdvance(text), QFontMetricsF(painter.font()).height()));
+    painter.drawText(rect, Qt::AlignLeft | Qt::AlignVCenter | Qt::TextDontClip, text);
+    dimensions_.push_back({rect.adjusted(-5, -3, 5, 3), key});
 }
 
 void ThingView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), theme_.colours().paper);
+    dimensions_.clear();
+    if (!document_.isOpen() || record_.id.empty()) return;
+    if (hook_ && scene_) return paintHook(painter);
+    const Material* material = record_.list == "materials" ? document_.book().findMaterial(record_.id) : nullptr;
+    if (material) return paintMaterial(painter, *material);
+    const QImage image = Pictures::of(document_, theme_).get(record_, size().shrunkBy(QMargins(20, 12, 20, 12)), devicePixelRatioF());
+    if (!image.isNull()) painter.drawImage(QPointF(20, 12), image);
+}
+
+void ThingView::paintHook(QPainter& painter) {
     const Colours& c = theme_.colours();
-    painter.fillRect(rect(), c.paper);
-    if (!scene_) return;
-    const drawing::View view = drawing::fitView(*scene_, QRectF(rect()).adjusted(18, 26, -18, -20), theme_.bench(), 22.0);
-    if (!hook_) {
-        drawing::paintFly(painter, *scene_, view);
-        painter.setFont(faceScaled(0.88));
-        painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(rect()).adjusted(10, 6, -10, -6), Qt::AlignTop | Qt::AlignLeft, tr("as it lies on a size 10"));
-        return;
-    }
+    const drawing::View view = drawing::fitView(*scene_, QRectF(rect()).adjusted(30, 34, -78, -28), theme_.bench(), 22.0);
     drawing::paintLayer(painter, *scene_, view, drawing::Layer::hook);
     const auto at = [&](double x, double y) { return QPointF(view.origin.x() + view.pxPerMm * x, view.origin.y() - view.pxPerMm * y); };
     painter.setFont(faceScaled(0.92, true));
-    const auto measure = [&](QPointF from, QPointF to, Length length, QPointF beside) {
-        painter.setPen(QPen(c.accent, 1.2));
+    const auto measure = [&](QPointF from, QPointF to, Length length, bool measured, const char* key, QPointF beside) {
+        painter.setPen(QPen(measured ? c.slate : c.accent, 1.2));
         painter.drawLine(from, to);
         for (const QPointF& end : {from, to})
             painter.drawEllipse(end, 2.0, 2.0);
         painter.setPen(c.ink);
-        painter.drawText(0.5 * (from + to) + beside, qt(formatLength(length)));
+        write(painter, 0.5 * (from + to) + beside,
+              qt(formatLength(length, LengthUnit::millimetres, 2)) + (measured ? tr(" ✓") : tr(" nominal")), key);
     };
-    const double shank = hook_->shank() / mm;
-    measure(at(0.0, 0.0) - QPointF(0, 14), at(shank, 0.0) - QPointF(0, 14), hook_->shank(), QPointF(-18, -5));
+    const double shank = hook_->shank() / mm, wire = hook_->wire() / mm;
+    measure(at(0.0, 0.0) - QPointF(0, 15), at(shank, 0.0) - QPointF(0, 15), hook_->shank(), hook_->shankMeasured(), "measured.shank_mm",
+            {-40, -20});
     const double x = 0.5 * (hook_->landmarkX(Landmark::barb) / mm + hook_->landmarkX(Landmark::bend) / mm);
-    measure(at(x, -0.5 * (hook_->wire() / mm)), at(x, -hook_->pointDepth() / mm + 0.5 * (hook_->wire() / mm)), hook_->gape(),
-            QPointF(7, 5));
+    measure(at(x, -0.5 * wire), at(x, -hook_->pointDepth() / mm + 0.5 * wire), hook_->gape(), hook_->gapeMeasured(), "measured.gape_mm",
+            {-122, -8});
+    const double w = 0.3 * shank;
+    measure(at(w, -0.5 * wire), at(w, 0.5 * wire), hook_->wire(), hook_->wireMeasured(), "measured.wire_mm", {-20, 10});
+}
+
+// On the left as it lies on the bench, on the right as it lies on a size 10; its measures under it.
+void ThingView::paintMaterial(QPainter& painter, const Material& material) {
+    const Colours& c = theme_.colours();
+    const QRectF left(14, 12, 0.46 * width() - 20, height() - 60), right(0.5 * width(), 26, 0.5 * width() - 14, height() - 74);
+    drawing::paintMaterial(painter, material, left, theme_.bench());
+    if (scene_) {
+        drawing::paintFly(painter, *scene_, drawing::fitView(*scene_, right, theme_.bench(), 22.0));
+        painter.setFont(faceScaled(0.86));
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(right.left(), 6, right.width(), 18), Qt::AlignLeft, tr("on a size 10"));
+    }
+    painter.setFont(faceScaled(0.90, true));
+    double x = 14.0, y = height() - 44.0;
+    for (const Field& field : fieldsOf(material)) {
+        if (field.kind != FieldKind::number || !field.key.ends_with("_mm")) continue;
+        const bool measured = std::ranges::find(material.measured, field.key) != material.measured.end();
+        QString label = qt(field.label);
+        label.remove(QStringLiteral(", mm"));
+        const QString text =
+            field.text.empty() ? tr("%1 usual").arg(label) : tr("%1 %2 mm%3").arg(label, qt(field.text), measured ? tr(" ✓") : QString());
+        const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text) + 22.0;
+        if (x + wide > width() - 8.0) {
+            x = 14.0;
+            y += 21.0;
+        }
+        if (y > height() - 18.0) break;
+        painter.setPen(measured ? c.slate : field.text.empty() ? c.inkSoft : c.ink);
+        write(painter, QPointF(x, y), text, field.key);
+        x += wide;
+    }
+}
+
+void ThingView::mousePressEvent(QMouseEvent* event) {
+    for (const Dimension& dimension : dimensions_)
+        if (dimension.rect.contains(event->position())) return emit dimensionChosen(dimension.key);
+}
+
+void ThingView::mouseMoveEvent(QMouseEvent* event) {
+    const bool over = std::ranges::any_of(dimensions_, [&](const Dimension& d) { return d.rect.contains(event->position()); });
+    setCursor(over ? Qt::PointingHandCursor : Qt::ArrowCursor);
 }
 
 }  // namespace machair::app

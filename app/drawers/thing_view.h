@@ -1,12 +1,14 @@
-// What a thing of the drawers looks like: a hook to scale with its measures, a material as it lies when it is tied.
+// What is chosen in the Drawers, large: a hook with its measures as dimensions on it, a material as it lies on the bench and as it lies
+// on a fly, anything else as its picture. A dimension that is pressed is the one to be typed or measured.
 #pragma once
 
 #include <QWidget>
 #include <optional>
-#include <string>
+#include <vector>
 
-#include "drawing/fly_painter.h"
+#include "book/records.h"
 #include "editing/document.h"
+#include "scene/scene.h"
 #include "theme/theme.h"
 
 namespace machair::app {
@@ -15,20 +17,33 @@ class ThingView : public QWidget {
     Q_OBJECT
   public:
     ThingView(Document& document, const Theme& theme, QWidget* parent = nullptr);
-    void showHook(const std::string& id);
-    void showMaterial(const std::string& id);
-    void showNothing();
+    void show(const RecordId& record);  // nothing where its id is empty
     [[nodiscard]] QSize sizeHint() const override { return {380, 190}; }
-    [[nodiscard]] bool showsSomething() const { return scene_.has_value(); }
+
+  signals:
+    void dimensionChosen(const std::string& key);  // as the sheet calls it: "measured.shank_mm"
 
   protected:
     void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
 
   private:
+    void take();
+    void paintHook(QPainter& painter);
+    void paintMaterial(QPainter& painter, const Material& material);
+    void write(QPainter& painter, QPointF at, const QString& text, const std::string& key);
+
     Document& document_;
     const Theme& theme_;
+    RecordId record_;
     std::optional<Scene> scene_;
     std::optional<Hook> hook_;
+    struct Dimension {
+        QRectF rect;
+        std::string key;
+    };
+    std::vector<Dimension> dimensions_;
 };
 
 }  // namespace machair::app

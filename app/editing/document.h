@@ -31,6 +31,8 @@ class Document : public QObject {
     [[nodiscard]] Faults open(const std::filesystem::path& path);
     [[nodiscard]] bool isOpen() const { return book_ != nullptr; }
     [[nodiscard]] const Book& book() const { return *book_; }
+    // For work away from the window's thread: it stays as it is, whatever is edited meanwhile.
+    [[nodiscard]] std::shared_ptr<const Book> shared() const { return book_; }
     [[nodiscard]] const std::filesystem::path& path() const { return path_; }
     [[nodiscard]] const Faults& warnings() const { return warnings_; }
     // Damaged records that were not taken in when the book was read; they stay in the file until mended or taken out.

@@ -96,11 +96,12 @@ QWidget* EveningStation::makePanel() {
     add->addWidget(more);
     add->addWidget(tied);
     column->addLayout(add);
-    batch_ = new FieldsForm("batch", {"hook", "day", "team", "note"}, [this](const std::string& key, const std::string& text) {
-        const auto* item = batches_->currentItem();
-        return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
-                    : Faults();
-    });
+    batch_ = new FieldsForm(
+        document_, theme_, "batch", {"hook", "day", "team", "note"}, [this](const std::string& key, const std::string& text) {
+            const auto* item = batches_->currentItem();
+            return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
+                        : Faults();
+        });
     column->addWidget(batch_);
     connect(batches_, &QListWidget::currentRowChanged, this, [this](int row) {
         const auto& batches = document_.book().batches;
@@ -217,8 +218,9 @@ QWidget* EveningStation::makeStock() {
     });
     next->addWidget(add);
     auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
-    there_ =
-        new FieldsForm("stock", {"length_m", "count", "mass_mg", "offcuts_mm"}, [this](const std::string& key, const std::string& text) {
+    there_ = new FieldsForm(
+        document_, theme_, "stock", {"length_m", "count", "mass_mg", "offcuts_mm"},
+        [this](const std::string& key, const std::string& text) {
             const auto* item = stock_->currentItem();
             return item ? document_.apply(changeStock(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
                         : Faults();

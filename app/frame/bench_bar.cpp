@@ -10,11 +10,11 @@
 #include <QSaveFile>
 #include <QSignalBlocker>
 #include <QSpinBox>
-#include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
 
 #include "frame/ask_file.h"
+#include "parts/chooser.h"
 #include "parts/label.h"
 #include "store/recipe.h"
 #include "units/text.h"
@@ -49,13 +49,15 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     : QWidget(parent),
       document_(document),
       theme_(theme),
-      dressings_(new QComboBox(this)),
-      hooks_(new QComboBox(this)),
+      dressings_(new QToolButton(this)),
+      name_(new QLineEdit(this)),
+      hooks_(new QToolButton(this)),
       size_(new SizeBox(this)),
       wire_(new QComboBox(this)),
       measured_(new Label(this)),
       dressing_(new QToolButton(this)),
       sizes_(new QToolButton(this)),
+      start_(new QToolButton(this)),
       doubt_(new QToolButton(this)) {
     setObjectName(QStringLiteral("bench-bar"));
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
@@ -72,12 +74,18 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     name(size_, "hook-size", tr("Hook size"), tr("The same hook in another size (Alt+S); sizes that were not measured are nominal"));
     name(wire_, "hook-wire", tr("Hook wire"), tr("The same hook in another wire"));
     dressings_->setFont(faceScaled(1.15, true));
-    for (QComboBox* box : {dressings_, hooks_}) {
-        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->setMinimumContentsLength(11);
-        box->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-        box->setMaximumWidth(230);
+    for (QToolButton* button : {dressings_, hooks_}) {
+        button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        button->setMaximumWidth(250);
     }
+    name_->setObjectName(QStringLiteral("dressing-name"));
+    name_->setAccessibleName(tr("Name of the dressing"));
+    name_->setMaximumWidth(250);
+    name_->setFont(dressings_->font());
+    name_->hide();
+    connect(name_, &QLineEdit::editingFinished, this, &BenchBar::takeName);
+    connect(dressings_, &QToolButton::clicked, this, &BenchBar::chooseDressing);
+    connect(hooks_, &QToolButton::clicked, this, &BenchBar::chooseHook);
     for (int heavier = kFinest; heavier <= kHeaviest; ++heavier)
         wire_->addItem(wireName(heavier), heavier);
     dressing_->setText(tr("&Dressing ▾"));
@@ -85,8 +93,13 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     sizes_->setText(tr("Si&zes"));
     sizes_->setCheckable(true);
     connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
+    start_->setObjectName(QStringLiteral("start-kind"));
+    start_->setText(tr("Start a dressing ▾"));
+    start_->setAccessibleName(tr("Start a dressing from its kind"));
+    start_->setToolTip(tr("A whole fly from its kind, sized to the hook, to be made yours"));
+    start_->setPopupMode(QToolButton::InstantPopup);
     buildDressingMenu();
-    auto* on = new Label(tr("on"), this);
+    on_ = new Label(tr("on"), this);
     doubt_->setObjectName(QStringLiteral("doubt"));
     doubt_->setToolTip(tr("What the recipe left open; a click asks the next"));
     doubt_->hide();
@@ -102,26 +115,18 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     rows->addWidget(doubt_, 0, Qt::AlignLeft);
     layout->setContentsMargins(14, 2, 14, 6);
     layout->setSpacing(8);
-    for (QWidget* widget : {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(on), static_cast<QWidget*>(hooks_),
-                            static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
+    for (QWidget* widget :
+         {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(name_), static_cast<QWidget*>(on_), static_cast<QWidget*>(hooks_),
+          static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
         layout->addWidget(widget);
     layout->addStretch(1);
-    for (QToolButton* button : {dressing_, sizes_})
+    for (QToolButton* button : {start_, dressing_, sizes_})
         layout->addWidget(button);
 
-    connect(dressings_, &QComboBox::activated, this,
-            [this](int i) { document_.choosePattern(dressings_->itemData(i).toString().toStdString()); });
-    connect(hooks_, &QComboBox::activated, this, [this](int i) {
-        if (!document_.pattern()) return;
-        const Faults faults =
-            document_.apply(changeHook(document_.book(), document_.pattern()->id, hooks_->itemData(i).toString().toStdString()));
-        if (!faults.empty()) emit refused(faults);
-        refresh();
-    });
     connect(size_, &QSpinBox::valueChanged, this, [this](int size) { resize({size, std::nullopt}); });
     connect(wire_, &QComboBox::activated, this, [this](int i) { resize({std::nullopt, wire_->itemData(i).toInt()}); });
-    connect(&document_, &Document::bookOpened, this, &BenchBar::refreshLists);
-    connect(&document_, &Document::bookChanged, this, &BenchBar::refreshLists);
+    connect(&document_, &Document::bookOpened, this, &BenchBar::refresh);
+    connect(&document_, &Document::bookChanged, this, &BenchBar::refresh);
     connect(&document_, &Document::planChanged, this, &BenchBar::refresh);
     connect(&theme_, &Theme::changed, this, &BenchBar::refresh);
     refresh();
@@ -136,6 +141,7 @@ void BenchBar::refuseIf(const Faults& faults) {
 void BenchBar::buildDressingMenu() {
     auto* menu = new QMenu(this);
     QMenu* fresh = menu->addMenu(tr("&Start from a kind"));
+    start_->setMenu(fresh);
     for (const auto& entry : Names<FlyKind>::entries) {
         QAction* action = fresh->addAction(qt(std::string(entry.name)));
         action->setObjectName(QStringLiteral("start-") + qt(std::string(entry.name)).replace(QLatin1Char(' '), QLatin1Char('-')));
@@ -265,38 +271,44 @@ void BenchBar::keepRecipe(const QString& path) {
     document_.say(written ? tr("The recipe is in %1").arg(path) : tr("No recipe written: %1: %2").arg(path, file.errorString()));
 }
 
-// In place: the dressing's own box becomes a field until Enter or Esc.
+// The dressing's own button becomes a field until Enter or Esc.
 void BenchBar::askForName() {
-    dressings_->setEditable(true);
-    QLineEdit* field = dressings_->lineEdit();
-    field->setAccessibleName(tr("Name of the dressing"));
-    field->selectAll();
-    field->setFocus();
-    connect(field, &QLineEdit::editingFinished, this, [this, field] {
-        const std::string name = field->text().toStdString();
-        QTimer::singleShot(0, this, [this, name] {
-            if (!dressings_->isEditable()) return;
-            dressings_->setEditable(false);
-            if (document_.pattern() && name != document_.pattern()->title())
-                refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
-            refreshLists();
-        });
-    });
+    if (!document_.pattern()) return;
+    dressings_->hide();
+    name_->setText(qt(document_.pattern()->title()));
+    name_->show();
+    name_->selectAll();
+    name_->setFocus();
 }
 
-void BenchBar::refreshLists() {
-    if (dressings_->isEditable()) return;
-    const QSignalBlocker quietDressings(dressings_);
-    const QSignalBlocker quietHooks(hooks_);
-    dressings_->clear();
-    hooks_->clear();
-    if (document_.isOpen()) {
-        for (const Pattern& pattern : document_.book().patterns)
-            dressings_->addItem(qt(pattern.title()), qt(pattern.id));
-        for (const HookSpec& hook : document_.book().hooks)
-            hooks_->addItem(qt(hook.name.value_or(hook.id)), qt(hook.id));
-    }
+void BenchBar::takeName() {
+    if (name_->isHidden()) return;
+    name_->hide();
+    dressings_->show();
+    const std::string name = name_->text().toStdString();
+    if (document_.pattern() && name != document_.pattern()->title())
+        refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
     refresh();
+}
+
+void BenchBar::chooseDressing() {
+    if (!document_.isOpen()) return;
+    Chooser::Asked asked;
+    asked.title = tr("Which dressing?");
+    asked.things = thingsIn(document_.book(), "patterns");
+    if (document_.pattern()) asked.now = {"patterns", document_.pattern()->id};
+    Chooser::ask(dressings_, document_, theme_, std::move(asked), [this](const RecordId& record) { document_.choosePattern(record.id); });
+}
+
+void BenchBar::chooseHook() {
+    if (!document_.pattern()) return;
+    Chooser::Asked asked;
+    asked.title = tr("Which hook?");
+    asked.things = thingsIn(document_.book(), "hooks");
+    asked.now = {"hooks", document_.pattern()->hook};
+    Chooser::ask(hooks_, document_, theme_, std::move(asked), [this](const RecordId& record) {
+        refuseIf(document_.apply(changeHook(document_.book(), document_.pattern()->id, record.id)));
+    });
 }
 
 void BenchBar::refresh() {
@@ -308,10 +320,12 @@ void BenchBar::refresh() {
     QPalette soft = measured_->palette();
     soft.setColor(QPalette::WindowText, theme_.colours().inkSoft);
     measured_->setPalette(soft);
-    if (!pattern) return;
-    dressings_->setCurrentIndex(dressings_->findData(qt(pattern->id)));
-    hooks_->setCurrentIndex(hooks_->findData(qt(pattern->hook)));
+    for (QWidget* widget : std::initializer_list<QWidget*>{hooks_, size_, wire_, measured_, on_, dressing_})
+        widget->setVisible(pattern);
+    if (!pattern) return dressings_->setText(tr("no dressing yet"));
+    dressings_->setText(qt(pattern->title()));
     const HookSpec* hook = document_.book().findHook(pattern->hook);
+    hooks_->setText(hook ? qt(titleOf(document_.book(), *hook)) : tr("no such hook: choose one"));
     if (!hook) return;
     size_->setValue(hook->size);
     wire_->setCurrentIndex(wire_->findData(hook->heavier.value_or(0)));

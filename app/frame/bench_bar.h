@@ -8,6 +8,7 @@
 
 class QComboBox;
 class QLabel;
+class QLineEdit;
 class QMenu;
 class QSpinBox;
 class QToolButton;
@@ -21,6 +22,7 @@ class BenchBar : public QWidget {
     // A dressing from recipe text; what it leaves open is asked in place, one after another.
     void readRecipe(const QString& text);
     void keepRecipe(const QString& path);  // .txt, .md or .html
+    void askForName();                     // in place, until Enter or Esc
     void offerSizes(bool offered);         // the strip across sizes belongs to the plan
 
   signals:
@@ -28,11 +30,12 @@ class BenchBar : public QWidget {
     void sizesWanted(bool shown);
 
   private:
-    void refreshLists();
+    void chooseDressing();
+    void chooseHook();
     void refresh();
     void resize(const HookChange& change);
     void buildDressingMenu();
-    void askForName();
+    void takeName();
     void offerSubstitutes(QMenu* menu);
     void askDoubt();
     void askForRecipeFile();
@@ -40,13 +43,16 @@ class BenchBar : public QWidget {
 
     Document& document_;
     Theme& theme_;
-    QComboBox* dressings_;
-    QComboBox* hooks_;
+    QToolButton* dressings_;
+    QLineEdit* name_;  // in the button's place while it is renamed
+    QToolButton* hooks_;
     QSpinBox* size_;
     QComboBox* wire_;
     QLabel* measured_;
+    QLabel* on_ = nullptr;
     QToolButton* dressing_;
     QToolButton* sizes_;
+    QToolButton* start_;
     QToolButton* doubt_;
     QStringList doubts_;
 };

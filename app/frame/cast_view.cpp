@@ -1,13 +1,14 @@
 #include "frame/cast_view.h"
 
-#include <QComboBox>
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QLineEdit>
+#include <QMenu>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
-#include <QSignalBlocker>
+#include <QToolButton>
 #include <QToolTip>
 #include <QVBoxLayout>
 #include <algorithm>
@@ -15,6 +16,10 @@
 #include <numbers>
 
 #include "book/flies.h"
+#include "book/records.h"
+#include "book/team_edits.h"
+#include "parts/chooser.h"
+#include "parts/field_editor.h"
 #include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -34,7 +39,10 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent),
       document_(document),
       theme_(theme),
-      teams_(new QComboBox(this)),
+      teams_(new QToolButton(this)),
+      name_(new QLineEdit(this)),
+      team_(new QToolButton(this)),
+      begin_(new QToolButton(this)),
       verdict_(new Label(this)),
       reason_(new Label(this)) {
     setObjectName(QStringLiteral("cast"));
@@ -45,13 +53,28 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     teams_->setObjectName(QStringLiteral("teams"));
     teams_->setAccessibleName(tr("Team"));
     teams_->setToolTip(tr("Which team hangs on the cast"));
+    teams_->setFont(faceScaled(1.0, true));
+    connect(teams_, &QToolButton::clicked, this, &CastView::chooseTeam);
+    name_->setObjectName(QStringLiteral("team-name"));
+    name_->setAccessibleName(tr("Name of the team"));
+    name_->hide();
+    name_->installEventFilter(this);
+    connect(name_, &QLineEdit::editingFinished, this, &CastView::takeName);
+    team_->setObjectName(QStringLiteral("team"));
+    team_->setAccessibleName(tr("Team: new, copy, rename, take out"));
+    team_->setText(tr("▾"));
+    team_->setToolTip(tr("Begin another team, name, copy or take out this one"));
+    team_->setPopupMode(QToolButton::InstantPopup);
+    begin_->setObjectName(QStringLiteral("begin-team"));
+    begin_->setText(tr("Begin a team with the fly on the bench"));
+    begin_->hide();
+    connect(begin_, &QToolButton::clicked, this, &CastView::beginTeam);
+    buildTeamMenu();
     verdict_->setObjectName(QStringLiteral("verdict"));
     verdict_->setFont(faceScaled(1.15, true));
     reason_->setObjectName(QStringLiteral("reason"));
     reason_->setWordWrap(true);
     reason_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-    connect(teams_, &QComboBox::activated, this,
-            [this](int index) { document_.chooseTeam(teams_->itemData(index).toString().toStdString()); });
     connect(&document_, &Document::bookOpened, this, &CastView::refreshTeams);
     connect(&document_, &Document::teamChanged, this, [this] {
         refreshTeams();
@@ -64,20 +87,118 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
 QSize CastView::sizeHint() const { return {900, 158}; }
 
 void CastView::refreshTeams() {
-    const QSignalBlocker quiet(teams_);
-    teams_->clear();
+    const TeamSpec* team = document_.isOpen() ? document_.team() : nullptr;
+    const QString title = team ? qt(team->title()) : tr("no team yet");
+    teams_->setText(QStringLiteral(" "));
+    const int frame = teams_->sizeHint().width();
+    teams_->setText(teams_->fontMetrics().elidedText(title, Qt::ElideRight, std::max(40, teams_->width() - frame)));
+    teams_->setToolTip(tr("%1: another team (it hangs on the cast)").arg(title));
+    teams_->setVisible(team && name_->isHidden());
+    team_->setVisible(team);
+    begin_->setVisible(document_.isOpen() && !team && document_.pattern());
+}
+
+void CastView::buildTeamMenu() {
+    auto* menu = new QMenu(this);
+    const auto entry = [&](const char* name, const QString& text, auto work) {
+        QAction* action = menu->addAction(text, this, [this, work] {
+            if (document_.team()) work();
+        });
+        action->setObjectName(QString::fromLatin1(name));
+    };
+    const auto made = [this](const Result<NewRecord>& fresh) {
+        if (!fresh) return document_.refuse(fresh.error());
+        if (!document_.done(document_.apply(fresh->edit))) return;
+        document_.chooseTeam(fresh->id);
+        askForName();
+    };
+    entry("team-new", tr("&New team with the fly on the bench"), [this] { beginTeam(); });
+    entry("team-copy", tr("&Copy it"), [this, made] { made(copyRecord(document_.book(), {"teams", document_.team()->id})); });
+    entry("team-rename", tr("&Rename it"), [this] { askForName(); });
+    entry("team-out", tr("&Take it out of the book"), [this] {
+        document_.refuse(document_.apply(removeRecord(document_.book(), {"teams", document_.team()->id})));
+    });
+    team_->setMenu(menu);
+}
+
+void CastView::beginTeam() {
     if (!document_.isOpen()) return;
-    for (const TeamSpec& team : document_.book().teams)
-        teams_->addItem(qt(team.title()), qt(team.id));
-    if (const TeamSpec* team = document_.team()) teams_->setCurrentIndex(teams_->findData(qt(team->id)));
-    teams_->setVisible(teams_->count() > 0);
+    const auto fresh = addRecord(document_.book(), "teams", document_.pattern() ? document_.pattern()->id : std::string());
+    if (!fresh) return document_.refuse(fresh.error());
+    if (!document_.done(document_.apply(fresh->edit))) return;
+    document_.chooseTeam(fresh->id);
+    askForName();
+}
+
+void CastView::chooseTeam() {
+    if (!document_.isOpen()) return;
+    Chooser::Asked asked;
+    asked.title = tr("Which team?");
+    asked.things = thingsIn(document_.book(), "teams");
+    asked.fresh = tr("New team");
+    if (document_.team()) asked.now = {"teams", document_.team()->id};
+    Chooser::ask(
+        teams_, document_, theme_, std::move(asked), [this](const RecordId& record) { document_.chooseTeam(record.id); },
+        [this] { beginTeam(); });
+}
+
+void CastView::askForName() {
+    if (!document_.team()) return;
+    teams_->hide();
+    name_->setText(qt(document_.team()->title()));
+    name_->show();
+    name_->selectAll();
+    name_->setFocus();
+}
+
+// Enter ends the naming and is nothing to the cast, where it would hang another fly; Esc leaves the name as it was.
+bool CastView::eventFilter(QObject* watched, QEvent* event) {
+    if (watched != name_ || event->type() != QEvent::KeyPress) return QWidget::eventFilter(watched, event);
+    const int key = static_cast<QKeyEvent*>(event)->key();
+    if (key == Qt::Key_Escape && document_.team()) name_->setText(qt(document_.team()->title()));
+    if (key != Qt::Key_Return && key != Qt::Key_Enter && key != Qt::Key_Escape) return false;
+    setFocus();  // which ends it
+    takeName();
+    return true;
+}
+
+void CastView::takeName() {
+    if (name_->isHidden()) return;
+    name_->hide();
+    const std::string name = name_->text().toStdString();
+    if (document_.team() && name != document_.team()->title())
+        document_.refuse(document_.apply(renameRecord(document_.book(), {"teams", document_.team()->id}, name)));
+    refreshTeams();
+}
+
+void CastView::hang(Position position) {
+    const TeamSpec* team = document_.team();
+    if (!team) return;
+    Chooser::Asked asked;
+    asked.title = tr("Which fly on the %1?").arg(titleOf(position));
+    asked.things = flyThings(document_.book());
+    if (team->at(position)) {
+        asked.now = {"fly", writeFly(*team->at(position))};
+        asked.nothing = tr("None there");
+    }
+    Chooser::ask(this, document_, theme_, std::move(asked), [this, position](const RecordId& record) {
+        if (record.id.empty()) return takeOff(position);
+        if (document_.done(document_.apply(changeTeamFly(document_.book(), document_.team()->id, position, readFly(record.id)))))
+            document_.choosePosition(position);
+    });
+}
+
+void CastView::takeOff(Position position) {
+    if (document_.team()) document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, position, std::nullopt)));
 }
 
 void CastView::refreshVerdict() {
     const auto& report = document_.teamReport();
     if (!report) {
         verdict_->setText(tr("no team"));
-        reason_->setText(document_.isOpen() ? tr("This book has no team that can be weighed.") : QString());
+        reason_->setText(!document_.isOpen() ? QString()
+                         : document_.team()  ? tr("None of its flies can be planned: open one and see why.")
+                                             : tr("A team is one to five flies on a leader, weighed against each other and the day."));
         return;
     }
     const Colours& c = theme_.colours();
@@ -133,10 +254,16 @@ void CastView::rebuild() {
 
 void CastView::place() {
     const int right = width() - kVerdictWidth;
-    teams_->setGeometry(right + 14, 12, kVerdictWidth - 28, teams_->sizeHint().height());
+    const int high = teams_->sizeHint().height();
+    const int menu = team_->sizeHint().width();
+    teams_->setGeometry(right + 14, 12, kVerdictWidth - 28 - menu - 4, high);
+    name_->setGeometry(teams_->geometry());
+    team_->setGeometry(right + kVerdictWidth - 14 - menu, 12, menu, high);
+    begin_->setGeometry(right + 14, 12, kVerdictWidth - 28, high);
     verdict_->setGeometry(right + 16, teams_->geometry().bottom() + 8, kVerdictWidth - 30, verdict_->sizeHint().height());
     reason_->setGeometry(right + 16, verdict_->geometry().bottom() + 4, kVerdictWidth - 30, height() - verdict_->geometry().bottom() - 10);
     const auto& report = document_.teamReport();
+    empty_.clear();
     if (!report || flies_.empty()) return;
     double fastest = 1e-9;
     for (const TeamFly& fly : report->flies)
@@ -146,6 +273,9 @@ void CastView::place() {
     const std::vector<Position> places = team ? positionsShown(team->flies) : std::vector<Position>(kTrio.begin(), kTrio.end());
     const double step = static_cast<double>(right) / static_cast<double>(places.size());
     const double scale = kPxPerMm * std::min(1.0, 3.0 / static_cast<double>(places.size()));
+    for (std::size_t i = 0; team && i < places.size(); ++i)
+        if (!team->at(places[i]))
+            empty_.emplace_back(places[i], QRectF(step * (static_cast<double>(i) + 0.18), 38.0, std::min(190.0, 0.66 * step), 84.0));
     for (std::size_t i = 0; i < flies_.size(); ++i) {
         Hanging& fly = flies_[i];
         const double rate = 100.0 * (report->flies[i].sink.sinkRate / metrePerSecond);
@@ -261,6 +391,37 @@ void CastView::paintWave(QPainter& painter) const {
     painter.drawPath(path);
 }
 
+QRectF CastView::emptyRect(Position position) const {
+    for (const auto& [at, rect] : empty_)
+        if (at == position) return rect;
+    return {};
+}
+
+std::optional<Position> CastView::emptyAt(QPointF at) const {
+    for (const auto& [position, rect] : empty_)
+        if (rect.contains(at)) return position;
+    return std::nullopt;
+}
+
+// A place with nothing on it says so, and asks for a fly.
+void CastView::paintEmpty(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    if (document_.isOpen() && !document_.team()) {
+        painter.setPen(c.inkSoft);
+        painter.setFont(faceScaled(1.05));
+        painter.drawText(QRectF(0, 0, width() - kVerdictWidth, height()), Qt::AlignCenter,
+                         tr("Your team hangs here: start a dressing, then begin a team with it"));
+    }
+    for (const auto& [position, rect] : empty_) {
+        painter.setPen(QPen(c.line, 1.3, Qt::DashLine));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawRoundedRect(rect, 8, 8);
+        painter.setPen(c.inkSoft);
+        painter.setFont(faceScaled(0.94));
+        painter.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, tr("%1\n+ hang a fly").arg(titleOf(position)));
+    }
+}
+
 void CastView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
@@ -271,6 +432,7 @@ void CastView::paintEvent(QPaintEvent*) {
     paintLeader(painter);
     for (Hanging& fly : flies_)
         paintFly(painter, fly);
+    paintEmpty(painter);
     painter.setPen(QPen(c.line, 1.0));
     painter.drawLine(0, height() - 1, width(), height() - 1);
     if (hasFocus()) {
@@ -287,13 +449,18 @@ std::optional<Position> CastView::positionAt(QPointF at) const {
 }
 
 void CastView::mousePressEvent(QMouseEvent* event) {
-    if (const auto position = positionAt(event->position()); position && event->button() == Qt::LeftButton)
-        document_.choosePosition(*position);
+    if (event->button() != Qt::LeftButton) return;
+    if (const auto empty = emptyAt(event->position())) return hang(*empty);
+    if (const auto position = positionAt(event->position())) document_.choosePosition(*position);
+}
+
+void CastView::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (const auto position = positionAt(event->position())) hang(*position);
 }
 
 void CastView::mouseMoveEvent(QMouseEvent* event) {
     const auto over = positionAt(event->position());
-    setCursor(over ? Qt::PointingHandCursor : Qt::ArrowCursor);
+    setCursor(over || emptyAt(event->position()) ? Qt::PointingHandCursor : Qt::ArrowCursor);
     if (over == hovered_) return;
     hovered_ = over;
     update();
@@ -326,6 +493,11 @@ bool CastView::event(QEvent* event) {
 }
 
 void CastView::keyPressEvent(QKeyEvent* event) {
+    // Enter hangs another fly in the chosen place, the first empty one with Insert; Delete takes the fly off.
+    const auto chosen = document_.position();
+    if (chosen && (event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter)) return hang(*chosen);
+    if (chosen && event->key() == Qt::Key_Delete) return takeOff(*chosen);
+    if (event->key() == Qt::Key_Insert) return empty_.empty() ? beginTeam() : hang(empty_.front().first);
     const int step = event->key() == Qt::Key_Right ? 1 : event->key() == Qt::Key_Left ? -1 : 0;
     if (step == 0 || flies_.empty()) return QWidget::keyPressEvent(event);
     const auto now = document_.position();
@@ -334,6 +506,9 @@ void CastView::keyPressEvent(QKeyEvent* event) {
     document_.choosePosition(flies_[static_cast<std::size_t>(index)].position);
 }
 
-void CastView::resizeEvent(QResizeEvent*) { place(); }
+void CastView::resizeEvent(QResizeEvent*) {
+    place();
+    refreshTeams();
+}
 
 }  // namespace machair::app

@@ -11,7 +11,8 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QComboBox;
+class QLineEdit;
+class QToolButton;
 class QLabel;
 
 namespace machair::app {
@@ -26,15 +27,23 @@ class CastView : public QWidget {
     [[nodiscard]] QRectF flyRect(Position position) const;
     // Where its eye hangs, px below the top.
     [[nodiscard]] double eyeDepth(Position position) const;
+    // Where a fly can be hung: a place of the three that has none.
+    [[nodiscard]] QRectF emptyRect(Position position) const;
+    // Asks for a fly from the chooser and hangs it there.
+    void hang(Position position);
+    // A team with the fly on the bench, its name ready to be typed.
+    void beginTeam();
 
   protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     bool event(QEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
     struct Hanging {
@@ -50,6 +59,13 @@ class CastView : public QWidget {
     void rebuild();
     void place();
     void refreshTeams();
+    void buildTeamMenu();
+    void chooseTeam();
+    void askForName();
+    void takeName();
+    void takeOff(Position position);
+    void paintEmpty(QPainter& painter) const;
+    [[nodiscard]] std::optional<Position> emptyAt(QPointF at) const;
     void refreshVerdict();
     [[nodiscard]] std::optional<Position> positionAt(QPointF at) const;
     void paintWave(QPainter& painter) const;
@@ -58,10 +74,14 @@ class CastView : public QWidget {
 
     Document& document_;
     const Theme& theme_;
-    QComboBox* teams_;
+    QToolButton* teams_;
+    QLineEdit* name_;  // in the button's place while the team is named
+    QToolButton* team_;
+    QToolButton* begin_;
     QLabel* verdict_;
     QLabel* reason_;
     std::vector<Hanging> flies_;
+    std::vector<std::pair<Position, QRectF>> empty_;
     std::optional<Position> hovered_;
 };
 

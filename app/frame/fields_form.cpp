@@ -1,19 +1,21 @@
 #include "frame/fields_form.h"
-#include "parts/label.h"
 
-#include <QComboBox>
 #include <QFormLayout>
 #include <QLabel>
-#include <QLineEdit>
-#include <QSignalBlocker>
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "frame/retire.h"
+#include "parts/field_editor.h"
+#include "parts/label.h"
+
 namespace machair::app {
 
-FieldsForm::FieldsForm(const char* name, std::vector<std::string> keys, std::function<Faults(const std::string&, const std::string&)> write,
-                       QWidget* parent)
+FieldsForm::FieldsForm(Document& document, const Theme& theme, const char* name, std::vector<std::string> keys,
+                       std::function<Faults(const std::string&, const std::string&)> write, QWidget* parent)
     : QWidget(parent),
+      document_(document),
+      theme_(theme),
       name_(QString::fromLatin1(name)),
       keys_(std::move(keys)),
       write_(std::move(write)),
@@ -23,6 +25,7 @@ FieldsForm::FieldsForm(const char* name, std::vector<std::string> keys, std::fun
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(3);
     form_->setVerticalSpacing(3);
+    form_->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
     column->addLayout(form_);
     fault_->setObjectName(name_ + QStringLiteral("-fault"));
     fault_->setWordWrap(true);
@@ -35,40 +38,25 @@ void FieldsForm::show(const std::vector<Field>& all) {
     for (const std::string& key : keys_)
         if (const auto found = std::ranges::find(all, key, &Field::key); found != all.end()) fields.push_back(*found);
     if (keys_.empty()) fields = all;
-    shown_ = fields;
-    if (editors_.empty()) build(fields);
-    for (const Field& field : fields) {
-        QWidget* editor = editors_.at(field.key);
-        const QSignalBlocker quiet(editor);
-        if (auto* box = qobject_cast<QComboBox*>(editor))
-            box->setCurrentIndex(field.text.empty() ? 0 : box->findText(qt(field.text)));
-        else if (auto* line = qobject_cast<QLineEdit*>(editor); line && !line->isModified())
-            line->setText(qt(field.text));
-    }
+    const bool same =
+        fields.size() == editors_.size() && std::ranges::all_of(fields, [this](const Field& f) { return editors_.contains(f.key); });
+    if (!same) build(fields);
+    for (const Field& field : fields)
+        editors_.at(field.key)->show(field);
 }
 
 void FieldsForm::build(const std::vector<Field>& fields) {
-    for (const Field& field : fields) {
-        QWidget* editor = nullptr;
-        if (field.kind == FieldKind::choice) {
-            auto* box = new QComboBox;
-            box->addItem(tr("–"));
-            for (const std::string& choice : field.choices)
-                box->addItem(qt(choice));
-            connect(box, &QComboBox::activated, this,
-                    [this, box, key = field.key](int i) { write(key, i == 0 ? QString() : box->itemText(i)); });
-            editor = box;
-        } else {
-            auto* line = new QLineEdit;
-            connect(line, &QLineEdit::editingFinished, this, [this, line, key = field.key] {
-                if (!line->isModified()) return;
-                line->setModified(false);
-                write(key, line->text());
-            });
-            editor = line;
+    while (form_->rowCount() > 0) {
+        const QFormLayout::TakeRowResult row = form_->takeRow(0);
+        for (QLayoutItem* item : {row.labelItem, row.fieldItem}) {
+            if (item && item->widget()) retire(item->widget());
+            delete item;
         }
-        editor->setObjectName(name_ + QLatin1Char('-') + qt(field.key));
-        editor->setAccessibleName(qt(field.label));
+    }
+    editors_.clear();
+    for (const Field& field : fields) {
+        auto* editor = new FieldEditor(document_, theme_, field, name_ + QLatin1Char('-') + qt(field.key),
+                                       [this, key = field.key](const QString& text) { write(key, text); });
         editor->setToolTip(tr("Empty where it isn't known or isn't ruled"));
         form_->addRow(qt(field.label), editor);
         editors_[field.key] = editor;
@@ -78,10 +66,9 @@ void FieldsForm::build(const std::vector<Field>& fields) {
 void FieldsForm::write(const std::string& key, const QString& text) {
     const Faults faults = write_(key, text.toStdString());
     fault_->setVisible(!faults.empty());
-    if (!faults.empty())
-        fault_->setText(QStringLiteral("✗ ") +
-                        qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
-    if (!faults.empty()) show(shown_);
+    if (faults.empty()) return;
+    fault_->setText(QStringLiteral("✗ ") + qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
+    if (const auto editor = editors_.find(key); editor != editors_.end()) editor->second->show(editor->second->field());  // as it was
 }
 
 }  // namespace machair::app

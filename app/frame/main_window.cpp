@@ -1,6 +1,7 @@
 #include "frame/main_window.h"
 
 #include <QApplication>
+#include <QClipboard>
 #include <QCloseEvent>
 #include <QDateTime>
 #include <QDir>
@@ -8,6 +9,7 @@
 #include <QFile>
 #include <QFileDialog>
 #include <QFileInfo>
+#include <QGuiApplication>
 #include <QLabel>
 #include <QMenu>
 #include <QMimeData>
@@ -20,6 +22,8 @@
 #include <QVBoxLayout>
 
 #include "balance/balance_station.h"
+#include "book/flies.h"
+#include "book/sharing.h"
 #include "check/check_station.h"
 #include "cut/cut_station.h"
 #include "daybook/daybook_station.h"
@@ -27,12 +31,19 @@
 #include "drift/drift_station.h"
 #include "evening/evening_station.h"
 #include "frame/application.h"
+#include "frame/arrivals_sheet.h"
 #include "frame/ask_file.h"
 #include "frame/bench_bar.h"
 #include "frame/cast_view.h"
+#include "frame/doors.h"
+#include "frame/empty_station.h"
 #include "frame/fault_sheet.h"
+#include "frame/first_evening.h"
+#include "frame/guide_view.h"
+#include "frame/house.h"
 #include "frame/quiet_line.h"
 #include "frame/station_bar.h"
+#include "parts/chooser.h"
 #include "parts/label.h"
 #include "plan/plan_station.h"
 #include "store/copies.h"
@@ -51,10 +62,15 @@ const QString kFileKey = QStringLiteral("book/file");
 const QString kTeamKey = QStringLiteral("book/team");
 const QString kWaterKey = QStringLiteral("book/water");
 const QString kDressingKey = QStringLiteral("book/dressing");
+const QString kRecentKey = QStringLiteral("book/recent");
 const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kPlanLayoutKey = QStringLiteral("window/plan");
 const QString kStationKey = QStringLiteral("window/station");
-const QString kBenchKey = QStringLiteral("window/bench");
+
+QString capitalised(QString text) {
+    if (!text.isEmpty()) text[0] = text[0].toUpper();
+    return text;
+}
 
 }  // namespace
 
@@ -81,7 +97,10 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       plan_(new PlanStation(document_, theme_)),
       drawers_(new DrawersStation(document_, theme_, hub_)),
       stations_(new QStackedWidget),
-      quiet_(new QuietLine(theme_)) {
+      quiet_(new QuietLine(theme_)),
+      water_(new WaterStation(document_, theme_, hub_)),
+      daybook_(new DaybookStation(document_, theme_)),
+      arrivals_(new ArrivalsSheet(document_, theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     setAcceptDrops(true);
@@ -89,19 +108,47 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     auto* layout = new QVBoxLayout(middle);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(0);
+    evening_ = new FirstEvening(document_, theme_, settings_, eveningSteps());
     layout->addWidget(cast_);
     layout->addWidget(tabs_);
+    layout->addWidget(evening_);
     layout->addWidget(bar_);
     layout->addWidget(faults_);
-    for (QWidget* station :
-         std::initializer_list<QWidget*>{plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_),
-                                         new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
-                                         new DriftStation(document_, theme_), new WaterStation(document_, theme_, hub_),
-                                         new EveningStation(document_, theme_), new DaybookStation(document_, theme_), drawers_})
+    layout->addWidget(arrivals_);
+    for (QWidget* station : std::initializer_list<QWidget*>{
+             plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_),
+             new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
+             new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_), daybook_, drawers_})
         stations_->addWidget(station);  // in the order of Station
+    empty_ = new EmptyStation;
+    stations_->addWidget(empty_);  // behind them
+    connect(empty_, &EmptyStation::begun, this, [this] {
+        if (document_.pattern()) return cast_->beginTeam();
+        bar_->setVisible(true);
+        findChild<QToolButton*>(QStringLiteral("start-kind"))->showMenu();
+        bar_->setVisible(worksOnTheFly(station_));
+    });
+    for (const auto signal : {&Document::teamChanged, &Document::planChanged, &Document::bookOpened})
+        connect(&document_, signal, this, &MainWindow::showPage);
     layout->addWidget(stations_, 1);
     layout->addWidget(quiet_);
     setCentralWidget(middle);
+    doors_ = new Doors(theme_, middle);
+    doors_->hide();
+    guide_ = new GuideView(middle);
+    house_ = new House(document_, theme_, hub_, settings_, middle);
+    connect(house_, &House::leftHandChosen, this,
+            [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
+    connect(&theme_, &Theme::changed, this, [this] {
+        if (lightingOf(settings_) <= Lighting::slate)
+            settings_.setValue(QStringLiteral("window/bench"),
+                               theme_.bench() == drawing::Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"));
+    });
+    connect(doors_, &Doors::beginWanted, this, &MainWindow::beginBook);
+    connect(doors_, &Doors::demoWanted, this, [this] { openFile(ownDemo()); });
+    connect(doors_, &Doors::anotherWanted, this, &MainWindow::askForFile);
+    connect(doors_, &Doors::bookWanted, this, &MainWindow::openFile);
+    connect(drawers_, &DrawersStation::goTo, this, &MainWindow::goTo);
     connect(&document_, &Document::said, quiet_, &QuietLine::say);
     connect(&document_, &Document::notKept, this,
             [this](const QString& why) { quiet_->warn(why.isEmpty() ? QString() : tr("Not kept on the disk: %1").arg(why)); });
@@ -114,6 +161,8 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(&document_, &Document::setAsideFound, this, &MainWindow::showSetAside);
     connect(&document_, &Document::bookOpened, this, [this] {
         if (document_.setAside().empty()) faults_->hide();
+        doors_->hide();
+        arrivals_->hide();
     });
     if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
         connect(application, &Application::wentWrong, this, [this](const QString& what) { quiet_->say(tr("Not done: %1").arg(what)); });
@@ -178,6 +227,10 @@ void MainWindow::showCopies() {
 
 void MainWindow::buildBookMenu() {
     QMenu* menu = tabs_->bookMenu();
+    QAction* doors = menu->addAction(tr("Begin a book, or go back to one…"), this, &MainWindow::showDoors);
+    doors->setObjectName(QStringLiteral("doors-wanted"));
+    doors->setShortcut(QKeySequence::New);
+    addAction(doors);
     QAction* open = menu->addAction(tr("&Open a book…"), this, &MainWindow::askForFile);
     open->setShortcut(QKeySequence::Open);
     open->setShortcutContext(Qt::WindowShortcut);
@@ -187,6 +240,11 @@ void MainWindow::buildBookMenu() {
     copies->setObjectName(QStringLiteral("back-to-a-copy"));
     copies->setToolTip(tr("Copies are made by themselves: of the last sessions, days, weeks and months"));
     menu->addSeparator();
+    buildShareMenu(menu);
+    menu->addSeparator();
+    QAction* house = menu->addAction(tr("The &house…"), house_, &House::open);
+    house->setObjectName(QStringLiteral("house-wanted"));
+    menu->addAction(tr("&Guide (F1)"), this, &MainWindow::showGuide);
     menu->addAction(tr("&Cautions"), this, &MainWindow::showCautions);
     QAction* leave = menu->addAction(tr("&Leave"), this, &QWidget::close);
     leave->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Q));
@@ -208,8 +266,7 @@ void MainWindow::buildShortcuts() {
     on(QKeySequence(Qt::CTRL | Qt::Key_Z), [this] { document_.undoStack().undo(); });
     on(QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), [this] { document_.undoStack().redo(); });
     on(QKeySequence(Qt::CTRL | Qt::Key_Y), [this] { document_.undoStack().redo(); });
-    on(QKeySequence(Qt::CTRL | Qt::Key_L),
-       [this] { theme_.light(theme_.bench() == drawing::Bench::sand ? drawing::Bench::slate : drawing::Bench::sand); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_L), [this] { findChild<QToolButton*>(QStringLiteral("bench"))->click(); });
     const auto focus = [this, on](const QKeySequence& keys, const char* name) {
         on(keys, [this, name] {
             if (auto* widget = findChild<QWidget*>(QString::fromLatin1(name))) widget->setFocus(Qt::ShortcutFocusReason);
@@ -219,6 +276,14 @@ void MainWindow::buildShortcuts() {
     for (const auto& entry : Names<Station>::entries)
         on(QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_0 + (static_cast<int>(entry.value) + 1) % 10)),  // the tenth is Ctrl+0
            [this, station = entry.value] { showStation(station); });
+    on(QKeySequence(Qt::CTRL | Qt::Key_K), [this] { find(); });
+    on(QKeySequence(Qt::Key_F1), [this] { showGuide(); });
+    on(QKeySequence(Qt::SHIFT | Qt::Key_F1), [this] {
+        auto* sheet = new KeySheet(station(), this);
+        sheet->adjustSize();
+        sheet->move(mapToGlobal(QPoint((width() - sheet->width()) / 2, 120)));
+        sheet->show();
+    });
     focus(QKeySequence(Qt::ALT | Qt::Key_H), "hooks");
     focus(QKeySequence(Qt::ALT | Qt::Key_S), "hook-size");
     focus(QKeySequence(Qt::ALT | Qt::Key_T), "ticket");
@@ -226,13 +291,31 @@ void MainWindow::buildShortcuts() {
 }
 
 void MainWindow::showStation(Station station) {
-    stations_->setCurrentIndex(static_cast<int>(station));
+    station_ = station;
     tabs_->showStation(station);
     bar_->setVisible(worksOnTheFly(station));
     bar_->offerSizes(station == Station::plan);
+    showPage();
 }
 
-Station MainWindow::station() const { return static_cast<Station>(stations_->currentIndex()); }
+Station MainWindow::station() const { return station_; }
+
+// A station that has nothing to work on says what it does, and has the one button that begins it.
+void MainWindow::showPage() {
+    const bool open = document_.isOpen();
+    if (open && worksOnTheFly(station_) && !document_.pattern()) {
+        empty_->say(titleOf(station_), tr("%1. It wants a dressing on the bench.").arg(capitalised(purposeOf(station_))),
+                    tr("Start a dressing ▾"));
+        stations_->setCurrentWidget(empty_);
+    } else if (open && (station_ == Station::balance || station_ == Station::drift) && !document_.team()) {
+        const bool fly = document_.pattern() != nullptr;
+        empty_->say(titleOf(station_), tr("%1. It wants a team: one to five flies on a leader.").arg(capitalised(purposeOf(station_))),
+                    fly ? tr("Begin a team with the fly on the bench") : tr("Start a dressing ▾"));
+        stations_->setCurrentWidget(empty_);
+    } else {
+        stations_->setCurrentIndex(static_cast<int>(station_));
+    }
+}
 
 void MainWindow::light() {
     if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) apply(*application, theme_.colours());
@@ -247,6 +330,7 @@ bool MainWindow::openFile(const QString& path) {
     if (!faults.empty()) {
         if (last != path) settings_.setValue(kFileKey, last);
         faults_->show(QFileInfo(path).fileName(), faults);
+        if (doors_->isVisible()) doors_->refuse(qt(faults.front().line()));
         return false;
     }
     setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).fileName().remove(QStringLiteral(".json")).remove(QStringLiteral(".machair"))));
@@ -261,22 +345,223 @@ bool MainWindow::openFile(const QString& path) {
                      .arg(qt(document_.warnings().front().place.text()));
     if (document_.readOnly()) words += tr(". It may only be read here: Book, Keep a copy as… makes one to work in");
     quiet_->say(words);
+    rememberRecent(path);
     keepSettings();
     return true;
 }
 
-void MainWindow::openLastOrDemo() {
+void MainWindow::openLast() {
     const QString last = settings_.value(kFileKey).toString();
     const std::string team = settings_.value(kTeamKey).toString().toStdString();
     const std::string dressing = settings_.value(kDressingKey).toString().toStdString();
     const std::string water = settings_.value(kWaterKey).toString().toStdString();
-    if (last.isEmpty() || !openFile(last)) {
-        openFile(ownDemo());
-        return;
+    if (last.isEmpty()) return showDoors();
+    if (!openFile(last)) {
+        showDoors();
+        return doors_->refuse(
+            tr("%1 could not be opened: %2").arg(QFileInfo(last).fileName(), faults_->faultText().section(QLatin1Char('\n'), 0, 0)));
     }
     document_.chooseWater(water);
     document_.chooseTeam(team);
     document_.choosePattern(dressing);
+}
+
+void MainWindow::showDoors() {
+    doors_->setGeometry(centralWidget()->rect());
+    doors_->open(recent(), document_.isOpen());
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    doors_->setGeometry(centralWidget()->rect());
+    if (guide_->isVisible()) guide_->openAt(guide_->chapter());
+}
+
+void MainWindow::beginBook(const QString& name) {
+    const auto made = beginOwnBook(name, QStandardPaths::writableLocation(QStandardPaths::AppDataLocation));
+    if (!made)
+        return doors_->refuse(
+            qt(made.error().front().what + (made.error().front().remedy.empty() ? "" : ": " + made.error().front().remedy)));
+    if (!openFile(*made)) return;
+    showStation(Station::plan);
+    evening_->begin();
+    quiet_->say(tr("%1 is begun. Each edit is kept at once: there is nothing to save").arg(name));
+}
+
+QStringList MainWindow::recent() const { return settings_.value(kRecentKey).toStringList(); }
+
+void MainWindow::rememberRecent(const QString& path) {
+    QStringList list = recent();
+    list.removeAll(path);
+    list.prepend(path);
+    constexpr int kMost = 8;
+    settings_.setValue(kRecentKey, list.mid(0, kMost));
+}
+
+std::vector<EveningStep> MainWindow::eveningSteps() {
+    const auto anyMeasured = [](const Book& book) {
+        return std::ranges::any_of(book.hooks, [](const HookSpec& hook) { return hook.measured.has_value(); });
+    };
+    const auto named = [](const Book& book) {
+        return std::ranges::any_of(book.patterns, [](const Pattern& p) { return !p.title().starts_with("New "); });
+    };
+    const auto hung = [](std::size_t least) {
+        return [least](const Book& book) {
+            return std::ranges::any_of(book.teams, [least](const TeamSpec& team) {
+                return static_cast<std::size_t>(std::ranges::count_if(kPositions, [&](Position at) { return team.at(at).has_value(); })) >=
+                       least;
+            });
+        };
+    };
+    const auto startOne = [this] { findChild<QToolButton*>(QStringLiteral("start-kind"))->showMenu(); };
+    return {{tr("measure the hook in your vice, shank and gape. Its picture asks for both"), tr("Show me the hooks"),
+             [this] {
+                 showStation(Station::drawers);
+                 drawers_->open(Drawer::hooks);
+             },
+             anyMeasured},
+            {tr("start a dressing from its kind: every size is a share of its hook"), tr("Start one ▸"),
+             [this, startOne] {
+                 showStation(Station::plan);
+                 startOne();
+             },
+             [](const Book& book) { return !book.patterns.empty(); }},
+            {tr("name it"), tr("Name it"),
+             [this] {
+                 showStation(Station::plan);
+                 bar_->askForName();
+             },
+             named},
+            {tr("hang it on the cast"), tr("Begin a team with it"), [this] { cast_->beginTeam(); }, hung(1)},
+            {tr("start a second and a third, and hang them in the empty places"), tr("Start another ▸"),
+             [this, startOne] {
+                 showStation(Station::plan);
+                 startOne();
+             },
+             hung(3)},
+            {tr("see the three as a team"), tr("Balance"), [this] { showStation(Station::balance); }, {}},
+            {tr("print a card to lay your feathers on"), tr("Cut"), [this] { showStation(Station::cut); }, {}}};
+}
+
+void MainWindow::goTo(const RecordId& record) {
+    if (record.list == "station") return showStation(fromName<Station>(record.id).value_or(Station::plan));
+    if (record.list == "command") {
+        if (auto* action = findChild<QAction*>(qt(record.id))) action->trigger();
+        return;
+    }
+    if (record.list == "patterns" || record.list == "fly") {
+        document_.choosePattern(record.list == "fly" ? readFly(record.id).pattern : record.id);
+        return showStation(worksOnTheFly(station()) ? station() : Station::plan);
+    }
+    if (record.list == "teams") {
+        document_.chooseTeam(record.id);
+        return showStation(Station::balance);
+    }
+    if (record.list == "waters") {
+        document_.chooseWater(record.id);
+        return showStation(Station::water);
+    }
+    if (record.list == "days") {
+        showStation(Station::daybook);
+        return daybook_->chooseDay(record.id);
+    }
+    showStation(Station::drawers);
+    drawers_->show(record);
+}
+
+void MainWindow::find() {
+    if (!document_.isOpen()) return;
+    Chooser::Asked asked;
+    asked.title = tr("Find anything.");
+    for (const char* list :
+         {"patterns", "teams", "hooks", "materials", "waters", "days", "rule_cards", "season_table", "batches", "feathers", "capes"}) {
+        std::vector<Thing> more = thingsIn(document_.book(), list);
+        for (Thing& thing : more) {
+            thing.traits = {qt(std::string(nameOfOne(list)))};
+            asked.things.push_back(std::move(thing));
+        }
+    }
+    for (const auto& entry : Names<Station>::entries)
+        asked.things.push_back({{"station", std::string(entry.name)}, titleOf(entry.value), purposeOf(entry.value), {tr("station")}, {}});
+    for (const char* name : {"doors-wanted", "house-wanted", "share-dressing", "share-team", "copy-picture", "back-to-a-copy"})
+        if (auto* action = findChild<QAction*>(QString::fromLatin1(name)))
+            asked.things.push_back({{"command", name}, action->text().remove(QLatin1Char('&')), tr("do it"), {tr("command")}, {}});
+    Chooser::ask(tabs_, document_, theme_, std::move(asked), [this](const RecordId& record) { goTo(record); });
+}
+
+void MainWindow::showGuide() { guide_->openAt(station() == Station::plan ? tr("The window") : titleOf(station())); }
+
+void MainWindow::buildShareMenu(QMenu* menu) {
+    const auto entry = [&](const char* name, const QString& text, const QString& tip, auto work) {
+        QAction* action = menu->addAction(text, this, work);
+        action->setObjectName(QString::fromLatin1(name));
+        action->setToolTip(tip);
+    };
+    const auto shareAs = [this](const RecordId& record) {
+        const QString at = qt(titleOf(document_.book(), record)) + QStringLiteral(".machair.json");
+        askWhereToWrite(this, tr("Share as"), at, tr("Bench file to share (*.machair.json)"), QStringLiteral("machair.json"),
+                        [this, record](const QString& path) { (void)share(record, path); });
+    };
+    entry("share-dressing", tr("Share this &dressing…"), tr("With its hook and all it is tied from, as a small bench file"),
+          [this, shareAs] {
+              if (document_.pattern()) shareAs({"patterns", document_.pattern()->id});
+          });
+    entry("share-team", tr("Share this &team…"), tr("Its flies, their hooks and all they are tied from, as a small bench file"),
+          [this, shareAs] {
+              if (document_.team()) shareAs({"teams", document_.team()->id});
+          });
+    entry("open-into", tr("Take in from a bench file…"),
+          tr("What is new in it, what is here already and what differs is shown before anything is taken"), [this] {
+              askWhatToRead(this, tr("Take in from"), QString(), tr("Books (*.machair *.machair.json);;All files (*)"),
+                            &MainWindow::openInto);
+          });
+    entry("copy-picture", tr("A &picture of the fly to the clipboard"), tr("As large as a page is wide"), [this] { copyPicture(); });
+    entry("keep-picture", tr("Keep a picture of the fly…"), tr("PNG"), [this] {
+        if (!document_.pattern()) return;
+        askWhereToWrite(this, tr("Keep the picture as"), qt(document_.pattern()->title()), tr("Picture (*.png)"), QStringLiteral("png"),
+                        [this](const QString& path) {
+                            const bool saved = pictureOfTheFly().save(path);
+                            quiet_->say(saved ? tr("The picture is in %1").arg(path) : tr("%1 could not be written").arg(path));
+                        });
+    });
+}
+
+bool MainWindow::share(const RecordId& record, const QString& path) {
+    const auto shared = shareOf(document_.book(), {record});
+    const Faults faults = shared ? store::writeBook(path.toStdString(), *shared) : shared.error();
+    quiet_->say(faults.empty() ? tr("%1 is in %2, with all it needs").arg(qt(titleOf(document_.book(), record)), path)
+                               : tr("Not shared: %1").arg(qt(faults.front().line())));
+    return faults.empty();
+}
+
+void MainWindow::openInto(const QString& path) {
+    if (!document_.isOpen()) {
+        openFile(path);
+        return;
+    }
+    const auto home = store::openHome(path.toStdString(), store::Access::readOnly);
+    auto opened = home ? (*home)->read() : Result<store::OpenedBench>(tl::unexpected(home.error()));
+    if (!opened) return faults_->show(QFileInfo(path).fileName(), opened.error());
+    arrivals_->show(std::move(opened->book), QFileInfo(path).fileName());
+}
+
+QImage MainWindow::pictureOfTheFly() {
+    constexpr QSize kSize(1600, 1000);
+    QImage image(kSize, QImage::Format_RGB32);
+    image.fill(theme_.colours().paper);
+    if (!document_.plan()) return image;
+    QPainter painter(&image);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Scene scene = makeScene(*document_.plan());
+    drawing::paintFly(painter, scene,
+                      drawing::fitView(scene, QRectF(60, 60, kSize.width() - 120, kSize.height() - 120), theme_.bench(), 90.0));
+    return image;
+}
+
+void MainWindow::copyPicture() {
+    if (!document_.plan()) return;
+    QGuiApplication::clipboard()->setImage(pictureOfTheFly());
+    quiet_->say(tr("A picture of %1 is on the clipboard").arg(qt(document_.pattern()->title())));
 }
 
 void MainWindow::askForFile() {
@@ -326,7 +611,8 @@ void MainWindow::restore() {
     if (!restoreGeometry(settings_.value(kGeometryKey).toByteArray())) QMainWindow::resize(kUsualSize);
     plan_->restoreLayout(settings_.value(kPlanLayoutKey).toByteArray());
     showStation(fromName<Station>(settings_.value(kStationKey).toString().toStdString()).value_or(Station::plan));
-    theme_.light(settings_.value(kBenchKey).toString() == QStringLiteral("slate") ? drawing::Bench::slate : drawing::Bench::sand);
+    useLighting(theme_, lightingOf(settings_));
+    house_->restore();
 }
 
 void MainWindow::keepSettings() {
@@ -337,7 +623,6 @@ void MainWindow::keepSettings() {
     settings_.setValue(kGeometryKey, saveGeometry());
     settings_.setValue(kPlanLayoutKey, plan_->layoutState());
     settings_.setValue(kStationKey, qt(std::string(nameOf(station()))));
-    settings_.setValue(kBenchKey, theme_.bench() == drawing::Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"));
     settings_.sync();
 }
 

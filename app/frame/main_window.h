@@ -4,17 +4,28 @@
 #include <QMainWindow>
 #include <memory>
 
+#include "book/records.h"
 #include "devices/hub.h"
 #include "editing/document.h"
 #include "frame/station.h"
 #include "theme/theme.h"
 
+class QMenu;
 class QSettings;
 class QStackedWidget;
 
 namespace machair::app {
 
+class ArrivalsSheet;
 class BalanceStation;
+class DaybookStation;
+class Doors;
+class EmptyStation;
+class FirstEvening;
+class GuideView;
+class House;
+class WaterStation;
+struct EveningStep;
 class BenchBar;
 class StationBar;
 class DrawersStation;
@@ -32,8 +43,18 @@ class MainWindow : public QMainWindow {
 
     // Opens a bench file; a broken one shows its faults and leaves the open book alone. Returns whether it was opened.
     bool openFile(const QString& path);
-    // What was open last, else the demo of its own copy.
-    void openLastOrDemo();
+    // What was open last, else the doors to begin.
+    void openLast();
+    // The three doors; what is open stays behind them.
+    void showDoors();
+    // To where a record is worked with: a dressing onto the bench, a team onto the cast, a day in the Daybook, else into its drawer.
+    void goTo(const RecordId& record);
+    // Everything by a few letters: the finder.
+    void find();
+    // A bench file's records, to be taken into the open book one by one.
+    void openInto(const QString& path);
+    // The dressing on the bench, or the team, with all it needs, as a bench file.
+    bool share(const RecordId& record, const QString& path);
     // Writes the book to another file of either kind; the quiet line says how it went.
     bool keepCopy(const QString& path);
     [[nodiscard]] Document& document() { return document_; }
@@ -49,9 +70,19 @@ class MainWindow : public QMainWindow {
     void closeEvent(QCloseEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
   private:
     void buildShortcuts();
+    void showPage();
+    void beginBook(const QString& name);
+    void buildShareMenu(QMenu* menu);
+    void showGuide();
+    void rememberRecent(const QString& path);
+    [[nodiscard]] QStringList recent() const;
+    [[nodiscard]] std::vector<EveningStep> eveningSteps();
+    void copyPicture();
+    [[nodiscard]] QImage pictureOfTheFly();
     void buildBookMenu();
     void askForFile();
     void askForCopy();
@@ -75,6 +106,15 @@ class MainWindow : public QMainWindow {
     DrawersStation* drawers_;
     QStackedWidget* stations_;
     QuietLine* quiet_;
+    WaterStation* water_;
+    DaybookStation* daybook_;
+    ArrivalsSheet* arrivals_;
+    Doors* doors_ = nullptr;
+    FirstEvening* evening_ = nullptr;
+    GuideView* guide_ = nullptr;
+    House* house_ = nullptr;
+    EmptyStation* empty_ = nullptr;
+    Station station_ = Station::plan;
 };
 
 // The user's own copy of the demo, made from the shipped one when there is none yet.

@@ -4,8 +4,8 @@
 #include <QWidget>
 
 #include "editing/document.h"
+#include "theme/theme.h"
 
-class QComboBox;
 class QLabel;
 
 namespace machair::app {
@@ -15,14 +15,14 @@ class FieldsForm;
 class DressingPanel : public QWidget {
     Q_OBJECT
   public:
-    explicit DressingPanel(Document& document, QWidget* parent = nullptr);
+    DressingPanel(Document& document, const Theme& theme, QWidget* parent = nullptr);
 
   private:
     void refresh();
     Faults write(const std::string& key, const std::string& text);
 
     Document& document_;
-    QComboBox* thread_;
+    const Theme& theme_;
     FieldsForm* form_;
     QLabel* varied_;
     std::string shown_;

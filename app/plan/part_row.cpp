@@ -7,13 +7,17 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QMouseEvent>
+#include <QPainter>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "book/part_material.h"
 #include "book/spec_words.h"
+#include "drawing/things.h"
 #include "frame/retire.h"
+#include "parts/chooser.h"
 #include "parts/label.h"
 #include "sizing/figures.h"
 #include "sizing/mending.h"
@@ -168,20 +172,15 @@ void PartRow::buildEditor() {
     form->addRow(mends_);
     const Pattern* pattern = document_.pattern();
     const Part& part = pattern->parts[part_];
-    if (part.material) {
-        materials_ = new QComboBox(editor_);
-        materials_->setObjectName(QStringLiteral("material-%1").arg(part_));
-        materials_->setAccessibleName(tr("Material"));
-        const Material* now = document_.book().findMaterial(*part.material);
-        for (const Material& m : document_.book().materials)
-            if (now && m.kind == now->kind) materials_->addItem(qt(m.title()), qt(m.id));
-        connect(materials_, &QComboBox::activated, this, [this](int index) {
-            showFaults(document_.apply(
-                changeMaterial(document_.book(), document_.pattern()->id, part_, materials_->itemData(index).toString().toStdString()),
-                part_));
-        });
-        form->addRow(tr("of"), materials_);
-    }
+    materials_ = new QToolButton(editor_);
+    materials_->setObjectName(QStringLiteral("material-%1").arg(part_));
+    materials_->setAccessibleName(tr("Material"));
+    materials_->setToolTip(tr("What it is tied from: any that such a part can be made of"));
+    materials_->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
+    materials_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+    materials_->setIconSize(QSize(52, 30));
+    connect(materials_, &QToolButton::clicked, this, &PartRow::chooseMaterial);
+    form->addRow(tr("of"), materials_);
     for (const Field& field : fieldsOf(part))
         if (all_ || field.primary || !field.text.empty()) addField(form, field);
     fault_ = new Label(editor_);
@@ -244,10 +243,7 @@ void PartRow::addField(QFormLayout* form, const Field& field) {
 void PartRow::fillEditor() {
     const auto& plan = document_.plan();
     const Part& part = document_.pattern()->parts[part_];
-    if (materials_ && part.material) {
-        const QSignalBlocker quiet(materials_);
-        materials_->setCurrentIndex(materials_->findData(qt(*part.material)));
-    }
+    showMaterial(part);
     for (const Field& field : fieldsOf(part)) {
         if (const auto line = lines_.find(field.key); line != lines_.end()) {
             line->second->setText(qt(field.text));
@@ -264,6 +260,41 @@ void PartRow::fillEditor() {
     figures_->setText(told.join(QStringLiteral("  ·  ")));
     showFaults({});
     if (!document_.previewing()) fillMends();
+}
+
+void PartRow::showMaterial(const Part& part) {
+    const Material* made = part.material ? document_.book().findMaterial(*part.material) : nullptr;
+    materials_->setText(made            ? qt(made->title())
+                        : part.material ? tr("no such material: choose one")
+                        : part.from     ? tr("what is left of the %1").arg(qt(partName(*part.from)))
+                        : part.kind == PartKind::head || part.kind == PartKind::underbody ? tr("the tying thread")
+                                                                                          : tr("choose…"));
+    if (!made) return materials_->setIcon(QIcon());
+    QPixmap swatch(materials_->iconSize() * devicePixelRatioF());
+    swatch.setDevicePixelRatio(devicePixelRatioF());
+    swatch.fill(Qt::transparent);
+    QPainter painter(&swatch);
+    painter.setRenderHint(QPainter::Antialiasing);
+    drawing::paintMaterial(painter, *made, QRectF(QPointF(), materials_->iconSize()).adjusted(2, 2, -2, -2), theme_.bench());
+    materials_->setIcon(QIcon(swatch));
+}
+
+// Any that such a part can be made of, the most usual kinds first.
+void PartRow::chooseMaterial() {
+    const Part& part = document_.pattern()->parts[part_];
+    const auto& kinds = kindsFor(part.kind);
+    const auto rank = [&](const Thing& thing) {
+        return std::ranges::find(kinds, document_.book().findMaterial(thing.record.id)->kind) - kinds.begin();
+    };
+    Chooser::Asked asked;
+    asked.title = tr("What is the %1 of?").arg(qt(std::string(nameOf(part.kind))));
+    asked.things = thingsIn(document_.book(), "materials");
+    std::erase_if(asked.things, [&](const Thing& thing) { return rank(thing) == std::ssize(kinds); });
+    std::ranges::stable_sort(asked.things, {}, rank);
+    if (part.material) asked.now = {"materials", *part.material};
+    Chooser::ask(materials_, document_, theme_, std::move(asked), [this](const RecordId& record) {
+        showFaults(document_.apply(changeMaterial(document_.book(), document_.pattern()->id, part_, record.id), part_));
+    });
 }
 
 // What would mend the part's warnings, best first; each is done by pressing it.

@@ -42,6 +42,8 @@ class PartRow : public QFrame {
     void takeText(const std::string& key, const QString& text);
     void showFaults(const Faults& faults);
     void fillMends();
+    void showMaterial(const Part& part);
+    void chooseMaterial();
     void step(QLineEdit* line, const std::string& key, int steps);
 
     Document& document_;
@@ -53,7 +55,7 @@ class PartRow : public QFrame {
     QLabel* words_;
     QLabel* warning_;
     QWidget* editor_ = nullptr;
-    QComboBox* materials_ = nullptr;
+    QToolButton* materials_ = nullptr;
     QWidget* mends_ = nullptr;
     QLabel* fault_ = nullptr;
     QLabel* figures_ = nullptr;

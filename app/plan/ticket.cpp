@@ -57,7 +57,7 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     foot->addStretch(1);
     layout_->addWidget(refused_);
     layout_->addLayout(foot);
-    layout_->addWidget(new DressingPanel(document_, sheet_));
+    layout_->addWidget(new DressingPanel(document_, theme_, sheet_));
     layout_->addWidget(new SchoolsPanel(document_, sheet_));
     layout_->addStretch(1);
     setWidget(sheet_);

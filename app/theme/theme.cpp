@@ -7,7 +7,17 @@
 
 namespace machair::app {
 
-Colours coloursOf(drawing::Bench bench) {
+Colours coloursOf(drawing::Bench bench, Contrast contrast) {
+    if (contrast == Contrast::high && bench == drawing::Bench::sand)
+        return {QColor(0xff, 0xff, 0xff), QColor(0xff, 0xff, 0xff), QColor(0xff, 0xff, 0xff), QColor(0xff, 0xff, 0xff),
+                QColor(0x00, 0x00, 0x00), QColor(0x22, 0x22, 0x22), QColor(0x44, 0x44, 0x44), QColor(0x1c, 0x4a, 0x00),
+                QColor(0x00, 0x2f, 0x56), QColor(0x7a, 0x1c, 0x00), QColor(0xff, 0xff, 0xff), QColor(0x5c, 0x3a, 0x00),
+                QColor(0x8c, 0x00, 0x00)};
+    if (contrast == Contrast::high)
+        return {QColor(0x00, 0x00, 0x00), QColor(0x00, 0x00, 0x00), QColor(0x10, 0x10, 0x10), QColor(0x00, 0x00, 0x00),
+                QColor(0xff, 0xff, 0xff), QColor(0xe4, 0xe4, 0xe4), QColor(0xb8, 0xb8, 0xb8), QColor(0xc8, 0xf0, 0x80),
+                QColor(0xa8, 0xdc, 0xff), QColor(0xff, 0xb0, 0x7a), QColor(0x00, 0x00, 0x00), QColor(0xff, 0xd8, 0x60),
+                QColor(0xff, 0xa0, 0x98)};
     if (bench == drawing::Bench::sand)
         return {QColor(0xf3, 0xec, 0xdd), QColor(0xfa, 0xf6, 0xec), QColor(0xff, 0xfd, 0xf7), QColor(0xe9, 0xe0, 0xce),
                 QColor(0x2b, 0x27, 0x22), QColor(0x5c, 0x53, 0x47), QColor(0xcf, 0xc3, 0xaa), QColor(0x4c, 0x5f, 0x25),
@@ -21,10 +31,11 @@ Colours coloursOf(drawing::Bench bench) {
 
 Theme::Theme(QObject* parent) : QObject(parent), colours_(coloursOf(bench_)) {}
 
-void Theme::light(drawing::Bench bench) {
-    if (bench == bench_) return;
+void Theme::light(drawing::Bench bench, Contrast contrast) {
+    if (bench == bench_ && contrast == contrast_) return;
     bench_ = bench;
-    colours_ = coloursOf(bench);
+    contrast_ = contrast;
+    colours_ = coloursOf(bench, contrast);
     emit changed();
 }
 
@@ -79,6 +90,7 @@ void apply(QApplication& application, const Colours& c) {
             "QTableView, QListWidget { background: %6; color: %2; selection-background-color: %4; selection-color: %5; }"
             "QHeaderView::section { background: %6; color: %7; border: none; border-bottom: 1px solid %3; padding: 4px 6px; }"
             "QListWidget::item { padding: 7px 12px; }"
+            "QListWidget#drawer-list { padding: 6px 0px 6px 10px; } QListWidget#drawer-list::item { padding: 3px 0px; }"
             "QListWidget#checks::item, QListWidget#proposals::item, QListWidget#team-box::item, QListWidget#choices::item, "
             "QListWidget#steps::item, QListWidget#cuts::item, QListWidget#season::item, QListWidget#days::item, QListWidget#batches::item "
             "{ padding: 3px 4px; }"

@@ -29,7 +29,8 @@ struct Colours {
     QColor fault;      // off, crowded, broken
 };
 
-[[nodiscard]] Colours coloursOf(drawing::Bench bench);
+enum class Contrast { usual, high };
+[[nodiscard]] Colours coloursOf(drawing::Bench bench, Contrast contrast = Contrast::usual);
 
 // The bench now lit; widgets repaint on changed().
 class Theme : public QObject {
@@ -38,13 +39,14 @@ class Theme : public QObject {
     explicit Theme(QObject* parent = nullptr);
     [[nodiscard]] drawing::Bench bench() const { return bench_; }
     [[nodiscard]] const Colours& colours() const { return colours_; }
-    void light(drawing::Bench bench);
+    void light(drawing::Bench bench, Contrast contrast = Contrast::usual);
 
   signals:
     void changed();
 
   private:
     drawing::Bench bench_ = drawing::Bench::sand;
+    Contrast contrast_ = Contrast::usual;
     Colours colours_;
 };
 

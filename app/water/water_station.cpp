@@ -102,7 +102,8 @@ QWidget* WaterStation::makeDay() {
     line->addWidget(add);
     column->addLayout(line);
     day_ = new FieldsForm(
-        "water", {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
+        document_, theme_, "water",
+        {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
         [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
     column->addWidget(day_);
     auto* byForce = new QHBoxLayout;
@@ -134,11 +135,12 @@ QWidget* WaterStation::makeDay() {
     season_->setMaximumHeight(84);
     season_->setToolTip(tr("A click opens the row to edit it"));
     column->addWidget(season_);
-    row_ = new FieldsForm(
-        "season-row", {"creature", "from_month", "to_month", "size", "colour", "where", "fished", "styles", "dressings", "place", "suits"},
-        [this](const std::string& key, const std::string& text) {
-            return document_.apply(changeSeasonField(document_.book(), seasonRow_, key, text));
-        });
+    row_ =
+        new FieldsForm(document_, theme_, "season-row",
+                       {"creature", "from_month", "to_month", "size", "colour", "where", "fished", "styles", "dressings", "place", "suits"},
+                       [this](const std::string& key, const std::string& text) {
+                           return document_.apply(changeSeasonField(document_.book(), seasonRow_, key, text));
+                       });
     row_->hide();
     column->addWidget(row_);
     answers_->setObjectName(QStringLiteral("season-answers"));
@@ -233,7 +235,7 @@ QWidget* WaterStation::makeRules() {
     kept_->setRange(0, 999);
     top->addWidget(kept_);
     column->addLayout(top);
-    card_ = new FieldsForm("card",
+    card_ = new FieldsForm(document_, theme_, "card",
                            {"name", "source", "date", "most_flies", "least_spacing_m", "largest_hook", "longest_fly_mm", "barb",
                             "kept_before_barbless", "beads"},
                            [this](const std::string& key, const std::string& text) {

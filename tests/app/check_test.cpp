@@ -181,10 +181,8 @@ TEST_CASE("a warning's mend is done by its button and the warning is gone") {
 
 TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, and a school is followed by its parts") {
     At bench(Station::plan);
-    auto* thread = bench.find<QComboBox>("dressing-thread");
     const double head = bench.document().plan()->head.diameter / mm;
-    thread->setCurrentIndex(thread->findData(QStringLiteral("thread-fine")));
-    emit thread->activated(thread->currentIndex());
+    bench.pick("dressing-thread", qt(bench.document().book().findMaterial("thread-fine")->title()));
     CHECK(bench.document().pattern()->thread == "thread-fine");
     CHECK(bench.document().plan()->head.diameter / mm < head);
     auto* why = bench.find<QLineEdit>("dressing-varied_why");

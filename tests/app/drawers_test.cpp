@@ -4,11 +4,10 @@
 #include <QFile>
 #include <QLineEdit>
 #include <QProcess>
-#include <QTableView>
 #include <QToolButton>
 
 #include "drawers/drawers_station.h"
-#include "drawers/record_form.h"
+#include "parts/record_sheet.h"
 
 using namespace machair;
 using namespace machair::app;
@@ -20,24 +19,29 @@ class Drawers : public Bench {
   public:
     Drawers() { window().showStation(Station::drawers); }
     DrawersStation& station() { return window().drawers(); }
-    QTableView* table() { return find<QTableView>("drawer-table"); }
 };
 
 }  // namespace
 
-TEST_CASE("the drawers' model keeps the rules of models while drawers, searches and books change") {
+TEST_CASE("the trays' model keeps the rules of models while things, searches and books change") {
     Bench bench;
-    DrawerModel model(bench.document());
+    ThingModel model;
     const QAbstractItemModelTester tester(&model, QAbstractItemModelTester::FailureReportingMode::Fatal);
-    for (const DrawerName& drawer : drawers()) {
-        model.show(drawer.drawer, QString());
-        CHECK(model.rowCount() > 0);
-        model.show(drawer.drawer, QStringLiteral("no such thing at all"));
+    for (const ListName& name : listNames()) {
+        model.show(thingsIn(bench.document().book(), name.list));
+        CHECK(model.rowCount() == static_cast<int>(idsIn(bench.document().book(), name.list).size()));
+        model.filter(QStringLiteral("no such thing at all"), {});
         CHECK(model.rowCount() == 0);
+        model.filter(QString(), {});
     }
-    model.show(Drawer::hooks, QString());
-    REQUIRE(bench.document().apply(addHook(bench.document().book(), *bench.document().book().findHook("wet-12"))).empty());
-    CHECK(model.rowCount() == 8);
+    model.show(thingsIn(bench.document().book(), "patterns"));
+    model.filter(QStringLiteral("kelp lan"), {});
+    REQUIRE(model.rowCount() == 1);
+    CHECK(model.at(0)->record == RecordId{"patterns", "kelp-lantern"});
+    model.filter(QString(), {QStringLiteral("bob")});
+    CHECK(model.rowCount() > 0);
+    for (int row = 0; row < model.rowCount(); ++row)
+        CHECK(model.at(row)->traits.contains(QStringLiteral("bob")));
 }
 
 TEST_CASE("every material of the book lies in one drawer and only one") {
@@ -70,7 +74,7 @@ TEST_CASE("a measure that no hook can have is refused in place") {
     CHECK(drawers.document().plan()->hook.wire() == 0.63 * mm);
 }
 
-TEST_CASE("the calliper's stand-in reads into the field with the cursor; three readings give mean and spread") {
+TEST_CASE("the calliper's stand-in reads into the field with the cursor: three readings give mean and spread") {
     Drawers drawers;
     const QString socket = QStringLiteral("machair-test-%1").arg(QCoreApplication::applicationPid());
     QProcess standIn;
@@ -91,15 +95,15 @@ TEST_CASE("the calliper's stand-in reads into the field with the cursor; three r
     stem->setFocus();
     QTest::keyClick(stem, Qt::Key_Home);
     const auto said = [&](const char* words) {
-        return QTest::qWaitFor([&] { return drawers.text("measuring").contains(QString::fromLatin1(words)); }, 20000);
+        return QTest::qWaitFor([&] { return drawers.text("record-measuring").contains(QString::fromLatin1(words)); }, 20000);
     };
     QTest::keyClicks(stem, QStringLiteral(" "));
     for (const char* words : {"reading 1 of three", "reading 2 of three", "of three"}) {
         standIn.write("0.40\n");
         REQUIRE(said(words));
     }
-    const bool spread = QTest::qWaitFor([&] { return drawers.text("measuring").contains(QChar(0x00b1)); }, 20000);
-    INFO(drawers.text("measuring").toStdString());
+    const bool spread = QTest::qWaitFor([&] { return drawers.text("record-measuring").contains(QChar(0x00b1)); }, 20000);
+    INFO(drawers.text("record-measuring").toStdString());
     REQUIRE(spread);
     const Material* hen = drawers.document().book().findMaterial("hen-slate");
     const auto& traits = std::get<HackleTraits>(hen->traits);
@@ -163,5 +167,5 @@ TEST_CASE("feathers carry their caution, threads none") {
     Drawers drawers;
     drawers.station().open(Drawer::hackles);
     CHECK(drawers.text("record-caution").contains(QStringLiteral("local law decide")));
-    CHECK(cautionFor(drawers.document().book(), RecordForm::Kind::material, "thread-black").isEmpty());
+    CHECK(cautionFor(drawers.document().book(), {"materials", "thread-black"}).isEmpty());
 }

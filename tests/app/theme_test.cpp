@@ -24,9 +24,12 @@ double contrast(const QColor& a, const QColor& b) {
 
 }  // namespace
 
-TEST_CASE("every colour that carries text has AA contrast on everything it lies on, on both benches") {
-    for (const Bench bench : {Bench::sand, Bench::slate}) {
-        const Colours c = coloursOf(bench);
+TEST_CASE("every colour that carries text has AA contrast on everything it lies on, on every bench") {
+    for (const auto& [bench, contrasted] : {std::pair(Bench::sand, Contrast::usual),
+                                            {Bench::slate, Contrast::usual},
+                                            {Bench::sand, Contrast::high},
+                                            {Bench::slate, Contrast::high}}) {
+        const Colours c = coloursOf(bench, contrasted);
         for (const QColor& ground : {c.window, c.panel, c.raised, c.paper})
             for (const QColor& ink : {c.ink, c.inkSoft, c.grass, c.slate, c.accent, c.warn, c.fault}) {
                 INFO(ink.name().toStdString() << " on " << ground.name().toStdString());

@@ -75,13 +75,18 @@ TEST_CASE("the ticket is walked by keyboard, and the chosen line opens") {
     CHECK(qobject_cast<QLineEdit*>(QApplication::focusWidget()) != nullptr);
 }
 
-TEST_CASE("another material is chosen from those of its kind") {
+TEST_CASE("another material is chosen from pictures, of any kind that such a part can be made of") {
     Bench bench;
     bench.document().choosePart(3);
-    auto* box = bench.find<QComboBox>("material-3");
-    box->setFocus();
-    QTest::keyClick(box, Qt::Key_Down);
+    bench.pick("material-3", QStringLiteral("soot"));
     CHECK(bench.document().pattern()->parts[3].material == "cock-soot");
+    bench.document().choosePart(2);
+    REQUIRE(bench.document().pattern()->parts[2].kind == PartKind::body);
+    bench.pick("material-2", QStringLiteral("orange floss"));
+    CHECK(bench.document().book().findMaterial(*bench.document().pattern()->parts[2].material)->kind == MaterialKind::floss);
+    CHECK(bench.document().plan()->faults.empty());
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().book().findMaterial(*bench.document().pattern()->parts[2].material)->kind == MaterialKind::dubbing);
 }
 
 TEST_CASE("a click on the drawing opens the part that lies there") {

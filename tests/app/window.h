@@ -4,6 +4,7 @@
 #include <QAbstractButton>
 #include <QApplication>
 #include <QLabel>
+#include <QLineEdit>
 #include <QSettings>
 #include <QTemporaryDir>
 #include <QTest>
@@ -51,7 +52,7 @@ class Bench {
         window_->close();
         window_.reset();
         window_ = std::make_unique<MainWindow>(*settings_);
-        window_->openLastOrDemo();
+        window_->openLast();
         window_->show();
         window_->activateWindow();
         REQUIRE(QTest::qWaitForWindowActive(window_.get()));
@@ -71,6 +72,16 @@ class Bench {
     FlyView* fly() { return find<FlyView>("fly"); }
     void clickFly(Position position) {
         QTest::mouseClick(cast(), Qt::LeftButton, Qt::NoModifier, cast()->flyRect(position).center().toPoint());
+    }
+    // Opens the chooser by its button, types some letters and takes the first that is left.
+    void pick(const char* button, const QString& letters) {
+        QTest::mouseClick(find<QAbstractButton>(button), Qt::LeftButton);
+        pick(letters);
+    }
+    void pick(const QString& letters) {
+        auto* search = find<QLineEdit>("chooser-search");
+        QTest::keyClicks(search, letters);
+        QTest::keyClick(search, Qt::Key_Return);
     }
     void type(const char* field, const QString& words) {
         auto* line = find<QWidget>(field);

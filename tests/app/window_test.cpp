@@ -16,7 +16,7 @@ TEST_CASE("a click on a fly in the cast puts it on the bench") {
     CHECK(bench.document().pattern()->id == "kelp-lantern");
     bench.clickFly(Position::point);
     CHECK(bench.document().pattern()->id == "rush-piper");
-    CHECK(bench.find<QComboBox>("dressings")->currentText() == QStringLiteral("Rush Piper"));
+    CHECK(bench.find<QToolButton>("dressings")->text() == QStringLiteral("Rush Piper"));
     QTest::keyClick(&bench.window(), Qt::Key_2, Qt::AltModifier);
     CHECK(bench.document().pattern()->id == "heather-tinker");
 }
@@ -33,10 +33,8 @@ TEST_CASE("the flies hang as deep as they sink, the fastest deepest") {
 TEST_CASE("another hook re-sizes the whole dressing at once, with the ghost of the last, and undo brings it back") {
     Bench bench;
     const QString tail = bench.text("headline-0");
-    auto* hooks = bench.find<QComboBox>("hooks");
-    hooks->setFocus();
     const double before = bench.cast()->eyeDepth(Position::point);
-    QTest::keyClick(hooks, Qt::Key_Down);  // the next hook of the book: Wet 12
+    bench.pick("hooks", QStringLiteral("wet 12"));
     CHECK(bench.document().pattern()->hook == "wet-12");
     CHECK(bench.text("headline-0") != tail);
     CHECK(bench.fly()->showsGhost());
@@ -128,12 +126,16 @@ TEST_CASE("what was open, where, and the window's layout come back at the next s
     CHECK(bench.window().theme().bench() == machair::drawing::Bench::slate);
 }
 
-TEST_CASE("a book that went away is said at the next start, and the demo opens") {
+TEST_CASE("a book that went away is said at the next start, at the doors") {
     qputenv("XDG_DATA_HOME", QFileInfo(QDir::temp().filePath(QStringLiteral("machair-test-data"))).absoluteFilePath().toUtf8());
     Bench bench;
     QFile::remove(bench.file());
     bench.window().keepSettings();
     bench.restart();
+    CHECK_FALSE(bench.document().isOpen());
+    CHECK(bench.find<QWidget>("doors")->isVisible());
+    CHECK(bench.text("doors-refused").contains(QStringLiteral("skerrin.machair.json")));
+    QTest::mouseClick(bench.find<QAbstractButton>("door-demo"), Qt::LeftButton);
     CHECK(bench.document().isOpen());
     CHECK(bench.document().book().teams.size() == 2);
     QDir(QDir::temp().filePath(QStringLiteral("machair-test-data"))).removeRecursively();

@@ -1,0 +1,402 @@
+#include "daybook/day_page.h"
+
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+#include <algorithm>
+#include <cmath>
+
+#include "book/flies.h"
+#include "book/rule.h"
+#include "theme/said.h"
+#include "units/text.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kMargin = 16.0, kHead = 46.0, kFoot = 30.0, kLabels = 62.0;
+constexpr double kUsualStart = 10.0;  // hours, where nothing says when an outing began
+constexpr double kEdge = 7.0, kDragged = 5.0;
+
+std::optional<double> hourOf(const std::optional<std::string>& time) {
+    if (!time || !isTime(*time)) return std::nullopt;
+    return 10.0 * (time->at(0) - '0') + (time->at(1) - '0') + (10.0 * (time->at(3) - '0') + (time->at(4) - '0')) / 60.0;
+}
+std::string timeOf(double hour) {
+    constexpr int kStep = 5, kDay = 24 * 60;
+    const int minutes = std::clamp(static_cast<int>(std::lround(hour * 60.0 / kStep)) * kStep, 0, kDay - kStep);
+    const auto two = [](int n) { return (n < 10 ? "0" : "") + std::to_string(n); };
+    return two(minutes / 60) + ":" + two(minutes % 60);
+}
+double hoursOf(const Day& day) {
+    double hours = 0.0;
+    for (const Outing& outing : day.outings)
+        hours += outing.hours;
+    return hours;
+}
+
+}  // namespace
+
+SeasonStrip::SeasonStrip(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("season-strip"));
+    setAccessibleName(tr("The season, day by day"));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    setFocusPolicy(Qt::ClickFocus);
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+    connect(&document_, &Document::bookChanged, this, qOverload<>(&QWidget::update));
+    connect(&document_, &Document::bookOpened, this, qOverload<>(&QWidget::update));
+}
+
+void SeasonStrip::choose(const std::string& day) {
+    day_ = day;
+    update();
+}
+
+std::vector<const Day*> SeasonStrip::days() const {
+    std::vector<const Day*> list;
+    if (!document_.isOpen()) return list;
+    for (const Day& day : document_.book().days)
+        list.push_back(&day);
+    std::ranges::stable_sort(list, {}, [](const Day* day) { return day->date; });
+    return list;
+}
+
+QRectF SeasonStrip::dayRect(const std::string& id) const {
+    const auto list = days();
+    if (list.empty()) return {};
+    const double step = (width() - 2 * kMargin) / static_cast<double>(list.size());
+    for (std::size_t i = 0; i < list.size(); ++i)
+        if (list[i]->id == id) return {kMargin + step * static_cast<double>(i), 8.0, std::max(2.0, step - 2.0), height() - 26.0};
+    return {};
+}
+
+const Day* SeasonStrip::at(QPointF point) const {
+    const auto list = days();
+    const double step = (width() - 2 * kMargin) / std::max(1.0, static_cast<double>(list.size()));
+    const auto i = static_cast<std::ptrdiff_t>(std::floor((point.x() - kMargin) / step));
+    return i >= 0 && i < std::ssize(list) ? list[static_cast<std::size_t>(i)] : nullptr;
+}
+
+void SeasonStrip::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Colours& c = theme_.colours();
+    painter.fillRect(rect(), c.paper);
+    const auto list = days();
+    painter.setFont(faceScaled(0.86));
+    if (list.empty()) {
+        painter.setPen(c.inkSoft);
+        painter.drawText(rect(), Qt::AlignCenter, tr("No day yet: New day begins one"));
+        return;
+    }
+    double mostHours = 1.0, mostFish = 1.0;
+    for (const Day* day : list) {
+        mostHours = std::max(mostHours, hoursOf(*day));
+        mostFish = std::max(mostFish, static_cast<double>(day->fish.size()));
+    }
+    std::string year;
+    double labelled = -100.0;
+    for (const Day* day : list) {
+        const QRectF whole = dayRect(day->id);
+        const double high = whole.height() * (0.25 + 0.75 * hoursOf(*day) / mostHours);
+        const QRectF bar(whole.left(), whole.bottom() - high, whole.width(), high);
+        QColor fill = c.slate;
+        fill.setAlphaF(static_cast<float>(0.16 + 0.84 * static_cast<double>(day->fish.size()) / mostFish));
+        painter.setBrush(fill);
+        painter.setPen(day->id == day_ ? QPen(c.accent, 2.2) : QPen(c.line, 0.8));
+        painter.drawRoundedRect(bar, 2, 2);
+        const std::string month = day->date.substr(0, 7);
+        if (month != year && whole.left() - labelled > 52.0) {
+            painter.setPen(c.inkSoft);
+            painter.drawText(QPointF(whole.left(), height() - 5.0), qt(month));
+            labelled = whole.left();
+        }
+        year = month;
+    }
+}
+
+void SeasonStrip::mousePressEvent(QMouseEvent* event) {
+    if (const Day* day = at(event->position())) emit chosen(day->id);
+}
+
+void SeasonStrip::keyPressEvent(QKeyEvent* event) {
+    const int step = event->key() == Qt::Key_Right ? 1 : event->key() == Qt::Key_Left ? -1 : 0;
+    const auto list = days();
+    if (step == 0 || list.empty()) return QWidget::keyPressEvent(event);
+    const auto found = std::ranges::find(list, day_, [](const Day* day) { return day->id; });
+    const auto next = std::clamp<std::ptrdiff_t>((found == list.end() ? 0 : found - list.begin()) + step, 0, std::ssize(list) - 1);
+    emit chosen(list[static_cast<std::size_t>(next)]->id);
+}
+
+bool SeasonStrip::event(QEvent* event) {
+    if (event->type() != QEvent::ToolTip) return QWidget::event(event);
+    const auto* help = static_cast<QHelpEvent*>(event);
+    if (const Day* day = at(help->pos()))
+        QToolTip::showText(help->globalPos(),
+                           tr("%1: %2 h, %3 fish").arg(qt(day->date), qt(formatShort(hoursOf(*day), 2))).arg(day->fish.size()), this);
+    return true;
+}
+
+DayPage::DayPage(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+    setObjectName(QStringLiteral("day-page"));
+    setAccessibleName(tr("The day: outings as bars, fish as marks"));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    setFocusPolicy(Qt::ClickFocus);
+    setMouseTracking(true);
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+    connect(&document_, &Document::bookChanged, this, &DayPage::lay);
+}
+
+const Day* DayPage::day() const {
+    if (!document_.isOpen()) return nullptr;
+    const auto& days = document_.book().days;
+    const auto found = std::ranges::find(days, day_, &Day::id);
+    return found == days.end() ? nullptr : &*found;
+}
+
+void DayPage::show(const std::string& id) {
+    if (id != day_) chooseRow(std::nullopt);
+    day_ = id;
+    lay();
+}
+
+void DayPage::chooseRow(std::optional<RowId> row) {
+    if (row == row_) return;
+    row_ = std::move(row);
+    update();
+    emit rowChosen(row_);
+}
+
+double DayPage::xOf(double hour) const { return kMargin + kLabels + (hour - from_) / (to_ - from_) * (width() - 2 * kMargin - kLabels); }
+double DayPage::hourAt(double x) const { return from_ + (x - kMargin - kLabels) / (width() - 2 * kMargin - kLabels) * (to_ - from_); }
+double DayPage::yOf(Position position) const {
+    const auto lane = std::ranges::find(lanes_, position) - lanes_.begin();
+    const double step = (height() - kHead - kFoot) / static_cast<double>(std::max<std::size_t>(1, lanes_.size()));
+    return kHead + step * (static_cast<double>(lane) + 0.5);
+}
+
+// Outings follow one another from the first hour that is known; a fish without an hour lies within an outing that its fly was on.
+void DayPage::lay() {
+    marks_.clear();
+    starts_.clear();
+    lanes_.assign(kTrio.begin(), kTrio.end());
+    update();
+    const Day* day = this->day();
+    if (!day) return;
+    double earliest = 24.0;
+    for (const Fish& fish : day->fish) {
+        if (const auto hour = hourOf(fish.time)) earliest = std::min(earliest, *hour);
+        if (std::ranges::find(lanes_, fish.position) == lanes_.end()) lanes_.push_back(fish.position);
+    }
+    for (const Outing& outing : day->outings)
+        for (const Position position : kPositions)
+            if (outing.at(position) && std::ranges::find(lanes_, position) == lanes_.end()) lanes_.push_back(position);
+    std::ranges::sort(lanes_);
+    double at = std::min(kUsualStart, std::floor(earliest));
+    from_ = std::floor(at);
+    for (const Outing& outing : day->outings) {
+        starts_.push_back(at);
+        at += outing.hours;
+    }
+    double latest = at;
+    for (const Fish& fish : day->fish)
+        latest = std::max(latest, hourOf(fish.time).value_or(0.0) + 0.25);
+    to_ = std::max(from_ + 4.0, std::ceil(latest + 0.25));
+    for (std::size_t i = 0; i < day->outings.size(); ++i)
+        marks_.push_back({{"outings", i},
+                          QRectF(QPointF(xOf(starts_[i]) + 1.5, kHead - 4.0),
+                                 QPointF(xOf(starts_[i] + day->outings[i].hours) - 1.5, height() - kFoot + 2.0)),
+                          std::nullopt});
+    std::vector<int> without(std::max<std::size_t>(1, day->outings.size()), 0);
+    for (std::size_t i = 0; i < day->fish.size(); ++i) {
+        const Fish& fish = day->fish[i];
+        double hour = hourOf(fish.time).value_or(-1.0);
+        if (hour < 0.0) {
+            std::size_t in = 0;
+            while (in + 1 < day->outings.size() &&
+                   !(day->outings[in].at(fish.position) && day->outings[in].at(fish.position)->pattern == fish.pattern))
+                ++in;
+            constexpr double kGolden = 0.618034;  // spread evenly, however many come
+            const double share = std::fmod(0.12 + kGolden * ++without[in], 1.0);
+            hour = starts_.empty() ? from_ + share * (to_ - from_) : starts_[in] + share * day->outings[in].hours;
+        }
+        marks_.push_back({{"fish", i}, QRectF(xOf(hour) - 9.0, yOf(fish.position) - 7.0, 18.0, 14.0), fish.position});
+    }
+    if (row_ && rectOf(*row_).isNull()) chooseRow(std::nullopt);
+}
+
+QRectF DayPage::rectOf(const RowId& row) const {
+    const auto found = std::ranges::find(marks_, row, &Mark::row);
+    return found == marks_.end() ? QRectF() : found->rect;
+}
+
+const DayPage::Mark* DayPage::markAt(QPointF point) const {
+    for (auto it = marks_.rbegin(); it != marks_.rend(); ++it)
+        if (it->rect.adjusted(-2, -2, 2, 2).contains(point)) return &*it;
+    return nullptr;
+}
+
+void DayPage::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const Colours& c = theme_.colours();
+    painter.fillRect(rect(), c.paper);
+    const Day* day = this->day();
+    painter.setFont(faceScaled(1.15, true));
+    painter.setPen(c.ink);
+    if (!day) {
+        painter.setFont(faceScaled(1.0));
+        painter.setPen(c.inkSoft);
+        painter.drawText(rect(), Qt::AlignCenter, tr("Choose a day above, or begin one"));
+        return;
+    }
+    painter.drawText(QPointF(kMargin, 22.0), qt(titleOf(document_.book(), *day)));
+    QStringList like;
+    if (day->wind) like << tr("wind %1 m/s").arg(qt(formatShort(*day->wind / metrePerSecond, 1)));
+    if (day->wave) like << tr("wave %1 cm").arg(qt(formatShort(*day->wave / mm / 10.0, 0)));
+    if (day->light) like << qt(std::string(nameOf(*day->light)));
+    if (day->colour) like << tr("%1 water").arg(qt(std::string(nameOf(*day->colour))));
+    if (day->celsius) like << tr("%1 °C").arg(qt(formatShort(*day->celsius, 1)));
+    if (day->hatching) like << qt(*day->hatching);
+    painter.setFont(faceScaled(0.92));
+    painter.setPen(c.inkSoft);
+    painter.drawText(
+        QRectF(kMargin + 250.0, 6.0, width() - 266.0 - kMargin, 22.0), Qt::AlignRight | Qt::AlignVCenter,
+        QFontMetrics(painter.font()).elidedText(like.join(QStringLiteral("  ·  ")), Qt::ElideRight, static_cast<int>(width() - 280.0)));
+    for (const Position lane : lanes_) {
+        painter.setPen(QPen(c.line, 1.0, Qt::DotLine));
+        painter.drawLine(QPointF(kMargin + kLabels, yOf(lane)), QPointF(width() - kMargin, yOf(lane)));
+        painter.setPen(c.inkSoft);
+        painter.drawText(QPointF(kMargin, yOf(lane) + 4.0), titleOf(lane));
+    }
+    for (double hour = std::ceil(from_); hour <= to_; hour += 1.0) {
+        painter.setPen(QPen(c.line, 1.0));
+        painter.drawLine(QPointF(xOf(hour), height() - kFoot + 4.0), QPointF(xOf(hour), height() - kFoot + 9.0));
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(xOf(hour) - 24.0, height() - kFoot + 9.0, 48.0, 16.0), Qt::AlignCenter,
+                         QString::number(static_cast<int>(hour)));
+    }
+    for (const Mark& mark : marks_) {
+        const bool chosen = row_ == mark.row;
+        QRectF where = mark.rect;
+        if (chosen && dragged_ && !edge_ && mark.position) where.moveCenter(*dragged_);
+        if (mark.row.table == "outings") {
+            if (chosen && dragged_ && edge_) where.setRight(std::max(where.left() + 8.0, dragged_->x()));
+            QColor fill = c.raised;
+            fill.setAlpha(140);
+            painter.setBrush(fill);
+            painter.setPen(QPen(chosen ? c.accent : c.line, chosen ? 2.0 : 1.0));
+            painter.drawRoundedRect(where, 5, 5);
+            const Outing& outing = day->outings[mark.row.row];
+            painter.setFont(faceScaled(0.84));
+            for (const Position position : kPositions) {
+                if (!outing.at(position)) continue;
+                painter.setPen(c.inkSoft);
+                const QRectF label(where.left() + 6.0, yOf(position) - 24.0, where.width() - 10.0, 15.0);
+                painter.drawText(
+                    label, Qt::AlignLeft | Qt::AlignVCenter,
+                    QFontMetrics(painter.font())
+                        .elidedText(qt(sayFly(document_.book(), *outing.at(position))), Qt::ElideRight, static_cast<int>(label.width())));
+            }
+            continue;
+        }
+        const Fish& fish = day->fish[mark.row.row];
+        const bool lost = fish.lost.value_or(false), kept = fish.kept.value_or(false);
+        painter.setPen(QPen(chosen ? c.accent : c.warn, chosen ? 2.4 : 1.4));
+        painter.setBrush(lost ? QBrush(Qt::NoBrush) : kept ? QBrush(c.warn) : QBrush(c.paper));
+        QPolygonF tail;
+        tail << QPointF(where.right() - 5.0, where.center().y()) << QPointF(where.right(), where.top() + 2.0)
+             << QPointF(where.right(), where.bottom() - 2.0);
+        painter.drawPolygon(tail);
+        painter.drawEllipse(where.adjusted(0, 1.5, -4, -1.5));
+        if (fish.depth) {
+            painter.setFont(faceScaled(0.80));
+            painter.setPen(c.inkSoft);
+            painter.drawText(QPointF(where.right() + 2.0, where.bottom()), tr("%1 m").arg(qt(formatShort(*fish.depth / metre, 2))));
+        }
+    }
+    painter.setFont(faceScaled(0.84));
+    painter.setPen(c.inkSoft);
+    painter.drawText(QPointF(kMargin, height() - 8.0), tr("filled: kept"));
+}
+
+void DayPage::mousePressEvent(QMouseEvent* event) {
+    pressed_ = event->position();
+    dragged_.reset();
+    const Mark* mark = markAt(event->position());
+    edge_ = mark && mark->row.table == "outings" && std::abs(mark->rect.right() - event->position().x()) < kEdge;
+    chooseRow(mark ? std::optional(mark->row) : std::nullopt);
+}
+
+void DayPage::mouseMoveEvent(QMouseEvent* event) {
+    const Mark* over = markAt(event->position());
+    const bool edge = over && over->row.table == "outings" && std::abs(over->rect.right() - event->position().x()) < kEdge;
+    setCursor(edge ? Qt::SizeHorCursor : over && over->position ? Qt::OpenHandCursor : Qt::ArrowCursor);
+    if (!pressed_ || !row_ || (event->position() - *pressed_).manhattanLength() < kDragged) return;
+    if (row_->table == "fish" || edge_) dragged_ = event->position();
+    update();
+}
+
+void DayPage::mouseReleaseEvent(QMouseEvent*) {
+    const auto at = dragged_;
+    pressed_.reset();
+    dragged_.reset();
+    update();
+    const Day* day = this->day();
+    if (!at || !row_ || !day) return;
+    if (edge_)
+        dropEdge(*day, at->x());
+    else
+        dropFish(*day, *at);
+}
+
+// At another hour, or another place: there it took the fly that was fished there then.
+void DayPage::dropFish(const Day& day, QPointF at) {
+    const RecordId record{"days", day.id};
+    const RowId row = *row_;
+    const double hour = std::clamp(hourAt(at.x()), from_, to_);
+    Position position = day.fish[row.row].position;
+    for (const Position lane : lanes_)
+        if (std::abs(yOf(lane) - at.y()) < std::abs(yOf(position) - at.y())) position = lane;
+    Result<Edit> edit = changeRow(document_.book(), record, row, "time", timeOf(hour));
+    if (edit && position != day.fish[row.row].position) {
+        edit = changeRow(edit->after, record, row, "position", nameOf(position));
+        for (std::size_t i = 0; edit && i < day.outings.size(); ++i) {
+            const auto& fly = day.outings[i].at(position);
+            if (!fly || hour < starts_[i] || hour > starts_[i] + day.outings[i].hours) continue;
+            edit = changeRow(edit->after, record, row, "pattern", fly->pattern);
+            if (edit) edit = changeRow(edit->after, record, row, "hook", fly->hook.value_or(""));
+        }
+    }
+    document_.refuse(document_.apply(std::move(edit)));
+}
+
+void DayPage::dropEdge(const Day& day, double x) {
+    constexpr double kStep = 0.25, kMost = 24.0;
+    const double hours = std::clamp(std::round((hourAt(x) - starts_[row_->row]) / kStep) * kStep, kStep, kMost);
+    document_.refuse(document_.apply(changeRow(document_.book(), {"days", day.id}, *row_, "hours", formatShort(hours, 2))));
+}
+
+void DayPage::takeOut() {
+    const Day* day = this->day();
+    if (!day || !row_) return;
+    const RowId row = *row_;
+    chooseRow(std::nullopt);
+    document_.refuse(document_.apply(removeRow(document_.book(), {"days", day->id}, row)));
+}
+
+void DayPage::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Delete) return takeOut();
+    const int step = event->key() == Qt::Key_Right ? 1 : event->key() == Qt::Key_Left ? -1 : 0;
+    if (step == 0 || marks_.empty()) return QWidget::keyPressEvent(event);
+    const auto found = row_ ? std::ranges::find(marks_, *row_, &Mark::row) : marks_.end();
+    const auto next = std::clamp<std::ptrdiff_t>(found == marks_.end() ? 0 : found - marks_.begin() + step, 0, std::ssize(marks_) - 1);
+    chooseRow(marks_[static_cast<std::size_t>(next)].row);
+}
+
+void DayPage::resizeEvent(QResizeEvent*) { lay(); }
+
+}  // namespace machair::app

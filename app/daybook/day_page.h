@@ -1,0 +1,90 @@
+// The season as a strip of days, and one day as a page: each team's outing a bar with its flies, each fish a mark at its hour and place.
+// Marks and bars are chosen, dragged and taken out where they stand.
+#pragma once
+
+#include <QWidget>
+#include <optional>
+
+#include "book/records.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+
+namespace machair::app {
+
+// Days in the order of their dates, each as high as its hours and as dark as its fish.
+class SeasonStrip : public QWidget {
+    Q_OBJECT
+  public:
+    SeasonStrip(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void choose(const std::string& day);
+    [[nodiscard]] QRectF dayRect(const std::string& day) const;
+    [[nodiscard]] QSize sizeHint() const override { return {600, 74}; }
+
+  signals:
+    void chosen(const std::string& day);
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    bool event(QEvent* event) override;
+
+  private:
+    [[nodiscard]] std::vector<const Day*> days() const;
+    [[nodiscard]] const Day* at(QPointF point) const;
+    Document& document_;
+    const Theme& theme_;
+    std::string day_;
+};
+
+class DayPage : public QWidget {
+    Q_OBJECT
+  public:
+    DayPage(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    void show(const std::string& day);
+    void chooseRow(std::optional<RowId> row);
+    [[nodiscard]] const std::optional<RowId>& row() const { return row_; }
+    [[nodiscard]] QRectF rectOf(const RowId& row) const;
+    [[nodiscard]] QSize sizeHint() const override { return {600, 250}; }
+    // Out of the day: what is chosen.
+    void takeOut();
+
+  signals:
+    void rowChosen(const std::optional<RowId>& row);
+
+  protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+
+  private:
+    struct Mark {
+        RowId row;
+        QRectF rect;
+        std::optional<Position> position;  // of a fish
+    };
+    void lay();
+    [[nodiscard]] const Day* day() const;
+    [[nodiscard]] double xOf(double hour) const;
+    [[nodiscard]] double hourAt(double x) const;
+    [[nodiscard]] double yOf(Position position) const;
+    [[nodiscard]] const Mark* markAt(QPointF point) const;
+    void dropFish(const Day& day, QPointF at);
+    void dropEdge(const Day& day, double x);
+
+    Document& document_;
+    const Theme& theme_;
+    std::string day_;
+    std::optional<RowId> row_;
+    std::vector<Mark> marks_;  // outings first, fish over them
+    std::vector<Position> lanes_;
+    std::vector<double> starts_;  // hour that each outing begins
+    double from_ = 9.0, to_ = 18.0;
+    std::optional<QPointF> pressed_, dragged_;
+    bool edge_ = false;  // it is an outing's end that is dragged
+};
+
+}  // namespace machair::app

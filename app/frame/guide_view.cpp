@@ -1,0 +1,140 @@
+#include "frame/guide_view.h"
+
+#include <QFile>
+#include <QGridLayout>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QScrollBar>
+#include <QTextBlock>
+#include <QTextBrowser>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+#include "frame/panel.h"
+#include "parts/label.h"
+
+namespace machair::app {
+
+GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new QTextBrowser) {
+    setObjectName(QStringLiteral("guide"));
+    setAccessibleName(tr("The guide"));
+    setFrameShape(QFrame::StyledPanel);
+    setAutoFillBackground(true);
+    text_->setObjectName(QStringLiteral("guide-text"));
+    text_->setOpenLinks(false);
+    text_->setFrameShape(QFrame::NoFrame);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(12, 8, 8, 8);
+    auto* head = new QHBoxLayout;
+    head->addWidget(heading(tr("The guide")), 1);
+    auto* away = toolButton("guide-away", tr("Put away"), tr("Esc"));
+    connect(away, &QToolButton::clicked, this, &QWidget::hide);
+    head->addWidget(away);
+    column->addLayout(head);
+    column->addWidget(text_, 1);
+    QFile file(QStringLiteral(":/guide/README.md"));
+    if (!file.open(QIODevice::ReadOnly)) qFatal("the guide is not in the program");
+    text_->document()->setMarkdown(QString::fromUtf8(file.readAll()), QTextDocument::MarkdownDialectGitHub);
+    hide();
+}
+
+void GuideView::openAt(const QString& chapter) {
+    const int wide = std::min(620, parentWidget()->width() - 40);
+    setGeometry(parentWidget()->width() - wide - 10, 10, wide, parentWidget()->height() - 20);
+    show();
+    raise();
+    text_->setFocus();
+    chapter_.clear();
+    text_->moveCursor(QTextCursor::Start);
+    for (QTextBlock block = text_->document()->begin(); block.isValid(); block = block.next()) {
+        if (block.blockFormat().headingLevel() == 0 || block.text() != chapter) continue;
+        chapter_ = chapter;
+        QTextCursor at(block);
+        text_->moveCursor(QTextCursor::End);  // so that the heading ends up at the top
+        text_->setTextCursor(at);
+        text_->verticalScrollBar()->setValue(text_->verticalScrollBar()->value() + text_->cursorRect(at).top() - 4);
+        return;
+    }
+}
+
+void GuideView::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape) return hide();
+    QFrame::keyPressEvent(event);
+}
+
+std::vector<KeyWords> keysEverywhere() {
+    return {{QObject::tr("Ctrl+K"), QObject::tr("find anything: a dressing, hook, material, team, day, station")},
+            {QObject::tr("Ctrl+1 … Ctrl+9, Ctrl+0"), QObject::tr("the stations, in the order of the work")},
+            {QObject::tr("Alt+1 … Alt+5"), QObject::tr("the flies of the cast, from the bob down")},
+            {QObject::tr("Alt+C, Alt+D, Alt+B"), QObject::tr("to the cast, the Dressing and the Book menu")},
+            {QObject::tr("on the cast: ← →, Enter, Delete, Insert"),
+             QObject::tr("choose a fly, hang another there, take it off, hang one in an empty place")},
+            {QObject::tr("Ctrl+Z, Ctrl+Shift+Z"), QObject::tr("undo, redo")},
+            {QObject::tr("Ctrl+L"), QObject::tr("light or dark bench")},
+            {QObject::tr("F1, Shift+F1"), QObject::tr("the guide at this station, this sheet")},
+            {QObject::tr("Ctrl+O, Ctrl+Q"), QObject::tr("open a book, leave")}};
+}
+
+std::vector<KeyWords> keysAt(Station station) {
+    const auto key = [](const QString& keys, const QString& does) { return KeyWords{keys, does}; };
+    using O = QObject;
+    switch (station) {
+        case Station::plan:
+            return {key(O::tr("Alt+T, ↑ ↓, Enter"), O::tr("to the ticket, from part to part, into its fields")),
+                    key(O::tr("Insert, Delete"), O::tr("add a part where tying order wants it, take one off")),
+                    key(O::tr("Alt+↑, Alt+↓"), O::tr("tie it earlier or later")),
+                    key(O::tr("Tab, arrows, Page keys"), O::tr("on the drawing: from handle to handle, 0.1 mm, to the next landmark")),
+                    key(O::tr("Alt while dragging"), O::tr("between the landmarks")),
+                    key(O::tr("Alt+H, Alt+S"), O::tr("the hook, its size")),
+                    key(O::tr("Esc"), O::tr("put the ghost away, then the chosen part"))};
+        case Station::cut: return {key(O::tr("drag on the card outline"), O::tr("calibrate this screen, so that the gauge is true"))};
+        case Station::tie:
+            return {key(O::tr("Space, Page Down, →"), O::tr("the next step")), key(O::tr("Backspace, ←"), O::tr("the step before")),
+                    key(O::tr("digits, +"), O::tr("count turns")), key(O::tr("W"), O::tr("what went wrong, and what mends it")),
+                    key(O::tr("Home, End"), O::tr("the first and the last step"))};
+        case Station::check: return {key(O::tr("Ctrl+Return"), O::tr("keep this fly's check"))};
+        case Station::balance:
+            return {key(O::tr("F5"), O::tr("find the smallest change")),
+                    key(O::tr("drag a fly"), O::tr("to another place, or out of the box"))};
+        case Station::drift: return {};
+        case Station::water:
+            return {key(O::tr("drag the arrow"), O::tr("the wind: where from, and how much")), key(O::tr("F6"), O::tr("choose three"))};
+        case Station::evening: return {key(O::tr("drag a block"), O::tr("your own order of the evening"))};
+        case Station::daybook:
+            return {key(O::tr("B, U, M, W or P"), O::tr("where the fish took: bob, upper, middle, lower, point")),
+                    key(O::tr("K, R or L, then Enter"), O::tr("kept, returned or lost")),
+                    key(O::tr("on the day: ← →, Delete"), O::tr("from mark to mark, take one out"))};
+        case Station::drawers:
+            return {key(O::tr("double click"), O::tr("go to where it is worked with")),
+                    key(O::tr("Ctrl or Shift click"), O::tr("several, to be changed at once")),
+                    key(O::tr("the calliper"), O::tr("reads into the field that has the cursor"))};
+    }
+    return {};
+}
+
+KeySheet::KeySheet(Station station, QWidget* parent) : QFrame(parent, Qt::Popup) {
+    setObjectName(QStringLiteral("keys"));
+    setAccessibleName(tr("Keys of this station"));
+    setAttribute(Qt::WA_DeleteOnClose);
+    setFrameShape(QFrame::StyledPanel);
+    auto* grid = new QGridLayout(this);
+    grid->setContentsMargins(22, 16, 22, 16);
+    grid->setHorizontalSpacing(20);
+    int row = 0;
+    const auto list = [&](const QString& title, const std::vector<KeyWords>& keys) {
+        if (keys.empty()) return;
+        grid->addWidget(heading(title), row++, 0, 1, 2);
+        for (const KeyWords& one : keys) {
+            auto* name = new Label(one.keys);
+            name->setFont(faceScaled(1.0, true));
+            grid->addWidget(name, row, 0);
+            grid->addWidget(new Label(one.does), row++, 1);
+        }
+    };
+    list(titleOf(station), keysAt(station));
+    list(tr("Everywhere"), keysEverywhere());
+}
+
+void KeySheet::keyPressEvent(QKeyEvent*) { close(); }
+
+}  // namespace machair::app

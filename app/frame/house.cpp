@@ -1,0 +1,214 @@
+#include "frame/house.h"
+
+#include <QApplication>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QScrollArea>
+#include <QSettings>
+#include <QSlider>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+#include "book/schools.h"
+#include "frame/fields_form.h"
+#include "frame/panel.h"
+#include "parts/label.h"
+
+namespace machair::app {
+
+namespace {
+
+const QString kBench = QStringLiteral("window/bench");
+const QString kText = QStringLiteral("house/text");
+const QString kLeft = QStringLiteral("house/left");
+constexpr int kLeast = 80, kMost = 200, kStep = 10, kUsual = 100;
+
+struct LightingName {
+    Lighting lighting;
+    const char* name;
+    const char* text;
+};
+constexpr std::array kLightings = {LightingName{Lighting::sand, "sand", QT_TR_NOOP("Light")},
+                                   LightingName{Lighting::slate, "slate", QT_TR_NOOP("Dark")},
+                                   LightingName{Lighting::contrast, "contrast", QT_TR_NOOP("High contrast")},
+                                   LightingName{Lighting::darkContrast, "dark-contrast", QT_TR_NOOP("High contrast, dark")},
+                                   LightingName{Lighting::system, "system", QT_TR_NOOP("As the system")}};
+
+// The system's own palette, before ours is laid over it.
+bool systemIsDark() {
+    static const bool kDark = QApplication::palette().color(QPalette::Window).lightness() < 128;
+    return kDark;
+}
+
+}  // namespace
+
+Lighting lightingOf(const QSettings& settings) {
+    const QString name = settings.value(kBench).toString();
+    for (const LightingName& known : kLightings)
+        if (name == QLatin1String(known.name)) return known.lighting;
+    return Lighting::sand;
+}
+
+void useLighting(Theme& theme, Lighting lighting) {
+    const bool dark = systemIsDark();
+    switch (lighting) {
+        case Lighting::sand: return theme.light(drawing::Bench::sand);
+        case Lighting::slate: return theme.light(drawing::Bench::slate);
+        case Lighting::contrast: return theme.light(drawing::Bench::sand, Contrast::high);
+        case Lighting::darkContrast: return theme.light(drawing::Bench::slate, Contrast::high);
+        case Lighting::system: return theme.light(dark ? drawing::Bench::slate : drawing::Bench::sand);
+    }
+}
+
+void useTextSize(int percent) {
+    static const double kSystem = QApplication::font().pointSizeF();
+    const double before = QApplication::font().pointSizeF(), after = kSystem * percent / 100.0;
+    if (std::abs(before - after) < 0.01) return;
+    QFont font = QApplication::font();
+    font.setPointSizeF(after);
+    QApplication::setFont(font);
+    // Those with a font of their own keep their share of it.
+    for (QWidget* widget : QApplication::allWidgets()) {
+        if (widget->testAttribute(Qt::WA_SetFont)) {
+            QFont own = widget->font();
+            own.setPointSizeF(own.pointSizeF() * after / before);
+            widget->setFont(own);
+        }
+        widget->updateGeometry();
+        widget->update();
+    }
+}
+
+House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings& settings, QWidget* parent)
+    : QFrame(parent),
+      document_(document),
+      theme_(theme),
+      devices_(devices),
+      settings_(settings),
+      text_(new QSlider(Qt::Horizontal)),
+      textSaid_(new Label),
+      left_(toolButton("house-left", tr("I tie with the left hand"), tr("The bench is mirrored, and its words follow"))),
+      devicesSaid_(new Label) {
+    setObjectName(QStringLiteral("house"));
+    setAccessibleName(tr("The house"));
+    setFrameShape(QFrame::StyledPanel);
+    setAutoFillBackground(true);
+    auto* inside = new QWidget;
+    auto* column = panelColumn(inside, 16, 16);
+    auto* head = new QHBoxLayout;
+    head->addWidget(heading(tr("The house")), 1);
+    auto* away = toolButton("house-away", tr("Put away"), tr("Esc"));
+    connect(away, &QToolButton::clicked, this, &QWidget::hide);
+    head->addWidget(away);
+    column->addLayout(head);
+    column->addWidget(heading(tr("The bench")));
+    for (const LightingName& one : kLightings) {
+        auto* made = toolButton((std::string("house-") + one.name).c_str(), tr(one.text), tr("Kept for the next start"));
+        made->setCheckable(true);
+        connect(made, &QToolButton::clicked, this, [this, lighting = one.lighting] { light(lighting); });
+        lights_.emplace_back(one.lighting, made);
+        column->addWidget(made);
+    }
+    column->addWidget(heading(tr("Text")));
+    text_->setObjectName(QStringLiteral("house-text"));
+    text_->setAccessibleName(tr("Size of text, per cent of the system's"));
+    text_->setRange(kLeast / kStep, kMost / kStep);
+    auto* size = new QHBoxLayout;
+    size->addWidget(text_, 1);
+    size->addWidget(textSaid_);
+    column->addLayout(size);
+    connect(text_, &QSlider::valueChanged, this, [this](int tenths) {
+        settings_.setValue(kText, tenths * kStep);
+        textSaid_->setText(tr("%1 %").arg(tenths * kStep));
+        useTextSize(tenths * kStep);
+    });
+    column->addWidget(heading(tr("At the vice")));
+    left_->setCheckable(true);
+    connect(left_, &QToolButton::clicked, this, [this](bool left) {
+        settings_.setValue(kLeft, left);
+        emit leftHandChosen(left);
+    });
+    column->addWidget(left_, 0, Qt::AlignLeft);
+    column->addWidget(heading(tr("Schools, for all my dressings")));
+    schools_ = new FieldsForm(document, theme, "house-school", {}, [this](const std::string& key, const std::string& text) {
+        return document_.apply(changeSchool(document_.book(), std::nullopt, key, text));
+    });
+    column->addWidget(schools_);
+    column->addWidget(heading(tr("Devices")));
+    devicesSaid_->setObjectName(QStringLiteral("house-devices"));
+    devicesSaid_->setWordWrap(true);
+    column->addWidget(devicesSaid_);
+    auto* look = toolButton("house-look", tr("Look for them again"),
+                            tr("Calliper, weather station, pedal and camera, by the sockets of their stand-ins"));
+    connect(look, &QToolButton::clicked, this, [this] {
+        devices_.connectNow();
+        sayDevices();
+    });
+    column->addWidget(look, 0, Qt::AlignLeft);
+    column->addStretch(1);
+    auto* whole = new QVBoxLayout(this);
+    whole->setContentsMargins(0, 0, 0, 0);
+    auto* area = new QScrollArea;
+    area->setWidget(inside);
+    area->setWidgetResizable(true);
+    area->setFrameShape(QFrame::NoFrame);
+    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    whole->addWidget(area);
+    connect(&devices_, &devices::Hub::changed, this, &House::sayDevices);
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) refresh();
+    });
+    hide();
+}
+
+void House::light(Lighting lighting) {
+    for (const LightingName& known : kLightings)
+        if (known.lighting == lighting) settings_.setValue(kBench, QString::fromLatin1(known.name));
+    useLighting(theme_, lighting);
+    refresh();
+}
+
+void House::sayDevices() {
+    const auto say = [](const QString& what, bool ready) {
+        return (ready ? QStringLiteral("✓ ") : QStringLiteral("– ")) + what + (ready ? tr(": ready") : tr(": not there"));
+    };
+    devicesSaid_->setText(QStringList{say(tr("calliper"), devices_.calliperReady()), say(tr("weather station"), devices_.weatherReady()),
+                                      say(tr("camera"), devices_.cameraReady())}
+                              .join(QLatin1Char('\n')));
+}
+
+void House::refresh() {
+    const Lighting now = lightingOf(settings_);
+    for (const auto& [lighting, button] : lights_)
+        button->setChecked(lighting == now);
+    const int percent = settings_.value(kText, kUsual).toInt();
+    const QSignalBlocker quiet(text_);
+    text_->setValue(percent / kStep);
+    textSaid_->setText(tr("%1 %").arg(percent));
+    left_->setChecked(settings_.value(kLeft, false).toBool());
+    if (document_.isOpen()) schools_->show(fieldsOf(document_.book().schools.value_or(SchoolChoices{})));
+    schools_->setEnabled(document_.isOpen());
+    sayDevices();
+}
+
+void House::restore() {
+    useTextSize(settings_.value(kText, kUsual).toInt());
+    if (settings_.value(kLeft, false).toBool()) emit leftHandChosen(true);
+}
+
+void House::open() {
+    constexpr int kWidth = 400;
+    setGeometry(parentWidget()->width() - kWidth - 10, 10, kWidth, parentWidget()->height() - 20);
+    refresh();
+    show();
+    raise();
+    text_->setFocus();
+}
+
+void House::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Escape) return hide();
+    QFrame::keyPressEvent(event);
+}
+
+}  // namespace machair::app

@@ -1,0 +1,55 @@
+// The house: how the window is for its tier, kept across restarts. The bench's light, the size of text, the hand at the vice, the schools
+// held to for all dressings, and what the devices last said.
+#pragma once
+
+#include <QFrame>
+
+#include "devices/hub.h"
+#include "editing/document.h"
+#include "theme/theme.h"
+
+class QLabel;
+class QSettings;
+class QSlider;
+class QToolButton;
+
+namespace machair::app {
+
+// What the settings say of the bench; as the system has it where they say nothing else.
+enum class Lighting { sand, slate, contrast, darkContrast, system };
+[[nodiscard]] Lighting lightingOf(const QSettings& settings);
+void useLighting(Theme& theme, Lighting lighting);
+// Text of this many per cent of the system's, everywhere at once.
+void useTextSize(int percent);
+
+class House : public QFrame {
+    Q_OBJECT
+  public:
+    House(Document& document, Theme& theme, devices::Hub& devices, QSettings& settings, QWidget* parent);
+    void open();
+    void restore();  // text and hand as they were left
+
+  signals:
+    void leftHandChosen(bool left);
+
+  protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+  private:
+    void light(Lighting lighting);
+    void refresh();
+    void sayDevices();
+
+    Document& document_;
+    Theme& theme_;
+    devices::Hub& devices_;
+    QSettings& settings_;
+    std::vector<std::pair<Lighting, QToolButton*>> lights_;
+    QSlider* text_;
+    QLabel* textSaid_;
+    QToolButton* left_;
+    QLabel* devicesSaid_;
+    class FieldsForm* schools_;
+};
+
+}  // namespace machair::app
