@@ -8,6 +8,7 @@
 #include <functional>
 #include <numbers>
 
+#include "book/fitting.h"
 #include "book/flies.h"
 #include "book/kinds.h"
 #include "book/lists.h"
@@ -590,7 +591,7 @@ void paintBareHook(QPainter& painter, const HookSpec& spec, const QRectF& frame,
     paintLayer(painter, scene, view, Layer::hook);
 }
 
-void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench) {
+void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench, double mostPxPerMm) {
     std::vector<Scene> scenes;
     double width = 0.0, height = 0.0;
     for (const Fly& fly : flies)
@@ -601,8 +602,7 @@ void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& fli
         }
     if (scenes.empty()) return;
     const double cell = frame.width() / static_cast<double>(scenes.size());
-    constexpr double kMost = 14.0;  // px a mm
-    const double scale = std::min({kMost, 0.94 * cell / std::max(1.0, width), frame.height() / std::max(1.0, height)});
+    const double scale = std::min({mostPxPerMm, 0.94 * cell / std::max(1.0, width), frame.height() / std::max(1.0, height)});
     for (std::size_t i = 0; i < scenes.size(); ++i) {
         const Scene& scene = scenes[i];
         const QPointF centre(frame.left() + cell * (static_cast<double>(i) + 0.5), frame.center().y());
@@ -617,6 +617,11 @@ QImage pictureOf(const Book& book, const RecordId& record, QSize size, double de
     image.fill(Qt::transparent);
     QPainter painter(&image);
     painter.setRenderHint(QPainter::Antialiasing);
+    if (const auto kind = record.list == "kind" ? fromName<FlyKind>(record.id) : std::nullopt) {
+        if (const auto made = startFromKind(book, *kind, usualHook(book)))
+            paintFlies(painter, made->edit.after, {Fly(made->id)}, inner(size), bench);
+        return image;
+    }
     if (record.list == "fly") {
         paintFlies(painter, book, {readFly(record.id)}, inner(size), bench);
         return image;

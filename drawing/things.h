@@ -19,9 +19,11 @@ void paintMaterial(QPainter& painter, const Material& material, const QRectF& fr
 // The bare hook; at one scale where `pxPerMm` is given, else as large as fits.
 void paintBareHook(QPainter& painter, const HookSpec& hook, const QRectF& frame, Bench bench, std::optional<double> pxPerMm = {});
 // Several flies side by side at one scale, as large as they fit; those that can't be planned are left out.
-void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench);
+void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench,
+                double mostPxPerMm = 14.0);
 
-// Any record of a book, on a transparent ground; of the list "fly" one as book/flies.h writes it. Nothing is painted for what is
+// Any record of a book, on a transparent ground; of the list "fly" one as book/flies.h writes it, of "kind" a dressing as
+// it would be started from that kind. Nothing is painted for what is
 // not in the book.
 [[nodiscard]] QImage pictureOf(const Book& book, const RecordId& record, QSize size, double devicePixelRatio, Bench bench);
 

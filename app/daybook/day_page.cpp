@@ -147,7 +147,9 @@ DayPage::DayPage(Document& document, const Theme& theme, QWidget* parent) : QWid
     setFocusPolicy(Qt::ClickFocus);
     setMouseTracking(true);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
-    connect(&document_, &Document::bookChanged, this, &DayPage::lay);
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) lay();
+    });
 }
 
 const Day* DayPage::day() const {
@@ -398,5 +400,6 @@ void DayPage::keyPressEvent(QKeyEvent* event) {
 }
 
 void DayPage::resizeEvent(QResizeEvent*) { lay(); }
+void DayPage::showEvent(QShowEvent*) { lay(); }
 
 }  // namespace machair::app

@@ -127,7 +127,7 @@ QWidget* DrawersStation::makeTools() {
     csv_->setPopupMode(QToolButton::InstantPopup);
     auto* menu = new QMenu(csv_);
     menu->addAction(tr("&Import CSV…"), this, [this] {
-        askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::importFrom);
+        askWhatToRead(this, tr("Import CSV"), QString(), tr("CSV (*.csv);;All files (*)"), &DrawersStation::offerImport);
     });
     menu->addAction(tr("E&xport CSV…"), this, [this] {
         askWhereToWrite(this, tr("Export CSV"), QString(), tr("CSV (*.csv)"), QStringLiteral("csv"), &DrawersStation::exportTo);
@@ -282,8 +282,7 @@ void DrawersStation::takeOut() {
 
 // What stands in the way, a press away.
 void DrawersStation::offerHolders(const RecordId& record) {
-    for (QToolButton* old : holders_->findChildren<QToolButton*>())
-        retire(old);
+    clearOffers();
     constexpr std::size_t kMost = 5;
     const auto holders = heldBy(document_.book(), record);
     for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
@@ -308,6 +307,36 @@ bool DrawersStation::exportTo(const QString& path) {
     const bool written = file.open(QIODevice::WriteOnly) && file.write(text.data(), static_cast<qint64>(text.size())) >= 0 && file.commit();
     say(written ? tr("Written to %1").arg(path) : tr("%1 could not be written: %2").arg(path, file.errorString()), !written);
     return written;
+}
+
+// What a table would change, before it does.
+void DrawersStation::offerImport(const QString& path) {
+    constexpr std::size_t kMost = 16 << 20;
+    const auto imported = store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) {
+        return store::importCsv(document_.book(), text);
+    });
+    if (!imported) {
+        (void)importFrom(path);  // which says what is wrong, and takes nothing in
+        return;
+    }
+    say(tr("%1: %2 would be new, %3 would change. Nothing is taken in yet.")
+            .arg(QFileInfo(path).fileName())
+            .arg(imported->added)
+            .arg(imported->changed),
+        false);
+    clearOffers();
+    auto* take = toolButton("import-take", tr("Take it in"), tr("As one step that can be undone"));
+    auto* leave = toolButton("import-leave", tr("Leave it"), tr("Nothing is taken in"));
+    connect(take, &QToolButton::clicked, this, [this, path] { (void)importFrom(path); });
+    connect(leave, &QToolButton::clicked, this, [this] { say({}, false); });
+    holders_->layout()->addWidget(take);
+    holders_->layout()->addWidget(leave);
+    holders_->show();
+}
+
+void DrawersStation::clearOffers() {
+    for (QToolButton* old : holders_->findChildren<QToolButton*>())
+        retire(old);
 }
 
 bool DrawersStation::importFrom(const QString& path) {

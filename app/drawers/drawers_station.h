@@ -35,6 +35,7 @@ class DrawersStation : public QWidget, public ReadsLengths {
     // The drawer as CSV to a file; a CSV into the book, all or nothing. What was wrong stands over the tray.
     bool exportTo(const QString& path);
     bool importFrom(const QString& path);
+    void offerImport(const QString& path);  // what it would change, with a button that does it
 
   signals:
     void goTo(const RecordId& record);  // something that has a station of its own
@@ -52,6 +53,7 @@ class DrawersStation : public QWidget, public ReadsLengths {
     void takeOut();
     void say(const QString& words, bool wrong);
     void offerHolders(const RecordId& record);
+    void clearOffers();
     void sayCalliper();
 
     Document& document_;

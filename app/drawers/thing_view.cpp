@@ -41,7 +41,9 @@ ThingView::ThingView(Document& document, const Theme& theme, QWidget* parent) : 
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     setMouseTracking(true);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
-    connect(&document_, &Document::bookChanged, this, &ThingView::take);
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) take();
+    });
     connect(&Pictures::of(document_, theme_), &Pictures::painted, this, qOverload<>(&QWidget::update));
 }
 
@@ -49,6 +51,8 @@ void ThingView::show(const RecordId& record) {
     record_ = record;
     take();
 }
+
+void ThingView::showEvent(QShowEvent*) { take(); }
 
 void ThingView::take() {
     scene_.reset();

@@ -13,6 +13,7 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "book/fitting.h"
 #include "frame/ask_file.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
@@ -94,10 +95,10 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     sizes_->setCheckable(true);
     connect(sizes_, &QToolButton::toggled, this, &BenchBar::sizesWanted);
     start_->setObjectName(QStringLiteral("start-kind"));
-    start_->setText(tr("Start a dressing ▾"));
+    start_->setText(tr("Start a dressing…"));
     start_->setAccessibleName(tr("Start a dressing from its kind"));
     start_->setToolTip(tr("A whole fly from its kind, sized to the hook, to be made yours"));
-    start_->setPopupMode(QToolButton::InstantPopup);
+    connect(start_, &QToolButton::clicked, this, &BenchBar::chooseKind);
     buildDressingMenu();
     on_ = new Label(tr("on"), this);
     doubt_->setObjectName(QStringLiteral("doubt"));
@@ -141,18 +142,10 @@ void BenchBar::refuseIf(const Faults& faults) {
 void BenchBar::buildDressingMenu() {
     auto* menu = new QMenu(this);
     QMenu* fresh = menu->addMenu(tr("&Start from a kind"));
-    start_->setMenu(fresh);
     for (const auto& entry : Names<FlyKind>::entries) {
         QAction* action = fresh->addAction(qt(std::string(entry.name)));
         action->setObjectName(QStringLiteral("start-") + qt(std::string(entry.name)).replace(QLatin1Char(' '), QLatin1Char('-')));
-        connect(action, &QAction::triggered, this, [this, kind = entry.value] {
-            if (!document_.isOpen()) return;
-            const Book& book = document_.book();
-            const std::string hook = document_.pattern()  ? document_.pattern()->hook
-                                     : book.hooks.empty() ? std::string()
-                                                          : book.hooks.front().id;
-            refuseIf(document_.start(startFromKind(book, kind, hook)));
-        });
+        connect(action, &QAction::triggered, this, [this, kind = entry.value] { start(kind); });
     }
     const auto own = [&](const char* id, const QString& text, auto work) {
         QAction* action = menu->addAction(text);
@@ -289,6 +282,24 @@ void BenchBar::takeName() {
     if (document_.pattern() && name != document_.pattern()->title())
         refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
     refresh();
+}
+
+void BenchBar::start(FlyKind kind) {
+    if (!document_.isOpen()) return;
+    const Book& book = document_.book();
+    refuseIf(document_.start(startFromKind(book, kind, document_.pattern() ? document_.pattern()->hook : usualHook(book))));
+}
+
+// The kinds as they would come out of this book.
+void BenchBar::chooseKind() {
+    if (!document_.isOpen()) return;
+    Chooser::Asked asked;
+    asked.title = tr("Which kind of fly?");
+    for (const auto& entry : Names<FlyKind>::entries)
+        asked.things.push_back({{"kind", std::string(entry.name)}, qt(std::string(entry.name)), {}, {}, {}});
+    Chooser::ask(start_, document_, theme_, std::move(asked), [this](const RecordId& record) {
+        if (const auto kind = fromName<FlyKind>(record.id)) start(*kind);
+    });
 }
 
 void BenchBar::chooseDressing() {

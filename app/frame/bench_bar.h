@@ -30,6 +30,8 @@ class BenchBar : public QWidget {
     void sizesWanted(bool shown);
 
   private:
+    void start(FlyKind kind);
+    void chooseKind();
     void chooseDressing();
     void chooseHook();
     void refresh();

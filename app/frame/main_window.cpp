@@ -17,6 +17,7 @@
 #include <QShortcut>
 #include <QStackedWidget>
 #include <QStandardPaths>
+#include <QSvgGenerator>
 #include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -28,6 +29,7 @@
 #include "cut/cut_station.h"
 #include "daybook/daybook_station.h"
 #include "drawers/drawers_station.h"
+#include "drawing/things.h"
 #include "drift/drift_station.h"
 #include "evening/evening_station.h"
 #include "frame/application.h"
@@ -124,9 +126,8 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     stations_->addWidget(empty_);  // behind them
     connect(empty_, &EmptyStation::begun, this, [this] {
         if (document_.pattern()) return cast_->beginTeam();
-        bar_->setVisible(true);
-        findChild<QToolButton*>(QStringLiteral("start-kind"))->showMenu();
-        bar_->setVisible(worksOnTheFly(station_));
+        if (!worksOnTheFly(station_)) showStation(Station::plan);
+        findChild<QToolButton*>(QStringLiteral("start-kind"))->click();
     });
     for (const auto signal : {&Document::teamChanged, &Document::planChanged, &Document::bookOpened})
         connect(&document_, signal, this, &MainWindow::showPage);
@@ -305,12 +306,12 @@ void MainWindow::showPage() {
     const bool open = document_.isOpen();
     if (open && worksOnTheFly(station_) && !document_.pattern()) {
         empty_->say(titleOf(station_), tr("%1. It wants a dressing on the bench.").arg(capitalised(purposeOf(station_))),
-                    tr("Start a dressing ▾"));
+                    tr("Start a dressing…"));
         stations_->setCurrentWidget(empty_);
     } else if (open && (station_ == Station::balance || station_ == Station::drift) && !document_.team()) {
         const bool fly = document_.pattern() != nullptr;
         empty_->say(titleOf(station_), tr("%1. It wants a team: one to five flies on a leader.").arg(capitalised(purposeOf(station_))),
-                    fly ? tr("Begin a team with the fly on the bench") : tr("Start a dressing ▾"));
+                    fly ? tr("Begin a team with the fly on the bench") : tr("Start a dressing…"));
         stations_->setCurrentWidget(empty_);
     } else {
         stations_->setCurrentIndex(static_cast<int>(station_));
@@ -413,14 +414,14 @@ std::vector<EveningStep> MainWindow::eveningSteps() {
             });
         };
     };
-    const auto startOne = [this] { findChild<QToolButton*>(QStringLiteral("start-kind"))->showMenu(); };
+    const auto startOne = [this] { findChild<QToolButton*>(QStringLiteral("start-kind"))->click(); };
     return {{tr("measure the hook in your vice, shank and gape. Its picture asks for both"), tr("Show me the hooks"),
              [this] {
                  showStation(Station::drawers);
                  drawers_->open(Drawer::hooks);
              },
              anyMeasured},
-            {tr("start a dressing from its kind: every size is a share of its hook"), tr("Start one ▸"),
+            {tr("start a dressing from its kind: every size is a share of its hook"), tr("Start one…"),
              [this, startOne] {
                  showStation(Station::plan);
                  startOne();
@@ -433,7 +434,7 @@ std::vector<EveningStep> MainWindow::eveningSteps() {
              },
              named},
             {tr("hang it on the cast"), tr("Begin a team with it"), [this] { cast_->beginTeam(); }, hung(1)},
-            {tr("start a second and a third, and hang them in the empty places"), tr("Start another ▸"),
+            {tr("start a second and a third, and hang them in the empty places"), tr("Start another…"),
              [this, startOne] {
                  showStation(Station::plan);
                  startOne();
@@ -483,7 +484,8 @@ void MainWindow::find() {
     }
     for (const auto& entry : Names<Station>::entries)
         asked.things.push_back({{"station", std::string(entry.name)}, titleOf(entry.value), purposeOf(entry.value), {tr("station")}, {}});
-    for (const char* name : {"doors-wanted", "house-wanted", "share-dressing", "share-team", "copy-picture", "back-to-a-copy"})
+    for (const char* name : {"doors-wanted", "house-wanted", "share-dressing", "share-team", "copy-picture", "copy-team-picture",
+                             "keep-picture", "keep-team-picture", "back-to-a-copy"})
         if (auto* action = findChild<QAction*>(QString::fromLatin1(name)))
             asked.things.push_back({{"command", name}, action->text().remove(QLatin1Char('&')), tr("do it"), {tr("command")}, {}});
     Chooser::ask(tabs_, document_, theme_, std::move(asked), [this](const RecordId& record) { goTo(record); });
@@ -515,15 +517,20 @@ void MainWindow::buildShareMenu(QMenu* menu) {
               askWhatToRead(this, tr("Take in from"), QString(), tr("Books (*.machair *.machair.json);;All files (*)"),
                             &MainWindow::openInto);
           });
-    entry("copy-picture", tr("A &picture of the fly to the clipboard"), tr("As large as a page is wide"), [this] { copyPicture(); });
-    entry("keep-picture", tr("Keep a picture of the fly…"), tr("PNG"), [this] {
-        if (!document_.pattern()) return;
-        askWhereToWrite(this, tr("Keep the picture as"), qt(document_.pattern()->title()), tr("Picture (*.png)"), QStringLiteral("png"),
-                        [this](const QString& path) {
-                            const bool saved = pictureOfTheFly().save(path);
-                            quiet_->say(saved ? tr("The picture is in %1").arg(path) : tr("%1 could not be written").arg(path));
-                        });
-    });
+    entry("copy-picture", tr("A &picture of the fly to the clipboard"), tr("As large as a page is wide"),
+          [this] { copyPicture(Shown::fly); });
+    entry("copy-team-picture", tr("A picture of the team to the clipboard"), tr("Its flies side by side, to one scale"),
+          [this] { copyPicture(Shown::team); });
+    const auto keepAs = [this](Shown shown) {
+        const QString name = shown == Shown::fly ? (document_.pattern() ? qt(document_.pattern()->title()) : QString())
+                             : document_.team()  ? qt(document_.team()->title())
+                                                 : QString();
+        if (name.isEmpty()) return;
+        askWhereToWrite(this, tr("Keep the picture as"), name, tr("Picture (*.png);;Drawing (*.svg)"), QStringLiteral("png"),
+                        [this, shown](const QString& path) { (void)keepPicture(shown, path); });
+    };
+    entry("keep-picture", tr("Keep a picture of the fly…"), tr("PNG or SVG"), [keepAs] { keepAs(Shown::fly); });
+    entry("keep-team-picture", tr("Keep a picture of the team…"), tr("PNG or SVG"), [keepAs] { keepAs(Shown::team); });
 }
 
 bool MainWindow::share(const RecordId& record, const QString& path) {
@@ -545,23 +552,62 @@ void MainWindow::openInto(const QString& path) {
     arrivals_->show(std::move(opened->book), QFileInfo(path).fileName());
 }
 
-QImage MainWindow::pictureOfTheFly() {
-    constexpr QSize kSize(1600, 1000);
-    QImage image(kSize, QImage::Format_RGB32);
-    image.fill(theme_.colours().paper);
-    if (!document_.plan()) return image;
-    QPainter painter(&image);
+namespace {
+constexpr QSize kPicture(1600, 1000), kTeamPicture(2100, 700);
+}  // namespace
+
+void MainWindow::paintPicture(QPainter& painter, Shown shown, QSize size) {
     painter.setRenderHint(QPainter::Antialiasing);
-    const Scene scene = makeScene(*document_.plan());
-    drawing::paintFly(painter, scene,
-                      drawing::fitView(scene, QRectF(60, 60, kSize.width() - 120, kSize.height() - 120), theme_.bench(), 90.0));
-    return image;
+    painter.fillRect(QRect(QPoint(0, 0), size), theme_.colours().paper);
+    constexpr int kMargin = 60;
+    const QRectF frame = QRectF(QPointF(0, 0), size).adjusted(kMargin, kMargin, -kMargin, -kMargin);
+    if (shown == Shown::fly) {
+        const Scene scene = makeScene(*document_.plan());
+        return drawing::paintFly(painter, scene, drawing::fitView(scene, frame, theme_.bench(), 90.0));
+    }
+    std::vector<Fly> flies;
+    for (const Position position : kPositions)
+        if (document_.team()->at(position)) flies.push_back(*document_.team()->at(position));
+    drawing::paintFlies(painter, document_.book(), flies, frame, theme_.bench(), 40.0);
 }
 
-void MainWindow::copyPicture() {
-    if (!document_.plan()) return;
-    QGuiApplication::clipboard()->setImage(pictureOfTheFly());
-    quiet_->say(tr("A picture of %1 is on the clipboard").arg(qt(document_.pattern()->title())));
+QString MainWindow::nameOfShown(Shown shown) const {
+    if (shown == Shown::fly) return document_.plan() ? qt(document_.pattern()->title()) : QString();
+    return document_.team() ? qt(document_.team()->title()) : QString();
+}
+
+void MainWindow::copyPicture(Shown shown) {
+    if (nameOfShown(shown).isEmpty()) return;
+    QImage image(shown == Shown::fly ? kPicture : kTeamPicture, QImage::Format_RGB32);
+    QPainter painter(&image);
+    paintPicture(painter, shown, image.size());
+    painter.end();
+    QGuiApplication::clipboard()->setImage(image);
+    quiet_->say(tr("A picture of %1 is on the clipboard").arg(nameOfShown(shown)));
+}
+
+bool MainWindow::keepPicture(Shown shown, const QString& path) {
+    if (nameOfShown(shown).isEmpty()) return false;
+    const QSize size = shown == Shown::fly ? kPicture : kTeamPicture;
+    bool written = false;
+    if (path.endsWith(QLatin1String(".svg"))) {
+        QSvgGenerator svg;
+        svg.setFileName(path);
+        svg.setSize(size);
+        svg.setViewBox(QRect(QPoint(0, 0), size));
+        svg.setTitle(nameOfShown(shown));
+        QPainter painter;
+        written = painter.begin(&svg);
+        if (written) paintPicture(painter, shown, size);
+    } else {
+        QImage image(size, QImage::Format_RGB32);
+        QPainter painter(&image);
+        paintPicture(painter, shown, size);
+        painter.end();
+        written = image.save(path);
+    }
+    quiet_->say(written ? tr("The picture is in %1").arg(path) : tr("%1 could not be written").arg(path));
+    return written;
 }
 
 void MainWindow::askForFile() {

@@ -11,6 +11,7 @@
 #include "theme/theme.h"
 
 class QMenu;
+class QPainter;
 class QSettings;
 class QStackedWidget;
 
@@ -55,6 +56,9 @@ class MainWindow : public QMainWindow {
     void openInto(const QString& path);
     // The dressing on the bench, or the team, with all it needs, as a bench file.
     bool share(const RecordId& record, const QString& path);
+    // The fly on the bench, or the team's side by side, as PNG or SVG by the path's ending.
+    enum class Shown { fly, team };
+    bool keepPicture(Shown shown, const QString& path);
     // Writes the book to another file of either kind; the quiet line says how it went.
     bool keepCopy(const QString& path);
     [[nodiscard]] Document& document() { return document_; }
@@ -81,8 +85,9 @@ class MainWindow : public QMainWindow {
     void rememberRecent(const QString& path);
     [[nodiscard]] QStringList recent() const;
     [[nodiscard]] std::vector<EveningStep> eveningSteps();
-    void copyPicture();
-    [[nodiscard]] QImage pictureOfTheFly();
+    void copyPicture(Shown shown);
+    void paintPicture(QPainter& painter, Shown shown, QSize size);
+    [[nodiscard]] QString nameOfShown(Shown shown) const;  // empty where there is nothing to show
     void buildBookMenu();
     void askForFile();
     void askForCopy();

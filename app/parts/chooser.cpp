@@ -88,7 +88,8 @@ Chooser::Chooser(QWidget* under, Document& document, const Theme& theme, Asked a
 void Chooser::place(QWidget* under) {
     const QWidget* window = under->window();
     const QSize room = window->size() - QSize(40, 60);
-    resize(QSize(kColumns * kCell.width() + 44, kRows * kCell.height() + 96).boundedTo(room));
+    const int rows = std::clamp((tray_->model()->rowCount() + kColumns - 1) / kColumns, 2, kRows);
+    resize(QSize(kColumns * kCell.width() + 44, rows * kCell.height() + 96).boundedTo(room));
     QPoint at = under->mapToGlobal(QPoint(0, under->height() + 2));
     const QRect frame(window->mapToGlobal(QPoint(0, 0)), window->size());
     at.setX(std::clamp(at.x(), frame.left() + 10, std::max(frame.left() + 10, frame.right() - width() - 10)));

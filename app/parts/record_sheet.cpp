@@ -77,7 +77,9 @@ RecordSheet::RecordSheet(Document& document, const Theme& theme, const QString& 
     setWidgetResizable(true);
     setFrameShape(QFrame::NoFrame);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    connect(&document_, &Document::bookChanged, this, &RecordSheet::refresh);
+    connect(&document_, &Document::bookChanged, this, [this] {
+        if (isVisible()) refresh();  // unseen it does nothing
+    });
     connect(&document_, &Document::bookOpened, this, [this] { show({}); });
     rebuild();
 }
@@ -291,6 +293,11 @@ void RecordSheet::addUsers(QVBoxLayout* column) {
         connect(go, &QToolButton::clicked, this, [this, record = holders[i].record] { emit goTo(record); });
         column->addWidget(go, 0, Qt::AlignLeft);
     }
+}
+
+void RecordSheet::showEvent(QShowEvent* event) {
+    QScrollArea::showEvent(event);
+    refresh();
 }
 
 void RecordSheet::refresh() {

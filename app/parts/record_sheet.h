@@ -40,6 +40,9 @@ class RecordSheet : public QScrollArea {
     void goTo(const RecordId& record);  // what depends on it is asked for
     void rowGone();                     // the one row that was shown was taken out
 
+  protected:
+    void showEvent(QShowEvent* event) override;
+
   private:
     void rebuild();
     void refresh();

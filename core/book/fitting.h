@@ -39,4 +39,15 @@ namespace machair {
     return best ? std::optional(best->id) : std::nullopt;
 }
 
+// The hook that a dressing is started on where nothing else is said: one that was measured, for it is in the vice; else a 10, the middle
+// of the sizes; else the first there is. Empty where the book has none.
+[[nodiscard]] inline std::string usualHook(const Book& book) {
+    constexpr int kMiddle = 10;
+    for (const HookSpec& hook : book.hooks)
+        if (hook.measured) return hook.id;
+    for (const HookSpec& hook : book.hooks)
+        if (hook.size == kMiddle) return hook.id;
+    return book.hooks.empty() ? std::string() : book.hooks.front().id;
+}
+
 }  // namespace machair

@@ -5,6 +5,7 @@
 #include <set>
 
 #include "book/describe.h"
+#include "book/fitting.h"
 #include "book/flies.h"
 #include "book/kinds.h"
 #include "book/lists.h"
@@ -533,8 +534,7 @@ Result<NewRecord> addRecord(const Book& book, std::string_view list, std::string
     if (list == "materials")
         return lastOf(&Book::materials, addMaterial(book, fromName<MaterialKind>(about).value_or(MaterialKind::thread)));
     if (list == "patterns") {
-        const auto hook = book.hooks.empty() ? std::string() : book.hooks.front().id;
-        return startFromKind(book, fromName<FlyKind>(about).value_or(FlyKind::spider), hook);
+        return startFromKind(book, fromName<FlyKind>(about).value_or(FlyKind::spider), usualHook(book));
     }
     if (list == "feathers" || list == "capes" || list == "stock") return addAboutMaterial(book, list, about);
     if (list == "teams" || list == "batches" || list == "box" || list == "checks") return addAboutDressing(book, list, about);

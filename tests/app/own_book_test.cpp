@@ -143,8 +143,9 @@ TEST_CASE("the first evening goes on by doing: hook, dressing, name, team, a sec
     home.window().drawers().choose("wet-10");
     home.type("record-measured.shank_mm", QStringLiteral("11.5"));
     CHECK(evening->step() == 1);
-    home.window().showStation(Station::plan);
-    home.trigger("start-palmered-bob");
+    home.click("evening-do");
+    home.pick(QStringLiteral("palmered"));
+    CHECK(home.document().pattern()->hook == "wet-10");  // the one that was measured
     CHECK(evening->step() == 2);
     home.click("evening-do");
     home.type("dressing-name", QStringLiteral("Peat Sweep"));
@@ -428,4 +429,57 @@ TEST_CASE("the house is kept: bench, text, hand and schools come back at the nex
     CHECK(bench.document().book().schools->tail == TailSchool::body);
     bench.find<QSlider>("house-text")->setValue(10);
     bench.window().theme().light(drawing::Bench::sand);
+}
+
+TEST_CASE("a picture of the fly and of the team is kept as PNG and SVG, and what can't be written is said") {
+    Bench bench;
+    using Shown = MainWindow::Shown;
+    for (const auto& [shown, name] : {std::pair(Shown::fly, "fly.png"), {Shown::team, "team.png"}}) {
+        REQUIRE(bench.window().keepPicture(shown, bench.path(name)));
+        const QImage image(bench.path(name));
+        CHECK(image.width() >= 1600);
+        CHECK(image.pixelColor(2, 2) == bench.window().theme().colours().paper);
+        bool drawn = false;  // something darker than the paper in the middle of it
+        for (int x = image.width() / 5; x < image.width() * 4 / 5 && !drawn; ++x)
+            drawn = image.pixelColor(x, image.height() / 2).lightness() < 120;
+        CHECK(drawn);
+    }
+    REQUIRE(bench.window().keepPicture(Shown::team, bench.path("team.svg")));
+    QFile svg(bench.path("team.svg"));
+    REQUIRE(svg.open(QIODevice::ReadOnly));
+    CHECK(svg.readAll().contains("<svg"));
+    CHECK_FALSE(bench.window().keepPicture(Shown::fly, QStringLiteral("/no/such/folder/fly.png")));
+    CHECK(bench.text("quiet").contains(QStringLiteral("could not be written")));
+}
+
+TEST_CASE("a table says what it would change before it is taken in") {
+    NewHome home;
+    home.begin(QStringLiteral("Table"));
+    DrawersStation& drawers = home.drawer(Drawer::hooks);
+    const QString path = home.path("hooks.csv");
+    REQUIRE(drawers.exportTo(path));
+    QFile file(path);
+    REQUIRE(file.open(QIODevice::Append));
+    const QByteArray header = [&] {
+        QFile read(path);
+        return read.open(QIODevice::ReadOnly) ? read.readLine() : QByteArray();
+    }();
+    QByteArray row;
+    for (const QByteArray& key : header.trimmed().split(','))
+        row += (row.isEmpty() ? "" : ",") + QByteArray(key == "id"       ? "my-own"
+                                                       : key == "name"   ? "My own"
+                                                       : key == "size"   ? "11"
+                                                       : key == "family" ? "round"
+                                                                         : "");
+    file.write(row + "\r\n");
+    file.close();
+    const Book before = home.book();
+    drawers.offerImport(path);
+    CHECK(home.text("drawer-said").contains(QStringLiteral("1 would be new, 0 would change")));
+    CHECK(home.book() == before);
+    home.click("import-leave");
+    CHECK(home.book() == before);
+    drawers.offerImport(path);
+    home.click("import-take");
+    CHECK(home.book().hooks.size() == before.hooks.size() + 1);
 }

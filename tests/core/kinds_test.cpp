@@ -2,6 +2,7 @@
 
 #include <catch2/catch.hpp>
 
+#include "book/fitting.h"
 #include "sizing/sizes.h"
 #include "tests/samples.h"
 
@@ -93,4 +94,18 @@ TEST_CASE("across sizes the hook's own size changes nothing, and each other is p
         CHECK(flies[i].plan->hook.shank() < flies[i - 1].plan->hook.shank());
     CHECK(std::ranges::any_of(flies, [](const SizedFly& f) { return !f.changes.empty(); }));  // fewer fibres on a smaller hook
     CHECK_FALSE(acrossSizes(demoBook(), "heather-tinker", {40})[0].plan);
+}
+
+TEST_CASE("a dressing is started on the hook that was measured, else on a 10, else on the first there is") {
+    Book book;
+    CHECK(usualHook(book).empty());
+    book.hooks = {hookSpec(6), hookSpec(10), hookSpec(14)};
+    book.hooks[0].id = "six";
+    book.hooks[1].id = "ten";
+    book.hooks[2].id = "fourteen";
+    CHECK(usualHook(book) == "ten");
+    book.hooks[2].measured = HookMeasures{};
+    CHECK(usualHook(book) == "fourteen");
+    book.hooks = {book.hooks[0]};
+    CHECK(usualHook(book) == "six");
 }
