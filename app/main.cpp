@@ -4,6 +4,7 @@
 #include <QFileInfo>
 #include <QIcon>
 #include <QSettings>
+#include <QTemporaryDir>
 #include <QTextStream>
 #include <QTimer>
 #include <algorithm>
@@ -98,7 +99,9 @@ int main(int argc, char** argv) {
     machair::app::loadFace();
     QSettings settings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("machair"), QStringLiteral("machair"));
     // A picture is made from what is asked for, not from how the window was left.
-    QSettings none(QStringLiteral("/dev/null"), QSettings::IniFormat);
+    // Its settings go with it. (Never a device: settings are written by putting a file in the place of the old one.)
+    const QTemporaryDir folder;
+    QSettings none(folder.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat);
     machair::app::MainWindow window(wanted.picture.isEmpty() ? settings : none);
     if (wanted.dark) window.theme().light(machair::drawing::Bench::slate);
     if (wanted.demo)
