@@ -684,7 +684,10 @@ void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
 
 void MainWindow::dropEvent(QDropEvent* event) {
     const auto urls = event->mimeData()->urls();
-    if (!urls.isEmpty() && urls.front().isLocalFile()) openFile(urls.front().toLocalFile());
+    if (urls.isEmpty() || !urls.front().isLocalFile()) return;
+    const QString file = urls.front().toLocalFile();
+    if (document_.isOpen() && file.endsWith(QLatin1String(".json"))) return openInto(file);  // something that somebody shares
+    openFile(file);
 }
 
 }  // namespace machair::app

@@ -1,8 +1,10 @@
 // From an empty home, by keyboard and mouse: a book of one's own, its first evening, its things, its days, and what is shared of it.
 #include <QAction>
 #include <QComboBox>
+#include <QDropEvent>
 #include <QFile>
 #include <QListWidget>
+#include <QMimeData>
 #include <QSlider>
 #include <QTextBrowser>
 #include <QToolButton>
@@ -482,4 +484,23 @@ TEST_CASE("a table says what it would change before it is taken in") {
     drawers.offerImport(path);
     home.click("import-take");
     CHECK(home.book().hooks.size() == before.hooks.size() + 1);
+}
+
+TEST_CASE("a bench file dropped on an open book is shown before anything of it is taken") {
+    Bench bench;
+    const QString file = bench.path("given.machair.json");
+    REQUIRE(bench.window().share({"patterns", "rush-piper"}, file));
+    const Book before = bench.document().book();
+    QMimeData given;
+    given.setUrls({QUrl::fromLocalFile(file)});
+    QDragEnterEvent enter(QPoint(100, 100), Qt::CopyAction, &given, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(&bench.window(), &enter);
+    CHECK(enter.isAccepted());
+    QDropEvent drop(QPointF(100, 100), Qt::CopyAction, &given, Qt::LeftButton, Qt::NoModifier);
+    QApplication::sendEvent(&bench.window(), &drop);
+    CHECK(bench.find<QListWidget>("arrivals-list")->isVisible());
+    CHECK(bench.document().book() == before);
+    CHECK(bench.document().path() == std::filesystem::path(bench.file().toStdString()));
+    QTest::mouseClick(bench.find<QToolButton>("arrivals-leave"), Qt::LeftButton);
+    CHECK_FALSE(bench.find<QListWidget>("arrivals-list")->isVisible());
 }
