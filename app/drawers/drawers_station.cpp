@@ -186,10 +186,9 @@ void DrawersStation::refresh() {
     const std::vector<RecordId> chosen = tray_->selected();
     std::vector<Thing> things;
     const DrawerName& name = drawerName(drawer());
-    if (document_.isOpen()) things = thingsIn(document_.book(), name.list);
-    if (std::string_view(name.list) == "materials")
-        std::erase_if(things,
-                      [&](const Thing& thing) { return !liesIn(name.drawer, document_.book().findMaterial(thing.record.id)->kind); });
+    if (document_.isOpen())
+        things = std::string_view(name.list) == "materials" ? materialThings(document_.book(), kindsIn(name.drawer))
+                                                            : thingsIn(document_.book(), name.list);
     tray_->things().show(std::move(things));
     for (const RecordId& record : chosen)
         if (const int row = tray_->things().rowOf(record); row >= 0) {

@@ -49,10 +49,8 @@ std::vector<Thing> flyThings(const Book& book) {
 
 std::vector<Thing> thingsFor(const Book& book, const Field& field) {
     if (field.kind == FieldKind::fly) return flyThings(book);
-    std::vector<Thing> things = thingsIn(book, field.refersTo);
-    if (field.refersTo == "materials" && field.key == "thread")
-        std::erase_if(things, [&](const Thing& thing) { return book.findMaterial(thing.record.id)->kind != MaterialKind::thread; });
-    return things;
+    if (field.refersTo == "materials" && field.key == "thread") return materialThings(book, {MaterialKind::thread});
+    return thingsIn(book, field.refersTo);
 }
 
 FieldEditor::FieldEditor(Document& document, const Theme& theme, const Field& field, const QString& name,

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <map>
 #include <tuple>
+#include <unordered_map>
 
 #include "book/flies.h"
 #include "book/lists.h"
@@ -20,13 +21,18 @@ QString words(std::string_view name) {
 // What is looked up once for all things of a list.
 class Teller {
   public:
-    explicit Teller(const Book& book) : book_(book) {
-        for (const BoxFly& fly : book.box)
-            tied_[fly.pattern] += fly.tied.value_or(1);
-        for (const HookSpec& hook : book.hooks)
-            hooks_[hook.id] = &hook;
+    // What is looked up for the things of this list, and no more.
+    Teller(const Book& book, std::string_view list) : book_(book) {
+        if (list == "patterns") {
+            for (const BoxFly& fly : book.box)
+                tied_[fly.pattern] += fly.tied.value_or(1);
+            for (const HookSpec& hook : book.hooks)
+                hooks_[hook.id] = &hook;
+            for (const Material& material : book.materials)
+                materials_[material.id] = &material;
+        }
+        if (list != "materials") return;
         for (const Pattern& pattern : book.patterns) {
-            ++used_[pattern.hook];
             ++used_[pattern.thread];
             for (const Part& part : pattern.parts)
                 if (part.material) ++used_[*part.material];
@@ -51,8 +57,9 @@ class Teller {
             collar |= part.kind == PartKind::collar;
             palmer |= part.kind == PartKind::palmer;
             if (part.kind == PartKind::bead) thing.traits << QObject::tr("beaded");
-            if (const Material* m = part.material ? book_.findMaterial(*part.material) : nullptr)
-                thing.hidden += QLatin1Char(' ') + qt(m->title());
+            if (!part.material) continue;
+            if (const auto made = materials_.find(*part.material); made != materials_.end())
+                thing.hidden += QLatin1Char(' ') + qt(made->second->title());
         }
         if (palmer) thing.traits << QObject::tr("palmer");
         if (wing) thing.traits << QObject::tr("winged");
@@ -132,8 +139,9 @@ class Teller {
 
   private:
     const Book& book_;
-    std::map<std::string, int, std::less<>> tied_, used_;
-    std::map<std::string, const HookSpec*, std::less<>> hooks_;
+    std::unordered_map<std::string_view, int> tied_, used_;
+    std::unordered_map<std::string_view, const HookSpec*> hooks_;
+    std::unordered_map<std::string_view, const Material*> materials_;
 };
 
 // A picture above its name and a few words.
@@ -180,7 +188,7 @@ class ThingDelegate : public QStyledItemDelegate {
 }  // namespace
 
 std::vector<Thing> thingsIn(const Book& book, std::string_view list) {
-    const Teller tell(book);
+    const Teller tell(book, list);
     std::vector<Thing> things;
     eachList([&](const char* name, auto records) {
         if (name != list) return;
@@ -197,6 +205,22 @@ std::vector<Thing> thingsIn(const Book& book, std::string_view list) {
             const HookSpec* hook = book.findHook(thing.record.id);
             return std::tuple(static_cast<int>(hook->family), hook->longer.value_or(0), hook->size, hook->barb.value_or(true) ? 0 : 1);
         });
+    return things;
+}
+
+std::vector<Thing> materialThings(const Book& book, const std::vector<MaterialKind>& kinds) {
+    const Teller tell(book, "materials");
+    std::vector<std::vector<Thing>> byKind(kinds.size());
+    for (const Material& material : book.materials) {
+        const auto kind = std::ranges::find(kinds, material.kind);
+        if (kind == kinds.end()) continue;
+        Thing thing{{"materials", material.id}, qt(material.title()), {}, {}, {}};
+        tell(material, thing);
+        byKind[static_cast<std::size_t>(kind - kinds.begin())].push_back(std::move(thing));
+    }
+    std::vector<Thing> things;
+    for (std::vector<Thing>& some : byKind)
+        std::ranges::move(some, std::back_inserter(things));
     return things;
 }
 

@@ -23,6 +23,8 @@ struct Thing {
 
 // All records of a list, with what a tier tells them apart by.
 [[nodiscard]] std::vector<Thing> thingsIn(const Book& book, std::string_view list);
+// Materials of these kinds, in the order of the kinds.
+[[nodiscard]] std::vector<Thing> materialThings(const Book& book, const std::vector<MaterialKind>& kinds);
 // The traits that some of these have and some haven't, most common first.
 [[nodiscard]] QStringList commonTraits(const std::vector<Thing>& things, int most);
 

@@ -282,15 +282,9 @@ void PartRow::showMaterial(const Part& part) {
 // Any that such a part can be made of, the most usual kinds first.
 void PartRow::chooseMaterial() {
     const Part& part = document_.pattern()->parts[part_];
-    const auto& kinds = kindsFor(part.kind);
-    const auto rank = [&](const Thing& thing) {
-        return std::ranges::find(kinds, document_.book().findMaterial(thing.record.id)->kind) - kinds.begin();
-    };
     Chooser::Asked asked;
     asked.title = tr("What is the %1 of?").arg(qt(std::string(nameOf(part.kind))));
-    asked.things = thingsIn(document_.book(), "materials");
-    std::erase_if(asked.things, [&](const Thing& thing) { return rank(thing) == std::ssize(kinds); });
-    std::ranges::stable_sort(asked.things, {}, rank);
+    asked.things = materialThings(document_.book(), kindsFor(part.kind));
     if (part.material) asked.now = {"materials", *part.material};
     Chooser::ask(materials_, document_, theme_, std::move(asked), [this](const RecordId& record) {
         showFaults(document_.apply(changeMaterial(document_.book(), document_.pattern()->id, part_, record.id), part_));
