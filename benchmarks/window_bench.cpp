@@ -119,7 +119,7 @@ static void tenThousandEdits(benchmark::State& state) {
 BENCHMARK(tenThousandEdits)->Unit(benchmark::kSecond)->Iterations(1);
 
 // A book of 2,000 dressings and 5,000 materials.
-static Book largeBook() {
+static Book crowdedBook() {
     Book book = demoBook();
     const std::vector<Material> materials = book.materials;
     for (int i = 0; book.materials.size() < 5000; ++i) {
@@ -139,7 +139,7 @@ static Book largeBook() {
 
 // Wanted: under 100 ms until the sheet stands.
 static void openTheFinder(benchmark::State& state) {
-    Bench bench(largeBook());
+    Bench bench(crowdedBook());
     const auto window = bench.open();
     window->show();
     for (auto _ : state) {
@@ -156,7 +156,7 @@ BENCHMARK(openTheFinder)->Unit(benchmark::kMillisecond);
 
 // Wanted: under 30 ms a key.
 static void filterThings(benchmark::State& state) {
-    const Book book = largeBook();
+    const Book book = crowdedBook();
     std::vector<app::Thing> things = app::thingsIn(book, "materials");
     for (app::Thing& thing : app::thingsIn(book, "patterns"))
         things.push_back(std::move(thing));

@@ -7,6 +7,10 @@ target_compile_options(machair_strict INTERFACE -Wall -Wextra -Wconversion -Wsha
   # Clang blames std::ranges::stable_sort of GCC 12's library on whoever instantiates it.
   $<$<CXX_COMPILER_ID:Clang>:-Wno-deprecated-declarations> $<$<NOT:$<CONFIG:Release>>:-Werror>
   "$<$<AND:$<CONFIG:Release>,$<CXX_COMPILER_ID:GNU>>:-Wno-stringop-overflow;-Wno-stringop-overread;-Wno-array-bounds;-Wno-restrict>")
+find_program(LLD ld.lld)
+if(LLD AND CMAKE_CXX_COMPILER_ID MATCHES "GNU|Clang")
+  target_link_options(machair_strict INTERFACE -fuse-ld=lld)
+endif()
 if(MACHAIR_SANITIZE)
   target_compile_options(machair_strict INTERFACE -fsanitize=address,undefined -fno-omit-frame-pointer)
   target_link_options(machair_strict INTERFACE -fsanitize=address,undefined)
@@ -18,14 +22,22 @@ endif()
 # The standard library's own assertions stay on where we work and check: an index past the end stops there.
 target_compile_definitions(machair_strict INTERFACE $<$<NOT:$<CONFIG:Release>>:_GLIBCXX_ASSERTIONS>)
 
-# machair_module(NAME SOURCES … DEPENDS … PRECOMPILE …): a static library that other modules include as "folder/header.h".
-# What most of its sources include anyway is compiled once: the checks have 15 minutes on two cores.
+# machair_together(TARGET SIZE): so many of its sources are compiled as one. Most of a source's time goes into the headers and
+# the variants that each instantiates anew, and the checks have 15 minutes on two cores. What it includes is then not proven
+# to be enough: the preset "apart" does that.
+function(machair_together target size)
+  if(MACHAIR_UNITY)
+    set_target_properties(${target} PROPERTIES UNITY_BUILD ON UNITY_BUILD_BATCH_SIZE ${size})
+    # A source's own types look like a header's to GCC when several are read as one.
+    target_compile_options(${target} PRIVATE $<$<CXX_COMPILER_ID:GNU>:-Wno-subobject-linkage>)
+  endif()
+endfunction()
+
+# machair_module(NAME SOURCES … DEPENDS …): a static library that other modules include as "folder/header.h".
 function(machair_module name)
-  cmake_parse_arguments(ARG "" "" "SOURCES;DEPENDS;PRECOMPILE" ${ARGN})
+  cmake_parse_arguments(ARG "" "" "SOURCES;DEPENDS" ${ARGN})
   add_library(${name} STATIC ${ARG_SOURCES})
   target_include_directories(${name} PUBLIC ${PROJECT_SOURCE_DIR}/core ${PROJECT_SOURCE_DIR})
   target_link_libraries(${name} PUBLIC ${ARG_DEPENDS} PRIVATE machair_strict)
-  if(ARG_PRECOMPILE)
-    target_precompile_headers(${name} PRIVATE ${ARG_PRECOMPILE})
-  endif()
+  machair_together(${name} 6)
 endfunction()

@@ -117,7 +117,6 @@ QPolygonF bandOutline(const Canvas& canvas, const Axis& axis, double front, doub
 
 template <class Radius>
 void paintThreaded(Canvas& canvas, const ThreadedSurface& t, Radius radius, double turnsShare, double lightShare) {
-    constexpr double kPi = std::numbers::pi;
     if (t.end <= t.front) return;
     canvas.fill(bandOutline(canvas, t.axis, t.front, t.end, 1.0, -1.0, radius), shade(t.colour, -0.02));
     Random random(t.seed);

@@ -9,8 +9,6 @@ namespace machair::drawing {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 // Fur counts fall away between 36 and 14 px/mm.
 double furShare(const Canvas& canvas) { return std::clamp((canvas.k() - 8.0) / 28.0, 0.0, 1.4); }
 

@@ -8,7 +8,6 @@ namespace machair::drawing {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
 constexpr double kFarBeyond = -0.25;  // mm of depth
 
 Lab along(const FibreLook& look, double t) {

@@ -8,8 +8,6 @@ namespace machair::drawing {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 Ramp bronzeWire(Bench bench) {
     const auto tone = [](double r, double g, double b) { return toLab({r / 255.0, g / 255.0, b / 255.0}); };
     Ramp ramp{{tone(27, 19, 14), tone(66, 50, 38), tone(108, 88, 66), tone(160, 139, 106), tone(236, 223, 194)}};

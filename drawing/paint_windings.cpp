@@ -8,8 +8,6 @@ namespace machair::drawing {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 // The near half of one turn, as the thread runs: θ from the top (0) over the viewer's side to the bottom (π).
 struct HalfTurn {
     const Axis& axis;

@@ -9,8 +9,6 @@ namespace machair::drawing {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 // A folded slip in its own axes: t along it from the tie-in, v across it from the lower edge to the fold.
 class Leaf {
   public:

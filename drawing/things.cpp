@@ -12,14 +12,13 @@
 #include "book/flies.h"
 #include "book/kinds.h"
 #include "book/lists.h"
+#include "book/record_edits.h"
 #include "drawing/fly_painter.h"
 #include "units/random.h"
 
 namespace machair::drawing {
 
 namespace {
-
-constexpr double kPi = std::numbers::pi;
 
 // The colours of a material, at least one; lifted so that black shows on a dark bench.
 std::vector<QColor> coloursOf(const Material& m, Bench bench) {
@@ -324,7 +323,7 @@ void paintPlume(Swatch& s) {
     s.stroke(stem, s.ink().darker(140), 1.2);
 }
 
-void paintBead(Swatch& s) {
+void paintBeadSwatch(Swatch& s) {
     const double r = 0.34 * std::min(s.frame.width(), s.frame.height());
     const QPointF centre = s.frame.center();
     const bool glass = std::get<BeadTraits>(s.material.traits).metal == Metal::glass;
@@ -440,11 +439,8 @@ void paintMonths(QPainter& painter, const SeasonRow& row, const QRectF& frame, B
 void paintDay(QPainter& painter, const Day& day, const QRectF& frame, Bench bench) {
     const QColor line = bench == Bench::sand ? QColor(0x4d, 0x6a, 0x78) : QColor(0x8f, 0xae, 0xbb),
                  mark = bench == Bench::sand ? QColor(0xb4, 0x54, 0x2e) : QColor(0xe0, 0x8a, 0x5c);
-    double hours = 0.0;
-    for (const Outing& outing : day.outings)
-        hours += outing.hours;
     const QPointF left(frame.left() + 4, frame.center().y()), right(frame.right() - 4, frame.center().y());
-    painter.setPen(QPen(line, 1.6 + std::min(4.0, 0.5 * hours)));
+    painter.setPen(QPen(line, 1.6 + std::min(4.0, 0.5 * hoursOf(day))));
     painter.drawLine(left, right);
     const auto n = static_cast<double>(day.fish.size());
     for (std::size_t i = 0; i < day.fish.size(); ++i) {
@@ -562,13 +558,13 @@ void paintMaterial(QPainter& painter, const Material& material, const QRectF& fr
         case MaterialKind::tip: return paintTip(s);
         case MaterialKind::cheek: return paintCheekFeather(s);
         case MaterialKind::leg: return paintStrands(s, 5, 1.8, 0.7, true);
-        case MaterialKind::bead: return paintBead(s);
+        case MaterialKind::bead: return paintBeadSwatch(s);
     }
 }
 
-void paintBareHook(QPainter& painter, const HookSpec& spec, const QRectF& frame, Bench bench, std::optional<double> pxPerMm) {
+std::optional<Scene> bareHook(const HookSpec& spec) {
     const auto hook = makeHook(spec);
-    if (!hook) return;
+    if (!hook) return std::nullopt;
     Book bare;
     Material thread;
     thread.id = "thread";
@@ -579,16 +575,18 @@ void paintBareHook(QPainter& painter, const HookSpec& spec, const QRectF& frame,
     nothing.hook = spec.id;
     nothing.thread = "thread";
     const auto planned = plan(nothing, *hook, bare);
-    if (!planned) return;
+    if (!planned) return std::nullopt;
     Scene scene = makeScene(*planned);
     scene.head = HeadScene{};
     scene.bed = BedScene{};
-    View view = fitView(scene, frame, bench, 16.0);
-    if (pxPerMm) {
-        view.pxPerMm = *pxPerMm;
-        view.origin = frame.center() - *pxPerMm * QPointF(0.5 * (scene.left + scene.right), -0.5 * (scene.top + scene.bottom));
-    }
-    paintLayer(painter, scene, view, Layer::hook);
+    return scene;
+}
+
+void paintBareHook(QPainter& painter, const HookSpec& spec, const QRectF& frame, Bench bench, double pxPerMm) {
+    const auto scene = bareHook(spec);
+    if (!scene) return;
+    const QPointF origin = frame.center() - pxPerMm * QPointF(0.5 * (scene->left + scene->right), -0.5 * (scene->top + scene->bottom));
+    paintLayer(painter, *scene, {pxPerMm, origin, bench, 0.0}, Layer::hook);
 }
 
 void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench, double mostPxPerMm) {

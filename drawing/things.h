@@ -16,8 +16,9 @@ namespace machair::drawing {
 
 // One material, filling `frame` as far as its shape lets it.
 void paintMaterial(QPainter& painter, const Material& material, const QRectF& frame, Bench bench);
-// The bare hook; at one scale where `pxPerMm` is given, else as large as fits.
-void paintBareHook(QPainter& painter, const HookSpec& hook, const QRectF& frame, Bench bench, std::optional<double> pxPerMm = {});
+// The hook with nothing on it; nothing where it contradicts itself.
+[[nodiscard]] std::optional<Scene> bareHook(const HookSpec& hook);
+void paintBareHook(QPainter& painter, const HookSpec& hook, const QRectF& frame, Bench bench, double pxPerMm);
 // Several flies side by side at one scale, as large as they fit; those that can't be planned are left out.
 void paintFlies(QPainter& painter, const Book& book, const std::vector<Fly>& flies, const QRectF& frame, Bench bench,
                 double mostPxPerMm = 14.0);

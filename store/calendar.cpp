@@ -10,7 +10,7 @@ namespace machair::store {
 
 namespace {
 
-std::string escaped(std::string_view text) {
+std::string escapedText(std::string_view text) {
     std::string out;
     for (const char c : text) {
         if (c == '\\' || c == ';' || c == ',') out += '\\';
@@ -82,13 +82,13 @@ std::string toCalendar(const std::vector<CalendarEvent>& events, std::string_vie
         line("DTSTAMP:" + std::string(stamp));
         line("DTSTART:" + timeAfter(start, event.startMinute));
         line("DTEND:" + timeAfter(start, event.endMinute));
-        line("SUMMARY:" + escaped(event.summary));
-        if (!event.description.empty()) line("DESCRIPTION:" + escaped(event.description));
+        line("SUMMARY:" + escapedText(event.summary));
+        if (!event.description.empty()) line("DESCRIPTION:" + escapedText(event.description));
         if (event.rings) {
             line("BEGIN:VALARM");
             line("ACTION:DISPLAY");
             line("TRIGGER:PT0S");
-            line("DESCRIPTION:" + escaped(event.summary));
+            line("DESCRIPTION:" + escapedText(event.summary));
             line("END:VALARM");
         }
         line("END:VEVENT");

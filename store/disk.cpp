@@ -43,7 +43,7 @@ class Handle {
 
 bool same(const timespec& a, const timespec& b) { return a.tv_sec == b.tv_sec && a.tv_nsec == b.tv_nsec; }
 
-Stamp stampOf(const struct stat& status) { return {status.st_dev, status.st_ino, status.st_size, status.st_mtim, status.st_ctim}; }
+Stamp stampFrom(const struct stat& status) { return {status.st_dev, status.st_ino, status.st_size, status.st_mtim, status.st_ctim}; }
 
 fs::path folderOf(const fs::path& path) { return path.has_parent_path() ? path.parent_path() : fs::path("."); }
 
@@ -122,7 +122,7 @@ bool Stamp::operator==(const Stamp& other) const {
 
 Stamp stampOf(const fs::path& path) {
     struct stat status {};
-    return ::stat(path.c_str(), &status) == 0 ? stampOf(status) : Stamp{};
+    return ::stat(path.c_str(), &status) == 0 ? stampFrom(status) : Stamp{};
 }
 
 Faults ordinaryFile(const fs::path& path) {

@@ -11,9 +11,9 @@ namespace machair::store {
 
 namespace {
 
-using Json = nlohmann::ordered_json;
+using OrderedJson = nlohmann::ordered_json;
 
-Json number(double value) {
+OrderedJson number(double value) {
     constexpr double kExactWhole = 9e15;
     if (value == std::round(value) && std::abs(value) < kExactWhole) return static_cast<std::int64_t>(value);
     return value;
@@ -23,7 +23,7 @@ Json number(double value) {
 // 15 digits where it is among them, so that 1.1 m comes back as 1.1 and not as 1.1000000000000001. `read` is what the
 // reader will make of it.
 template <class Read>
-Json unscaled(double value, double base, Read read) {
+OrderedJson unscaled(double value, double base, Read read) {
     constexpr int kDigits = 15;
     const double magnitude = value == 0.0 ? 0.0 : std::floor(std::log10(std::abs(value)));
     const int decimals = std::max(0, kDigits - 1 - static_cast<int>(magnitude));
@@ -34,62 +34,62 @@ Json unscaled(double value, double base, Read read) {
     return number(value);
 }
 
-Json toJson(const std::string& text, const Rule&) { return text; }
-Json toJson(bool value, const Rule&) { return value; }
-Json toJson(int value, const Rule&) { return value; }
-Json toJson(double value, const Rule&) { return number(value); }
-Json toJson(Angle angle, const Rule&) {
+OrderedJson toJson(const std::string& text, const Rule&) { return text; }
+OrderedJson toJson(bool value, const Rule&) { return value; }
+OrderedJson toJson(int value, const Rule&) { return value; }
+OrderedJson toJson(double value, const Rule&) { return number(value); }
+OrderedJson toJson(Angle angle, const Rule&) {
     return unscaled(angle.inDegrees(), angle.inRadians(), [](double degrees) { return Angle::degrees(degrees).inRadians(); });
 }
 template <int L, int M, int T>
-Json toJson(Quantity<L, M, T> quantity, const Rule& rule) {
+OrderedJson toJson(Quantity<L, M, T> quantity, const Rule& rule) {
     if (rule.scale == 1.0) return number(quantity.base());
     return unscaled(quantity.base() / rule.scale, quantity.base(), [&](double written) { return written * rule.scale; });
 }
 template <class T>
-Json toJson(const std::array<T, 2>& pair, const Rule& rule) {
-    return Json::array({toJson(pair[0], rule), toJson(pair[1], rule)});
+OrderedJson toJson(const std::array<T, 2>& pair, const Rule& rule) {
+    return OrderedJson::array({toJson(pair[0], rule), toJson(pair[1], rule)});
 }
 template <class Enum>
-requires std::is_enum_v<Enum> Json toJson(Enum value, const Rule&) { return std::string(nameOf(value)); }
-Json toJson(const Count& count, const Rule&) {
+requires std::is_enum_v<Enum> OrderedJson toJson(Enum value, const Rule&) { return std::string(nameOf(value)); }
+OrderedJson toJson(const Count& count, const Rule&) {
     if (!count.pair) return number(count.low);
-    return Json::array({number(count.low), number(count.high)});
+    return OrderedJson::array({number(count.low), number(count.high)});
 }
-Json toJson(const PartRef& ref, const Rule&) {
+OrderedJson toJson(const PartRef& ref, const Rule&) {
     if (const auto* kind = std::get_if<PartKind>(&ref.which)) return std::string(nameOf(*kind));
     if (const auto* id = std::get_if<std::string>(&ref.which)) return *id;
     return std::get<std::size_t>(ref.which);
 }
-Json toJson(const AnyLandmark& landmark, const Rule&) {
-    return std::visit([](auto l) { return Json(std::string(nameOf(l))); }, landmark);
+OrderedJson toJson(const AnyLandmark& landmark, const Rule&) {
+    return std::visit([](auto l) { return OrderedJson(std::string(nameOf(l))); }, landmark);
 }
-Json toJson(const Full& full, const Rule&) {
+OrderedJson toJson(const Full& full, const Rule&) {
     if (const auto* worth = std::get_if<double>(&full)) return *worth;
     return std::string(nameOf(std::get<FullnessSchool>(full)));
 }
-Json toJson(const std::variant<WholeBody, std::size_t>& along, const Rule&) {
+OrderedJson toJson(const std::variant<WholeBody, std::size_t>& along, const Rule&) {
     if (const auto* index = std::get_if<std::size_t>(&along)) return *index;
     return "all";
 }
-void addCarried(Json& object, const Carried& carried) {
+void addCarried(OrderedJson& object, const Carried& carried) {
     for (const auto& [key, text] : carried)
-        object[key] = Json::parse(text);
+        object[key] = OrderedJson::parse(text);
 }
-Json toJson(const LengthSpec& spec, const Rule& rule) {
+OrderedJson toJson(const LengthSpec& spec, const Rule& rule) {
     struct Visit {
         const Rule& rule;
-        Json operator()(Length length) const { return {{"mm", number(length / mm)}}; }
-        Json operator()(const Ratio& ratio) const {
-            Json of;
+        OrderedJson operator()(Length length) const { return {{"mm", number(length / mm)}}; }
+        OrderedJson operator()(const Ratio& ratio) const {
+            OrderedJson of;
             if (const auto* ref = std::get_if<PartRef>(&ratio.of))
                 of = toJson(*ref, rule);
             else
                 of = std::string(nameOf(std::get<Yardstick>(ratio.of)));
             return {{"ratio", number(ratio.ratio)}, {"of", of}};
         }
-        Json operator()(const Reach& reach) const {
-            Json json = Json::object();
+        OrderedJson operator()(const Reach& reach) const {
+            OrderedJson json = OrderedJson::object();
             if (const auto* ref = std::get_if<PartRef>(&reach.to))
                 json["to"] = toJson(*ref, rule);
             else
@@ -99,14 +99,14 @@ Json toJson(const LengthSpec& spec, const Rule& rule) {
             if (reach.shortBy) json["short"] = toJson(**reach.shortBy, rule);
             return json;
         }
-        Json operator()(const Bars& bars) const { return {{"bars", bars.count}}; }
+        OrderedJson operator()(const Bars& bars) const { return {{"bars", bars.count}}; }
     };
-    Json json = std::visit(Visit{rule}, spec.value);
+    OrderedJson json = std::visit(Visit{rule}, spec.value);
     addCarried(json, spec.carried);
     return json;
 }
 
-Json toJson(const Fly& fly, const Rule&);
+OrderedJson toJson(const Fly& fly, const Rule&);
 
 class ObjectWriter {
   public:
@@ -121,7 +121,7 @@ class ObjectWriter {
     template <class T>
     void operator()(const char* key, const std::vector<T>& member, const Rule& rule = {}) {
         if (member.empty()) return;
-        Json list = Json::array();
+        OrderedJson list = OrderedJson::array();
         for (const T& item : member)
             list.push_back(value(item, rule));
         object_[key] = std::move(list);
@@ -131,11 +131,11 @@ class ObjectWriter {
         std::visit([this](const auto& alternative) { describe(*this, alternative); }, member);
     }
     void rest(const Carried& carried) { addCarried(object_, carried); }
-    [[nodiscard]] Json take() { return std::move(object_); }
+    [[nodiscard]] OrderedJson take() { return std::move(object_); }
 
   private:
     template <class T>
-    static Json value(const T& member, const Rule& rule) {
+    static OrderedJson value(const T& member, const Rule& rule) {
         if constexpr (requires { toJson(member, rule); })
             return toJson(member, rule);
         else {
@@ -144,11 +144,11 @@ class ObjectWriter {
             return writer.take();
         }
     }
-    Json object_ = Json::object();
+    OrderedJson object_ = OrderedJson::object();
 };
 
 // A dressing on its own hook is its bare id.
-Json toJson(const Fly& fly, const Rule&) {
+OrderedJson toJson(const Fly& fly, const Rule&) {
     if (fly == Fly(fly.pattern)) return fly.pattern;
     ObjectWriter writer;
     describe(writer, fly);
@@ -183,13 +183,13 @@ template std::string writeRecord(const CheckedFly&);
 template std::string writeRecord(const Day&);
 
 std::string writeCarried(const Carried& carried) {
-    Json object = Json::object();
+    OrderedJson object = OrderedJson::object();
     addCarried(object, carried);
     return object.dump();
 }
 
 std::string writeBench(const Book& book) {
-    Json document = {{"format", "machair-bench"}, {"version", kBenchVersion}};
+    OrderedJson document = {{"format", "machair-bench"}, {"version", kBenchVersion}};
     ObjectWriter writer;
     describe(writer, book);
     document.update(writer.take());

@@ -322,7 +322,7 @@ std::string capital(std::string_view word) {
     return text;
 }
 
-std::string escaped(std::string_view text) {
+std::string htmlEscaped(std::string_view text) {
     std::string out;
     for (const char c : text)
         out += c == '&' ? "&amp;" : c == '<' ? "&lt;" : c == '>' ? "&gt;" : c == '"' ? "&quot;" : std::string(1, c);
@@ -396,10 +396,10 @@ std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat f
                 text += "- " + row.part + ": " + row.says + "\n";
             return text;
         case RecipeFormat::html:
-            text = "<!doctype html>\n<meta charset=\"utf-8\">\n<title>" + escaped(pattern.title()) + "</title>\n<h1>" +
-                   escaped(pattern.title()) + "</h1>\n<table>\n";
+            text = "<!doctype html>\n<meta charset=\"utf-8\">\n<title>" + htmlEscaped(pattern.title()) + "</title>\n<h1>" +
+                   htmlEscaped(pattern.title()) + "</h1>\n<table>\n";
             for (const Row& row : rows)
-                text += "<tr><th>" + escaped(row.part) + "</th><td>" + escaped(row.says) + "</td></tr>\n";
+                text += "<tr><th>" + htmlEscaped(row.part) + "</th><td>" + htmlEscaped(row.says) + "</td></tr>\n";
             return text + "</table>\n";
     }
     throw BrokenContract("unknown recipe format");

@@ -9,12 +9,12 @@ namespace machair::store {
 
 namespace {
 
-using Json = nlohmann::ordered_json;
+using OrderedJson = nlohmann::ordered_json;
 
-Json reference(const char* name) { return {{"$ref", std::string("#/definitions/") + name}}; }
+OrderedJson reference(const char* name) { return {{"$ref", std::string("#/definitions/") + name}}; }
 
-Json limited(const Rule& rule) {
-    Json schema = {{"type", rule.whole ? "integer" : "number"}};
+OrderedJson limited(const Rule& rule) {
+    OrderedJson schema = {{"type", rule.whole ? "integer" : "number"}};
     constexpr double kUnlimited = 1e299;
     if (rule.low > -kUnlimited) schema[rule.overLow ? "exclusiveMinimum" : "minimum"] = rule.low;
     if (rule.high < kUnlimited) schema["maximum"] = rule.high;
@@ -22,19 +22,19 @@ Json limited(const Rule& rule) {
 }
 
 template <class Enum>
-Json namesOf() {
-    Json list = Json::array();
+OrderedJson namesOf() {
+    OrderedJson list = OrderedJson::array();
     for (const auto& entry : Names<Enum>::entries)
         list.push_back(std::string(entry.name));
     return list;
 }
 
 template <class Record>
-Json objectSchema();
+OrderedJson objectSchema();
 
 template <class T>
 struct SchemaOf {
-    static Json make(const Rule& rule) {
+    static OrderedJson make(const Rule& rule) {
         if constexpr (std::is_enum_v<T>)
             return {{"enum", namesOf<T>()}};
         else if constexpr (std::is_same_v<T, bool>)
@@ -101,18 +101,18 @@ class SchemaWriter {
     }
     void rest(const Carried&) {}
 
-    [[nodiscard]] Json take() {
-        Json schema = {{"type", "object"}, {"properties", std::move(properties)}};
+    [[nodiscard]] OrderedJson take() {
+        OrderedJson schema = {{"type", "object"}, {"properties", std::move(properties)}};
         if (!required.empty()) schema["required"] = std::move(required);
         return schema;
     }
 
-    Json properties = Json::object();
-    Json required = Json::array();
+    OrderedJson properties = OrderedJson::object();
+    OrderedJson required = OrderedJson::array();
 };
 
 template <class Record>
-Json objectSchema() {
+OrderedJson objectSchema() {
     SchemaWriter writer;
     const Record record{};
     describe(writer, record);
@@ -121,8 +121,8 @@ Json objectSchema() {
 
 // One schema for each kind of a record that has kinds, and one that is any of them.
 template <class Record, class Kind>
-Json byKindSchema(Kind Record::*kind, const char* key) {
-    Json any = Json::array();
+OrderedJson byKindSchema(Kind Record::*kind, const char* key) {
+    OrderedJson any = OrderedJson::array();
     for (const auto& entry : Names<Kind>::entries) {
         Record record{};
         record.*kind = entry.value;
@@ -134,13 +134,13 @@ Json byKindSchema(Kind Record::*kind, const char* key) {
     return {{"anyOf", std::move(any)}};
 }
 
-Json lengthSchema() {
-    const Json offset = reference("length");
-    const auto form = [](Json properties, Json required) {
-        return Json{{"type", "object"}, {"properties", std::move(properties)}, {"required", std::move(required)}};
+OrderedJson lengthSchema() {
+    const OrderedJson offset = reference("length");
+    const auto form = [](OrderedJson properties, OrderedJson required) {
+        return OrderedJson{{"type", "object"}, {"properties", std::move(properties)}, {"required", std::move(required)}};
     };
-    const Json of = {{"anyOf", {{{"enum", namesOf<Yardstick>()}}, reference("part_reference")}}};
-    const Json to = {{"anyOf", {reference("landmark"), reference("part_reference")}}};
+    const OrderedJson of = {{"anyOf", {{{"enum", namesOf<Yardstick>()}}, reference("part_reference")}}};
+    const OrderedJson to = {{"anyOf", {reference("landmark"), reference("part_reference")}}};
     return {{"anyOf",
              {form({{"mm", limited(kLength)}}, {"mm"}), form({{"ratio", limited(kRatio)}, {"of", of}}, {"ratio", "of"}),
               form({{"to", to}, {"fraction", limited(kFraction)}, {"past", offset}, {"short", offset}}, {"to"}),
@@ -150,13 +150,13 @@ Json lengthSchema() {
 }  // namespace
 
 std::string benchSchema() {
-    Json landmarks = namesOf<Landmark>();
-    for (const Json& name : namesOf<FlyLandmark>())
+    OrderedJson landmarks = namesOf<Landmark>();
+    for (const OrderedJson& name : namesOf<FlyLandmark>())
         landmarks.push_back(name);
-    Json schema = {{"$schema", "http://json-schema.org/draft-07/schema#"}, {"title", "Machair bench file"}};
+    OrderedJson schema = {{"$schema", "http://json-schema.org/draft-07/schema#"}, {"title", "Machair bench file"}};
     schema.update(objectSchema<Book>());
-    Json properties = {{"format", {{"enum", {"machair-bench"}}}},
-                       {"version", {{"type", "integer"}, {"minimum", 1}, {"maximum", kBenchVersion}}}};
+    OrderedJson properties = {{"format", {{"enum", {"machair-bench"}}}},
+                              {"version", {{"type", "integer"}, {"minimum", 1}, {"maximum", kBenchVersion}}}};
     properties.update(schema["properties"]);
     schema["properties"] = std::move(properties);
     schema["required"] = {"format", "version"};

@@ -13,6 +13,15 @@
 
 namespace machair::tests {
 
+// Of a body of thread alone on the hook below: how thick, and how long between thorax and bend (mm).
+inline constexpr double kBed = 0.698294;
+inline constexpr double kBodyLength = 9.28 - 2.574;
+
+template <class Detail>
+const Detail& detail(const Plan& plan, std::size_t i) {
+    return std::get<Detail>(plan.parts[i].detail);
+}
+
 inline HookSpec hookSpec(int size = 10, HookFamily family = HookFamily::sproat) {
     HookSpec spec;
     spec.id = "hook";

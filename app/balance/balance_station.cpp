@@ -31,7 +31,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kPanelWidth = 400;
+constexpr int kBalancePanel = 400;
 
 // The box of dressings: what is dragged out of it is the dressing's id.
 class BoxList : public QListWidget {
@@ -68,7 +68,7 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings
     auto* layout = sideBySide(this);
     flies_ = new TeamView(document, theme);
     layout->addWidget(flies_, 1);
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kBalancePanel));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] {
         refreshSchools();
@@ -280,14 +280,14 @@ void BalanceStation::writeSheet(const QString& path) {
     for (const TeamFly& fly : report->flies)
         sheet.flies.push_back({&fly.plan, titleOf(fly.position),
                                tr("sinks %1 cm/s, pushes %2 mN, %3 mg")
-                                   .arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)),
-                                        qt(formatNumber(fly.sink.presence / millinewton, 2)), qt(formatNumber(fly.sink.mass / mg, 0)))});
+                                   .arg(number(100.0 * (fly.sink.sinkRate / metrePerSecond), 1), number(fly.sink.presence / millinewton, 2),
+                                        number(fly.sink.mass / mg, 0))});
     for (const Field& field : fieldsOf(team->leader.value_or(LeaderSpec{})))
         if (!field.text.empty()) sheet.leader << qt(field.label) + QStringLiteral(": ") + qt(field.text);
     if (const WaterSpec* water = document_.water())
         sheet.notes << tr("%1: wind %2 m/s, fetch %3 m")
-                           .arg(qt(water->title()), qt(formatNumber(water->wind.value_or(Speed{}) / metrePerSecond, 1)),
-                                qt(formatNumber(water->fetch.value_or(Length{}) / metre, 0)));
+                           .arg(qt(water->title()), number(water->wind.value_or(Speed{}) / metrePerSecond, 1),
+                                number(water->fetch.value_or(Length{}) / metre, 0));
     sheet.notes << qt(std::string(kRulesCaution));
     const QString wrong = drawing::writeTeamSheet(path, sheet);
     document_.say(wrong.isEmpty() ? tr("The team's sheet is in %1").arg(path) : tr("No sheet: %1 %2").arg(path, wrong));

@@ -27,8 +27,6 @@ constexpr double kStrandX = 46.0;    // the leader
 constexpr double kTextRoom = 250.0;  // at the right of each row
 constexpr double kMostScale = 16.0;
 
-QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
-
 std::optional<std::pair<Length, Length>> longestHackle(const Plan& plan) {  // station and fibre
     std::optional<std::pair<Length, Length>> found;
     for (const PartPlan& part : plan.parts) {

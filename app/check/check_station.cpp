@@ -30,7 +30,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kPanelWidth = 400;
+constexpr int kCheckPanel = 400;
 constexpr int kLookId = Qt::UserRole + 1;
 constexpr qint64 kMostPixels = 16'000'000;  // a larger picture is read smaller
 
@@ -45,7 +45,7 @@ std::optional<std::vector<Length>> lengthsIn(const QString& text) {
     return list;
 }
 
-QString percent(double share) { return qt(formatNumber(100.0 * share, 1)); }
+QString percent(double share) { return number(100.0 * share, 1); }
 
 }  // namespace
 
@@ -81,7 +81,7 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
     views_->addWidget(eye_);
     views_->addWidget(makePairs());
     layout->addWidget(views_, 1);
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kCheckPanel));
     connect(&document_, &Document::planChanged, this, [this] {
         if (isVisible() && !document_.previewing()) rebuild();
     });
@@ -100,7 +100,7 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
     });
     connect(photo_, &PhotoView::marked, this, [this] {
         document_.say(tr("Laid over by your marks: %1 px a mm, a length of the shank to ± %2 mm")
-                          .arg(qt(formatNumber(photo_->registration()->pxPerMm, 1)), qt(formatNumber(photo_->registration()->error, 2))));
+                          .arg(number(photo_->registration()->pxPerMm, 1), number(photo_->registration()->error, 2)));
     });
     connect(&hub_, &devices::Hub::photoTaken, this, [this](const QString& file) {
         if (isVisible()) loadPhoto(file);
@@ -112,7 +112,7 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
 void CheckStation::takeLength(double millimetres) {
     if (views_->currentIndex() != static_cast<int>(Mode::pairs)) return take(millimetres);
     QLineEdit* to = rights_->hasFocus() ? rights_ : lefts_;
-    to->setText((to->text() + QLatin1Char(' ') + qt(formatNumber(millimetres, 2))).trimmed());
+    to->setText((to->text() + QLatin1Char(' ') + number(millimetres, 2)).trimmed());
     pair();
 }
 
@@ -339,26 +339,20 @@ void CheckStation::take(double millimetres) {
     ++current_;
     refresh();
     // What was read stays large until the next reading.
-    number_->setText(tr("%1 mm").arg(qt(formatNumber(millimetres, 2))));
+    number_->setText(tr("%1 mm").arg(number(millimetres, 2)));
     verdict_->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) +
                       qt(items_[current_ - 1].name + ", " + judged.words));
 }
 
 void CheckStation::refresh() {
     const Colours& c = theme_.colours();
-    const auto ink = [](QLabel* label, const QColor& colour) {
-        QPalette palette = label->palette();
-        palette.setColor(QPalette::WindowText, colour);
-        label->setPalette(palette);
-    };
     const QSignalBlocker quiet(list_);
     list_->clear();
     int within = 0, measured = 0;
     for (std::size_t i = 0; i < items_.size(); ++i) {
         const CheckItem& item = items_[i];
-        QString text = tr("%1: planned %2 ± %3 mm")
-                           .arg(qt(item.name), qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1)));
-        if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1").arg(qt(formatNumber(item.aim / mm, 1)));
+        QString text = tr("%1: planned %2 ± %3 mm").arg(qt(item.name), number(item.planned / mm, 1), number(item.tolerance / mm, 1));
+        if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1").arg(number(item.aim / mm, 1));
         auto* row = new QListWidgetItem(text, list_);
         if (!readings_[i]) continue;
         const Judged judged = judge(item, *readings_[i]);
@@ -373,9 +367,8 @@ void CheckStation::refresh() {
     if (current_ < items_.size()) {
         const CheckItem& item = items_[current_];
         asked_->setText(tr("Measure the %1").arg(qt(item.name)));
-        number_->setText(readings_[current_]
-                             ? tr("%1 mm").arg(qt(formatNumber(*readings_[current_] / mm, 2)))
-                             : tr("%1 ± %2").arg(qt(formatNumber(item.planned / mm, 1)), qt(formatNumber(item.tolerance / mm, 1))));
+        number_->setText(readings_[current_] ? tr("%1 mm").arg(number(*readings_[current_] / mm, 2))
+                                             : tr("%1 ± %2").arg(number(item.planned / mm, 1), number(item.tolerance / mm, 1)));
         verdict_->setText(readings_[current_] ? qt(judge(item, *readings_[current_]).words) : tr("mm planned"));
     } else {
         asked_->setText(items_.empty() ? tr("Nothing of this fly is measured")
@@ -387,8 +380,8 @@ void CheckStation::refresh() {
     }
     fly_->ask(current_ < items_.size() ? std::optional(items_[current_]) : std::nullopt);
     sayDevices();
-    ink(devices_, c.inkSoft);
-    ink(said_, c.inkSoft);
+    setInk(devices_, c.inkSoft);
+    setInk(said_, c.inkSoft);
 }
 
 void CheckStation::sayDevices() {
@@ -423,9 +416,9 @@ void CheckStation::refreshHand() {
                       "now, %9 % at that aim.")
                        .arg(hand.flies)
                        .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()),
-                            qt(formatNumber(aimFor(planned, hand) / mm, 1)), qt(formatNumber(planned / mm, 1)), percent(tolerance),
-                            qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, planned), 0)),
-                            qt(formatNumber(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0)));
+                            number(aimFor(planned, hand) / mm, 1), number(planned / mm, 1), percent(tolerance),
+                            number(100.0 * dozenWithin(hand, planned, tolerance, planned), 0),
+                            number(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0));
     constexpr std::size_t kForShift = 8;
     if (deviations.size() >= kForShift) {
         const auto half = deviations.begin() + static_cast<std::ptrdiff_t>(deviations.size() / 2);
@@ -458,11 +451,10 @@ void CheckStation::pair() {
     QStringList said;
     for (const auto& [a, b] : pairing.pairs) {
         const Length one = (*lefts)[a], two = sides ? (*rights)[b] : (*lefts)[b];
-        said << tr("%1 with %2: %3 mm apart")
-                    .arg(qt(formatNumber(one / mm, 2)), qt(formatNumber(two / mm, 2)), qt(formatNumber(abs(one - two) / mm, 2)));
+        said << tr("%1 with %2: %3 mm apart").arg(number(one / mm, 2), number(two / mm, 2), number(abs(one - two) / mm, 2));
     }
-    if (pairing.left) said << tr("%1 is left over").arg(qt(formatNumber((*lefts)[*pairing.left] / mm, 2)));
-    said << tr("Worst pair %1 mm apart; no other pairing has a smaller sum.").arg(qt(formatNumber(pairing.worst / mm, 2)));
+    if (pairing.left) said << tr("%1 is left over").arg(number((*lefts)[*pairing.left] / mm, 2));
+    said << tr("Worst pair %1 mm apart; no other pairing has a smaller sum.").arg(number(pairing.worst / mm, 2));
     paired_->setText(said.join(QLatin1Char('\n')));
 }
 
@@ -473,8 +465,7 @@ void CheckStation::keep() {
         if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->data(kLookId).toString().toStdString());
     const Faults faults = document_.apply(recordCheck(document_.book(), items_, entry));
     if (!faults.empty()) {
-        said_->setText(QStringLiteral("✗ ") +
-                       qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
+        said_->setText(QStringLiteral("✗ ") + sayFault(faults.front()));
         return;
     }
     said_->setText(tr("Kept. The next fly."));
@@ -524,14 +515,14 @@ void CheckStation::loadPhoto(const QString& file) {
                 return;
             }
             QStringList said = {tr("The hook is found: %1 px a mm, a length of the shank to ± %2 mm (one in three is further off).")
-                                    .arg(qt(formatNumber(found.at->pxPerMm, 1)), qt(formatNumber(std::max(0.01, found.at->error), 2)))};
+                                    .arg(number(found.at->pxPerMm, 1), number(std::max(0.01, found.at->error), 2))};
             const auto tail = findKind(document_.plan()->pattern, PartKind::tail);
             if (tail && found.edges.tailTip) {
                 photo_->placeTip(*tail, *found.edges.tailTip);
                 said << tr("The tail's tip is where the silhouette ends; pale tips may be missed: drag it.");
             }
-            if (found.edges.overall) said << tr("Overall %1 mm.").arg(qt(formatNumber(*found.edges.overall / mm, 1)));
-            if (found.evenness) said << tr("Hackle below to above: %1 (1 is even).").arg(qt(formatNumber(*found.evenness, 1)));
+            if (found.edges.overall) said << tr("Overall %1 mm.").arg(number(*found.edges.overall / mm, 1));
+            if (found.evenness) said << tr("Hackle below to above: %1 (1 is even).").arg(number(*found.evenness, 1));
             said << tr("Drag each ring to its tip or edge.");
             said_->setText(said.join(QLatin1Char(' ')));
         });

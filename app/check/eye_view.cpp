@@ -79,13 +79,13 @@ void EyeView::answer(EyeAnswer given) {
                                                       .arg(question_->truth() == EyeAnswer::right ? tr("as planned")
                                                            : question_->off > 0.0                 ? tr("too long")
                                                                                                   : tr("too short"));
-    if (question_->off != 0.0) words += tr(", by %1 %").arg(qt(formatNumber(100.0 * std::abs(question_->off), 0)));
-    words += tr(". %1 of %2 right; next time %3 %.").arg(score.right).arg(score.asked).arg(qt(formatNumber(100.0 * score.fineness, 0)));
+    if (question_->off != 0.0) words += tr(", by %1 %").arg(number(100.0 * std::abs(question_->off), 0));
+    words += tr(". %1 of %2 right; next time %3 %.").arg(score.right).arg(score.asked).arg(number(100.0 * score.fineness, 0));
     if (score.asked >= 5 && std::abs(score.bias) > 0.01)
         words += score.bias > 0.0 ? tr(" Your eye sees things %1 % longer than they are: trust the gauge when you want to cut.")
-                                        .arg(qt(formatNumber(100.0 * score.bias, 1)))
+                                        .arg(number(100.0 * score.bias, 1))
                                   : tr(" Your eye sees things %1 % shorter than they are: trust the gauge when you want to tie longer.")
-                                        .arg(qt(formatNumber(-100.0 * score.bias, 1)));
+                                        .arg(number(-100.0 * score.bias, 1));
     said_->setText(words);
     ask();
 }

@@ -20,7 +20,7 @@ struct Level {
     Qt::PenStyle style;
 };
 
-QString percent(double d) {
+QString signedPercent(double d) {
     return QStringLiteral("%1%2 %")
         .arg(d > 0   ? QStringLiteral("+")
              : d < 0 ? QStringLiteral("−")
@@ -30,12 +30,12 @@ QString percent(double d) {
 
 // What the hand is measured by, the most telling first: bias, limits, the aim.
 std::vector<Level> levelsOf(const HandPosterior& hand, std::size_t flies, const Colours& c) {
-    std::vector<Level> levels = {{hand.mean, HandView::tr("bias %1").arg(percent(hand.mean)), c.accent, Qt::SolidLine},
+    std::vector<Level> levels = {{hand.mean, HandView::tr("bias %1").arg(signedPercent(hand.mean)), c.accent, Qt::SolidLine},
                                  {0.0, HandView::tr("aimed"), c.inkSoft, Qt::SolidLine}};
     if (static_cast<int>(flies) < kFliesForLimits) return levels;
     const ControlLimits limits = controlLimits(hand);
     for (const double limit : {limits.low, limits.high})
-        levels.push_back({limit, HandView::tr("limit %1").arg(percent(limit)), c.fault, Qt::DashLine});
+        levels.push_back({limit, HandView::tr("limit %1").arg(signedPercent(limit)), c.fault, Qt::DashLine});
     return levels;
 }
 
@@ -85,7 +85,7 @@ void HandView::draw() {
     const double first = 0.5, last = static_cast<double>(deviations_.size()) + 0.5;
 
     auto* flies = namedAxis(first, last, {{1.0, tr("first")}, {last - 0.5, tr("last")}});
-    auto* off = namedAxis(low, high, {{-tolerance_, percent(-tolerance_)}, {tolerance_, percent(tolerance_)}});
+    auto* off = namedAxis(low, high, {{-tolerance_, signedPercent(-tolerance_)}, {tolerance_, signedPercent(tolerance_)}});
     auto* names = namedAxis(low, high, namesOf(levels, high - low));
     addAxis(flies, Qt::AlignBottom, c.inkSoft);
     addAxis(off, Qt::AlignLeft, c.inkSoft);

@@ -106,7 +106,7 @@ QString PhotoView::liftOf(const Tip& tip) const {
     if (tip.handle.grab != Grab::wingTip) return {};
     const WirePoint root = plan_->hook.at(plan_->parts[tip.handle.part].station);
     const double lift = std::atan2((tip.at.y - root.position.y) / mm, (tip.at.x - root.position.x) / mm) * 180.0 / 3.14159265358979;
-    return tr(", %1° up").arg(qt(formatNumber(lift, 0)));
+    return tr(", %1° up").arg(number(lift, 0));
 }
 
 std::optional<QPointF> PhotoView::placeOf(const QString& name) const {

@@ -31,14 +31,13 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kPanelWidth = 410;
+constexpr int kCutPanel = 410;
 
 // How good the plan is, as far as it is known.
 QString sayProof(const CuttingPlan& plan) {
     if (plan.optimal) return CutStation::tr("proven best");
     if (plan.bound < plan.feathersUsed()) return CutStation::tr("at least %1 are needed, not proven best").arg(plan.bound);
-    return CutStation::tr("no fewer would do; at best %1 mm less is left on them")
-        .arg(qt(formatNumber((plan.waste - plan.leastWaste) / mm, 1)));
+    return CutStation::tr("no fewer would do; at best %1 mm less is left on them").arg(number((plan.waste - plan.leastWaste) / mm, 1));
 }
 
 }  // namespace
@@ -67,7 +66,7 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
     left->addWidget(views_, 1);
     left->addWidget(gauge_);
     layout->addLayout(left, 1);
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kCutPanel));
     connect(&document_, &Document::planChanged, this, [this] {
         if (isVisible() && !document_.previewing()) plan();
     });
@@ -228,7 +227,7 @@ void CutStation::list(const Plan& plan, int flies) {
             const FromOffcuts cut = cutFrom(stock->offcuts, *laid.length, flies);
             QStringList from;
             for (const Length offcut : cut.from)
-                from << qt(formatNumber(offcut / mm, 0));
+                from << number(offcut / mm, 0);
             if (cut.pieces > 0)
                 text += tr("\n      %1 out of the off-cuts of %2 mm, %3 off the spool")
                             .arg(cut.pieces)
@@ -279,8 +278,7 @@ void CutStation::show() {
         said << (used == 0 ? tr("No slip could be cut.")
                            : tr("Slips from %1 %2, %3 mm of vane left on them: %4.")
                                  .arg(used)
-                                 .arg(used == 1 ? tr("feather") : tr("feathers"), qt(formatNumber(cutting_->waste / mm, 0)),
-                                      sayProof(*cutting_)));
+                                 .arg(used == 1 ? tr("feather") : tr("feathers"), number(cutting_->waste / mm, 0), sayProof(*cutting_)));
         for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i)
             said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
         if (cutting_->uncut.size() > 2) said << tr("and %1 more slips.").arg(cutting_->uncut.size() - 2);
@@ -301,8 +299,7 @@ void CutStation::show() {
         const Cape& cape = book.capes[served.cape];
         const CapeBand& band = cape.bands[served.band];
         QString text = tr("hackle %1: %2, band %3 to %4 mm")
-                           .arg(qt(hacklesWanted_[served.wanted].fly), qt(cape.id), qt(formatNumber(band.from / mm, 1)),
-                                qt(formatNumber(band.to / mm, 1)));
+                           .arg(qt(hacklesWanted_[served.wanted].fly), qt(cape.id), number(band.from / mm, 1), number(band.to / mm, 1));
         if (!served.does.empty()) text += QStringLiteral("\n      ") + qt(served.does);
         (new QListWidgetItem(text, cuts_))->setForeground(c.inkSoft);
         if (cuts_->count() > 200) break;  // a long batch's bands repeat themselves

@@ -20,7 +20,7 @@ constexpr double kSlant = 0.62;   // how far a barb's tip leans towards the feat
 constexpr double kRise = 0.78;
 constexpr double kUsualBarbs = 2.4;  // a mm, where the material is gone from the drawers
 
-QString number(Length length) { return qt(formatNumber(length / mm, 1)); }
+QString shown(Length length) { return number(length / mm, 1); }
 
 }  // namespace
 
@@ -83,7 +83,7 @@ void FeatherView::paintCapes(QPainter& painter) const {
             painter.drawText(QRectF(bar.left(), bar.top() - 20.0, bar.width(), 18.0), Qt::AlignCenter, QString::number(band.count));
             painter.setPen(c.inkSoft);
             painter.drawText(QRectF(bar.left() - 10.0, floor + 4.0, bar.width() + 20.0, 18.0), Qt::AlignCenter,
-                             tr("%1 to %2").arg(number(band.from), number(band.to)));
+                             tr("%1 to %2").arg(shown(band.from), shown(band.to)));
         }
         painter.setPen(QPen(c.inkSoft, 1.0));
         painter.drawLine(QPointF(kLabel + 40.0, floor), QPointF(width() - 30.0, floor));
@@ -186,7 +186,7 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         painter.drawLine(QPointF(right - 0.6, stem + 4.0), QPointF(right - 0.6, stem + 9.0));
         painter.drawLine(QPointF(left + 0.6, stem + 9.0), QPointF(right - 0.6, stem + 9.0));
         painter.setPen(c.accent);
-        const QString text = right - left > 54.0 ? tr("%1 · %2").arg(order).arg(number(cut.to - cut.from)) : QString::number(order);
+        const QString text = right - left > 54.0 ? tr("%1 · %2").arg(order).arg(shown(cut.to - cut.from)) : QString::number(order);
         painter.drawText(QRectF(left - 20.0, stem + 10.0, right - left + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, text);
         ++order;
     }
@@ -201,9 +201,9 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), qt(formatNumber(f.vane / mm, 0))));
+                     tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), number(f.vane / mm, 0)));
     painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     tr("%1 free").arg(qt(formatNumber(freeVane(f) / mm, 0))));
+                     tr("%1 free").arg(number(freeVane(f) / mm, 0)));
 }
 
 void FeatherView::paintEvent(QPaintEvent*) {

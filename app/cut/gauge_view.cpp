@@ -13,9 +13,9 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kLabel = 150.0;
-constexpr double kLeast = 1.5, kMost = 30.0;  // px a mm of any screen there is
-constexpr double kLeft = 30.0;                // of the card's outline
+constexpr double kNameRoom = 150.0;
+constexpr double kLeastPx = 1.5, kMostPx = 30.0;  // px a mm of any screen there is
+constexpr double kCardLeft = 30.0;                // of the card's outline
 
 }  // namespace
 
@@ -36,10 +36,10 @@ QString GaugeView::key() const {
 
 void GaugeView::showEvent(QShowEvent*) {
     const double kept = settings_.value(key()).toDouble();
-    calibrated_ = kept >= kLeast && kept <= kMost;
+    calibrated_ = kept >= kLeastPx && kept <= kMostPx;
     constexpr double kInch = 25.4;
     const double told = screen() ? screen()->physicalDotsPerInch() / kInch : 0.0;
-    pxPerMm_ = calibrated_ ? kept : told >= kLeast && told <= kMost ? told : 96.0 / kInch;
+    pxPerMm_ = calibrated_ ? kept : told >= kLeastPx && told <= kMostPx ? told : 96.0 / kInch;
     emit calibrationChanged();
 }
 
@@ -55,13 +55,13 @@ void GaugeView::calibrate(bool on) {
 }
 
 void GaugeView::setScale(double pxPerMm) {
-    pxPerMm_ = std::clamp(pxPerMm, kLeast, kMost);
+    pxPerMm_ = std::clamp(pxPerMm, kLeastPx, kMostPx);
     update();
 }
 
 void GaugeView::mousePressEvent(QMouseEvent* event) { mouseMoveEvent(event); }
 void GaugeView::mouseMoveEvent(QMouseEvent* event) {
-    if (calibrating_ && (event->buttons() & Qt::LeftButton)) setScale((event->position().x() - kLeft) / (kBankCard / mm));
+    if (calibrating_ && (event->buttons() & Qt::LeftButton)) setScale((event->position().x() - kCardLeft) / (kBankCard / mm));
 }
 void GaugeView::keyPressEvent(QKeyEvent* event) {
     const double step = event->key() == Qt::Key_Right ? 1.0 : event->key() == Qt::Key_Left ? -1.0 : 0.0;
@@ -76,7 +76,7 @@ void GaugeView::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), c.panel);
     painter.setPen(c.ink);
     if (calibrating_) {
-        const QRectF card(kLeft, 26.0, pxPerMm_ * (kBankCard / mm), height() - 40.0);
+        const QRectF card(kCardLeft, 26.0, pxPerMm_ * (kBankCard / mm), height() - 40.0);
         painter.setPen(QPen(c.accent, 2.0));
         painter.setBrush(c.raised);
         painter.drawRoundedRect(card, 10.0, 10.0);
@@ -97,24 +97,24 @@ void GaugeView::paintEvent(QPaintEvent*) {
         if (y > height() - 8.0) break;
         const double length = pxPerMm_ * (gauge.length / mm), band = pxPerMm_ * (gauge.tolerance / mm);
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(14.0, y - 10.0, kLabel - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter,
+        painter.drawText(QRectF(14.0, y - 10.0, kNameRoom - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter,
                          tr("%1  %2").arg(qt(gauge.label), qt(formatLength(gauge.length))));
         if (band > 0.0) {
             QColor soft = c.grass;
             soft.setAlpha(80);
-            painter.fillRect(QRectF(kLabel + length - band, y - 8.0, 2.0 * band, 16.0), soft);
+            painter.fillRect(QRectF(kNameRoom + length - band, y - 8.0, 2.0 * band, 16.0), soft);
         }
         if (gauge.kind == GaugeKind::slip) {
             painter.setPen(QPen(c.accent, 1.4));
             painter.setBrush(Qt::NoBrush);
-            painter.drawRect(QRectF(kLabel, y - 8.0, length, 16.0));
+            painter.drawRect(QRectF(kNameRoom, y - 8.0, length, 16.0));
         } else {
             painter.setPen(QPen(c.accent, 3.0, Qt::SolidLine, Qt::FlatCap));
-            painter.drawLine(QPointF(kLabel, y), QPointF(kLabel + length, y));
+            painter.drawLine(QPointF(kNameRoom, y), QPointF(kNameRoom + length, y));
         }
         painter.setPen(QPen(c.ink, 1.2));
-        painter.drawLine(QPointF(kLabel, y - 8.0), QPointF(kLabel, y + 8.0));
-        painter.drawLine(QPointF(kLabel + length, y - 8.0), QPointF(kLabel + length, y + 8.0));
+        painter.drawLine(QPointF(kNameRoom, y - 8.0), QPointF(kNameRoom, y + 8.0));
+        painter.drawLine(QPointF(kNameRoom + length, y - 8.0), QPointF(kNameRoom + length, y + 8.0));
         y += 23.0;
     }
 }

@@ -12,8 +12,8 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kColumns = 3;
-constexpr double kMargin = 14.0;
+constexpr int kTrayColumns = 3;
+constexpr double kTrayMargin = 14.0;
 constexpr double kCaption = 46.0;  // px under each picture
 
 // How far a picture's millimetre goes, and the bar that says so.
@@ -151,10 +151,10 @@ void TrayView::show(Plan plan, std::vector<LaidOut> laid, int flies) {
 }
 
 QRectF TrayView::cellOf(std::size_t piece) const {
-    const std::size_t rows = std::max<std::size_t>(1, (laid_.size() + kColumns - 1) / kColumns);
-    const double w = (width() - kMargin) / kColumns, h = (height() - kMargin) / static_cast<double>(rows);
-    return QRectF(kMargin + w * static_cast<double>(piece % kColumns), kMargin + h * static_cast<double>(piece / kColumns), w - kMargin,
-                  h - kMargin);
+    const std::size_t rows = std::max<std::size_t>(1, (laid_.size() + kTrayColumns - 1) / kTrayColumns);
+    const double w = (width() - kTrayMargin) / kTrayColumns, h = (height() - kTrayMargin) / static_cast<double>(rows);
+    return QRectF(kTrayMargin + w * static_cast<double>(piece % kTrayColumns), kTrayMargin + h * static_cast<double>(piece / kTrayColumns),
+                  w - kTrayMargin, h - kTrayMargin);
 }
 
 QColor TrayView::inkOf(const LaidOut& laid) const {

@@ -9,6 +9,7 @@
 #include <cmath>
 
 #include "book/flies.h"
+#include "book/record_edits.h"
 #include "book/rule.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -17,7 +18,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kMargin = 16.0, kHead = 46.0, kFoot = 30.0, kLabels = 62.0;
+constexpr double kPageMargin = 16.0, kPageHead = 46.0, kPageFoot = 30.0, kLabels = 62.0;
 constexpr double kUsualStart = 10.0;  // hours, where nothing says when an outing began
 constexpr double kEdge = 7.0, kDragged = 5.0;
 
@@ -30,12 +31,6 @@ std::string timeOf(double hour) {
     const int minutes = std::clamp(static_cast<int>(std::lround(hour * 60.0 / kStep)) * kStep, 0, kDay - kStep);
     const auto two = [](int n) { return (n < 10 ? "0" : "") + std::to_string(n); };
     return two(minutes / 60) + ":" + two(minutes % 60);
-}
-double hoursOf(const Day& day) {
-    double hours = 0.0;
-    for (const Outing& outing : day.outings)
-        hours += outing.hours;
-    return hours;
 }
 
 }  // namespace
@@ -67,16 +62,16 @@ std::vector<const Day*> SeasonStrip::days() const {
 QRectF SeasonStrip::dayRect(const std::string& id) const {
     const auto list = days();
     if (list.empty()) return {};
-    const double step = (width() - 2 * kMargin) / static_cast<double>(list.size());
+    const double step = (width() - 2 * kPageMargin) / static_cast<double>(list.size());
     for (std::size_t i = 0; i < list.size(); ++i)
-        if (list[i]->id == id) return {kMargin + step * static_cast<double>(i), 8.0, std::max(2.0, step - 2.0), height() - 26.0};
+        if (list[i]->id == id) return {kPageMargin + step * static_cast<double>(i), 8.0, std::max(2.0, step - 2.0), height() - 26.0};
     return {};
 }
 
 const Day* SeasonStrip::at(QPointF point) const {
     const auto list = days();
-    const double step = (width() - 2 * kMargin) / std::max(1.0, static_cast<double>(list.size()));
-    const auto i = static_cast<std::ptrdiff_t>(std::floor((point.x() - kMargin) / step));
+    const double step = (width() - 2 * kPageMargin) / std::max(1.0, static_cast<double>(list.size()));
+    const auto i = static_cast<std::ptrdiff_t>(std::floor((point.x() - kPageMargin) / step));
     return i >= 0 && i < std::ssize(list) ? list[static_cast<std::size_t>(i)] : nullptr;
 }
 
@@ -172,12 +167,16 @@ void DayPage::chooseRow(std::optional<RowId> row) {
     emit rowChosen(row_);
 }
 
-double DayPage::xOf(double hour) const { return kMargin + kLabels + (hour - from_) / (to_ - from_) * (width() - 2 * kMargin - kLabels); }
-double DayPage::hourAt(double x) const { return from_ + (x - kMargin - kLabels) / (width() - 2 * kMargin - kLabels) * (to_ - from_); }
+double DayPage::xOf(double hour) const {
+    return kPageMargin + kLabels + (hour - from_) / (to_ - from_) * (width() - 2 * kPageMargin - kLabels);
+}
+double DayPage::hourAt(double x) const {
+    return from_ + (x - kPageMargin - kLabels) / (width() - 2 * kPageMargin - kLabels) * (to_ - from_);
+}
 double DayPage::yOf(Position position) const {
     const auto lane = std::ranges::find(lanes_, position) - lanes_.begin();
-    const double step = (height() - kHead - kFoot) / static_cast<double>(std::max<std::size_t>(1, lanes_.size()));
-    return kHead + step * (static_cast<double>(lane) + 0.5);
+    const double step = (height() - kPageHead - kPageFoot) / static_cast<double>(std::max<std::size_t>(1, lanes_.size()));
+    return kPageHead + step * (static_cast<double>(lane) + 0.5);
 }
 
 // Outings follow one another from the first hour that is known; a fish without an hour lies within an outing that its fly was on.
@@ -209,8 +208,8 @@ void DayPage::lay() {
     to_ = std::max(from_ + 4.0, std::ceil(latest + 0.25));
     for (std::size_t i = 0; i < day->outings.size(); ++i)
         marks_.push_back({{"outings", i},
-                          QRectF(QPointF(xOf(starts_[i]) + 1.5, kHead - 4.0),
-                                 QPointF(xOf(starts_[i] + day->outings[i].hours) - 1.5, height() - kFoot + 2.0)),
+                          QRectF(QPointF(xOf(starts_[i]) + 1.5, kPageHead - 4.0),
+                                 QPointF(xOf(starts_[i] + day->outings[i].hours) - 1.5, height() - kPageFoot + 2.0)),
                           std::nullopt});
     std::vector<int> without(std::max<std::size_t>(1, day->outings.size()), 0);
     for (std::size_t i = 0; i < day->fish.size(); ++i) {
@@ -255,7 +254,7 @@ void DayPage::paintEvent(QPaintEvent*) {
         painter.drawText(rect(), Qt::AlignCenter, tr("Choose a day above, or begin one"));
         return;
     }
-    painter.drawText(QPointF(kMargin, 22.0), qt(titleOf(document_.book(), *day)));
+    painter.drawText(QPointF(kPageMargin, 22.0), qt(titleOf(document_.book(), *day)));
     QStringList like;
     if (day->wind) like << tr("wind %1 m/s").arg(qt(formatShort(*day->wind / metrePerSecond, 1)));
     if (day->wave) like << tr("wave %1 cm").arg(qt(formatShort(*day->wave / mm / 10.0, 0)));
@@ -266,19 +265,19 @@ void DayPage::paintEvent(QPaintEvent*) {
     painter.setFont(faceScaled(0.92));
     painter.setPen(c.inkSoft);
     painter.drawText(
-        QRectF(kMargin + 250.0, 6.0, width() - 266.0 - kMargin, 22.0), Qt::AlignRight | Qt::AlignVCenter,
+        QRectF(kPageMargin + 250.0, 6.0, width() - 266.0 - kPageMargin, 22.0), Qt::AlignRight | Qt::AlignVCenter,
         QFontMetrics(painter.font()).elidedText(like.join(QStringLiteral("  ·  ")), Qt::ElideRight, static_cast<int>(width() - 280.0)));
     for (const Position lane : lanes_) {
         painter.setPen(QPen(c.line, 1.0, Qt::DotLine));
-        painter.drawLine(QPointF(kMargin + kLabels, yOf(lane)), QPointF(width() - kMargin, yOf(lane)));
+        painter.drawLine(QPointF(kPageMargin + kLabels, yOf(lane)), QPointF(width() - kPageMargin, yOf(lane)));
         painter.setPen(c.inkSoft);
-        painter.drawText(QPointF(kMargin, yOf(lane) + 4.0), titleOf(lane));
+        painter.drawText(QPointF(kPageMargin, yOf(lane) + 4.0), titleOf(lane));
     }
     for (double hour = std::ceil(from_); hour <= to_; hour += 1.0) {
         painter.setPen(QPen(c.line, 1.0));
-        painter.drawLine(QPointF(xOf(hour), height() - kFoot + 4.0), QPointF(xOf(hour), height() - kFoot + 9.0));
+        painter.drawLine(QPointF(xOf(hour), height() - kPageFoot + 4.0), QPointF(xOf(hour), height() - kPageFoot + 9.0));
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(xOf(hour) - 24.0, height() - kFoot + 9.0, 48.0, 16.0), Qt::AlignCenter,
+        painter.drawText(QRectF(xOf(hour) - 24.0, height() - kPageFoot + 9.0, 48.0, 16.0), Qt::AlignCenter,
                          QString::number(static_cast<int>(hour)));
     }
     for (const Mark& mark : marks_) {
@@ -322,7 +321,7 @@ void DayPage::paintEvent(QPaintEvent*) {
     }
     painter.setFont(faceScaled(0.84));
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(kMargin, height() - 8.0), tr("filled: kept"));
+    painter.drawText(QPointF(kPageMargin, height() - 8.0), tr("filled: kept"));
 }
 
 void DayPage::mousePressEvent(QMouseEvent* event) {

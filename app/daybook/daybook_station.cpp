@@ -38,7 +38,7 @@
 namespace machair::app {
 namespace {
 
-constexpr int kPanelWidth = 340;
+constexpr int kDaybookPanel = 340;
 
 }  // namespace
 
@@ -80,7 +80,7 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
     connect(season_, &SeasonStrip::chosen, this, &DaybookStation::chooseDay);
     connect(page_, &DayPage::rowChosen, this, &DaybookStation::showRow);
     connect(mark_, &RecordSheet::rowGone, page_, [this] { page_->chooseRow(std::nullopt); });
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kDaybookPanel));
     connect(&document_, &Document::bookChanged, this, [this] {
         if (isVisible()) refresh();
     });
@@ -235,8 +235,7 @@ QWidget* DaybookStation::makePanel() {
             document_.apply(addDay(document_.book(), date.toStdString(),
                                    document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
         say(faults);
-        for (int row = 0; faults.empty() && row < days_->count(); ++row)
-            if (days_->item(row)->data(Qt::UserRole).toString() == date) days_->setCurrentRow(row);
+        if (faults.empty()) chooseDay(date.toStdString());
         setFocus();
     });
     connect(fished, &QToolButton::clicked, this, [this, say] {
@@ -285,11 +284,8 @@ void DaybookStation::refresh() {
         days_->clear();
         const auto& days = document_.book().days;
         for (auto it = days.rbegin(); it != days.rend(); ++it) {
-            double hours = 0.0;
-            for (const Outing& outing : it->outings)
-                hours += outing.hours;
-            auto* item =
-                new QListWidgetItem(tr("%1   %2 h, %3 fish").arg(qt(it->date), qt(formatShort(hours, 1))).arg(it->fish.size()), days_);
+            auto* item = new QListWidgetItem(
+                tr("%1   %2 h, %3 fish").arg(qt(it->date), qt(formatShort(hoursOf(*it), 1))).arg(it->fish.size()), days_);
             item->setData(Qt::UserRole, qt(it->id));
             if (it->id == chosen) days_->setCurrentItem(item);
         }
@@ -317,12 +313,11 @@ void DaybookStation::sayComparison() {
     if (one.empty() || one == two) return compared_->setText(tr("Choose two flies to compare."));
     const FlyComparison c = compareFlies(document_.book(), one, two);
     const auto rate = [](const Rate& r) {
-        return r.fished ? tr("%1 (%2 to %3)").arg(qt(formatNumber(r.mean(), 2)), qt(formatNumber(r.low, 2)), qt(formatNumber(r.high, 2)))
-                        : tr("not fished");
+        return r.fished ? tr("%1 (%2 to %3)").arg(number(r.mean(), 2), number(r.low, 2), number(r.high, 2)) : tr("not fished");
     };
     QString said = c.told() ? tr("%1 takes more: %2 % sure.")
                                   .arg(c.better > 0.5 ? one_->currentText() : two_->currentText(),
-                                       qt(formatNumber(100.0 * std::max(c.better, 1.0 - c.better), 0)))
+                                       number(100.0 * std::max(c.better, 1.0 - c.better), 0))
                             : tr("Not enough to tell which takes more.");
     said += tr(" %1 against %2 fish a rod-hour, ").arg(rate(c.one), rate(c.two));
     said += c.within ? tr("within the %1 days both were on.").arg(c.days) : tr("over all days: they shared only %1.").arg(c.days);

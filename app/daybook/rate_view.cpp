@@ -14,7 +14,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr std::size_t kMostRows = 22;  // that can be read one under the other
+constexpr std::size_t kRatesShown = 22;  // that can be read one under the other
 
 }  // namespace
 
@@ -43,7 +43,7 @@ void RateView::draw() {
             "The daybook tells which fly earns its place once days are in it.<br>Start one on the right: its team, its hours, its fish."));
         return;
     }
-    const std::size_t rows = std::min(rates_.size(), kMostRows);
+    const std::size_t rows = std::min(rates_.size(), kRatesShown);
     chart()->setTitle(rows < rates_.size() ? tr("the best %1 of %2").arg(rows).arg(rates_.size()) : QString());
     double most = 0.1;
     for (std::size_t i = 0; i < rows; ++i)

@@ -31,14 +31,11 @@ bool isMadeWithIt(std::string_view list, std::string_view key) {
     return key == "id" || (list == "materials" && (key == "kind" || key == "measured"));  // measured: by the calliper, field by field
 }
 
-std::vector<CensusPlace> placesOf(std::string_view list, std::string_view key) {
-    std::vector<CensusPlace> places;
+std::optional<CensusPlace> placeOf(std::string_view list, std::string_view key) {
     for (const Elsewhere& one : kElsewhere)
-        if (one.list == list && one.key == key) places.push_back({one.station, std::string(one.widget)});
-    if (list == "patterns" && key == "parts") return places;
+        if (one.list == list && one.key == key) return CensusPlace{one.station, std::string(one.widget)};
     const auto known = std::ranges::any_of(listNames(), [&](const ListName& name) { return name.list == list; });
-    if (known) places.push_back({Station::drawers, "record-" + std::string(key)});
-    return places;
+    return known ? std::optional(CensusPlace{Station::drawers, "record-" + std::string(key)}) : std::nullopt;
 }
 
 }  // namespace machair::app

@@ -2,9 +2,9 @@
 // records, fails on a key that has no place here, and drives each place.
 #pragma once
 
+#include <optional>
 #include <string>
 #include <string_view>
-#include <vector>
 
 #include "frame/station.h"
 
@@ -17,7 +17,7 @@ struct CensusPlace {
 
 // Where a key of a record of this list is changed. Most are fields of the sheet in the Drawers, or rows under them; those that have an
 // instrument of their own are named one by one. Nothing for a key that no place has: the test fails then.
-[[nodiscard]] std::vector<CensusPlace> placesOf(std::string_view list, std::string_view key);
+[[nodiscard]] std::optional<CensusPlace> placeOf(std::string_view list, std::string_view key);
 // What names a record or decides its shape: made with it, never changed like a field.
 [[nodiscard]] bool isMadeWithIt(std::string_view list, std::string_view key);
 

@@ -18,13 +18,12 @@
 #include "frame/retire.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
-#include "store/csv.h"
 
 namespace machair::app {
 
 namespace {
 
-constexpr QSize kCell(150, 118);
+constexpr QSize kTrayCell(150, 118);
 constexpr int kListWidth = 180, kSheetWidth = 380;
 
 QString kindName(MaterialKind kind) { return qt(std::string(nameOf(kind))); }
@@ -38,7 +37,7 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
       devices_(devices),
       list_(new QListWidget),
       search_(new QLineEdit),
-      tray_(new Tray(document, theme, kCell)),
+      tray_(new Tray(document, theme, kTrayCell)),
       sheet_(new RecordSheet(document, theme, QStringLiteral("record"))),
       thing_(new ThingView(document, theme)),
       said_(new Label),
@@ -96,10 +95,10 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
     });
     connect(thing_, &ThingView::dimensionChosen, sheet_, &RecordSheet::focusField);
     connect(sheet_, &RecordSheet::goTo, this, &DrawersStation::goTo);
-    connect(&document_, &Document::bookOpened, this, &DrawersStation::refresh);
-    connect(&document_, &Document::bookChanged, this, [this] {
-        if (isVisible()) refresh();
-    });
+    for (const auto signal : {&Document::bookOpened, &Document::bookChanged})
+        connect(&document_, signal, this, [this] {
+            if (isVisible()) refresh();  // unseen it does nothing, and looks when it is shown
+        });
     connect(&devices_, &devices::Hub::changed, this, &DrawersStation::sayCalliper);
     sayCalliper();
     list_->setCurrentRow(0);
@@ -155,9 +154,7 @@ void DrawersStation::sayCalliper() {
 }
 
 void DrawersStation::say(const QString& words, bool wrong) {
-    QPalette palette = said_->palette();
-    palette.setColor(QPalette::WindowText, wrong ? theme_.colours().fault : theme_.colours().inkSoft);
-    said_->setPalette(palette);
+    setInk(said_, wrong ? theme_.colours().fault : theme_.colours().inkSoft);
     said_->setText(words);
     said_->setVisible(!words.isEmpty());
     holders_->hide();
@@ -168,6 +165,7 @@ Drawer DrawersStation::drawer() const { return static_cast<Drawer>(std::max(0, l
 void DrawersStation::open(Drawer drawer) { list_->setCurrentRow(static_cast<int>(drawer)); }
 
 bool DrawersStation::choose(const std::string& id) {
+    if (!isVisible()) refresh();
     if (!tray_->choose({drawerName(drawer()).list, id})) return false;
     showChosen();
     return true;
@@ -241,7 +239,7 @@ void DrawersStation::put() {
 void DrawersStation::put(const std::string& about) {
     const auto made = addRecord(document_.book(), drawerName(drawer()).list, about);
     const Faults faults = made ? document_.apply(made->edit) : made.error();
-    if (!faults.empty()) return say(qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)), true);
+    if (!faults.empty()) return say(sayFault(faults.front()), true);
     search_->clear();
     say({}, false);
     refresh();
@@ -264,7 +262,7 @@ void DrawersStation::takeOut() {
     for (const RecordId& record : chosen) {
         auto edit = removeRecord(all->after, record);
         if (!edit) {
-            say(qt(edit.error().front().what + (edit.error().front().remedy.empty() ? "" : "; " + edit.error().front().remedy)), true);
+            say(sayFault(edit.error().front()), true);
             offerHolders(record);
             return;
         }
@@ -308,12 +306,16 @@ bool DrawersStation::exportTo(const QString& path) {
     return written;
 }
 
-// What a table would change, before it does.
-void DrawersStation::offerImport(const QString& path) {
+Result<store::Imported> DrawersStation::tableFrom(const QString& path) const {
     constexpr std::size_t kMost = 16 << 20;
-    const auto imported = store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) {
+    return store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) {
         return store::importCsv(document_.book(), text);
     });
+}
+
+// What a table would change, before it does.
+void DrawersStation::offerImport(const QString& path) {
+    const auto imported = tableFrom(path);
     if (!imported) {
         (void)importFrom(path);  // which says what is wrong, and takes nothing in
         return;
@@ -339,10 +341,7 @@ void DrawersStation::clearOffers() {
 }
 
 bool DrawersStation::importFrom(const QString& path) {
-    constexpr std::size_t kMost = 16 << 20;
-    const auto imported = store::readWhole(path.toStdString(), kMost).and_then([this](const std::string& text) {
-        return store::importCsv(document_.book(), text);
-    });
+    const auto imported = tableFrom(path);
     Faults faults;
     if (imported)
         faults = document_.apply(Edit{"import of " + QFileInfo(path).fileName().toStdString(), imported->book});

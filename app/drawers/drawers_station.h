@@ -9,6 +9,7 @@
 #include "editing/document.h"
 #include "frame/reads_lengths.h"
 #include "parts/things.h"
+#include "store/csv.h"
 #include "theme/theme.h"
 
 class QHBoxLayout;
@@ -54,6 +55,7 @@ class DrawersStation : public QWidget, public ReadsLengths {
     void say(const QString& words, bool wrong);
     void offerHolders(const RecordId& record);
     void clearOffers();
+    [[nodiscard]] Result<store::Imported> tableFrom(const QString& path) const;
     void sayCalliper();
 
     Document& document_;

@@ -12,29 +12,6 @@
 
 namespace machair::app {
 
-namespace {
-
-// The bare hook's scene.
-std::optional<Scene> bareHook(const HookSpec& spec, const Hook& hook) {
-    Book bare;
-    Material thread;
-    thread.id = "thread";
-    thread.traits = ThreadTraits{};
-    bare.materials.push_back(std::move(thread));
-    Pattern nothing;
-    nothing.id = spec.id;
-    nothing.hook = spec.id;
-    nothing.thread = "thread";
-    const auto planned = plan(nothing, hook, bare);
-    if (!planned) return std::nullopt;
-    Scene scene = makeScene(*planned);
-    scene.head = HeadScene{};
-    scene.bed = BedScene{};
-    return scene;
-}
-
-}  // namespace
-
 ThingView::ThingView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("thing"));
     setAccessibleName(tr("What it looks like"));
@@ -65,7 +42,7 @@ void ThingView::take() {
         const auto hook = spec ? makeHook(*spec) : fail(Place(), "no hook");
         if (!hook) return;
         hook_ = *hook;
-        scene_ = bareHook(*spec, *hook);
+        scene_ = drawing::bareHook(*spec);
     } else if (record_.list == "materials") {
         const Material* material = book.findMaterial(record_.id);
         const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);

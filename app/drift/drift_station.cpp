@@ -24,7 +24,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kPanelWidth = 330;
+constexpr int kDriftPanel = 330;
 constexpr int kFrame = 16;     // ms
 constexpr int kSettles = 250;  // ms after the last change
 
@@ -65,7 +65,7 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     player->addWidget(scrub_, 1);
     left->addLayout(player);
     layout->addLayout(left, 1);
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kDriftPanel));
     connect(&document_, &Document::teamChanged, this, [this] {
         if (isVisible() && !document_.teamPreviewing()) handlingChanged();
     });
@@ -89,8 +89,8 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     connect(&asking_, &Background::runningChanged, this, [this](bool running) { ask_->setText(running ? tr("Stop") : tr("Ask")); });
 }
 
-QDoubleSpinBox* DriftStation::number(const char* name, const QString& label, double low, double high, double step, int decimals,
-                                     double value, const QString& unit) {
+QDoubleSpinBox* DriftStation::blank(const char* name, const QString& label, double low, double high, double step, int decimals,
+                                    double value, const QString& unit) {
     auto* box = new QDoubleSpinBox;
     box->setObjectName(QStringLiteral("drift-") + QString::fromLatin1(name));
     box->setAccessibleName(label);
@@ -111,7 +111,7 @@ QWidget* DriftStation::makePanel() {
     auto* form = new QFormLayout;
     form->setVerticalSpacing(4);
     const auto row = [&](const char* name, const QString& label, double low, double high, double step, int decimals, double value,
-                         const QString& unit) { form->addRow(label, number(name, label, low, high, step, decimals, value, unit)); };
+                         const QString& unit) { form->addRow(label, blank(name, label, low, high, step, decimals, value, unit)); };
     row("count", tr("Count"), 0, 120, 1, 1, 5, tr(" s"));
     style_->setObjectName(QStringLiteral("drift-style"));
     style_->addItem(tr("steady"), static_cast<int>(Style::steady));
@@ -298,19 +298,18 @@ void DriftStation::run(const DriftOptions& options) {
 void DriftStation::report() {
     const DriftReport& run = *section_->run();
     QStringList words;
-    const auto seconds = [](Time time) { return qt(formatNumber(time / second, 1)); };
+    const auto seconds = [](Time time) { return number(time / second, 1); };
     if (run.bobBreaks)
         words << tr("The bob breaks the surface %1 s into the lift, with the line's end %2 m high; it holds there %3 s, works within 2 cm "
                     "and a quarter of the wave %4 s and is clear of it %5 s.")
-                     .arg(seconds(*run.bobBreaks), qt(formatNumber(run.tipAtBreak.value_or(Length{}) / metre, 2)), seconds(*run.bobHolds),
+                     .arg(seconds(*run.bobBreaks), number(run.tipAtBreak.value_or(Length{}) / metre, 2), seconds(*run.bobHolds),
                           seconds(run.bobWorks.value_or(Time{})), seconds(*run.bobClear));
     else if (run.bobHolds)
         words << tr("The bob does not break the surface.");
     QStringList depths;
     for (const Position position : kPositions)
         if (const auto& depth = section_->waves().depth[position])
-            depths << tr("%1 %2 ± %3 m")
-                          .arg(titleOf(position), qt(formatNumber(depth->mean / metre, 2)), qt(formatNumber(depth->spread / metre, 2)));
+            depths << tr("%1 %2 ± %3 m").arg(titleOf(position), number(depth->mean / metre, 2), number(depth->spread / metre, 2));
     if (!depths.isEmpty()) words << tr("In the wave, at the end of the draw: %1.").arg(depths.join(tr(", ")));
     for (const std::string& warning : run.warnings)
         words << qt(warning) + QLatin1Char('.');

@@ -35,8 +35,8 @@ class DriftStation : public QWidget {
 
   private:
     QWidget* makePanel();
-    [[nodiscard]] QDoubleSpinBox* number(const char* name, const QString& label, double low, double high, double step, int decimals,
-                                         double value, const QString& unit);
+    [[nodiscard]] QDoubleSpinBox* blank(const char* name, const QString& label, double low, double high, double step, int decimals,
+                                        double value, const QString& unit);
     [[nodiscard]] Handling handling() const;
     [[nodiscard]] std::optional<Speed> dayDrift() const;
     void showDay();

@@ -19,8 +19,6 @@ constexpr double kChartShare = 0.36;
 constexpr double kFlyPxPerMm = 3.4;  // flies are drawn larger than the water is, to be seen
 constexpr double kAir = 0.16;        // share of the section above the surface
 
-QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
-
 // Linear light as the screen shows it.
 QColor shown(Rgb linear, double exposure) {
     const Rgb c = fromLinear({linear.r * exposure, linear.g * exposure, linear.b * exposure});

@@ -119,7 +119,7 @@ Document::Document(QObject* parent) : QObject(parent) {
 void Document::refuse(const Faults& faults) {
     if (faults.empty()) return;
     const Fault& first = faults.front();
-    emit said(tr("Not done: %1").arg(qt(first.what + (first.remedy.empty() ? "" : "; " + first.remedy))));
+    emit said(tr("Not done: %1").arg(sayFault(first)));
 }
 
 bool Document::done(const Faults& faults) {

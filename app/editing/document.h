@@ -19,6 +19,7 @@
 #include "sizing/plan.h"
 #include "store/home.h"
 #include "team/team.h"
+#include "units/text.h"
 
 namespace machair::app {
 
@@ -147,5 +148,19 @@ class Document : public QObject {
 };
 
 [[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }
+// With so many places behind the point, as files and the command line have it.
+[[nodiscard]] inline QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
+// A fault as it is said to people: what is wrong and what would do, without its place.
+[[nodiscard]] inline QString sayFault(const Fault& fault) { return qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy)); }
+[[nodiscard]] inline QString sayFaults(const Faults& faults) {
+    QStringList lines;
+    for (const Fault& fault : faults)
+        lines << sayFault(fault);
+    return lines.join(QLatin1Char('\n'));
+}
+[[nodiscard]] inline QString capitalised(QString text) {
+    if (!text.isEmpty()) text[0] = text[0].toUpper();
+    return text;
+}
 
 }  // namespace machair::app

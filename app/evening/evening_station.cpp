@@ -32,7 +32,7 @@
 namespace machair::app {
 namespace {
 
-constexpr int kPanelWidth = 340;
+constexpr int kEveningPanel = 340;
 constexpr int kMostByThen = 5;  // among the ways
 constexpr int kTick = 1000;     // ms between two looks at the clock
 
@@ -63,7 +63,7 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* 
     left->addWidget(makeStock(), 2);
     layout->addLayout(left, 1);
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kEveningPanel));
     connect(&document_, &Document::bookChanged, this, [this] {
         if (isVisible()) refresh();
     });
@@ -408,7 +408,7 @@ void EveningStation::showTable() {
         if (const Pattern* pattern = document_.book().findPattern(job.fly)) job.fly = pattern->title();
     timeline_->show(titled, shown, minutes_->value());
     if (jobs_.empty()) return said_->setText(tr("Nothing waits."));
-    const auto number = [](double minutes) { return qt(formatNumber(minutes, 0)); };
+    const auto whole = [](double minutes) { return number(minutes, 0); };
     int all = 0;
     for (const TyingJob& job : jobs_)
         all += job.count;
@@ -421,10 +421,10 @@ void EveningStation::showTable() {
                             .arg(all)
                             .arg(asked_->proven ? tr(" (proven)") : QString());
         if (asked_->flies() > 0)
-            words += tr(" Hands free after %1 min, all dry after %2.").arg(number(shown.handsFree), number(shown.allDry));
+            words += tr(" Hands free after %1 min, all dry after %2.").arg(whole(shown.handsFree), whole(shown.allDry));
         constexpr double kBeginOneMore = 5.0;
         if (!left.empty() && asked_->handsLeft >= kBeginOneMore)
-            words += tr(" %1 min of hands are left: begin one more.").arg(number(asked_->handsLeft));
+            words += tr(" %1 min of hands are left: begin one more.").arg(whole(asked_->handsLeft));
         if (!left.empty()) words += tr("\nFor another evening: %1.").arg(qt(left));
         return said_->setText(words + QLatin1Char('\n') + sayTimes());
     }
@@ -433,8 +433,8 @@ void EveningStation::showTable() {
     const std::string left = leftUndone(document_.book(), jobs_, dried);
     said_->setText(tr("Hands free after %1 min, all dry after %2.\nFly by fly %3, stage by stage %4, best %5%6.\nWithin %7 min %8 of %9 "
                       "are whole and dry%10.\n%11")
-                       .arg(number(shown.handsFree), number(shown.allDry), number(one.allDry), number(two.allDry),
-                            number(best_->table.allDry), best_->proven ? tr(" (proven)") : tr(" (not before %1)").arg(number(best_->bound)))
+                       .arg(whole(shown.handsFree), whole(shown.allDry), whole(one.allDry), whole(two.allDry), whole(best_->table.allDry),
+                            best_->proven ? tr(" (proven)") : tr(" (not before %1)").arg(whole(best_->bound)))
                        .arg(minutes_->value())
                        .arg(fit)
                        .arg(all)
@@ -485,9 +485,8 @@ void EveningStation::tick() {
         coats_.erase(coats_.begin());
     }
     due_->setText(coats_.empty()
-                      ? tr("%1 min gone; every coat was rung.").arg(qt(formatNumber(now, 0)))
-                      : tr("%1 min gone; in %2: %3.")
-                            .arg(qt(formatNumber(now, 0)), qt(formatNumber(coats_.front().start - now, 0)), qt(coats_.front().what)));
+                      ? tr("%1 min gone; every coat was rung.").arg(number(now, 0))
+                      : tr("%1 min gone; in %2: %3.").arg(number(now, 0), number(coats_.front().start - now, 0), qt(coats_.front().what)));
 }
 
 // ", 12 barbless": of a batch that isn't on the dressing's own hook.
@@ -503,8 +502,8 @@ QString EveningStation::sayTimes() const {
         if (const auto minutes = ownMinutes(document_.book(), job.fly)) {
             const Pattern* pattern = document_.book().findPattern(job.fly);
             own << tr("%1 %2 min (%3 to %4)")
-                       .arg(pattern ? qt(pattern->title()) : qt(job.fly), qt(formatNumber(minutes->median, 0)),
-                            qt(formatNumber(minutes->low, 0)), qt(formatNumber(minutes->high, 0)));
+                       .arg(pattern ? qt(pattern->title()) : qt(job.fly), number(minutes->median, 0), number(minutes->low, 0),
+                            number(minutes->high, 0));
         }
     own.removeDuplicates();
     return own.isEmpty() ? tr("Times are a rule of thumb from the steps until three of a dressing were timed.")

@@ -12,7 +12,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kLeft = 16.0, kRight = 16.0, kTop = 44.0, kLane = 26.0, kHands = 30.0;
+constexpr double kLaneLeft = 16.0, kLaneRight = 16.0, kLaneTop = 44.0, kLane = 26.0, kHands = 30.0;
 constexpr std::size_t kMostLanes = 14;
 
 }  // namespace
@@ -38,11 +38,11 @@ void TimelineView::showNow(std::optional<double> minute) {
 
 double TimelineView::x(double minute) const {
     const double span = std::max({table_.allDry, minutes_, 1.0}) * 1.02;
-    return kLeft + (width() - kLeft - kRight) * minute / span;
+    return kLaneLeft + (width() - kLaneLeft - kLaneRight) * minute / span;
 }
 
 QRectF TimelineView::blockAt(const TimedStage& stage) const {
-    return {x(stage.start), kTop, std::max(1.5, x(stage.end) - x(stage.start) - 0.8), kHands};
+    return {x(stage.start), kLaneTop, std::max(1.5, x(stage.end) - x(stage.start) - 0.8), kHands};
 }
 
 QRectF TimelineView::blockOf(std::size_t job) const {
@@ -123,13 +123,13 @@ void TimelineView::paintEvent(QPaintEvent*) {
         }
     }
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(kLeft, kTop + 46.0),
+    painter.drawText(QPointF(kLaneLeft, kLaneTop + 46.0),
                      tr("hands: full blocks tie, hatched ones give a coat; drag a block to tie that dressing earlier or later"));
     // A lane a fly, for as many as there is room: tied, drying, dry.
     std::vector<std::pair<std::size_t, int>> lanes;
     for (const TimedStage& stage : table_.stages)
         if (const auto fly = std::pair(stage.job, stage.fly); std::ranges::find(lanes, fly) == lanes.end()) lanes.push_back(fly);
-    double y = kTop + 64.0;
+    double y = kLaneTop + 64.0;
     const auto room = std::min(kMostLanes, static_cast<std::size_t>(std::max(0.0, (height() - y - 26.0) / kLane)));
     for (std::size_t lane = 0; lane < std::min(room, lanes.size()); ++lane) {
         for (const TimedStage& stage : table_.stages) {
@@ -144,18 +144,18 @@ void TimelineView::paintEvent(QPaintEvent*) {
             painter.drawRect(QRectF(x(stage.end), y + 4.0, x(stage.end + dry) - x(stage.end), 6.0));
         }
         painter.setPen(c.inkSoft);
-        painter.drawText(QPointF(kLeft, y + 24.0), tr("%1, %2").arg(qt(jobs_[lanes[lane].first].fly)).arg(lanes[lane].second + 1));
+        painter.drawText(QPointF(kLaneLeft, y + 24.0), tr("%1, %2").arg(qt(jobs_[lanes[lane].first].fly)).arg(lanes[lane].second + 1));
         y += kLane;
     }
     if (lanes.size() > room) {
         painter.setPen(c.inkSoft);
-        painter.drawText(QPointF(kLeft, y + 14.0), tr("and %1 more").arg(lanes.size() - room));
+        painter.drawText(QPointF(kLaneLeft, y + 14.0), tr("and %1 more").arg(lanes.size() - room));
     }
     if (dragged_) {
         const std::size_t before = dropBefore(pointer_);
         const double at = before < jobs_.size() ? blockOf(before).left() : x(table_.handsFree);
         painter.setPen(QPen(c.ink, 3.0));
-        painter.drawLine(QPointF(at, kTop - 8.0), QPointF(at, kTop + kHands + 8.0));
+        painter.drawLine(QPointF(at, kLaneTop - 8.0), QPointF(at, kLaneTop + kHands + 8.0));
     }
     if (minutes_ > 0.0) {
         painter.setPen(QPen(c.accent, 2.0, Qt::DashLine));

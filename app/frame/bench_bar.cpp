@@ -5,7 +5,6 @@
 #include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QLineEdit>
 #include <QMenu>
 #include <QSaveFile>
 #include <QSignalBlocker>
@@ -17,6 +16,7 @@
 #include "frame/ask_file.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
+#include "parts/name_field.h"
 #include "store/recipe.h"
 #include "units/text.h"
 #include "water/substitute.h"
@@ -51,7 +51,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
       document_(document),
       theme_(theme),
       dressings_(new QToolButton(this)),
-      name_(new QLineEdit(this)),
+      name_(new NameField(dressings_, this)),
       hooks_(new QToolButton(this)),
       size_(new SizeBox(this)),
       wire_(new QComboBox(this)),
@@ -83,8 +83,9 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     name_->setAccessibleName(tr("Name of the dressing"));
     name_->setMaximumWidth(250);
     name_->setFont(dressings_->font());
-    name_->hide();
-    connect(name_, &QLineEdit::editingFinished, this, &BenchBar::takeName);
+    connect(name_, &NameField::named, this, [this](const QString& wanted) {
+        if (document_.pattern()) refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, wanted.toStdString())));
+    });
     connect(dressings_, &QToolButton::clicked, this, &BenchBar::chooseDressing);
     connect(hooks_, &QToolButton::clicked, this, &BenchBar::chooseHook);
     for (int heavier = kFinest; heavier <= kHeaviest; ++heavier)
@@ -264,24 +265,8 @@ void BenchBar::keepRecipe(const QString& path) {
     document_.say(written ? tr("The recipe is in %1").arg(path) : tr("No recipe written: %1: %2").arg(path, file.errorString()));
 }
 
-// The dressing's own button becomes a field until Enter or Esc.
 void BenchBar::askForName() {
-    if (!document_.pattern()) return;
-    dressings_->hide();
-    name_->setText(qt(document_.pattern()->title()));
-    name_->show();
-    name_->selectAll();
-    name_->setFocus();
-}
-
-void BenchBar::takeName() {
-    if (name_->isHidden()) return;
-    name_->hide();
-    dressings_->show();
-    const std::string name = name_->text().toStdString();
-    if (document_.pattern() && name != document_.pattern()->title())
-        refuseIf(document_.apply(renamePattern(document_.book(), document_.pattern()->id, name)));
-    refresh();
+    if (document_.pattern()) name_->ask(qt(document_.pattern()->title()));
 }
 
 void BenchBar::start(FlyKind kind) {
@@ -328,9 +313,7 @@ void BenchBar::refresh() {
     for (QWidget* widget :
          {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(hooks_), static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_)})
         widget->setEnabled(pattern != nullptr);
-    QPalette soft = measured_->palette();
-    soft.setColor(QPalette::WindowText, theme_.colours().inkSoft);
-    measured_->setPalette(soft);
+    setInk(measured_, theme_.colours().inkSoft);
     for (QWidget* widget : std::initializer_list<QWidget*>{hooks_, size_, wire_, measured_, on_, dressing_})
         widget->setVisible(pattern);
     if (!pattern) return dressings_->setText(tr("no dressing yet"));

@@ -8,12 +8,13 @@
 
 class QComboBox;
 class QLabel;
-class QLineEdit;
 class QMenu;
 class QSpinBox;
 class QToolButton;
 
 namespace machair::app {
+
+class NameField;
 
 class BenchBar : public QWidget {
     Q_OBJECT
@@ -37,7 +38,6 @@ class BenchBar : public QWidget {
     void refresh();
     void resize(const HookChange& change);
     void buildDressingMenu();
-    void takeName();
     void offerSubstitutes(QMenu* menu);
     void askDoubt();
     void askForRecipeFile();
@@ -46,7 +46,7 @@ class BenchBar : public QWidget {
     Document& document_;
     Theme& theme_;
     QToolButton* dressings_;
-    QLineEdit* name_;  // in the button's place while it is renamed
+    NameField* name_;  // in the button's place while it is renamed
     QToolButton* hooks_;
     QSpinBox* size_;
     QComboBox* wire_;

@@ -3,7 +3,6 @@
 #include <QHelpEvent>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QLineEdit>
 #include <QMenu>
 #include <QMouseEvent>
 #include <QPainter>
@@ -21,6 +20,7 @@
 #include "parts/chooser.h"
 #include "parts/field_editor.h"
 #include "parts/label.h"
+#include "parts/name_field.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -40,7 +40,7 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
       document_(document),
       theme_(theme),
       teams_(new QToolButton(this)),
-      name_(new QLineEdit(this)),
+      name_(new NameField(teams_, this)),
       team_(new QToolButton(this)),
       begin_(new QToolButton(this)),
       verdict_(new Label(this)),
@@ -57,9 +57,10 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     connect(teams_, &QToolButton::clicked, this, &CastView::chooseTeam);
     name_->setObjectName(QStringLiteral("team-name"));
     name_->setAccessibleName(tr("Name of the team"));
-    name_->hide();
-    name_->installEventFilter(this);
-    connect(name_, &QLineEdit::editingFinished, this, &CastView::takeName);
+    connect(name_, &NameField::named, this, [this](const QString& name) {
+        if (document_.team())
+            document_.refuse(document_.apply(renameRecord(document_.book(), {"teams", document_.team()->id}, name.toStdString())));
+    });
     team_->setObjectName(QStringLiteral("team"));
     team_->setAccessibleName(tr("Team: new, copy, rename, take out"));
     team_->setText(tr("▾"));
@@ -106,14 +107,8 @@ void CastView::buildTeamMenu() {
         });
         action->setObjectName(QString::fromLatin1(name));
     };
-    const auto made = [this](const Result<NewRecord>& fresh) {
-        if (!fresh) return document_.refuse(fresh.error());
-        if (!document_.done(document_.apply(fresh->edit))) return;
-        document_.chooseTeam(fresh->id);
-        askForName();
-    };
     entry("team-new", tr("&New team with the fly on the bench"), [this] { beginTeam(); });
-    entry("team-copy", tr("&Copy it"), [this, made] { made(copyRecord(document_.book(), {"teams", document_.team()->id})); });
+    entry("team-copy", tr("&Copy it"), [this] { begin(copyRecord(document_.book(), {"teams", document_.team()->id})); });
     entry("team-rename", tr("&Rename it"), [this] { askForName(); });
     entry("team-out", tr("&Take it out of the book"), [this] {
         document_.refuse(document_.apply(removeRecord(document_.book(), {"teams", document_.team()->id})));
@@ -122,12 +117,7 @@ void CastView::buildTeamMenu() {
 }
 
 void CastView::beginTeam() {
-    if (!document_.isOpen()) return;
-    const auto fresh = addRecord(document_.book(), "teams", document_.pattern() ? document_.pattern()->id : std::string());
-    if (!fresh) return document_.refuse(fresh.error());
-    if (!document_.done(document_.apply(fresh->edit))) return;
-    document_.chooseTeam(fresh->id);
-    askForName();
+    if (document_.isOpen()) begin(addRecord(document_.book(), "teams", document_.pattern() ? document_.pattern()->id : std::string()));
 }
 
 void CastView::chooseTeam() {
@@ -142,33 +132,16 @@ void CastView::chooseTeam() {
         [this] { beginTeam(); });
 }
 
+// Onto the cast, with its name ready to be typed.
+void CastView::begin(const Result<NewRecord>& made) {
+    if (!made) return document_.refuse(made.error());
+    if (!document_.done(document_.apply(made->edit))) return;
+    document_.chooseTeam(made->id);
+    askForName();
+}
+
 void CastView::askForName() {
-    if (!document_.team()) return;
-    teams_->hide();
-    name_->setText(qt(document_.team()->title()));
-    name_->show();
-    name_->selectAll();
-    name_->setFocus();
-}
-
-// Enter ends the naming and is nothing to the cast, where it would hang another fly; Esc leaves the name as it was.
-bool CastView::eventFilter(QObject* watched, QEvent* event) {
-    if (watched != name_ || event->type() != QEvent::KeyPress) return QWidget::eventFilter(watched, event);
-    const int key = static_cast<QKeyEvent*>(event)->key();
-    if (key == Qt::Key_Escape && document_.team()) name_->setText(qt(document_.team()->title()));
-    if (key != Qt::Key_Return && key != Qt::Key_Enter && key != Qt::Key_Escape) return false;
-    setFocus();  // which ends it
-    takeName();
-    return true;
-}
-
-void CastView::takeName() {
-    if (name_->isHidden()) return;
-    name_->hide();
-    const std::string name = name_->text().toStdString();
-    if (document_.team() && name != document_.team()->title())
-        document_.refuse(document_.apply(renameRecord(document_.book(), {"teams", document_.team()->id}, name)));
-    refreshTeams();
+    if (document_.team()) name_->ask(qt(document_.team()->title()));
 }
 
 void CastView::hang(Position position) {
@@ -203,18 +176,14 @@ void CastView::refreshVerdict() {
     }
     const Colours& c = theme_.colours();
     verdict_->setText(signOf(report->verdict) + QStringLiteral("  ") + qt(sayVerdict(*report)));
-    QPalette palette = verdict_->palette();
-    palette.setColor(QPalette::WindowText, colourOf(c, report->verdict));
-    verdict_->setPalette(palette);
+    setInk(verdict_, colourOf(c, report->verdict));
     QStringList all;
     const TeamCheck* worst = nullptr;
     for (const TeamCheck& check : report->checks) {
         all << qt(std::string(nameOf(check.verdict)) + ": " + check.words + (check.mend.empty() ? "" : " — " + check.mend));
         if (!worst || check.verdict > worst->verdict) worst = &check;
     }
-    QPalette soft = reason_->palette();
-    soft.setColor(QPalette::WindowText, c.inkSoft);
-    reason_->setPalette(soft);
+    setInk(reason_, c.inkSoft);
     if (!worst)
         reason_->setText(tr("one fly: nothing to compare"));
     else if (worst->verdict == Verdict::pass)
@@ -244,7 +213,7 @@ void CastView::rebuild() {
             hanging.scene = makeScene(fly.plan);
             hanging.name = qt(sayFly(fly.plan.pattern.title(), fly.plan.hook.spec()));
             hanging.sinks =
-                fly.sink.floats ? tr("floats") : tr("sinks %1 cm/s").arg(qt(formatNumber(100.0 * (fly.sink.sinkRate / metrePerSecond), 1)));
+                fly.sink.floats ? tr("floats") : tr("sinks %1 cm/s").arg(number(100.0 * (fly.sink.sinkRate / metrePerSecond), 1));
             flies_.push_back(std::move(hanging));
         }
     place();
@@ -482,9 +451,9 @@ bool CastView::event(QEvent* event) {
     }
     for (const TeamFly& fly : report->flies)
         if (fly.position == *over) {
-            QString text = tr("%1: sink rate give or take a quarter, pushes %2 mN of water, %3 mg wet")
-                               .arg(qt(fly.plan.pattern.title()), qt(formatNumber(fly.sink.presence / millinewton, 2)),
-                                    qt(formatNumber(fly.sink.mass / mg, 0)));
+            QString text =
+                tr("%1: sink rate give or take a quarter, pushes %2 mN of water, %3 mg wet")
+                    .arg(qt(fly.plan.pattern.title()), number(fly.sink.presence / millinewton, 2), number(fly.sink.mass / mg, 0));
             for (const std::string& driver : fly.sink.drivers)
                 text += QStringLiteral("\n") + qt(driver);
             QToolTip::showText(help->globalPos(), text, this);

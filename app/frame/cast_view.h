@@ -11,11 +11,12 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLineEdit;
 class QToolButton;
 class QLabel;
 
 namespace machair::app {
+
+class NameField;
 
 class CastView : public QWidget {
     Q_OBJECT
@@ -43,7 +44,6 @@ class CastView : public QWidget {
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     bool event(QEvent* event) override;
-    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
     struct Hanging {
@@ -62,7 +62,7 @@ class CastView : public QWidget {
     void buildTeamMenu();
     void chooseTeam();
     void askForName();
-    void takeName();
+    void begin(const Result<NewRecord>& made);
     void takeOff(Position position);
     void paintEmpty(QPainter& painter) const;
     [[nodiscard]] std::optional<Position> emptyAt(QPointF at) const;
@@ -75,7 +75,7 @@ class CastView : public QWidget {
     Document& document_;
     const Theme& theme_;
     QToolButton* teams_;
-    QLineEdit* name_;  // in the button's place while the team is named
+    NameField* name_;  // in the button's place while the team is named
     QToolButton* team_;
     QToolButton* begin_;
     QLabel* verdict_;

@@ -223,9 +223,7 @@ void Doors::begin() {
 }
 
 void Doors::refuse(const QString& why) {
-    QPalette palette = refused_->palette();
-    palette.setColor(QPalette::WindowText, theme_.colours().fault);
-    refused_->setPalette(palette);
+    setInk(refused_, theme_.colours().fault);
     refused_->setText(why);
 }
 

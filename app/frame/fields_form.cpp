@@ -67,7 +67,7 @@ void FieldsForm::write(const std::string& key, const QString& text) {
     const Faults faults = write_(key, text.toStdString());
     fault_->setVisible(!faults.empty());
     if (faults.empty()) return;
-    fault_->setText(QStringLiteral("✗ ") + qt(faults.front().what + (faults.front().remedy.empty() ? "" : "; " + faults.front().remedy)));
+    fault_->setText(QStringLiteral("✗ ") + sayFault(faults.front()));
     if (const auto editor = editors_.find(key); editor != editors_.end()) editor->second->show(editor->second->field());  // as it was
 }
 

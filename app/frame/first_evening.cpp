@@ -11,10 +11,9 @@
 
 namespace machair::app {
 
-FirstEvening::FirstEvening(Document& document, const Theme& theme, QSettings& settings, std::vector<EveningStep> steps, QWidget* parent)
+FirstEvening::FirstEvening(Document& document, QSettings& settings, std::vector<EveningStep> steps, QWidget* parent)
     : QFrame(parent),
       document_(document),
-      theme_(theme),
       settings_(settings),
       steps_(std::move(steps)),
       words_(new Label),

@@ -7,7 +7,6 @@
 #include <vector>
 
 #include "editing/document.h"
-#include "theme/theme.h"
 
 class QLabel;
 class QSettings;
@@ -25,7 +24,7 @@ struct EveningStep {
 class FirstEvening : public QFrame {
     Q_OBJECT
   public:
-    FirstEvening(Document& document, const Theme& theme, QSettings& settings, std::vector<EveningStep> steps, QWidget* parent = nullptr);
+    FirstEvening(Document& document, QSettings& settings, std::vector<EveningStep> steps, QWidget* parent = nullptr);
     void begin();  // from the first step
     void goOn();   // where it was left
     [[nodiscard]] int step() const { return step_; }
@@ -38,7 +37,6 @@ class FirstEvening : public QFrame {
     [[nodiscard]] QString key() const;  // of the open book in the settings
 
     Document& document_;
-    const Theme& theme_;
     QSettings& settings_;
     std::vector<EveningStep> steps_;
     QLabel* words_;

@@ -32,13 +32,19 @@ GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new QTextBrowser) 
     head->addWidget(away);
     column->addLayout(head);
     column->addWidget(text_, 1);
-    QFile file(QStringLiteral(":/guide/README.md"));
-    if (!file.open(QIODevice::ReadOnly)) qFatal("the guide is not in the program");
-    text_->document()->setMarkdown(QString::fromUtf8(file.readAll()), QTextDocument::MarkdownDialectGitHub);
     hide();
 }
 
+// Read when it is first wanted, not at every start.
+void GuideView::load() {
+    if (!text_->document()->isEmpty()) return;
+    QFile file(QStringLiteral(":/guide/README.md"));
+    if (!file.open(QIODevice::ReadOnly)) qFatal("the guide is not in the program");
+    text_->document()->setMarkdown(QString::fromUtf8(file.readAll()), QTextDocument::MarkdownDialectGitHub);
+}
+
 void GuideView::openAt(const QString& chapter) {
+    load();
     const int wide = std::min(620, parentWidget()->width() - 40);
     setGeometry(parentWidget()->width() - wide - 10, 10, wide, parentWidget()->height() - 20);
     show();

@@ -21,6 +21,7 @@ class GuideView : public QFrame {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    void load();
     QTextBrowser* text_;
     QString chapter_;
 };

@@ -22,7 +22,7 @@ namespace {
 const QString kBench = QStringLiteral("window/bench");
 const QString kText = QStringLiteral("house/text");
 const QString kLeft = QStringLiteral("house/left");
-constexpr int kLeast = 80, kMost = 200, kStep = 10, kUsual = 100;
+constexpr int kLeastText = 80, kMostText = 200, kStep = 10, kUsual = 100;
 
 struct LightingName {
     Lighting lighting;
@@ -113,7 +113,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
     column->addWidget(heading(tr("Text")));
     text_->setObjectName(QStringLiteral("house-text"));
     text_->setAccessibleName(tr("Size of text, per cent of the system's"));
-    text_->setRange(kLeast / kStep, kMost / kStep);
+    text_->setRange(kLeastText / kStep, kMostText / kStep);
     auto* size = new QHBoxLayout;
     size->addWidget(text_, 1);
     size->addWidget(textSaid_);
@@ -156,15 +156,22 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
     area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     whole->addWidget(area);
     connect(&devices_, &devices::Hub::changed, this, &House::sayDevices);
+    connect(&theme_, &Theme::changed, this, [this] {  // turned by its key: between light and dark
+        if (lightingOf(settings_) <= Lighting::slate) keep(theme_.bench() == drawing::Bench::slate ? Lighting::slate : Lighting::sand);
+    });
     connect(&document_, &Document::bookChanged, this, [this] {
         if (isVisible()) refresh();
     });
     hide();
 }
 
-void House::light(Lighting lighting) {
+void House::keep(Lighting lighting) {
     for (const LightingName& known : kLightings)
         if (known.lighting == lighting) settings_.setValue(kBench, QString::fromLatin1(known.name));
+}
+
+void House::light(Lighting lighting) {
+    keep(lighting);
     useLighting(theme_, lighting);
     refresh();
 }

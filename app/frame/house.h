@@ -37,6 +37,7 @@ class House : public QFrame {
 
   private:
     void light(Lighting lighting);
+    void keep(Lighting lighting);
     void refresh();
     void sayDevices();
 

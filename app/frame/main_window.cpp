@@ -69,11 +69,6 @@ const QString kGeometryKey = QStringLiteral("window/geometry");
 const QString kPlanLayoutKey = QStringLiteral("window/plan");
 const QString kStationKey = QStringLiteral("window/station");
 
-QString capitalised(QString text) {
-    if (!text.isEmpty()) text[0] = text[0].toUpper();
-    return text;
-}
-
 }  // namespace
 
 QString ownDemo() {
@@ -110,7 +105,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     auto* layout = new QVBoxLayout(middle);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->setSpacing(0);
-    evening_ = new FirstEvening(document_, theme_, settings_, eveningSteps());
+    evening_ = new FirstEvening(document_, settings_, eveningSteps());
     layout->addWidget(cast_);
     layout->addWidget(tabs_);
     layout->addWidget(evening_);
@@ -140,11 +135,6 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     house_ = new House(document_, theme_, hub_, settings_, middle);
     connect(house_, &House::leftHandChosen, this,
             [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
-    connect(&theme_, &Theme::changed, this, [this] {
-        if (lightingOf(settings_) <= Lighting::slate)
-            settings_.setValue(QStringLiteral("window/bench"),
-                               theme_.bench() == drawing::Bench::slate ? QStringLiteral("slate") : QStringLiteral("sand"));
-    });
     connect(doors_, &Doors::beginWanted, this, &MainWindow::beginBook);
     connect(doors_, &Doors::demoWanted, this, [this] { openFile(ownDemo()); });
     connect(doors_, &Doors::anotherWanted, this, &MainWindow::askForFile);
@@ -201,7 +191,7 @@ void MainWindow::takeLength(double millimetres) {
         if (auto* reader = dynamic_cast<ReadsLengths*>(widget)) return reader->takeLength(millimetres);
     if (auto* reader = dynamic_cast<ReadsLengths*>(stations_->currentWidget())) return reader->takeLength(millimetres);
     quiet_->say(tr("%1 mm read, and nothing here asks for it: measure at Check, or put the cursor on a measure in Drawers")
-                    .arg(qt(formatNumber(millimetres, 2))));
+                    .arg(number(millimetres, 2)));
 }
 
 // What was not taken in, with what mends it.
@@ -522,9 +512,7 @@ void MainWindow::buildShareMenu(QMenu* menu) {
     entry("copy-team-picture", tr("A picture of the team to the clipboard"), tr("Its flies side by side, to one scale"),
           [this] { copyPicture(Shown::team); });
     const auto keepAs = [this](Shown shown) {
-        const QString name = shown == Shown::fly ? (document_.pattern() ? qt(document_.pattern()->title()) : QString())
-                             : document_.team()  ? qt(document_.team()->title())
-                                                 : QString();
+        const QString name = nameOfShown(shown);
         if (name.isEmpty()) return;
         askWhereToWrite(this, tr("Keep the picture as"), name, tr("Picture (*.png);;Drawing (*.svg)"), QStringLiteral("png"),
                         [this, shown](const QString& path) { (void)keepPicture(shown, path); });

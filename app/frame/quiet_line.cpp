@@ -23,11 +23,7 @@ QuietLine::QuietLine(const Theme& theme, QWidget* parent)
     refresh();
 }
 
-void QuietLine::refresh() {
-    QPalette palette = warning_->palette();
-    palette.setColor(QPalette::WindowText, theme_.colours().fault);
-    warning_->setPalette(palette);
-}
+void QuietLine::refresh() { setInk(warning_, theme_.colours().fault); }
 
 void QuietLine::say(const QString& words) {
     words_->setText(words);

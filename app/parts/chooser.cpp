@@ -114,7 +114,6 @@ void Chooser::take(const Thing* thing) {
 }
 
 bool Chooser::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == search_ && event->type() == QEvent::KeyRelease) return false;
     if (event->type() != QEvent::KeyPress) return QFrame::eventFilter(watched, event);
     const auto* key = static_cast<QKeyEvent*>(event);
     const bool enter = key->key() == Qt::Key_Return || key->key() == Qt::Key_Enter;

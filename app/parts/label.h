@@ -16,4 +16,11 @@ class Label : public QLabel {
     }
 };
 
+// Writes it in this colour.
+inline void setInk(QLabel* label, const QColor& colour) {
+    QPalette palette = label->palette();
+    palette.setColor(QPalette::WindowText, colour);
+    label->setPalette(palette);
+}
+
 }  // namespace machair::app

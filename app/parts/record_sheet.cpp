@@ -25,19 +25,6 @@ constexpr std::size_t kReadings = 3;
 
 bool isLength(const Field& field) { return field.kind == FieldKind::number && field.key.ends_with("_mm"); }
 
-void ink(QLabel* label, const QColor& colour) {
-    QPalette palette = label->palette();
-    palette.setColor(QPalette::WindowText, colour);
-    label->setPalette(palette);
-}
-
-QString linesOf(const Faults& faults) {
-    QStringList lines;
-    for (const Fault& fault : faults)
-        lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
-    return lines.join(QLatin1Char('\n'));
-}
-
 }  // namespace
 
 QString cautionFor(const Book& book, const RecordId& record) {
@@ -159,9 +146,9 @@ void RecordSheet::rebuild() {
     measuring_->setObjectName(name_ + QStringLiteral("-measuring"));
     for (QLabel* label : {fault_, use_, measuring_})
         label->setWordWrap(true);
-    ink(fault_, theme_.colours().fault);
-    ink(use_, theme_.colours().inkSoft);
-    ink(measuring_, theme_.colours().slate);
+    setInk(fault_, theme_.colours().fault);
+    setInk(use_, theme_.colours().inkSoft);
+    setInk(measuring_, theme_.colours().slate);
     fault_->hide();
     const auto list = fields();
     if (records_.size() > 1) column->addWidget(heading(tr("%1 at once: what is changed here is changed in all").arg(records_.size())));
@@ -189,7 +176,7 @@ void RecordSheet::rebuild() {
         auto* words = new Label(QStringLiteral("! ") + caution, sheet_);
         words->setObjectName(name_ + QStringLiteral("-caution"));
         words->setWordWrap(true);
-        ink(words, theme_.colours().warn);
+        setInk(words, theme_.colours().warn);
         column->addWidget(words);
     }
     if (list.empty()) use_->setText(tr("Choose a thing from the tray, or put a new one in."));
@@ -341,7 +328,7 @@ void RecordSheet::sayUse() {
 }
 
 void RecordSheet::say(const Faults& faults) {
-    fault_->setText(linesOf(faults));
+    fault_->setText(sayFaults(faults));
     fault_->setVisible(!faults.empty());
 }
 
@@ -388,18 +375,17 @@ void RecordSheet::take(double millimetres) {
     const auto list = fields();
     const auto field = std::ranges::find(list, cursor_, &Field::key);
     if (field == list.end() || !isLength(*field)) {
-        measuring_->setText(tr("%1 mm read: put the cursor into a field in mm first").arg(qt(formatNumber(millimetres, 2))));
+        measuring_->setText(tr("%1 mm read: put the cursor into a field in mm first").arg(number(millimetres, 2)));
         return;
     }
     auto& readings = readings_[cursor_];
     if (readings.size() >= kReadings) readings.clear();
     readings.push_back(millimetres * mm);
     const devices::Readings sum = devices::summary(readings);
-    const QString mean = qt(formatNumber(sum.mean / mm, 2));
-    measuring_->setText(
-        readings.size() < kReadings
-            ? tr("%1: %2 mm, reading %3 of three").arg(qt(field->label), qt(formatNumber(millimetres, 2))).arg(readings.size())
-            : tr("%1: %2 ± %3 mm of three").arg(qt(field->label), mean, qt(formatNumber(sum.spread / mm, 2))));
+    const QString mean = number(sum.mean / mm, 2);
+    measuring_->setText(readings.size() < kReadings
+                            ? tr("%1: %2 mm, reading %3 of three").arg(qt(field->label), number(millimetres, 2)).arg(readings.size())
+                            : tr("%1: %2 ± %3 mm of three").arg(qt(field->label), mean, number(sum.spread / mm, 2)));
     write(cursor_, mean, Source::measured);
 }
 

@@ -8,15 +8,14 @@
 
 #include "book/flies.h"
 #include "book/lists.h"
+#include "book/record_edits.h"
 #include "units/text.h"
 
 namespace machair::app {
 
 namespace {
 
-QString words(std::string_view name) {
-    return QString::fromUtf8(name.data(), static_cast<qsizetype>(name.size())).replace(QLatin1Char('_'), QLatin1Char(' '));
-}
+QString words(std::string_view name) { return qt(spaced(name)); }
 
 // What is looked up once for all things of a list.
 class Teller {
@@ -99,21 +98,18 @@ class Teller {
         thing.detail = QObject::tr("%1 of %2 tied").arg(batch.tied.value_or(0)).arg(batch.wanted);
     }
     void operator()(const WaterSpec& water, Thing& thing) const {
-        if (water.fetch) thing.detail = QObject::tr("fetch %1 m").arg(qt(formatNumber(*water.fetch / metre, 0)));
+        if (water.fetch) thing.detail = QObject::tr("fetch %1 m").arg(number(*water.fetch / metre, 0));
     }
     void operator()(const Day& day, Thing& thing) const {
-        double hours = 0.0;
-        for (const Outing& outing : day.outings)
-            hours += outing.hours;
-        thing.detail = QObject::tr("%1 h, %2 fish").arg(qt(formatShort(hours, 2))).arg(day.fish.size());
+        thing.detail = QObject::tr("%1 h, %2 fish").arg(qt(formatShort(hoursOf(day), 2))).arg(day.fish.size());
         thing.traits << qt(day.date.substr(0, 4));
         if (day.note) thing.hidden = qt(*day.note);
     }
     void operator()(const Stock& stock, Thing& thing) const {
         QStringList said;
-        if (stock.length) said << QObject::tr("%1 m").arg(qt(formatNumber(*stock.length / metre, 2)));
-        if (stock.count) said << QObject::tr("%1 there").arg(qt(formatNumber(*stock.count, 0)));
-        if (stock.mass) said << QObject::tr("%1 mg").arg(qt(formatNumber(*stock.mass, 0)));
+        if (stock.length) said << QObject::tr("%1 m").arg(number(*stock.length / metre, 2));
+        if (stock.count) said << QObject::tr("%1 there").arg(number(*stock.count, 0));
+        if (stock.mass) said << QObject::tr("%1 mg").arg(number(*stock.mass, 0));
         if (!stock.offcuts.empty()) said << QObject::tr("%1 off-cuts").arg(stock.offcuts.size());
         thing.detail = said.isEmpty() ? QObject::tr("not counted") : said.join(QStringLiteral(", "));
     }
@@ -121,12 +117,12 @@ class Teller {
         Length taken;
         for (const Stretch& stretch : f.taken)
             taken = taken + (stretch[1] - stretch[0]);
-        thing.detail = QObject::tr("%1 of %2 mm left").arg(qt(formatNumber((f.vane - taken) / mm, 0)), qt(formatNumber(f.vane / mm, 0)));
+        thing.detail = QObject::tr("%1 of %2 mm left").arg(number((f.vane - taken) / mm, 0), number(f.vane / mm, 0));
     }
     void operator()(const Cape& cape, Thing& thing) const {
         if (!cape.bands.empty())
-            thing.detail = QObject::tr("fibre %1 to %2 mm")
-                               .arg(qt(formatNumber(cape.bands.front().from / mm, 1)), qt(formatNumber(cape.bands.back().to / mm, 1)));
+            thing.detail =
+                QObject::tr("fibre %1 to %2 mm").arg(number(cape.bands.front().from / mm, 1), number(cape.bands.back().to / mm, 1));
     }
     void operator()(const SeasonRow& row, Thing& thing) const {
         thing.detail = qt(row.suits.value_or(row.size ? "size " + *row.size : ""));

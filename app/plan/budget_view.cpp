@@ -100,13 +100,12 @@ void BudgetView::paintEvent(QPaintEvent*) {
         }
         painter.setPen(QPen(c.inkSoft, 0.8));
         painter.drawLine(r.topLeft(), r.bottomLeft());
-        const QString label = qt(span.what) + QStringLiteral(" ") + qt(formatNumber((span.to - span.from) / mm, 1));
+        const QString label = qt(span.what) + QStringLiteral(" ") + number((span.to - span.from) / mm, 1);
         painter.setPen(c.ink);
         if (metrics.horizontalAdvance(label) + 8.0 < r.width())
             painter.drawText(r, Qt::AlignCenter, label);
-        else if (const QString number = qt(formatNumber((span.to - span.from) / mm, 1));
-                 metrics.horizontalAdvance(number) + 2.0 < r.width())
-            painter.drawText(r, Qt::AlignCenter, number);
+        else if (const QString room = number((span.to - span.from) / mm, 1); metrics.horizontalAdvance(room) + 2.0 < r.width())
+            painter.drawText(r, Qt::AlignCenter, room);
     }
     painter.setPen(QPen(c.inkSoft, 1.0));
     painter.setBrush(Qt::NoBrush);
@@ -123,7 +122,7 @@ void BudgetView::paintEvent(QPaintEvent*) {
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(bar().left(), bar().bottom() + 4.0, 100.0, 18.0), Qt::AlignLeft | Qt::AlignTop, tr("eye"));
     painter.drawText(QRectF(bar().right() - 160.0, bar().bottom() + 4.0, 160.0, 18.0), Qt::AlignRight | Qt::AlignTop,
-                     tr("%1 mm · bend").arg(qt(formatNumber(whole_ / mm, 1))));
+                     tr("%1 mm · bend").arg(number(whole_ / mm, 1)));
 }
 
 const BudgetSpan* BudgetView::spanAt(QPointF at) const {
@@ -141,11 +140,11 @@ bool BudgetView::event(QEvent* event) {
     if (event->type() != QEvent::ToolTip) return QWidget::event(event);
     const auto* help = static_cast<QHelpEvent*>(event);
     if (const BudgetSpan* span = spanAt(help->pos()))
-        QToolTip::showText(help->globalPos(),
-                           tr("%1: %2 mm, from %3 to %4 mm behind the eye")
-                               .arg(qt(span->what), qt(formatNumber((span->to - span->from) / mm, 2)), qt(formatNumber(span->from / mm, 2)),
-                                    qt(formatNumber(span->to / mm, 2))),
-                           this);
+        QToolTip::showText(
+            help->globalPos(),
+            tr("%1: %2 mm, from %3 to %4 mm behind the eye")
+                .arg(qt(span->what), number((span->to - span->from) / mm, 2), number(span->from / mm, 2), number(span->to / mm, 2)),
+            this);
     else
         QToolTip::showText(help->globalPos(), words(), this);
     return true;

@@ -57,7 +57,7 @@ void DressingPanel::refresh() {
     }
     const FlyComparison c = compareFlies(document_.book(), pattern->id, origin->id);
     const QString did = c.one.fished || c.two.fished ? tr("%1 fish a rod-hour against %2: %3")
-                                                           .arg(qt(formatNumber(c.one.mean(), 2)), qt(formatNumber(c.two.mean(), 2)),
+                                                           .arg(number(c.one.mean(), 2), number(c.two.mean(), 2),
                                                                 c.told() ? tr("told apart") : tr("not enough to tell"))
                                                      : tr("neither was fished yet");
     varied_->setText(tr("Varied from %1: %2.\nHow it did: %3.").arg(qt(origin->title()), said.join(tr(", ")), did));

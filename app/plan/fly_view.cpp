@@ -81,7 +81,7 @@ QString FlyView::whyNothing() const {
     if (planned) return {};
     QString text = tr("%1 can't be planned").arg(qt(pattern->title()));
     for (const Fault& fault : planned.error())
-        text += QLatin1Char('\n') + qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
+        text += QLatin1Char('\n') + sayFault(fault);
     return text + QLatin1Char('\n') + tr("Choose a hook above, or a thread in the ticket.");
 }
 

@@ -26,17 +26,6 @@ namespace machair::app {
 
 namespace {
 
-QString capitalised(QString text) {
-    if (!text.isEmpty()) text[0] = text[0].toUpper();
-    return text;
-}
-
-void colour(QLabel* label, const QColor& ink) {
-    QPalette palette = label->palette();
-    palette.setColor(QPalette::WindowText, ink);
-    label->setPalette(palette);
-}
-
 // A part's own; those of the whole fly stand at its head, or at the last part where no head is written.
 bool warningIsHere(const Plan& plan, const Warning& warning, std::size_t part) {
     if (warning.part) return *warning.part == part;
@@ -92,11 +81,11 @@ void PartRow::dress() {
                                   : QStringLiteral("border-left: 4px solid transparent;");
     setStyleSheet(QStringLiteral("machair--app--PartRow { background: %1; border: none; border-bottom: 1px solid %2; %3 }")
                       .arg((isOpen() ? c.raised : c.panel).name(), c.line.name(), edge));
-    colour(material_, c.inkSoft);
-    colour(words_, c.inkSoft);
-    colour(warning_, c.warn);
-    if (fault_) colour(fault_, c.fault);
-    if (figures_) colour(figures_, c.inkSoft);
+    setInk(material_, c.inkSoft);
+    setInk(words_, c.inkSoft);
+    setInk(warning_, c.warn);
+    if (fault_) setInk(fault_, c.fault);
+    if (figures_) setInk(figures_, c.inkSoft);
 }
 
 void PartRow::refresh(const std::vector<CheckItem>& measured) {
@@ -334,10 +323,7 @@ void PartRow::takeText(const std::string& key, const QString& text) {
 
 void PartRow::showFaults(const Faults& faults) {
     if (!fault_) return;
-    QStringList lines;
-    for (const Fault& fault : faults)
-        lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
-    fault_->setText(lines.join(QLatin1Char('\n')));
+    fault_->setText(sayFaults(faults));
     fault_->setVisible(!faults.empty());
 }
 

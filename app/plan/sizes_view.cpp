@@ -13,7 +13,7 @@ namespace machair::app {
 namespace {
 
 const std::vector<int> kSizes = {8, 10, 12, 14, 16};
-constexpr double kTextRoom = 190.0;  // px under the flies
+constexpr double kUnderFlies = 190.0;  // px under the flies
 
 }  // namespace
 
@@ -66,9 +66,9 @@ void SizesView::paintEvent(QPaintEvent*) {
         top = std::max(top, scene->top);
         bottom = std::min(bottom, scene->bottom);
     }
-    const double k = std::min((width() - 20.0) / std::max(widest, 1.0), (height() - kTextRoom - 30.0) / std::max(top - bottom, 1.0));
-    const double axis = std::max(20.0, 0.18 * (height() - kTextRoom - k * (top - bottom))) + k * top;
-    const double under = std::min(height() - kTextRoom, axis - k * bottom + 36.0);
+    const double k = std::min((width() - 20.0) / std::max(widest, 1.0), (height() - kUnderFlies - 30.0) / std::max(top - bottom, 1.0));
+    const double axis = std::max(20.0, 0.18 * (height() - kUnderFlies - k * (top - bottom))) + k * top;
+    const double under = std::min(height() - kUnderFlies, axis - k * bottom + 36.0);
     for (std::size_t i = 0; i < flies_.size(); ++i) {
         const QRectF column = columnOf(i);
         const SizedFly& fly = flies_[i];

@@ -108,13 +108,8 @@ void Ticket::refreshRows() {
 }
 
 void Ticket::refuse(const Faults& faults) {
-    QStringList lines;
-    for (const Fault& fault : faults)
-        lines << qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy));
-    QPalette palette = refused_->palette();
-    palette.setColor(QPalette::WindowText, theme_.colours().fault);
-    refused_->setPalette(palette);
-    refused_->setText(lines.join(QLatin1Char('\n')));
+    setInk(refused_, theme_.colours().fault);
+    refused_->setText(sayFaults(faults));
     refused_->setVisible(!faults.empty());
 }
 

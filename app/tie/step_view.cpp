@@ -13,7 +13,7 @@ namespace {
 
 constexpr double kTop = 150.0;     // px for the words above the drawing
 constexpr double kBottom = 172.0;  // and below it
-constexpr double kMostScale = 52.0;
+constexpr double kStepScale = 52.0;
 
 // What part of the fly a step is about, mm from the eye to the rear.
 std::pair<double, double> placeOf(const TyingStep& step, const Plan& plan, const Scene& scene) {
@@ -91,7 +91,7 @@ void StepView::paintFly() {
     if (frame.width() < 10.0 || frame.height() < 10.0) return;
     const auto [from, to] = placeOf(*step_, *plan, scene);
     const double tall = std::max(scene.top - scene.bottom, 6.0);
-    const double k = std::min({kMostScale, (frame.width() - 60.0) / (to - from), (frame.height() - 16.0) / tall});
+    const double k = std::min({kStepScale, (frame.width() - 60.0) / (to - from), (frame.height() - 16.0) / tall});
     const double middle = 0.5 * (from + to);
     const double centre = 0.5 * (scene.top + scene.bottom);
     const QPointF origin(0.5 * frame.width() - k * middle, 0.5 * frame.height() + k * centre);

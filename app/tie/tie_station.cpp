@@ -19,7 +19,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kPanelWidth = 330;
+constexpr int kTiePanel = 330;
 
 QLabel* paragraph(const char* name) {
     auto* label = new Label;
@@ -47,7 +47,7 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
     setFocusPolicy(Qt::StrongFocus);
     auto* layout = sideBySide(this);
     layout->addWidget(view_, 1);
-    layout->addWidget(scrolled(makePanel(), kPanelWidth));
+    layout->addWidget(scrolled(makePanel(), kTiePanel));
     connect(&document_, &Document::planChanged, this, [this] {
         if (isVisible() && !document_.previewing()) rebuild();
     });
@@ -199,16 +199,11 @@ void TieStation::refresh() {
     const QSignalBlocker quiet(list_);
     list_->setCurrentRow(current_);
     const Colours& c = theme_.colours();
-    const auto ink = [](QLabel* label, const QColor& colour) {
-        QPalette palette = label->palette();
-        palette.setColor(QPalette::WindowText, colour);
-        label->setPalette(palette);
-    };
     // A caution is said once a session, where it belongs; Book, Cautions has them all.
     const bool fresh = step.caution && cautioned_.insert(*step.caution).second;
     if (fresh) caution_->setText(QStringLiteral("! ") + qt(sayCaution(*step.caution)));
     caution_->setVisible(fresh || (step.caution && caution_->text().contains(qt(sayCaution(*step.caution)))));
-    ink(caution_, c.warn);
+    setInk(caution_, c.warn);
     QStringList order;
     for (const OrderFault& fault : orderFaults(plan_->pattern)) {
         const auto name = [&](std::size_t part) {
@@ -218,7 +213,7 @@ void TieStation::refresh() {
     }
     order_->setText(order.join(QLatin1Char('\n')));
     order_->setVisible(!order.isEmpty());
-    ink(order_, c.fault);
+    setInk(order_, c.fault);
     QStringList rework;
     if (wrong_->isChecked() && step.part >= 0)
         for (const Rework& r : reworkOf(plan_->parts[static_cast<std::size_t>(step.part)].kind))
@@ -243,7 +238,7 @@ void TieStation::refresh() {
     for (std::size_t i = 0; i < std::min<std::size_t>(2, lasting.protects.size()); ++i)
         said << QStringLiteral("✓ ") + qt(lasting.protects[i]);
     lasting_->setText(said.join(QLatin1Char('\n')));
-    ink(lasting_, c.inkSoft);
+    setInk(lasting_, c.inkSoft);
     sayCoats();
 }
 

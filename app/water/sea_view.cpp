@@ -18,8 +18,6 @@ constexpr double kWaveShare = 0.30;
 constexpr double kFullnessHeight = 132.0;
 constexpr double kDrawnSpan = 1500.0;  // m, of the blank map that a shore is drawn on
 
-QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
-
 }  // namespace
 
 SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {

@@ -306,8 +306,7 @@ void WaterStation::watchWeather() {
     connect(&hub_, &devices::Hub::weatherRead, this, [this](const devices::Weather& read) {
         reading_ = read;
         readAt_ = QDateTime::currentDateTime();
-        weatherButton_->setText(
-            tr("Take: wind %1 m/s from %2°").arg(qt(formatNumber(read.wind / metrePerSecond, 1)), qt(formatNumber(read.from, 0))));
+        weatherButton_->setText(tr("Take: wind %1 m/s from %2°").arg(number(read.wind / metrePerSecond, 1), number(read.from, 0)));
     });
     connect(&hub_, &devices::Hub::changed, this, [this] {
         if (!hub_.weatherReady() && !reading_) weatherButton_->setText(tr("Weather station: look again"));
@@ -568,7 +567,7 @@ void WaterStation::show(Found found) {
         QString text = tr("%1.  %2 · %3 · %4\n      %5 %6 of 100")
                            .arg(rank++)
                            .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title),
-                                signOf(choice.verdict), qt(formatNumber(choice.score, 0)));
+                                signOf(choice.verdict), number(choice.score, 0));
         for (std::size_t p = 0; p < kTrio.size(); ++p) {
             QStringList others;
             for (const std::size_t other : choice.couldBe[p])
@@ -591,7 +590,7 @@ void WaterStation::show(Found found) {
 void WaterStation::showPlaced() {
     chosen_->setText(tr("Beside the flies that hang there. Enter puts one in its place."));
     for (const Placed& placed : placed_) {
-        QString text = tr("%1  %2").arg(qt(formatNumber(placed.score(), 0)), qt(box_[placed.fly].title));
+        QString text = tr("%1  %2").arg(number(placed.score(), 0), qt(box_[placed.fly].title));
         if (!placed.keptOut.empty())
             text += QStringLiteral("\n      ") + tr("kept out: %1").arg(qt(placed.keptOut));
         else

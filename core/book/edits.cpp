@@ -7,6 +7,7 @@
 #include "book/describe.h"
 #include "book/fields.h"
 #include "book/fitting.h"
+#include "book/lists.h"
 #include "book/part_material.h"
 #include "book/part_order.h"
 #include "book/references.h"
@@ -80,14 +81,6 @@ PartDetail usualDetail(PartKind kind) {
     return detail;
 }
 
-std::string freeId(const Book& book, const std::string& wanted) {
-    if (!book.findHook(wanted)) return wanted;
-    for (int n = 2;; ++n) {
-        std::string id = wanted + "-" + std::to_string(n);
-        if (!book.findHook(id)) return id;
-    }
-}
-
 std::string hookId(const HookSpec& spec) {
     std::string id(nameOf(spec.family));
     std::ranges::replace(id, '_', '-');
@@ -113,7 +106,7 @@ std::string takeHook(Book& book, HookSpec hook) {
     for (const HookSpec& known : book.hooks)
         if (known.id == hook.id || sameModel(known, hook)) return known.id;
     hook.name = describeHook(hook);
-    hook.id = freeId(book, hookId(hook));
+    hook.id = freeIdIn(book.hooks, hookId(hook));
     book.hooks.push_back(hook);
     return hook.id;
 }
@@ -202,7 +195,7 @@ Result<Edit> addHook(const Book& book, const HookSpec& like) {
     fresh.note.reset();
     fresh.carried.clear();
     fresh.name = describeHook(fresh);
-    fresh.id = freeId(book, hookId(fresh));
+    fresh.id = freeIdIn(book.hooks, hookId(fresh));
     if (const auto made = makeHook(fresh, Place("hooks").at(book.hooks.size())); !made) return tl::unexpected(made.error());
     edit.after.hooks.push_back(std::move(fresh));
     return edit;

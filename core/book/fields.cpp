@@ -46,12 +46,7 @@ constexpr std::array kPrimary = {Primary{PartKind::tag, "turns"},
                                  Primary{PartKind::head, "whip_turns"},
                                  Primary{PartKind::head, "coats"}};
 
-std::string enumText(std::string_view name) {
-    std::string text(name);
-    std::ranges::replace(text, '_', ' ');
-    return text;
-}
-std::string nameFor(const char* key, const Rule& rule) { return rule.label ? std::string(rule.label) : enumText(key); }
+std::string nameFor(const char* key, const Rule& rule) { return rule.label ? std::string(rule.label) : spaced(key); }
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
     std::ranges::replace(name, ' ', '_');
@@ -109,7 +104,7 @@ struct Show {
     template <class Enum>
     requires std::is_enum_v<Enum>
     static Field make(const std::vector<Enum>& v) {
-        return {{}, {}, FieldKind::text, joined(v, [](Enum e) { return enumText(nameOf(e)); }), {}};
+        return {{}, {}, FieldKind::text, joined(v, [](Enum e) { return spaced(nameOf(e)); }), {}};
     }
     template <class List, class Text>
     static std::string joined(const List& list, Text text) {
@@ -121,9 +116,9 @@ struct Show {
     template <class Enum>
     requires std::is_enum_v<Enum>
     static Field make(Enum v) {
-        Field field{{}, {}, FieldKind::choice, enumText(nameOf(v)), {}};
+        Field field{{}, {}, FieldKind::choice, spaced(nameOf(v)), {}};
         for (const auto& entry : Names<Enum>::entries)
-            field.choices.push_back(enumText(entry.name));
+            field.choices.push_back(spaced(entry.name));
         return field;
     }
 };
@@ -399,7 +394,7 @@ class FieldLister {
         add(key, rule, std::move(field), true);
         if (!member) return;
         add(fishedKey(key).c_str(), kPlain, Show::make(member->presentation.value_or("")), true);
-        fields.back().label = enumText(key) + ", how fished";
+        fields.back().label = spaced(key) + ", how fished";
     }
     void operator()(const char* key, const std::vector<std::array<Length, 2>>& member, const Rule& rule = {}) {
         if (rule.scale == 1.0) add(key, rule, Show::make(member), true);  // a shore, in metres, is drawn on a map
@@ -506,9 +501,15 @@ bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || k
 
 }  // namespace
 
+std::string spaced(std::string_view name) {
+    std::string words(name);
+    std::ranges::replace(words, '_', ' ');
+    return words;
+}
+
 std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
     const auto found = std::ranges::find(fields, key, &Field::key);
-    return found == fields.end() ? enumText(key) : found->label;
+    return found == fields.end() ? spaced(key) : found->label;
 }
 
 std::vector<Field> fieldsOf(const Part& part) {

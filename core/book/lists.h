@@ -47,6 +47,15 @@ bool visitRecord(BookLike& book, std::string_view wanted, std::string_view id, D
     return found;
 }
 
+// "school", "school-2", …: an id that the list doesn't have yet.
+template <class Record>
+[[nodiscard]] std::string freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
+    std::string id = wanted;
+    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n)
+        id = wanted + "-" + std::to_string(n);
+    return id;
+}
+
 // The name of the list that a record stands in.
 template <class Record>
 [[nodiscard]] const char* listOf() {

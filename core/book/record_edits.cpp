@@ -46,17 +46,28 @@ Result<Edit> addDay(const Book& book, std::string_view date, const std::optional
     return edit;
 }
 
+double hoursOf(const Day& day) {
+    double hours = 0.0;
+    for (const Outing& outing : day.outings)
+        hours += outing.hours;
+    return hours;
+}
+
+Faults checkHours(const Day& day, const Place& place) {
+    constexpr double kDayHours = 24.0;
+    const bool sound = std::ranges::all_of(day.outings, [](const Outing& outing) { return outing.hours > 0.0; });
+    if (sound && hoursOf(day) <= kDayHours) return {};
+    return {{place.key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(hoursOf(day), 1), ""}};
+}
+
 Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const FliesByPosition& team) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
-    double all = hours;
-    for (const Outing& outing : book.days[*index].outings)
-        all += outing.hours;
-    constexpr double kDayHours = 24.0;
-    if (!(hours > 0.0) || all > kDayHours)
-        return fail(Place("days").at(*index).key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(all, 1));
+    Day longer = book.days[*index];
+    longer.outings.push_back({hours, team});
+    if (Faults faults = checkHours(longer, Place("days").at(*index)); !faults.empty()) return tl::unexpected(std::move(faults));
     Edit edit{formatShort(hours, 1) + " h in the water on " + std::string(day), book};
-    edit.after.days[*index].outings.push_back({hours, team});
+    edit.after.days[*index] = std::move(longer);
     return edit;
 }
 

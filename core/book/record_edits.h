@@ -15,6 +15,10 @@ namespace machair {
                                   std::optional<Length> wave = std::nullopt);
 // What the day was like, corrected afterwards: its wave, wind, light and so on.
 [[nodiscard]] Result<Edit> changeDayField(const Book& book, std::string_view day, std::string_view key, std::string_view text);
+// In the water, over all its outings.
+[[nodiscard]] double hoursOf(const Day& day);
+// A fault where they are more than a day has, or one of them is none.
+[[nodiscard]] Faults checkHours(const Day& day, const Place& place);
 // A team in the water for so many hours of a day; over 24 in all is a fault.
 [[nodiscard]] Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const FliesByPosition& team);
 enum class Fate { kept, returned, lost };

@@ -88,7 +88,7 @@ struct Title {
         return materialOf(book, slip.material) + ", " + formatNumber(slip.width / mm, 1) + " mm wide";
     }
     std::string operator()(const CheckReading& reading) const {
-        return std::string(reading.kind ? nameOf(*reading.kind) : "part") + " " + enumWords(reading.figure) + ": " +
+        return std::string(reading.kind ? nameOf(*reading.kind) : "part") + " " + spaced(reading.figure) + ": " +
                formatNumber(reading.measured / mm, 2) + " for " + formatNumber(reading.aimed / mm, 2);
     }
     std::string operator()(const Outing& outing) const {
@@ -102,7 +102,7 @@ struct Title {
         return (fish.time ? *fish.time + ", " : "") + sayFly(book, flyOf(fish)) + " on the " + std::string(nameOf(fish.position)) + ", " +
                fate;
     }
-    std::string operator()(const OwnWanted& wanted) const { return enumWords(nameOf(wanted.term)); }
+    std::string operator()(const OwnWanted& wanted) const { return spaced(nameOf(wanted.term)); }
     std::string operator()(const OwnRange& range) const {
         return std::string(nameOf(range.place)) + " in " + formatShort(range.wave / metre, 3) + " m";
     }
@@ -110,13 +110,6 @@ struct Title {
         return std::string(nameOf(style.style)) + " on the " + std::string(nameOf(style.place));
     }
     std::string operator()(const BlendPart& part) const { return formatShort(part.parts, 3) + " of " + materialOf(book, part.material); }
-
-  private:
-    static std::string enumWords(std::string_view name) {
-        std::string words(name);
-        std::ranges::replace(words, '_', ' ');
-        return words;
-    }
 };
 
 // What a row of each table is called.
@@ -215,6 +208,14 @@ Result<Edit> sound(Edit edit) {
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
 }
+// The same, and what is asked only of the record that was changed: older files may have it otherwise.
+Result<Edit> soundWith(Edit edit, const RecordId& record) {
+    const auto& days = edit.after.days;
+    if (const auto day = record.list == "days" ? std::ranges::find(days, record.id, &Day::id) : days.end(); day != days.end())
+        if (Faults faults = checkHours(*day, placeOf(record, static_cast<std::size_t>(day - days.begin()))); !faults.empty())
+            return tl::unexpected(std::move(faults));
+    return sound(std::move(edit));
+}
 
 std::string sayValue(const Book& book, const Field& field, std::string_view text) {
     if (trimmed(text).empty()) return "left open";
@@ -226,23 +227,23 @@ std::string sayValue(const Book& book, const Field& field, std::string_view text
 }  // namespace
 
 const std::vector<ListName>& listNames() {
-    static const std::vector<ListName> kNames = {{"hooks", "hook", "hooks"},
-                                                 {"materials", "material", "materials"},
-                                                 {"feathers", "feather", "feathers"},
-                                                 {"capes", "cape", "capes"},
-                                                 {"stock", "stock of a material", "what there is"},
-                                                 {"patterns", "dressing", "dressings"},
-                                                 {"cut_lists", "list of slips", "lists of slips"},
-                                                 {"teams", "team", "teams"},
-                                                 {"team_schools", "school", "schools of my own"},
-                                                 {"waters", "water", "waters"},
-                                                 {"rule_cards", "rule card", "rule cards"},
-                                                 {"season_table", "row of the season", "the season"},
-                                                 {"box", "fly of the box", "the box"},
-                                                 {"batches", "batch", "batches"},
-                                                 {"checks", "checked fly", "checked flies"},
-                                                 {"mishaps", "mishap", "what went wrong"},
-                                                 {"days", "day", "days"}};
+    static const std::vector<ListName> kNames = {{"hooks", "hook"},
+                                                 {"materials", "material"},
+                                                 {"feathers", "feather"},
+                                                 {"capes", "cape"},
+                                                 {"stock", "stock of a material"},
+                                                 {"patterns", "dressing"},
+                                                 {"cut_lists", "list of slips"},
+                                                 {"teams", "team"},
+                                                 {"team_schools", "school"},
+                                                 {"waters", "water"},
+                                                 {"rule_cards", "rule card"},
+                                                 {"season_table", "row of the season"},
+                                                 {"box", "fly of the box"},
+                                                 {"batches", "batch"},
+                                                 {"checks", "checked fly"},
+                                                 {"mishaps", "mishap"},
+                                                 {"days", "day"}};
     return kNames;
 }
 
@@ -299,8 +300,7 @@ std::vector<RecordTable> tablesOf(const Book& book, const RecordId& record) {
     std::vector<RecordTable> tables;
     (void)withRecord(book, record, [&](auto, const auto& found, std::size_t) {
         eachTable(found, [&]<class T>(const char* key, const std::vector<T>& rows) {
-            RecordTable table{key, key, nameOfRow<T>(), {}};
-            std::ranges::replace(table.label, '_', ' ');
+            RecordTable table{key, spaced(key), nameOfRow<T>(), {}};
             for (const T& row : rows)
                 table.rows.push_back(Title{book}(row));
             tables.push_back(std::move(table));
@@ -375,7 +375,7 @@ Result<Edit> changeRow(const Book& book, const RecordId& record, const RowId& ro
     const auto field = std::ranges::find(*before, key, &Field::key);
     edit.words = titleOf(book, record) + ": " + fieldLabel(*before, key) + " " +
                  (field == before->end() ? std::string(text) : sayValue(book, *field, text));
-    return sound(std::move(edit));
+    return soundWith(std::move(edit), record);
 }
 
 Result<Edit> changeRecords(const Book& book, const std::vector<RecordId>& records, std::string_view key, std::string_view text) {
@@ -420,7 +420,7 @@ Result<Edit> addRow(const Book& book, const RecordId& record, std::string_view t
     if (!made)
         return fail(Place(record.list).key(table), std::string("expected ") + lackOf(table) + " in the book, got none",
                     "put one into the drawers first");
-    return sound(std::move(edit));
+    return soundWith(std::move(edit), record);
 }
 
 Result<Edit> removeRow(const Book& book, const RecordId& record, const RowId& row) {
@@ -438,18 +438,9 @@ Result<Edit> removeRow(const Book& book, const RecordId& record, const RowId& ro
 
 namespace {
 
-// An id that the list doesn't have yet: "feather", "feather-2", …
-template <class Record>
-std::string freeId(const std::vector<Record>& list, const std::string& wanted) {
-    std::string id = wanted;
-    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n)
-        id = wanted + "-" + std::to_string(n);
-    return id;
-}
-
 template <class Record>
 Result<NewRecord> put(const Book& book, std::vector<Record> Book::*list, Record record, const char* id, std::string words) {
-    record.id = freeId(book.*list, id);
+    record.id = freeIdIn(book.*list, id);
     NewRecord made{record.id, {std::move(words), book}};
     (made.edit.after.*list).push_back(std::move(record));
     auto whole = sound(std::move(made.edit));

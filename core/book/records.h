@@ -27,11 +27,10 @@ struct RowId {
     bool operator==(const RowId&) const = default;
 };
 
-// What people call the records of a list: {"rule_cards", "rule card", "rule cards"}, in the order of a tier's day.
+// What people call a record of a list: {"rule_cards", "rule card"}, in the order of a tier's day.
 struct ListName {
     std::string_view list;
     std::string_view one;
-    std::string_view many;
 };
 [[nodiscard]] const std::vector<ListName>& listNames();
 [[nodiscard]] std::string_view nameOfOne(std::string_view list);  // the list's own name where it has none

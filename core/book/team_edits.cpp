@@ -3,20 +3,12 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "book/lists.h"
 #include "units/text.h"
 
 namespace machair {
 
 namespace {
-
-// "school", "school-2", …: an id that the list doesn't have yet.
-template <class Record>
-std::string freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
-    std::string id = wanted;
-    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n)
-        id = wanted + "-" + std::to_string(n);
-    return id;
-}
 
 template <class Record>
 struct Found {

@@ -27,6 +27,9 @@ struct Lab {  // OKLab: L 0 … 1, a and b about ±0.4
 [[nodiscard]] Rgb toRgb(Lab colour);  // clipped to sRGB
 [[nodiscard]] std::optional<Rgb> parseColour(std::string_view hex);
 
+// What a tier calls it: "gold", "claret", "dark olive" is not attempted. The nearest of some twenty words.
+[[nodiscard]] std::string_view colourWord(Rgb colour);
+
 // Lightness moved by `delta`; chroma × (1 − 0.35 δ) when lighter, × (1 + 0.25 |δ|) when darker (drawing.md section 4).
 [[nodiscard]] Lab shade(Lab colour, double delta);
 [[nodiscard]] Lab mix(Lab a, Lab b, double share);  // share of b

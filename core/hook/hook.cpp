@@ -12,7 +12,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
 constexpr Density kSteel = 7.85 * mgPerMm3;
 constexpr Length kLongestMeasure = 1000.0 * mm;
 constexpr int kMostSteps = 18;             // the whole scale, from 2 to 20

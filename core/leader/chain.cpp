@@ -11,7 +11,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
 constexpr double kGrav = 9.81;
 constexpr double kRho = 1000.0;
 constexpr double kFilm = 5e-3;          // m, h: half the depth over which buoyancy sets in

@@ -21,7 +21,6 @@ DriftOptions roughly(std::stop_token stop) {
 }
 
 std::optional<Length> depthOf(const DriftSample& sample, Position fly) { return sample.depth[fly]; }
-std::string name(Position fly) { return std::string(nameOf(fly)); }
 std::string metres(Length depth) { return formatNumber(depth / metre, 2) + " m"; }
 
 Answer notThere(Position fly) { return {false, 0.0, 0, false, "there is no " + name(fly) + " on this leader"}; }

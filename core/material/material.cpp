@@ -242,10 +242,7 @@ Length fibreDiameter(const Material& material) {
         Length operator()(const WireTraits& t) const { return t.diameter.value_or(0.20 * mm); }
         Length operator()(const RopeTraits& t) const { return t.core.value_or(0.25 * mm); }
         // A strand of floss or thread bunched up: the round of its cross-section.
-        Length operator()(const StripTraits&) const {
-            constexpr double kPi = std::numbers::pi;
-            return sqrt(4.0 / kPi * windingWidth(m) * windingThickness(m));
-        }
+        Length operator()(const StripTraits&) const { return sqrt(4.0 / kPi * windingWidth(m) * windingThickness(m)); }
         Length operator()(const ThreadTraits&) const { return sqrt(4.0 / std::numbers::pi * laidThread(m).solidArea); }
         Length operator()(const DubbingTraits&) const { return 0.030 * mm; }
         Length operator()(const BeadTraits&) const { return 0.100 * mm; }

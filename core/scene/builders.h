@@ -5,6 +5,8 @@
 
 namespace machair {
 
+[[nodiscard]] constexpr double radians(double degrees) { return degrees * kPi / 180.0; }
+
 struct SceneBuild {
     const Plan& plan;
     const Axis& axis;

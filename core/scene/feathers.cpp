@@ -9,8 +9,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-double radians(double degrees) { return degrees * kPi / 180.0; }
 constexpr Vec3 kViewer{0.0, 0.0, 1.0};
 
 // A feather's barbs along its stem.

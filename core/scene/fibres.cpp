@@ -10,9 +10,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-double radians(double degrees) { return degrees * kPi / 180.0; }
-
 constexpr double kFibreCurve = 1.03;  // of the line-of-sight school
 constexpr double kNarrowest = 0.10;   // half of a fibre's own variation about its width
 

@@ -10,8 +10,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 Vec3 vec(Point2 p) { return {p.x / mm, p.y / mm, 0.0}; }
 
 double interpolate(const std::vector<double>& values, double share) {

@@ -12,7 +12,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
 constexpr Length kThinnestNoodle = 0.20 * mm;
 constexpr double kBrittleTip = 0.20;
 constexpr Length kOverUnderbody = 0.10 * mm;

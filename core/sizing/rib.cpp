@@ -10,7 +10,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
 constexpr double kPitchToGape = 0.22;  // the usual pitch
 constexpr double kLeastTurns = 4.0, kMostTurns = 6.0;
 constexpr Length kRibHeld = 45.0 * mm;

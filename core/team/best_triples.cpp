@@ -13,9 +13,9 @@ struct Pair {
     std::uint32_t j;
 };
 
-class Search {
+class TripleSearch {
   public:
-    Search(const TripleScores& scores, std::size_t wanted, std::stop_token stop)
+    TripleSearch(const TripleScores& scores, std::size_t wanted, std::stop_token stop)
         : s_(scores), wanted_(wanted), stop_(std::move(stop)), onward_(s_.second) {
         const std::size_t n0 = s_.single[0].size(), n1 = s_.single[1].size(), n2 = s_.single[2].size();
         reach1_.assign(n1, kNever);
@@ -112,7 +112,7 @@ class Search {
 
 BestTriples bestTriples(const TripleScores& scores, std::size_t wanted, std::stop_token stop) {
     if (wanted == 0 || scores.single[0].empty() || scores.single[1].empty() || scores.single[2].empty()) return {};
-    return Search(scores, wanted, std::move(stop)).run();
+    return TripleSearch(scores, wanted, std::move(stop)).run();
 }
 
 }  // namespace machair

@@ -13,8 +13,6 @@ namespace {
 
 constexpr double kOff = 2.0;  // near-widths: a float at the point, a fly against the rules
 
-std::string name(Position position) { return std::string(nameOf(position)); }
-
 // Tables know bob, middle and point; between two of those stands the mean of both.
 struct Neighbours {
     std::size_t a = 0, b = 0;

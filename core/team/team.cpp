@@ -9,8 +9,6 @@ namespace machair {
 
 namespace {
 
-std::string name(Position p) { return std::string(nameOf(p)); }
-
 // Which of the lengths that two flies share differ most.
 std::string mostApart(const FlyFigures& up, const FlyFigures& low) {
     double worst = -1.0;

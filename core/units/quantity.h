@@ -11,6 +11,8 @@
 
 namespace machair {
 
+inline constexpr double kPi = std::numbers::pi;
+
 template <int LengthPower, int MassPower, int TimePower>
 class Quantity {
   public:

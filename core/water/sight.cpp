@@ -68,7 +68,6 @@ CieLab toCieLab(Rgb c) {
 }
 
 double ciede2000(const CieLab& one, const CieLab& two) {
-    constexpr double kPi = std::numbers::pi;
     constexpr double k25to7 = 6103515625.0;
     const auto degrees = [](double d) { return d * std::numbers::pi / 180.0; };
     const double c1 = std::hypot(one.a, one.b), c2 = std::hypot(two.a, two.b);

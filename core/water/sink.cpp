@@ -12,7 +12,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
 constexpr Density kSteelWire = 7.85 * mgPerMm3;
 constexpr Density kFibre = 1.30 * mgPerMm3;
 constexpr Density kSoakedBody = 1.03 * mgPerMm3;

@@ -9,7 +9,6 @@
 #include "tests/app/window.h"
 
 using namespace machair::app;
-using machair::drawing::Bench;
 
 namespace {
 
@@ -25,10 +24,10 @@ double contrast(const QColor& a, const QColor& b) {
 }  // namespace
 
 TEST_CASE("every colour that carries text has AA contrast on everything it lies on, on every bench") {
-    for (const auto& [bench, contrasted] : {std::pair(Bench::sand, Contrast::usual),
-                                            {Bench::slate, Contrast::usual},
-                                            {Bench::sand, Contrast::high},
-                                            {Bench::slate, Contrast::high}}) {
+    for (const auto& [bench, contrasted] : {std::pair(drawing::Bench::sand, Contrast::usual),
+                                            {drawing::Bench::slate, Contrast::usual},
+                                            {drawing::Bench::sand, Contrast::high},
+                                            {drawing::Bench::slate, Contrast::high}}) {
         const Colours c = coloursOf(bench, contrasted);
         for (const QColor& ground : {c.window, c.panel, c.raised, c.paper})
             for (const QColor& ink : {c.ink, c.inkSoft, c.grass, c.slate, c.accent, c.warn, c.fault}) {

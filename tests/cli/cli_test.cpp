@@ -14,17 +14,6 @@ using Json = nlohmann::json;
 
 namespace {
 
-Ran run(const std::string& arguments) { return runCli(arguments); }
-
-std::string demo(const std::string& verb, const std::string& rest = {}) { return verb + " '" + MACHAIR_DEMO + "' " + rest; }
-
-Json jsonOf(const std::string& arguments) {
-    const Ran ran = run(arguments + " --json");
-    INFO(ran.err);
-    REQUIRE(ran.code == 0);
-    return Json::parse(ran.out);
-}
-
 void requireKeys(const Json& json, std::initializer_list<const char*> keys) {
     for (const char* key : keys) {
         INFO(key);
@@ -69,7 +58,7 @@ TEST_CASE("sink and team give their keys, and the team's sink rates are those of
 }
 
 TEST_CASE("text for people is the default and says numbers with their units") {
-    const Ran ran = run(demo("plan", "--pattern kelp-lantern"));
+    const Ran ran = runCli(demo("plan", "--pattern kelp-lantern"));
     CHECK(ran.code == 0);
     CHECK(ran.out.find("Kelp Lantern on Heavy wet 10") != std::string::npos);
     CHECK(ran.out.find(" mm") != std::string::npos);
@@ -81,41 +70,41 @@ TEST_CASE("an input at fault exits 1 with its faults on standard error, wrong us
     std::string text = demoText();
     text.replace(text.find("\"size\": 10"), 10, "\"size\": 99");
     std::ofstream(broken) << text;
-    const Ran fault = run("validate '" + broken + "'");
+    const Ran fault = runCli("validate '" + broken + "'");
     CHECK(fault.code == 1);
     CHECK(fault.out.empty());
     CHECK(fault.err.find("hooks[0].size: expected a hook size from 2 to 20, got 99") != std::string::npos);
     std::filesystem::remove(broken);
-    CHECK(run("validate /nowhere.machair.json").code == 1);
-    CHECK(run(demo("plan", "--pattern no-such")).code == 1);
-    CHECK(run(demo("plan")).code == 2);
-    CHECK(run("dance").code == 2);
-    CHECK(run("").code == 2);
-    CHECK(run("--help").code == 0);
+    CHECK(runCli("validate /nowhere.machair.json").code == 1);
+    CHECK(runCli(demo("plan", "--pattern no-such")).code == 1);
+    CHECK(runCli(demo("plan")).code == 2);
+    CHECK(runCli("dance").code == 2);
+    CHECK(runCli("").code == 2);
+    CHECK(runCli("--help").code == 0);
 }
 
 TEST_CASE("validate passes the demo, and convert gives an equal book") {
     CHECK(jsonOf(demo("validate"))["valid"] == true);
     const std::string out =
         (std::filesystem::temp_directory_path() / ("machair-out-" + std::to_string(::getpid()) + ".machair.json")).string();
-    REQUIRE(run(demo("convert", "'" + out + "'")).code == 0);
+    REQUIRE(runCli(demo("convert", "'" + out + "'")).code == 0);
     CHECK(store::readBenchFile(out)->book == demoBook());
     std::filesystem::remove(out);
 }
 
-TEST_CASE("schema prints JSON") { CHECK(Json::parse(run("schema").out).contains("definitions")); }
+TEST_CASE("schema prints JSON") { CHECK(Json::parse(runCli("schema").out).contains("definitions")); }
 
 TEST_CASE("books and files give the same numbers, and convert goes both ways without a loss") {
     const auto folder = std::filesystem::temp_directory_path();
     const std::string book = (folder / ("machair-both-" + std::to_string(::getpid()) + ".machair")).string();
     const std::string file = book + ".json";
-    REQUIRE(run(demo("convert", "'" + book + "'")).code == 0);
-    REQUIRE(run("convert '" + book + "' '" + file + "'").code == 0);
+    REQUIRE(runCli(demo("convert", "'" + book + "'")).code == 0);
+    REQUIRE(runCli("convert '" + book + "' '" + file + "'").code == 0);
     CHECK(store::readBenchFile(file)->book == demoBook());
     CHECK(jsonOf("plan '" + book + "' --pattern ferry-bell") == jsonOf(demo("plan", "--pattern ferry-bell")));
     CHECK(jsonOf("validate '" + book + "'")["valid"] == true);
-    CHECK(run(demo("convert", "/tmp/machair-no-ending.txt")).code == 2);
-    CHECK(run(demo("convert", "/no/such/folder/x.machair")).code == 1);
+    CHECK(runCli(demo("convert", "/tmp/machair-no-ending.txt")).code == 2);
+    CHECK(runCli(demo("convert", "/no/such/folder/x.machair")).code == 1);
     for (const char* end : {"", ".json", "-wal", "-shm"})
         std::filesystem::remove(book + end);
 }

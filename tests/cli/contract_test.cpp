@@ -18,8 +18,6 @@ using Json = nlohmann::json;
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 // A dressing with a part of nearly every kind, beside the demo's materials.
 std::string fullFile() {
     Json book = Json::parse(demoText());

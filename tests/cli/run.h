@@ -10,6 +10,7 @@
 #include <filesystem>
 #include <fstream>
 #include <iterator>
+#include <nlohmann/json.hpp>
 #include <string>
 
 namespace machair::tests {
@@ -34,6 +35,18 @@ inline Ran runCli(const std::string& arguments) {
     std::string err{std::istreambuf_iterator<char>(in), {}};
     std::filesystem::remove(errors);
     return {WEXITSTATUS(status), out, err};
+}
+
+// A verb on the demo's file.
+inline std::string demo(const std::string& verb, const std::string& options = {}) { return verb + " '" + MACHAIR_DEMO + "' " + options; }
+
+// What a verb prints with --json; it must succeed and hold no number that is none.
+inline nlohmann::json jsonOf(const std::string& arguments) {
+    const Ran ran = runCli(arguments + " --json");
+    INFO(arguments << "\n" << ran.err);
+    REQUIRE(ran.code == 0);
+    CHECK(ran.out.find("nan") == std::string::npos);
+    return nlohmann::json::parse(ran.out);
 }
 
 }  // namespace machair::tests

@@ -11,14 +11,6 @@ using Json = nlohmann::json;
 
 namespace {
 
-std::string demo(const std::string& verb, const std::string& options) { return verb + " '" + MACHAIR_DEMO + "' " + options; }
-Json jsonOf(const std::string& arguments) {
-    const Ran ran = runCli(arguments + " --json");
-    INFO(arguments << "\n" << ran.err);
-    REQUIRE(ran.code == 0);
-    CHECK(ran.out.find("nan") == std::string::npos);
-    return Json::parse(ran.out);
-}
 bool hasKeys(const Json& json, const std::vector<const char*>& keys) {
     for (const char* key : keys) {
         INFO(key);

@@ -9,6 +9,7 @@
 #include "book/kinds.h"
 #include "book/lists.h"
 #include "book/part_material.h"
+#include "book/record_edits.h"
 #include "book/sharing.h"
 #include "sizing/plan.h"
 #include "store/bench_file.h"
@@ -29,7 +30,7 @@ Book fullBook() {
     return book;
 }
 
-// Another text that this field takes; nothing where it is not known how to make one.
+// Something else to choose; nothing where the field is typed.
 std::optional<std::string> another(const Book& book, const Field& field) {
     switch (field.kind) {
         case FieldKind::choice:
@@ -42,13 +43,6 @@ std::optional<std::string> another(const Book& book, const Field& field) {
                 if (id != field.text) return id;
             return std::nullopt;
         case FieldKind::fly: return book.patterns.back().id == field.text ? book.patterns.front().id : book.patterns.back().id;
-        case FieldKind::text:
-        case FieldKind::number: {
-            for (const char* tried : {"7", "6", "0.5", "2", "1", "0.2", "14:05", "2026-05-03", "#123456", "13", "5, 6, 7", "0 to 3",
-                                      "palmer", "standard", "in words"})
-                if (field.text != tried) return std::string(tried);
-            return std::nullopt;
-        }
         default: return std::nullopt;
     }
 }
@@ -362,4 +356,17 @@ TEST_CASE("any kind started from the usual drawers is silent, on each of their h
             ++looked;
         }
     CHECK(looked == 13 * 32);
+}
+
+TEST_CASE("an outing made longer on the day's page keeps within the day, as a new one does") {
+    const Book book = demoBook();
+    const RecordId day{"days", book.days.front().id};
+    const auto longer = changeRow(book, day, {"outings", 0}, "hours", "23");
+    REQUIRE(longer);
+    CHECK(addRow(longer->after, day, "outings").error().front().what.find("at most 24 in a day") != std::string::npos);
+    CHECK_FALSE(addOuting(longer->after, day.id, 2.0, book.days.front().outings[0].flies));
+    const Book two = addOuting(book, day.id, 2.0, book.days.front().outings[0].flies)->after;
+    const auto over = changeRow(two, day, {"outings", 1}, "hours", "23");
+    REQUIRE_FALSE(over);
+    CHECK(over.error().front().place.text() == "days[0].outings");
 }

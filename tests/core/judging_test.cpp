@@ -79,17 +79,17 @@ TEST_CASE("a floating fly above a sinking one passes its step without a number, 
     CHECK(the(judgePair(sinking, floating, {true, true, false}, rules), TeamTerm::sinkStep).shortfall > 10.0);
 }
 
-constexpr std::size_t tail = static_cast<std::size_t>(Likeness::fibreTail), wing = static_cast<std::size_t>(Likeness::leafWing);
+constexpr std::size_t kTail = static_cast<std::size_t>(Likeness::fibreTail), kWing = static_cast<std::size_t>(Likeness::leafWing);
 
 TEST_CASE("flies that share no length have no family to be in, and the worst of what they share counts") {
     const SchoolRules rules = rulesOf(School::stepped);
     FlyFigures a = fly(0.1, 2.0, 50.0, 10), b = fly(0.2, 1.0, 60.0, 10);
     a.lengths = {};
-    b.lengths[tail] = 1.5;
+    b.lengths[kTail] = 1.5;
     CHECK_FALSE(has(judgePair(a, b, {true, true, false}, rules), TeamTerm::family));
-    a.lengths[tail] = 1.2;
-    a.lengths[wing] = 2.0;
-    b.lengths[wing] = 2.1;
+    a.lengths[kTail] = 1.2;
+    a.lengths[kWing] = 2.0;
+    b.lengths[kWing] = 2.1;
     CHECK_THAT(the(judgePair(a, b, {true, true, false}, rules), TeamTerm::family).value, WithinAbs(0.25, 1e-12));
     b.style = FlyStyle::palmer;  // of two styles nobody expects one measure
     CHECK_FALSE(has(judgePair(a, b, {true, true, false}, rules), TeamTerm::family));
@@ -102,8 +102,8 @@ TEST_CASE("what the searches ask is what the report says, over random pairs and 
         FlyFigures a = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8)),
                    b = fly(real(0.05, 0.3), real(0.5, 7), real(30, 120), 8 + static_cast<int>(random() % 8));
         a.lengths[static_cast<std::size_t>(Likeness::collar)] = real(0.8, 1.6);
-        b.lengths[tail] = real(0.0, 1.0) > 0.5 ? 1.0 : 0.0;
-        a.lengths[tail] = real(0.8, 1.4);
+        b.lengths[kTail] = real(0.0, 1.0) > 0.5 ? 1.0 : 0.0;
+        a.lengths[kTail] = real(0.8, 1.4);
         if (random() % 20 == 0) b.identity = a.identity;
         const double contrast = ciede2000(a.seen, b.seen);
         b.floats = random() % 10 == 0;
@@ -148,8 +148,8 @@ TEST_CASE("figures of a fly are its plan's, and its colour is a mean of what is 
     const Plan plan = planPattern(demoBook(), "ferry-bell").value();
     const FlyFigures f = figuresOf(plan, sinkReport(plan));
     const double shank = mmOf(plan.hook.shank());
-    CHECK_THAT(f.lengths[tail], WithinRel(mmOf(std::get<TailPlan>(plan.parts[1].detail).length) / shank, 1e-12));
-    CHECK_THAT(f.lengths[wing], WithinRel(mmOf(std::get<WingPlan>(plan.parts[5].detail).length) / shank, 1e-12));
+    CHECK_THAT(f.lengths[kTail], WithinRel(mmOf(std::get<TailPlan>(plan.parts[1].detail).length) / shank, 1e-12));
+    CHECK_THAT(f.lengths[kWing], WithinRel(mmOf(std::get<WingPlan>(plan.parts[5].detail).length) / shank, 1e-12));
     CHECK_FALSE(f.bead);
     CHECK(figuresOf(planPattern(demoBook(), "brass-buoy").value(), {}).bead);
     const Rgb colour = meanColour(plan);

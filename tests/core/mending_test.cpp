@@ -25,7 +25,7 @@ BodyPart bodyOf(double rear, double front) {
     body.foremost = front * mm;
     return body;
 }
-CollarPart collarOf(double turns, LengthSpec length = reachTo(Landmark::point)) {
+CollarPart collarWith(double turns, LengthSpec length = reachTo(Landmark::point)) {
     CollarPart collar;
     collar.turns = exactly(turns);
     collar.length = std::move(length);
@@ -91,10 +91,10 @@ std::vector<Trouble> troubles() {
         {Concern::ball, {seal, ballOf(1.8), part(PartKind::bead, BeadPart{}, "bead")}},
         {Concern::noodle, {part(PartKind::body, ropeOf(0.9), "seal")}},
         {Concern::strandsShort, {part(PartKind::body, herlOf(1), "short herl")}},
-        {Concern::softness, {seal, part(PartKind::collar, collarOf(7), "hen")}},
-        {Concern::stemShort, {seal, part(PartKind::collar, collarOf(4), "short stem")}},
-        {Concern::fibreTooLong, {seal, part(PartKind::collar, collarOf(2, inMm(8.4 * mm)), "between")}},
-        {Concern::fibreTooShort, {seal, part(PartKind::collar, collarOf(2, inMm(5.5 * mm)), "between")}},
+        {Concern::softness, {seal, part(PartKind::collar, collarWith(7), "hen")}},
+        {Concern::stemShort, {seal, part(PartKind::collar, collarWith(4), "short stem")}},
+        {Concern::fibreTooLong, {seal, part(PartKind::collar, collarWith(2, inMm(8.4 * mm)), "between")}},
+        {Concern::fibreTooShort, {seal, part(PartKind::collar, collarWith(2, inMm(5.5 * mm)), "between")}},
         {Concern::vaneNarrow, {seal, part(PartKind::wing, wingOf(2.4, 4, ratioOf(0.9, Yardstick::shank)), "narrow")}},
         {Concern::barbShort, {seal, part(PartKind::wing, wingOf(1.5, 3, ratioOf(1.1, Yardstick::shank)), "narrow")}},
         {Concern::wingLift,
@@ -104,7 +104,7 @@ std::vector<Trouble> troubles() {
         {Concern::brittleBody, {part(PartKind::rib, ribOf(Winding::with), "wire"), part(PartKind::body, herlOf(4), "herl")}},
         {Concern::ribWithPalmer, {part(PartKind::rib, ribOf(Winding::with), "wire"), seal, part(PartKind::palmer, PalmerPart{}, "saddle")}},
         {Concern::tooLong, {part(PartKind::tail, tailOf(8), "tippet"), seal}, 19.0 * mm},
-        {Concern::crowdedHead, {part(PartKind::body, forward(), "seal"), part(PartKind::collar, collarOf(4), "hen")}},
+        {Concern::crowdedHead, {part(PartKind::body, forward(), "seal"), part(PartKind::collar, collarWith(4), "hen")}},
     };
 }
 

@@ -14,10 +14,6 @@ using Catch::Matchers::WithinRel;
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-constexpr double kBed = 0.698294;
-constexpr double kBodyLength = 9.28 - 2.574;
-
 BodyPart evenBody(double d = 2.0) {
     BodyPart body;
     body.rear = body.foremost = d * mm;
@@ -52,11 +48,6 @@ Result<Plan> planWith(std::vector<Part> parts, std::optional<Length> maxLength =
     book.patterns = {dressing(std::move(parts))};
     book.patterns[0].maxLength = maxLength;
     return planPattern(book, "fly");
-}
-
-template <class Detail>
-const Detail& detail(const Plan& plan, std::size_t i) {
-    return std::get<Detail>(plan.parts[i].detail);
 }
 
 bool warns(const Plan& plan, std::string_view what) {

@@ -13,7 +13,7 @@ using Catch::Matchers::WithinRel;
 
 namespace {
 
-constexpr unsigned kSeed = 20261125;
+constexpr unsigned kPropertiesSeed = 20261125;
 
 // A fly whose every size is a share of its hook.
 std::vector<Part> proportionalParts() {
@@ -104,8 +104,8 @@ TEST_CASE("one more turn of hackle takes more room, more stem and gives more fib
 }
 
 TEST_CASE("a body that no front is written for always leaves the head its room") {
-    std::mt19937 random(kSeed);
-    CAPTURE(kSeed);
+    std::mt19937 random(kPropertiesSeed);
+    CAPTURE(kPropertiesSeed);
     std::uniform_int_distribution<int> size(2, 20);
     std::uniform_real_distribution<double> turns(1.0, 8.0);
     for (int i = 0; i < 60; ++i) {

@@ -15,7 +15,7 @@ namespace {
 
 Scene sceneOf(const char* pattern) { return makeScene(planPattern(demoBook(), pattern).value()); }
 
-const HackleScene& collarOf(const Scene& scene) {
+const HackleScene& collarScene(const Scene& scene) {
     return *std::ranges::find_if(scene.hackles, [](const HackleScene& h) { return !h.palmer; });
 }
 
@@ -28,7 +28,7 @@ TEST_CASE("the bottom fibres of a line-of-sight collar end within a twentieth of
     const auto& h = std::get<HacklePlan>(plan.parts[5].detail);
     double x = 0.0, y = 0.0;
     int n = 0;
-    for (const Fibre& fibre : collarOf(scene).fibres) {
+    for (const Fibre& fibre : collarScene(scene).fibres) {
         if (fibre.fromTop < 2.85) continue;  // the lowest, in profile
         x += fibre.curve[3].x;
         y += fibre.curve[3].y;

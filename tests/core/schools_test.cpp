@@ -11,7 +11,7 @@ using namespace machair::tests;
 
 namespace {
 
-const HacklePlan& collarOf(const Plan& plan) {
+const HacklePlan& firstHackle(const Plan& plan) {
     for (const PartPlan& part : plan.parts)
         if (const auto* h = std::get_if<HacklePlan>(&part.detail)) return *h;
     throw std::runtime_error("no collar");
@@ -21,8 +21,8 @@ const HacklePlan& collarOf(const Plan& plan) {
 
 TEST_CASE("a dressing holds to its own school, else to the tier's, else to the usual") {
     Book book = demoBook();
-    const auto fibre = [&] { return mmOf(collarOf(planPattern(book, "tern-shadow").value()).fibre); };
-    const HacklePlan both = collarOf(planPattern(book, "tern-shadow").value());
+    const auto fibre = [&] { return mmOf(firstHackle(planPattern(book, "tern-shadow").value()).fibre); };
+    const HacklePlan both = firstHackle(planPattern(book, "tern-shadow").value());
     CHECK(fibre() == mmOf(both.lineOfSight));
     book = changeSchool(book, std::nullopt, "fibre", "lay back")->after;
     CHECK(fibre() == mmOf(both.layBack));

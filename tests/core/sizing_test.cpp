@@ -16,20 +16,11 @@ using Catch::Matchers::WithinRel;
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-constexpr double kBed = 0.698294;
-constexpr double kBodyLength = 9.28 - 2.574;
-
 BodyPart conedBody() {
     BodyPart body;
     body.rear = 1.32 * mm;
     body.foremost = 2.20 * mm;
     return body;
-}
-
-template <class Detail>
-const Detail& detail(const Plan& plan, std::size_t i) {
-    return std::get<Detail>(plan.parts[i].detail);
 }
 
 std::string firstPlace(const Result<Plan>& plan) { return plan ? "no fault" : plan.error().front().place.text(); }

@@ -12,8 +12,6 @@ using Catch::Matchers::WithinRel;
 
 namespace {
 
-constexpr double kPi = std::numbers::pi;
-
 SinkReport sinkOf(std::vector<Part> parts, std::optional<double> buoyancy = std::nullopt) {
     Book book = bench();
     book.patterns = {dressing(std::move(parts))};

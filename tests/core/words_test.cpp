@@ -12,7 +12,7 @@ using Catch::Matchers::WithinAbs;
 
 namespace {
 
-constexpr unsigned kSeed = 20261125;
+constexpr unsigned kWordsSeed = 20261125;
 constexpr int kHooks = 400;
 
 Hook randomHook(std::mt19937& random) {
@@ -40,8 +40,8 @@ TEST_CASE("a place is said by its landmark, and how far off it is") {
 }
 
 TEST_CASE("over random hooks the words and the number say the same") {
-    CAPTURE(kSeed);
-    std::mt19937 random(kSeed);
+    CAPTURE(kWordsSeed);
+    std::mt19937 random(kWordsSeed);
     for (int i = 0; i < kHooks; ++i) {
         const Hook hook = randomHook(random);
         std::uniform_real_distribution<double> along(0.05, 2.5 * mmOf(hook.shank()));
@@ -62,7 +62,7 @@ TEST_CASE("over random hooks the words and the number say the same") {
 }
 
 TEST_CASE("a short length is said more closely than a quarter of a millimetre") {
-    std::mt19937 random(kSeed);
+    std::mt19937 random(kWordsSeed);
     for (int i = 0; i < kHooks; ++i) {
         const Hook hook = randomHook(random);
         const Length little = std::uniform_real_distribution<double>(0.1, 1.0)(random) * mm;

@@ -28,15 +28,15 @@ using store::Access;
 
 namespace {
 
-constexpr unsigned kSeed = 20261125;
+constexpr unsigned kBookSeed = 20261125;
 
 }  // namespace
 
 TEST_CASE("book to file to book gives an equal book, over random books") {
-    CAPTURE(kSeed);
+    CAPTURE(kBookSeed);
     const TempFolder folder;
     for (unsigned i = 0; i < 60; ++i) {
-        const Book book = RandomBook(kSeed + i).make();
+        const Book book = RandomBook(kBookSeed + i).make();
         CAPTURE(i);
         const auto back = store::readBench(store::writeBench(book));
         if (!back) FAIL(back.error().front().line());
@@ -203,8 +203,8 @@ TEST_CASE("a disk that is full refuses the edit in words and the book stays whol
 }
 
 TEST_CASE("killed at any moment, nothing acknowledged is lost and the book is whole") {
-    CAPTURE(kSeed);
-    std::mt19937 random(kSeed);
+    CAPTURE(kBookSeed);
+    std::mt19937 random(kBookSeed);
     const TempFolder folder;
     const auto path = folder.file("b.machair");
     const Book book = demoBook();

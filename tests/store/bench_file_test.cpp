@@ -11,13 +11,13 @@
 
 using namespace machair;
 using namespace machair::tests;
-using Json = nlohmann::ordered_json;
+using OrderedJson = nlohmann::ordered_json;
 
 namespace {
 
-constexpr unsigned kSeed = 20261125;
+constexpr unsigned kFileSeed = 20261125;
 
-Json demoJson() { return Json::parse(demoText()); }
+OrderedJson demoJson() { return OrderedJson::parse(demoText()); }
 
 std::vector<std::string> linesOf(const std::string& text) {
     std::vector<std::string> lines;
@@ -27,7 +27,7 @@ std::vector<std::string> linesOf(const std::string& text) {
             lines.push_back(fault.line());
     return lines;
 }
-std::vector<std::string> linesOf(const Json& json) { return linesOf(json.dump()); }
+std::vector<std::string> linesOf(const OrderedJson& json) { return linesOf(json.dump()); }
 
 bool has(const std::vector<std::string>& lines, std::string_view start) {
     return std::ranges::any_of(lines, [&](const std::string& line) { return line.starts_with(start); });
@@ -49,15 +49,15 @@ TEST_CASE("a book written and read again is the same book") {
 }
 
 TEST_CASE("unknown keys at every depth are warned of, kept and written back") {
-    Json json = demoJson();
+    OrderedJson json = demoJson();
     json["season"] = {{"from", 3}};
     json["hooks"][0]["maker"] = "somebody";
     json["patterns"][0]["parts"][0]["length"]["why"] = "habit";
-    json["teams"][0]["leader"]["knots"] = Json::array({1, 2});
+    json["teams"][0]["leader"]["knots"] = OrderedJson::array({1, 2});
     const auto opened = store::readBench(json.dump());
     REQUIRE(opened);
     CHECK(opened->warnings.size() == 4);
-    const Json back = Json::parse(store::writeBench(opened->book));
+    const OrderedJson back = OrderedJson::parse(store::writeBench(opened->book));
     CHECK(back["season"] == json["season"]);
     CHECK(back["hooks"][0]["maker"] == "somebody");
     CHECK(back["patterns"][0]["parts"][0]["length"]["why"] == "habit");
@@ -65,19 +65,20 @@ TEST_CASE("unknown keys at every depth are warned of, kept and written back") {
 }
 
 TEST_CASE("a part is named by its id as well, and stays so") {
-    Json json = Json::parse(demoText());
+    OrderedJson json = OrderedJson::parse(demoText());
     json["patterns"][0]["parts"][1]["id"] = "the-tail";
     json["patterns"][0]["parts"][3]["length"] = {{"to", "the-tail"}, {"fraction", 0.5}};
     const auto opened = store::readBench(json.dump());
     REQUIRE(opened);
-    CHECK(Json::parse(store::writeBench(opened->book))["patterns"][0]["parts"][3]["length"] == json["patterns"][0]["parts"][3]["length"]);
+    CHECK(OrderedJson::parse(store::writeBench(opened->book))["patterns"][0]["parts"][3]["length"] ==
+          json["patterns"][0]["parts"][3]["length"]);
     json["patterns"][0]["parts"][3]["length"]["to"] = "the-tale";
     REQUIRE_FALSE(store::readBench(json.dump()));
     CHECK(store::readBench(json.dump()).error().front().place.text() == "patterns[0].parts[3].length.to");
 }
 
 TEST_CASE("all faults of a file are listed, each with its place") {
-    Json json = demoJson();
+    OrderedJson json = demoJson();
     json["patterns"][2]["parts"][4]["layers"] = "many";
     json["hooks"][1]["size"] = 30;
     json["materials"][0]["denier"] = -5;
@@ -91,7 +92,7 @@ TEST_CASE("all faults of a file are listed, each with its place") {
 }
 
 TEST_CASE("a dressing that can't be tied doesn't keep a file from being read: it is there, with its faults") {
-    Json json = demoJson();
+    OrderedJson json = demoJson();
     json["patterns"][0]["parts"][1]["material"] = "no-such";
     json["patterns"][1]["hook"] = "gone";
     const auto opened = store::readBench(json.dump());
@@ -106,13 +107,13 @@ TEST_CASE("a dressing that can't be tied doesn't keep a file from being read: it
     CHECK(unplanned.error()[0].line().starts_with("patterns[1].hook: "));
     CHECK(planPattern(book, book.patterns[2].id));
     CHECK(checkWithPlans(book).size() == 2);
-    Json circle = json;
+    OrderedJson circle = json;
     circle["patterns"][2]["parts"][0]["length"] = {{"ratio", 1.0}, {"of", "wing"}};
     CHECK(checkWithPlans(store::readBench(circle.dump())->book).size() >= 3);  // every fault, not only the first kind of them
 }
 
 TEST_CASE("missing flies, ids twice and empty teams are faults with their place") {
-    Json json = demoJson();
+    OrderedJson json = demoJson();
     json["hooks"][2]["id"] = "wet-10";
     json["teams"][1] = {{"id", "empty"}};
     json["teams"][0]["bob"] = "nobody";
@@ -168,8 +169,8 @@ TEST_CASE("saving replaces the file in one step, and a folder that takes no file
 }
 
 TEST_CASE("mangled files never crash, never give half a book") {
-    CAPTURE(kSeed);
-    std::mt19937 random(kSeed);
+    CAPTURE(kFileSeed);
+    std::mt19937 random(kFileSeed);
     const std::string sound = demoText();
     for (int i = 0; i < 300; ++i) {
         std::string text = sound;
@@ -191,23 +192,24 @@ TEST_CASE("mangled files never crash, never give half a book") {
 }
 
 TEST_CASE("values of the wrong type anywhere are faults, not crashes") {
-    const std::vector<Json> wrong = {Json(), Json(true), Json(-1), Json(1e308), Json("x"), Json::array(), Json::object(), Json(0)};
-    const Json sound = demoJson();
-    const Json flat = sound.flatten();
-    std::mt19937 random(kSeed);
+    const std::vector<OrderedJson> wrong = {OrderedJson(),    OrderedJson(true),    OrderedJson(-1),       OrderedJson(1e308),
+                                            OrderedJson("x"), OrderedJson::array(), OrderedJson::object(), OrderedJson(0)};
+    const OrderedJson sound = demoJson();
+    const OrderedJson flat = sound.flatten();
+    std::mt19937 random(kFileSeed);
     for (const auto& [pointer, value] : flat.items()) {
         if (random() % 3 != 0) continue;  // a third of the places, each with one wrong value
-        Json json = sound;
-        json[Json::json_pointer(pointer)] = wrong[random() % wrong.size()];
+        OrderedJson json = sound;
+        json[OrderedJson::json_pointer(pointer)] = wrong[random() % wrong.size()];
         INFO(pointer);
         CHECK_NOTHROW(store::readBench(json.dump()));
     }
 }
 
 TEST_CASE("feathers, capes, days and cards that can't be are faults with their place") {
-    Json json = Json::parse(demoText());
-    json["feathers"][0]["taken_mm"] = Json::array({Json::array({50, 40})});
-    json["feathers"][1]["barbs_mm"] = Json::array({10, 20});
+    OrderedJson json = OrderedJson::parse(demoText());
+    json["feathers"][0]["taken_mm"] = OrderedJson::array({OrderedJson::array({50, 40})});
+    json["feathers"][1]["barbs_mm"] = OrderedJson::array({10, 20});
     json["feathers"][2]["material"] = "nothing";
     json["feathers"][3]["side"] = "top";
     CHECK(has(linesOf(json), "feathers[3].side: "));  // a record that can't be read comes first

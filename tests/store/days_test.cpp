@@ -16,7 +16,7 @@ Book without(Book book) {
     return book;
 }
 store::ColumnMapping ours(const std::string& csv) { return store::guessColumns(csv).value(); }
-std::vector<std::string> linesOf(const std::string& text) {
+std::vector<std::string> calendarLines(const std::string& text) {
     std::vector<std::string> lines;
     std::size_t from = 0;
     for (std::size_t at = text.find("\r\n"); at != std::string::npos; at = text.find("\r\n", from)) {
@@ -89,7 +89,7 @@ TEST_CASE("an evening's calendar has folded lines, times after its start and ala
     const auto text = store::toCalendar(
         {{"u1", "At the vice; " + name, "6 of A,\nthen B", 0.0, 90.0, false}, {"u2", "coat 1, “fly”", {}, 250.5, 251.0, true}},
         "2026-12-31T20:15", "20261231T190000Z");
-    const auto lines = linesOf(text);
+    const auto lines = calendarLines(text);
     CHECK(lines.front() == "BEGIN:VCALENDAR");
     CHECK(lines.back() == "END:VCALENDAR");
     for (const std::string& line : lines)

@@ -26,7 +26,7 @@ using store::Access;
 
 namespace {
 
-constexpr unsigned kSeed = 20261127;
+constexpr unsigned kHostileSeed = 20261127;
 
 void run(const std::filesystem::path& path, const std::string& sql) { SQLite::Database(path.string(), SQLite::OPEN_READWRITE).exec(sql); }
 
@@ -182,8 +182,8 @@ TEST_CASE("an order of records that changed by itself is noticed") {
 }
 
 TEST_CASE("of random corruptions none opens with other content and nothing said") {
-    CAPTURE(kSeed);
-    std::mt19937 random(kSeed);
+    CAPTURE(kHostileSeed);
+    std::mt19937 random(kHostileSeed);
     Edited b;
     { auto home = opened(b.path); }  // its log is written back
     const std::string whole = contentOf(b.path);
@@ -261,8 +261,8 @@ TEST_CASE("a book whose pages don't hold together is rescued record by record") 
 }
 
 TEST_CASE("two windows can write nothing together that is refused on reading") {
-    CAPTURE(kSeed);
-    std::mt19937 random(kSeed);
+    CAPTURE(kHostileSeed);
+    std::mt19937 random(kHostileSeed);
     const TempFolder folder;
     // What a tier does to a book, at random.
     const auto anyEdit = [&](const Book& book) -> Result<Edit> {
@@ -435,7 +435,7 @@ TEST_CASE("doctor tells a sound book from a damaged one") {
 }
 
 TEST_CASE("lengths in metres, winds and angles come back to the last bit") {
-    std::mt19937 random(kSeed);
+    std::mt19937 random(kHostileSeed);
     std::uniform_real_distribution<double> any(0.001, 3.0);
     Book book = demoBook();
     for (int i = 0; i < 20; ++i) {

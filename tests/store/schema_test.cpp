@@ -9,13 +9,12 @@
 
 using namespace machair;
 using namespace machair::tests;
-using Json = nlohmann::json;
 using Adapter = valijson::adapters::NlohmannJsonAdapter;
 
 namespace {
 
-bool conforms(const Json& document) {
-    static const Json text = Json::parse(store::benchSchema());
+bool conforms(const nlohmann::json& document) {
+    static const nlohmann::json text = nlohmann::json::parse(store::benchSchema());
     valijson::Schema schema;
     valijson::SchemaParser parser;
     parser.populateSchema(Adapter(text), schema);
@@ -33,14 +32,14 @@ TEST_CASE("the schema in the repository is the one that the program prints") {
 }
 
 TEST_CASE("the demo conforms to the schema, and what the reader refuses does not") {
-    CHECK(conforms(Json::parse(demoText())));
-    CHECK(conforms(Json::parse(store::writeBench(demoBook()))));
-    const auto broken = [](const char* pointer, const Json& value) {
-        Json json = Json::parse(demoText());
-        json[Json::json_pointer(pointer)] = value;
+    CHECK(conforms(nlohmann::json::parse(demoText())));
+    CHECK(conforms(nlohmann::json::parse(store::writeBench(demoBook()))));
+    const auto broken = [](const char* pointer, const nlohmann::json& value) {
+        nlohmann::json json = nlohmann::json::parse(demoText());
+        json[nlohmann::json::json_pointer(pointer)] = value;
         return json;
     };
-    for (const Json& json :
+    for (const nlohmann::json& json :
          {broken("/hooks/0/size", 30), broken("/patterns/0/parts/3/length", {{"to", 3.5}}), broken("/patterns/0/parts/0/part", "wheel"),
           broken("/materials/0/denier", 0), broken("/materials/0/colour", "red"), broken("/format", "else")}) {
         CHECK_FALSE(conforms(json));
