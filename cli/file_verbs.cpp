@@ -50,16 +50,24 @@ int doctor(const Options& options) {
     return report.faults.empty() ? kDone : kInputAtFault;
 }
 
+namespace {
+bool isBookName(const std::string& path) { return path.ends_with(".machair") || path.ends_with(".machair.json"); }
+
+int refuseName(const std::string& path) {
+    std::cerr << path << ": expected a name that ends in .machair (a bench book) or .machair.json (a bench file)\n";
+    return kWrongUsage;
+}
+}  // namespace
+
+int writeInto(const std::string& path, const Book& book) {
+    if (!isBookName(path)) return refuseName(path);
+    const Faults faults = store::writeBook(path, book);
+    return faults.empty() ? int(kDone) : refuse(faults);
+}
+
 int convert(const Options& options) {
-    constexpr std::string_view kEndings[] = {".machair", ".machair.json"};
-    if (std::ranges::none_of(kEndings, [&](std::string_view ending) { return options.out.ends_with(ending); })) {
-        std::cerr << options.out << ": expected a name that ends in .machair (a bench book) or .machair.json (a bench file)\n";
-        return kWrongUsage;
-    }
-    return withBook(options, [&](const Book& book) {
-        const Faults faults = store::writeBook(options.out, book);
-        return faults.empty() ? int(kDone) : refuse(faults);
-    });
+    if (!isBookName(options.out)) return refuseName(options.out);
+    return withBook(options, [&](const Book& book) { return writeInto(options.out, book); });
 }
 
 }  // namespace machair::cli

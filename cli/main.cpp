@@ -108,6 +108,23 @@ int run(int argc, char** argv) {
     cuts->parse_complete_callback([cutPattern, cutList] {
         if (cutPattern->empty() && cutList->empty()) throw CLI::RequiredError("--pattern or --list");
     });
+    CLI::App* steps = verb("steps", "how a dressing is tied, step by step", showSteps);
+    steps->add_option("--pattern", options.pattern, "its id")->required();
+    steps->add_option("--hook", options.hook, "on this hook instead of its own");
+    steps->add_flag("--left", options.left, "for a left-handed tier");
+    verb("order", "whether its parts stand in an order that can be tied", showOrder)
+        ->add_option("--pattern", options.pattern, "its id")
+        ->required();
+    CLI::App* recipe = verb("recipe", "a printed recipe read as a dressing, with what it leaves open", showRecipe);
+    recipe->add_option("--text", options.text, "the recipe's file; - for standard input")->required();
+    recipe->add_option("--into", options.into, "write the book with the dressing in it: *.machair or *.machair.json");
+    CLI::App* standIns = verb("standins", "what in the drawers could stand in for a material, and what that changes", showStandIns);
+    standIns->add_option("--material", options.material, "its id")->required();
+    CLI::Option* usedIn =
+        standIns->add_option("--pattern", options.pattern, "a dressing that it is used in; its thread where no part is said");
+    CLI::Option* usedPart =
+        standIns->add_option("--part", options.part, "its place in parts, from 0")->check(CLI::Range(0, 1000))->needs(usedIn);
+    standIns->parse_complete_callback([&options, usedPart] { options.partSaid = !usedPart->empty(); });
     CLI::App* card = verb("card", "a card at true scale, to lay feathers on", showCard);
     CLI::Option* cardPattern = card->add_option("--pattern", options.pattern, "its id");
     CLI::Option* cardRules =

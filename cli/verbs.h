@@ -49,6 +49,11 @@ struct Options {
     std::string place;     // of a team, to rank flies for
     bool daybook = false;  // with what the days give back
     int part = 0;
+    bool partSaid = false;
+    bool left = false;  // for a left-handed tier
+    std::string material;
+    std::string text;  // of a recipe: a path, "-" for standard input
+    std::string into;  // where a recipe's dressing is written to
     std::string figure;
     double reading = 0.0;  // mm
     double minutes = 0.0;
@@ -98,6 +103,12 @@ int showBuy(const Options& options);
 int showCheck(const Options& options);
 int showCard(const Options& options);
 int showCuts(const Options& options);
+int showSteps(const Options& options);
+int showOrder(const Options& options);
+int showRecipe(const Options& options);
+int showStandIns(const Options& options);
+// A book written where the ending says which; 0, or how it failed, said on standard error.
+int writeInto(const std::string& path, const Book& book);
 int validate(const Options& options);
 int convert(const Options& options);
 int rescue(const Options& options);

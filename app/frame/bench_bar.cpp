@@ -19,7 +19,7 @@
 #include "parts/name_field.h"
 #include "store/recipe.h"
 #include "units/text.h"
-#include "water/substitute.h"
+#include "water/standins.h"
 
 namespace machair::app {
 
@@ -58,8 +58,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
       measured_(new Label(this)),
       dressing_(new QToolButton(this)),
       sizes_(new QToolButton(this)),
-      start_(new QToolButton(this)),
-      doubt_(new QToolButton(this)) {
+      start_(new QToolButton(this)) {
     setObjectName(QStringLiteral("bench-bar"));
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
@@ -102,19 +101,11 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     connect(start_, &QToolButton::clicked, this, &BenchBar::chooseKind);
     buildDressingMenu();
     on_ = new Label(tr("on"), this);
-    doubt_->setObjectName(QStringLiteral("doubt"));
-    doubt_->setToolTip(tr("What the recipe left open; a click asks the next"));
-    doubt_->hide();
-    connect(doubt_, &QToolButton::clicked, this, [this] {
-        doubts_.removeFirst();
-        askDoubt();
-    });
     auto* rows = new QVBoxLayout(this);
     rows->setContentsMargins(0, 0, 0, 0);
     rows->setSpacing(0);
     auto* layout = new QHBoxLayout;
     rows->addLayout(layout);
-    rows->addWidget(doubt_, 0, Qt::AlignLeft);
     layout->setContentsMargins(14, 2, 14, 6);
     layout->setSpacing(8);
     for (QWidget* widget :
@@ -181,14 +172,14 @@ void BenchBar::buildDressingMenu() {
     QMenu* stand = menu->addMenu(tr("What could stand &in for the open part"));
     stand->setObjectName(QStringLiteral("stand-in"));
     stand->setToolTipsVisible(true);
-    connect(stand, &QMenu::aboutToShow, this, [this, stand] { offerSubstitutes(stand); });
+    connect(stand, &QMenu::aboutToShow, this, [this, stand] { offerStandIns(stand); });
     menu->addSeparator();
     const auto file = [&](const char* id, const QString& text, auto work) {
         QAction* action = menu->addAction(text);
         action->setObjectName(QString::fromLatin1(id));
         connect(action, &QAction::triggered, this, work);
     };
-    file("read-recipe", tr("Read a recipe from the &clipboard"), [this] { readRecipe(QGuiApplication::clipboard()->text()); });
+    file("read-recipe", tr("Read a &recipe…"), [this] { emit recipeOffered(QGuiApplication::clipboard()->text()); });
     file("copy-recipe", tr("Put its recipe on the clip&board"), [this] {
         if (!document_.pattern()) return;
         QGuiApplication::clipboard()->setText(qt(store::writeRecipe(*document_.pattern(), document_.book(), store::RecipeFormat::text)));
@@ -198,54 +189,37 @@ void BenchBar::buildDressingMenu() {
     dressing_->setMenu(menu);
 }
 
-// The drawers' other materials of the same kind, nearest first, each with what it changes.
-void BenchBar::offerSubstitutes(QMenu* menu) {
+// What in the drawers could stand in for the open part's material, nearest first, each with what it changes.
+void BenchBar::offerStandIns(QMenu* menu) {
     menu->clear();
-    if (!document_.pattern() || !document_.part()) {
+    const Pattern* dressing = document_.pattern();
+    const auto part = document_.part();
+    if (!dressing || !part || !dressing->parts[*part].material) {
         menu->addAction(tr("open a part in the ticket first"))->setEnabled(false);
         return;
     }
-    const std::string pattern = document_.pattern()->id;
-    const std::size_t part = *document_.part();
-    const auto list = substitutesFor(document_.book(), pattern, part);
+    const auto list = standInsFor(document_.book(), *dressing->parts[*part].material, UsedIn{dressing->id, *part});
     if (!list || list->empty()) {
-        menu->addAction(tr("nothing else of its kind is in the drawers"))->setEnabled(false);
+        menu->addAction(tr("nothing in the drawers could stand in for it"))->setEnabled(false);
         return;
     }
-    for (const Substitute& s : *list) {
+    constexpr std::size_t kMost = 24;
+    for (std::size_t i = 0; i < std::min(kMost, list->size()); ++i) {
+        const StandIn& s = (*list)[i];
         QStringList words;
-        for (const std::string& change : s.changes)
-            words << qt(change);
-        for (const std::string& thumb : s.thumb)
-            words << tr("%1 (rule of thumb)").arg(qt(thumb));
+        for (const StandInChange& change : s.changes)
+            words << qt(change.words());
         QAction* action = menu->addAction(qt(s.title) + QStringLiteral(":  ") +
                                           (words.isEmpty() ? tr("next to no change") : words.mid(0, 3).join(QStringLiteral(", "))));
-        action->setToolTip(words.join(QLatin1Char('\n')));
-        connect(action, &QAction::triggered, this, [this, pattern, part, material = s.material] {
+        QStringList tip;
+        for (const StandInChange& change : s.changes)
+            tip << qt(change.words()) + (change.ruleOfThumb ? tr(" (rule of thumb)") : QString());
+        if (!s.mind.empty()) tip << qt(s.mind);
+        action->setToolTip(tip.join(QLatin1Char('\n')));
+        connect(action, &QAction::triggered, this, [this, pattern = dressing->id, part = *part, material = s.material] {
             refuseIf(document_.apply(changeMaterial(document_.book(), pattern, part, material), part));
         });
     }
-}
-
-void BenchBar::readRecipe(const QString& text) {
-    if (!document_.isOpen()) return;
-    const auto read = store::readRecipe(text.toStdString(), document_.book());
-    if (!read) return refuseIf(read.error());
-    NewRecord made{read->pattern.id, {"recipe: " + read->pattern.title(), document_.book()}};
-    made.edit.after.patterns.push_back(read->pattern);
-    const Faults faults = document_.start(std::move(made));
-    if (!faults.empty()) return refuseIf(faults);
-    if (read->doubts.empty()) return document_.say(tr("%1 was read, every word of it").arg(qt(read->pattern.title())));
-    // Doubts are asked one by one, each with its place.
-    doubts_.clear();
-    for (const store::RecipeDoubt& doubt : read->doubts)
-        doubts_ << tr("line %1, column %2: %3").arg(doubt.line).arg(doubt.column).arg(qt(doubt.question));
-    askDoubt();
-}
-
-void BenchBar::askDoubt() {
-    doubt_->setVisible(!doubts_.isEmpty());
-    if (!doubts_.isEmpty()) doubt_->setText(tr("%1   (%2 to ask: click when answered)").arg(doubts_.front()).arg(doubts_.size()));
 }
 
 void BenchBar::askForRecipeFile() {

@@ -20,8 +20,6 @@ class BenchBar : public QWidget {
     Q_OBJECT
   public:
     BenchBar(Document& document, Theme& theme, QWidget* parent = nullptr);
-    // A dressing from recipe text; what it leaves open is asked in place, one after another.
-    void readRecipe(const QString& text);
     void keepRecipe(const QString& path);  // .txt, .md or .html
     void askForName();                     // in place, until Enter or Esc
     void offerSizes(bool offered);         // the strip across sizes belongs to the plan
@@ -29,6 +27,7 @@ class BenchBar : public QWidget {
   signals:
     void refused(const Faults& faults);
     void sizesWanted(bool shown);
+    void recipeOffered(const QString& text);
 
   private:
     void start(FlyKind kind);
@@ -38,8 +37,7 @@ class BenchBar : public QWidget {
     void refresh();
     void resize(const HookChange& change);
     void buildDressingMenu();
-    void offerSubstitutes(QMenu* menu);
-    void askDoubt();
+    void offerStandIns(QMenu* menu);
     void askForRecipeFile();
     void refuseIf(const Faults& faults);
 
@@ -55,8 +53,6 @@ class BenchBar : public QWidget {
     QToolButton* dressing_;
     QToolButton* sizes_;
     QToolButton* start_;
-    QToolButton* doubt_;
-    QStringList doubts_;
 };
 
 }  // namespace machair::app

@@ -11,6 +11,7 @@
 #include <QVBoxLayout>
 
 #include "book/schools.h"
+#include "editing/tying_hand.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "parts/label.h"
@@ -21,7 +22,6 @@ namespace {
 
 const QString kBench = QStringLiteral("window/bench");
 const QString kText = QStringLiteral("house/text");
-const QString kLeft = QStringLiteral("house/left");
 constexpr int kLeastText = 80, kMostText = 200, kStep = 10, kUsual = 100;
 
 struct LightingName {
@@ -126,7 +126,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
     column->addWidget(heading(tr("At the vice")));
     left_->setCheckable(true);
     connect(left_, &QToolButton::clicked, this, [this](bool left) {
-        settings_.setValue(kLeft, left);
+        keepLeftHanded(settings_, left);
         emit leftHandChosen(left);
     });
     column->addWidget(left_, 0, Qt::AlignLeft);
@@ -193,7 +193,7 @@ void House::refresh() {
     const QSignalBlocker quiet(text_);
     text_->setValue(percent / kStep);
     textSaid_->setText(tr("%1 %").arg(percent));
-    left_->setChecked(settings_.value(kLeft, false).toBool());
+    left_->setChecked(tiesLeftHanded(settings_));
     if (document_.isOpen()) schools_->show(fieldsOf(document_.book().schools.value_or(SchoolChoices{})));
     schools_->setEnabled(document_.isOpen());
     sayDevices();
@@ -201,7 +201,7 @@ void House::refresh() {
 
 void House::restore() {
     useTextSize(settings_.value(kText, kUsual).toInt());
-    if (settings_.value(kLeft, false).toBool()) emit leftHandChosen(true);
+    if (tiesLeftHanded(settings_)) emit leftHandChosen(true);
 }
 
 void House::open() {

@@ -44,6 +44,7 @@
 #include "frame/guide_view.h"
 #include "frame/house.h"
 #include "frame/quiet_line.h"
+#include "frame/recipe_sheet.h"
 #include "frame/station_bar.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
@@ -97,7 +98,8 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       quiet_(new QuietLine(theme_)),
       water_(new WaterStation(document_, theme_, hub_)),
       daybook_(new DaybookStation(document_, theme_)),
-      arrivals_(new ArrivalsSheet(document_, theme_)) {
+      arrivals_(new ArrivalsSheet(document_, theme_)),
+      recipe_(new RecipeSheet(document_, theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     setAcceptDrops(true);
@@ -112,8 +114,12 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(bar_);
     layout->addWidget(faults_);
     layout->addWidget(arrivals_);
+    layout->addWidget(recipe_, 1);
+    connect(bar_, &BenchBar::recipeOffered, this, [this](const QString& text) {
+        if (document_.isOpen()) recipe_->open(text);
+    });
     for (QWidget* station : std::initializer_list<QWidget*>{
-             plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_),
+             plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_, settings_),
              new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
              new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_), daybook_, drawers_})
         stations_->addWidget(station);  // in the order of Station
@@ -154,6 +160,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
         if (document_.setAside().empty()) faults_->hide();
         doors_->hide();
         arrivals_->hide();
+        recipe_->hide();
     });
     if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
         connect(application, &Application::wentWrong, this, [this](const QString& what) { quiet_->say(tr("Not done: %1").arg(what)); });
@@ -285,6 +292,7 @@ void MainWindow::showStation(Station station) {
     station_ = station;
     tabs_->showStation(station);
     bar_->setVisible(worksOnTheFly(station));
+    cast_->setVisible(station != Station::tie);  // the view is full of the one fly
     bar_->offerSizes(station == Station::plan);
     showPage();
 }

@@ -18,6 +18,7 @@ class QStackedWidget;
 namespace machair::app {
 
 class ArrivalsSheet;
+class RecipeSheet;
 class BalanceStation;
 class DaybookStation;
 class Doors;
@@ -114,6 +115,7 @@ class MainWindow : public QMainWindow {
     WaterStation* water_;
     DaybookStation* daybook_;
     ArrivalsSheet* arrivals_;
+    RecipeSheet* recipe_;
     Doors* doors_ = nullptr;
     FirstEvening* evening_ = nullptr;
     GuideView* guide_ = nullptr;

@@ -4,16 +4,35 @@
 #include <algorithm>
 #include <array>
 
+#include "drawing/things.h"
 #include "scene/partial.h"
+#include "scene/side.h"
 #include "units/text.h"
 
 namespace machair::app {
 
 namespace {
 
-constexpr double kTop = 150.0;     // px for the words above the drawing
-constexpr double kBottom = 172.0;  // and below it
-constexpr double kStepScale = 52.0;
+// Read from a metre: px at the usual size of text, and they grow with it.
+constexpr double kNumberPx = 96.0, kVerbPx = 40.0, kWordsPx = 24.0, kSmallPx = 17.0;
+constexpr double kTop = 168.0;     // px for the words above the drawing
+constexpr double kBottom = 148.0;  // and below it
+constexpr double kStepScale = 60.0;
+constexpr double kHeldWide = 132.0, kHeldTall = 92.0;  // the material in hand
+
+QFont inPixels(double px, bool bold = false) {
+    constexpr double kUsualPx = 13.3;  // of the usual size of text
+    return faceScaled(px / kUsualPx, bold);
+}
+double grown(double px) { return px * std::max(1.0, QFontMetricsF(faceScaled(1.0)).height() / 16.0); }
+
+// What a step's material is held for: it isn't in the hand any more once it is tied off.
+bool isInHand(const TyingStep& step) {
+    constexpr std::array kVerbs = {"tie in", "wind",           "dub",      "spin", "twist", "square", "strip", "trim",
+                                   "pair",   "comb and stack", "nip",      "mix",  "bare",  "knot",   "fix",   "fold",
+                                   "marry",  "mark out",       "slide on", "seat", "wax",   "start",  "change"};
+    return std::ranges::find(kVerbs, step.verb) != kVerbs.end();
+}
 
 // What part of the fly a step is about, mm from the eye to the rear.
 std::pair<double, double> placeOf(const TyingStep& step, const Plan& plan, const Scene& scene) {
@@ -38,7 +57,7 @@ std::pair<double, double> placeOf(const TyingStep& step, const Plan& plan, const
 
 StepView::StepView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("step"));
-    setMinimumSize(480, 460);
+    setMinimumSize(480, 300);
     connect(&theme_, &Theme::changed, this, [this] {
         paintFly();
         update();
@@ -60,14 +79,19 @@ void StepView::show(const Plan& plan, const TyingStep& step, int index, int coun
     count_ = count;
     turns_ = 0;
     setAccessibleName(qt(step.verb + " " + step.object));
-    setAccessibleDescription(qt(step.number + " " + step.unit + ". " + step.threadWords + ". " + step.look));
+    std::string spoken = step.number + " " + step.unit;
+    for (const std::string* words : {&step.how, &step.direction, &step.face, &step.threadWords, &step.look})
+        if (!words->empty()) spoken += ". " + *words;
+    setAccessibleDescription(qt(spoken));
     whole_.reset();
     paintFly();
     update();
 }
 
-void StepView::setMirrored(bool mirrored) {
+void StepView::setSide(bool near, bool mirrored) {
+    near_ = near;
     mirrored_ = mirrored;
+    whole_.reset();
     paintFly();
     update();
 }
@@ -77,21 +101,29 @@ void StepView::countTurns(int turns) {
     update();
 }
 
+void StepView::setMishap(const QString& likeliest) {
+    mishap_ = likeliest;
+    update();
+}
+
 void StepView::resizeEvent(QResizeEvent*) { paintFly(); }
 
-QRectF StepView::drawingFrame() const { return QRectF(0.0, kTop, width(), height() - kTop - kBottom); }
+QRectF StepView::drawingFrame() const {
+    const double top = grown(kTop), bottom = grown(kBottom);
+    return QRectF(0.0, top, width(), std::max(40.0, height() - top - bottom));
+}
 
 void StepView::paintFly() {
     picture_ = QImage();
     const auto& plan = plan_;
     if (!plan || !step_) return;
-    if (!whole_) whole_ = makeScene(*plan);
+    if (!whole_) whole_ = near_ ? nearForFar(makeScene(*plan)) : makeScene(*plan);
     const Scene scene = tiedSoFar(*whole_, *plan, {step_->done, step_->bed, step_->head});
     const QRectF frame = drawingFrame();
     if (frame.width() < 10.0 || frame.height() < 10.0) return;
     const auto [from, to] = placeOf(*step_, *plan, scene);
     const double tall = std::max(scene.top - scene.bottom, 6.0);
-    const double k = std::min({kStepScale, (frame.width() - 60.0) / (to - from), (frame.height() - 16.0) / tall});
+    const double k = std::min({kStepScale, (frame.width() - 60.0) / (to - from), (frame.height() - 10.0) / tall});
     const double middle = 0.5 * (from + to);
     const double centre = 0.5 * (scene.top + scene.bottom);
     const QPointF origin(0.5 * frame.width() - k * middle, 0.5 * frame.height() + k * centre);
@@ -104,71 +136,92 @@ void StepView::paintFly() {
         painter.scale(-1.0, 1.0);
     }
     drawing::paintFly(painter, scene, {k, origin, theme_.bench(), 0.0});
-    // The working thread hangs where this step leaves it.
-    if (step_->threadWords.starts_with("the thread hangs")) {
-        const Point2 at = plan->hook.at(step_->threadAfter).position;
-        const double x = origin.x() + k * (at.x / mm), y = origin.y() - k * (at.y / mm - 0.5 * (plan->hook.wire() / mm));
-        painter.setPen(QPen(theme_.colours().accent, 2.0));
-        painter.drawLine(QPointF(x, y), QPointF(x + 4.0, frame.height() - 26.0));
-        painter.setBrush(theme_.colours().accent);
-        painter.drawRoundedRect(QRectF(x - 2.0, frame.height() - 27.0, 12.0, 22.0), 3.0, 3.0);  // the bobbin
-        threadX_ = mirrored_ ? frame.width() - x : x;
-        threadY_ = y;
-    }
+    if (!step_->threadOn) return;
+    // The working thread hangs where this step leaves it, down to its bobbin.
+    const Point2 at = plan->hook.at(step_->threadAfter).position;
+    const double x = origin.x() + k * (at.x / mm), y = origin.y() - k * (at.y / mm - 0.5 * (plan->hook.wire() / mm));
+    painter.setPen(QPen(theme_.colours().accent, 2.0));
+    painter.drawLine(QPointF(x, y), QPointF(x + 4.0, frame.height() - 30.0));
+    painter.setBrush(theme_.colours().accent);
+    painter.drawRoundedRect(QRectF(x - 3.0, frame.height() - 31.0, 14.0, 26.0), 3.0, 3.0);
 }
 
 void StepView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), theme_.colours().paper);
+    if (!step_ || !plan_) return;
+    if (!picture_.isNull()) painter.drawImage(drawingFrame().topLeft(), picture_);
+    paintDeed(painter);
+    paintMinding(painter);
+}
+
+// Number, verb and object above the drawing, and how; at the right what is held in the hand.
+void StepView::paintDeed(QPainter& painter) const {
     const Colours& c = theme_.colours();
-    painter.fillRect(rect(), c.paper);
-    if (!step_) return;
-    const double left = 24.0, room = width() - 48.0;
-    painter.setFont(faceScaled(1.0));
-    painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(left, 24.0), tr("step %1 of %2").arg(index_ + 1).arg(count_));
-    // The number first, very large; it gives way to the words where it is long.
-    QFont large = faceScaled(step_->number.size() > 5 ? 4.2 : 5.4, true);
-    const QFontMetricsF largeMetrics(large);
-    const double numberWidth = step_->number.empty() ? 0.0 : largeMetrics.horizontalAdvance(qt(step_->number));
+    const double left = 24.0;
+    double right = width() - 24.0;
+    if (step_->part >= 0 && isInHand(*step_)) {
+        const Material& made = plan_->parts[static_cast<std::size_t>(step_->part)].made;
+        const QRectF frame(right - kHeldWide, 16.0, kHeldWide, kHeldTall);
+        drawing::paintMaterial(painter, made, frame, theme_.bench());
+        right = frame.left() - 18.0;
+    }
+    const QFont large = inPixels(step_->number.size() > 6 ? kNumberPx * 0.62 : kNumberPx, true);
+    const double wide = step_->number.empty() ? 0.0 : QFontMetricsF(large).horizontalAdvance(qt(step_->number)) + 20.0;
     painter.setFont(large);
     painter.setPen(c.accent);
-    painter.drawText(QPointF(left, 104.0), qt(step_->number));
-    const double after = left + numberWidth + (numberWidth > 0.0 ? 18.0 : 0.0);
-    painter.setFont(faceScaled(1.25));
+    painter.drawText(QRectF(left, 8.0, wide, grown(108.0)), Qt::AlignLeft | Qt::AlignVCenter, qt(step_->number));
+    const double x = left + wide;
+    const QFont verb = inPixels(kVerbPx, true);
+    painter.setFont(verb);
     painter.setPen(c.ink);
-    painter.drawText(QPointF(after, 104.0),
-                     QFontMetricsF(painter.font())
-                         .elidedText(qt(step_->unit) + (turns_ > 0 ? tr("   ·   counted %1").arg(turns_) : QString()), Qt::ElideRight,
-                                     room - after + left));
-    painter.setFont(faceScaled(2.0, true));
-    painter.drawText(
-        QPointF(after, 66.0),
-        QFontMetricsF(painter.font()).elidedText(qt(step_->verb + " " + step_->object), Qt::ElideRight, width() - after - 24.0));
-    painter.setFont(faceScaled(1.15));
+    painter.drawText(QRectF(x, 10.0, right - x, grown(52.0)), Qt::AlignLeft | Qt::AlignVCenter,
+                     QFontMetricsF(verb).elidedText(capitalised(qt(step_->verb + " " + step_->object)), Qt::ElideRight, right - x));
+    QStringList second;
+    if (!step_->unit.empty()) second << qt(step_->unit);
+    for (const std::string* words : {&step_->direction, &step_->face, &step_->side})
+        if (!words->empty()) second << qt(*words);
+    if (turns_ > 0) second << tr("counted %1").arg(turns_);
+    const QFont words = inPixels(kWordsPx);
+    painter.setFont(words);
+    painter.drawText(QRectF(x, 10.0 + grown(52.0), right - x, grown(40.0)), Qt::AlignLeft | Qt::AlignVCenter,
+                     QFontMetricsF(words).elidedText(second.join(QStringLiteral(" · ")), Qt::ElideRight, right - x));
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(left, 136.0), QFontMetricsF(painter.font()).elidedText(qt(step_->detail), Qt::ElideRight, room));
-    if (!picture_.isNull()) painter.drawImage(drawingFrame().topLeft(), picture_);
-    // Below: thread, winding, face, what it locks; then what to look for, and what goes wrong.
-    painter.fillRect(QRectF(0.0, height() - kBottom, width(), kBottom), c.panel);
-    double y = height() - kBottom + 24.0;
-    const auto line = [&](const QString& name, const std::string& words, const QColor& ink, double scale = 1.05) {
-        if (words.empty() || y > height() - 6.0) return;
-        painter.setFont(faceScaled(0.95, true));
-        painter.setPen(c.inkSoft);
-        painter.drawText(QPointF(left, y), name);
-        painter.setFont(faceScaled(scale));
+    painter.drawText(QRectF(left, grown(104.0), width() - 48.0, grown(62.0)), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
+                     capitalised(qt(step_->how)));
+    painter.setFont(inPixels(kSmallPx));
+    painter.drawText(
+        QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
+        step_->before ? tr("make ready, %1 of %2").arg(index_ + 1).arg(count_) : tr("step %1 of %2").arg(index_ + 1).arg(count_));
+}
+
+// Below it what to look for, what it locks, the note, what may go wrong.
+void StepView::paintMinding(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const double bottom = grown(kBottom), left = 24.0;
+    painter.fillRect(QRectF(0.0, height() - bottom, width(), bottom), c.panel);
+    double y = height() - bottom + 8.0;
+    const QFont font = inPixels(kWordsPx);
+    const double tall = QFontMetricsF(font).height() + 2.0;
+    const auto line = [&](const QString& sign, const QString& words, const QColor& ink) {
+        if (words.isEmpty() || y + tall > height()) return;
+        painter.setFont(font);
         painter.setPen(ink);
-        painter.drawText(QPointF(left + 92.0, y), QFontMetricsF(painter.font()).elidedText(qt(words), Qt::ElideRight, room - 92.0));
-        y += 24.0;
+        painter.drawText(QRectF(left, y, 30.0, tall), Qt::AlignLeft | Qt::AlignVCenter, sign);
+        painter.drawText(QRectF(left + 32.0, y, width() - left - 56.0, tall), Qt::AlignLeft | Qt::AlignVCenter,
+                         QFontMetricsF(font).elidedText(words, Qt::ElideRight, width() - left - 56.0));
+        y += tall;
     };
-    line(tr("thread"), step_->threadWords, c.ink);
-    std::string how = step_->winding;
-    if (!step_->face.empty()) how += (how.empty() ? "" : "; ") + step_->face;
-    line(tr("how"), how, c.ink);
-    line(tr("locks"), step_->locks, c.ink);
-    line(tr("look"), step_->look, c.grass, 1.15);
-    line(tr("wrong"), step_->wrong, c.warn);
+    line(QStringLiteral("✓"), capitalised(qt(step_->look)), c.grass);
+    QStringList locks;
+    for (const std::string& words : step_->locks)
+        locks << qt(words);
+    line(QStringLiteral("⊙"), locks.isEmpty() ? QString() : tr("Holds %1").arg(locks.join(tr("; "))), c.ink);
+    line(QStringLiteral("✎"), capitalised(qt(step_->note)), c.slate);
+    line(QStringLiteral("✗"), mishap_, c.warn);
+    line(QStringLiteral("→"), step_->next.empty() ? QString() : tr("Then pick up %1").arg(qt(step_->next)), c.inkSoft);
+    if (step_->threadOn) line(QStringLiteral("│"), capitalised(qt(step_->threadWords)), c.inkSoft);
 }
 
 }  // namespace machair::app

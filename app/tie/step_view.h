@@ -19,8 +19,10 @@ class StepView : public QWidget {
     StepView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const Plan& plan, const TyingStep& step, int index, int count);
     void showNothing();
-    void setMirrored(bool mirrored);
+    // Near: the tier's own side, the fly turned; mirrored: the eye at the right.
+    void setSide(bool near, bool mirrored);
     void countTurns(int turns);  // counted so far, shown beside the number
+    void setMishap(const QString& likeliest);
     [[nodiscard]] const std::optional<TyingStep>& step() const { return step_; }
 
   protected:
@@ -30,6 +32,8 @@ class StepView : public QWidget {
   private:
     [[nodiscard]] QRectF drawingFrame() const;
     void paintFly();
+    void paintDeed(QPainter& painter) const;
+    void paintMinding(QPainter& painter) const;
 
     Document& document_;
     const Theme& theme_;
@@ -38,12 +42,11 @@ class StepView : public QWidget {
     int index_ = 0;
     int count_ = 0;
     int turns_ = 0;
-    bool mirrored_ = false;
+    bool near_ = true;
+    bool mirrored_ = true;
+    QString mishap_;
     std::optional<Scene> whole_;
-    std::string wholeOf_;
     QImage picture_;
-    double threadX_ = 0.0;  // px, where the thread hangs in the picture
-    double threadY_ = 0.0;
 };
 
 }  // namespace machair::app

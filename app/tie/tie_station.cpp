@@ -5,56 +5,63 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
-#include <QListWidget>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "bench/mishaps.h"
+#include "editing/tying_hand.h"
 #include "frame/panel.h"
 #include "parts/label.h"
+#include "tie/mishap_cards.h"
+#include "tie/step_strip.h"
 #include "tie/step_view.h"
+#include "units/text.h"
 
 namespace machair::app {
 
 namespace {
 
-constexpr int kTiePanel = 330;
-
-QLabel* paragraph(const char* name) {
-    auto* label = new Label;
-    label->setObjectName(QString::fromLatin1(name));
-    label->setWordWrap(true);
-    return label;
-}
+constexpr int kCardsWide = 400;
+const QString kFarKey = QStringLiteral("tie/far_side");
 
 }  // namespace
 
-TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
+TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& devices, QSettings& settings, QWidget* parent)
     : QWidget(parent),
       document_(document),
       theme_(theme),
       hub_(devices),
+      settings_(settings),
       view_(new StepView(document, theme)),
-      list_(new QListWidget),
-      caution_(paragraph("caution")),
-      order_(paragraph("order")),
-      rework_(paragraph("rework")),
-      lasting_(paragraph("lasting")),
-      coats_(paragraph("drying")),
-      wrong_(nullptr) {
+      strip_(new StepStrip(theme)),
+      mishaps_(new MishapCards(document, theme)),
+      aside_(new Label),
+      coats_(new Label),
+      hand_(tiesLeftHanded(settings) ? Hand::left : Hand::right),
+      far_(settings.value(kFarKey, false).toBool()) {
     setObjectName(QStringLiteral("tie"));
     setFocusPolicy(Qt::StrongFocus);
-    auto* layout = sideBySide(this);
-    layout->addWidget(view_, 1);
-    layout->addWidget(scrolled(makePanel(), kTiePanel));
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    column->addLayout(makeButtons());
+    auto* middle = new QHBoxLayout;
+    middle->addWidget(view_, 1);
+    mishaps_->setFixedWidth(kCardsWide);
+    mishaps_->hide();
+    middle->addWidget(mishaps_);
+    column->addLayout(middle, 1);
+    column->addWidget(strip_);
+    connect(strip_, &StepStrip::wanted, this, &TieStation::go);
     connect(&document_, &Document::planChanged, this, [this] {
         if (isVisible() && !document_.previewing()) rebuild();
     });
     connect(&document_, &Document::bookOpened, this, [this] {
         if (isVisible()) rebuild();
     });
-    connect(&theme_, &Theme::changed, this, &TieStation::refresh);
+    connect(&theme_, &Theme::changed, this, &TieStation::rebuild);
     connect(&hub_, &devices::Hub::pedalOn, this, [this] {
         if (isVisible() && isActiveWindow()) go(current_ + 1);
     });
@@ -66,35 +73,62 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
     clock_.start(kSecond);
 }
 
-QWidget* TieStation::makePanel() {
-    auto* panel = new QWidget;
-    auto* column = panelColumn(panel);
-    auto* move = new QHBoxLayout;
-    const auto button = [&](const char* name, const QString& text, const QString& tip, auto work) {
+QHBoxLayout* TieStation::makeButtons() {
+    auto* row = new QHBoxLayout;
+    row->setContentsMargins(14, 4, 14, 6);
+    row->setSpacing(8);
+    const auto button = [&](const char* name, const QString& text, const QString& tip) {
         auto* made = toolButton(name, text, tip);
         made->setFocusPolicy(Qt::NoFocus);
-        connect(made, &QToolButton::clicked, this, work);
-        move->addWidget(made);
+        row->addWidget(made);
         return made;
     };
-    button("step-back", tr("Back"), tr("The step before (Backspace)"), [this] { go(current_ - 1); });
-    button("step-on", tr("On"), tr("The next step (Space, Page Down or the pedal)"), [this] { go(current_ + 1); });
-    move->addStretch(1);
-    auto* hand = button("left-handed", tr("Left hand"), tr("For a left-handed tier: everything mirrored"), [] {});
-    hand->setCheckable(true);
-    connect(hand, &QToolButton::toggled, this, [this](bool left) {
-        hand_ = left ? Hand::left : Hand::right;
-        rebuild();
-    });
-    auto* far = button("far-side", tr("Far side"), tr("Seen from the other side of the vice"), [] {});
-    far->setCheckable(true);
-    connect(far, &QToolButton::toggled, this, [this](bool on) {
-        far_ = on;
+    connect(button("step-back", tr("Back"), tr("The step before (Backspace)")), &QToolButton::clicked, this, [this] { go(current_ - 1); });
+    connect(button("step-on", tr("On"), tr("The next step (Space, Page Down or the pedal)")), &QToolButton::clicked, this,
+            [this] { go(current_ + 1); });
+    wrong_ = button("went-wrong", tr("What went wrong?"), tr("What can go wrong here, what can still be done, and how to prevent it (W)"));
+    wrong_->setCheckable(true);
+    connect(wrong_, &QToolButton::toggled, this, [this](bool on) {
+        if (on) own_->setChecked(false);
         refresh();
     });
-    aloud_ = toolButton("aloud", tr("Aloud"), tr("Says each step, where this computer has a voice"));
-    aloud_->setFocusPolicy(Qt::NoFocus);
-    aloud_->setCheckable(true);
+    own_ = button("own-mishaps", tr("My faults"), tr("What goes wrong with you most, and what to practise"));
+    own_->setCheckable(true);
+    connect(own_, &QToolButton::toggled, this, [this](bool on) {
+        if (on) wrong_->setChecked(false);
+        refresh();
+    });
+    order_ = button("put-in-order", tr("Put in order"), tr("Moves the parts as little as makes them tieable"));
+    connect(order_, &QToolButton::clicked, this, &TieStation::putInOrder);
+    aside_->setObjectName(QStringLiteral("aside"));
+    aside_->setWordWrap(true);
+    row->addWidget(aside_, 1);
+    coats_->setObjectName(QStringLiteral("drying"));
+    coats_->setFont(faceScaled(1.0, true));
+    row->addWidget(coats_);
+    makeSideButtons(row);
+    return row;
+}
+
+void TieStation::makeSideButtons(QHBoxLayout* row) {
+    const auto toggle = [&](const char* name, const QString& text, const QString& tip, bool on) {
+        auto* made = toolButton(name, text, tip);
+        made->setFocusPolicy(Qt::NoFocus);
+        made->setCheckable(true);
+        made->setChecked(on);
+        row->addWidget(made);
+        return made;
+    };
+    connect(toggle("left-handed", tr("Left hand"), tr("For a left-handed tier: the bench mirrored; near and far stay as they are"),
+                   hand_ == Hand::left),
+            &QToolButton::toggled, this, [this](bool left) { setHand(left ? Hand::left : Hand::right); });
+    connect(toggle("far-side", tr("Far side"), tr("Seen from the other side of the vice"), far_), &QToolButton::toggled, this,
+            [this](bool on) {
+                far_ = on;
+                settings_.setValue(kFarKey, on);
+                rebuild();
+            });
+    aloud_ = toggle("aloud", tr("Aloud"), tr("Says each step, where this computer has a voice"), false);
     connect(aloud_, &QToolButton::toggled, this, [this](bool on) {
         if (on && !speaker_.available()) {
             aloud_->setChecked(false);
@@ -102,48 +136,12 @@ QWidget* TieStation::makePanel() {
         }
         sayAloud();
     });
-    column->addLayout(move);
-    list_->setObjectName(QStringLiteral("steps"));
-    list_->setAccessibleName(tr("Steps"));
-    list_->setFrameShape(QFrame::NoFrame);
-    list_->setFocusPolicy(Qt::NoFocus);
-    list_->installEventFilter(this);
-    connect(list_, &QListWidget::currentRowChanged, this, [this](int row) {
-        if (row >= 0) go(row);
-    });
-    column->addWidget(list_, 1);
-    coats_->setFont(faceScaled(1.0, true));
-    column->addWidget(coats_);
-    column->addWidget(caution_);
-    column->addWidget(order_);
-    wrong_ = new QToolButton;
-    wrong_->setObjectName(QStringLiteral("went-wrong"));
-    wrong_->setText(tr("This went wrong"));
-    wrong_->setToolTip(tr("What can go wrong here, what can still be done, and how to prevent it (W)"));
-    wrong_->setCheckable(true);
-    wrong_->setFocusPolicy(Qt::NoFocus);
-    connect(wrong_, &QToolButton::toggled, this, [this](bool on) {
-        refresh();
-        if (!on || current_ >= static_cast<int>(steps_.size()) || !plan_) return;
-        const int part = steps_[static_cast<std::size_t>(current_)].part;
-        if (part >= 0) document_.refuse(document_.apply(countMishap(document_.book(), plan_->parts[static_cast<std::size_t>(part)].kind)));
-    });
-    auto* under = new QHBoxLayout;  // the row above is full
-    under->addWidget(wrong_);
-    under->addWidget(aloud_);
-    under->addStretch(1);
-    column->addLayout(under);
-    column->addWidget(rework_);
-    column->addWidget(lasting_);
-    return panel;
 }
 
-bool TieStation::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == list_ && event->type() == QEvent::KeyPress) {
-        keyPressEvent(static_cast<QKeyEvent*>(event));
-        return true;
-    }
-    return QWidget::eventFilter(watched, event);
+void TieStation::setHand(Hand hand) {
+    hand_ = hand;
+    keepLeftHanded(settings_, hand == Hand::left);
+    rebuild();
 }
 
 void TieStation::showEvent(QShowEvent*) {
@@ -156,12 +154,12 @@ void TieStation::rebuild() {
     plan_ = document_.plan();
     steps_ = plan_ ? stepsOf(*plan_, hand_) : std::vector<TyingStep>();
     measured_ = plan_ ? checkItems(*plan_, document_.book()) : std::vector<CheckItem>();
-    const QSignalBlocker quiet(list_);
-    list_->clear();
-    int n = 1;
-    for (const TyingStep& step : steps_)
-        list_->addItem(tr("%1  %2 %3").arg(n++).arg(qt(step.verb), qt(step.object)));
+    if (plan_ && std::exchange(tying_, plan_->pattern.id) != plan_->pattern.id) current_ = 0;
     current_ = std::clamp(current_, 0, std::max(0, static_cast<int>(steps_.size()) - 1));
+    // A right-hander has the eye at his right; his far side and a left-hander's own side have it at the left.
+    const bool mirrored = (hand_ == Hand::right) != far_;
+    view_->setSide(!far_, mirrored);
+    strip_->show(plan_, steps_, !far_, mirrored);
     refresh();
 }
 
@@ -173,12 +171,13 @@ void TieStation::go(int step) {
         drying_.push_back({qt(plan_->pattern.title() + ", " + coat.object),
                            QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
     }
-    if (wanted != current_) {
-        turns_ = 0;
-        wrong_->setChecked(false);
-    }
     const bool moved = current_ != wanted;
     current_ = wanted;
+    if (moved) {
+        turns_ = 0;
+        const QSignalBlocker quiet(wrong_);
+        wrong_->setChecked(false);
+    }
     refresh();
     if (moved) sayAloud();
 }
@@ -186,7 +185,7 @@ void TieStation::go(int step) {
 void TieStation::sayAloud() {
     if (!aloud_->isChecked() || current_ >= static_cast<int>(steps_.size())) return;
     const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
-    QStringList words = {qt(step.verb + " " + step.object), qt(step.number)};
+    QStringList words = {qt(step.verb + " " + step.object), qt(step.number + " " + step.unit), qt(step.direction)};
     words.removeAll(QString());
     speaker_.say(words.join(QStringLiteral(". ")));
 }
@@ -194,52 +193,58 @@ void TieStation::sayAloud() {
 void TieStation::refresh() {
     if (steps_.empty() || !plan_) return view_->showNothing();
     const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
-    view_->setMirrored((hand_ == Hand::left) != far_);
     view_->show(*plan_, step, current_, static_cast<int>(steps_.size()));
-    const QSignalBlocker quiet(list_);
-    list_->setCurrentRow(current_);
+    const auto cards = cardsFor(MishapCards::all(), *plan_, step);
+    view_->setMishap(cards.empty() ? QString() : tr("%1: %2").arg(capitalised(qt(cards.front()->shows)), qt(cards.front()->nextFly)));
+    strip_->setCurrent(current_);
+    mishaps_->setVisible(wrong_->isChecked() || own_->isChecked());
+    if (wrong_->isChecked()) mishaps_->show(*plan_, step);
+    if (own_->isChecked()) mishaps_->showOwn();
+    refreshAside();
+    sayCoats();
+}
+
+// One line beside the buttons: an order that can't be tied, else a caution once, else where this hand aims, else what lasts.
+void TieStation::refreshAside() {
+    const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
     const Colours& c = theme_.colours();
-    // A caution is said once a session, where it belongs; Book, Cautions has them all.
+    const auto faults = orderFaults(*plan_);
+    order_->setVisible(!faults.empty());
     const bool fresh = step.caution && cautioned_.insert(*step.caution).second;
-    if (fresh) caution_->setText(QStringLiteral("! ") + qt(sayCaution(*step.caution)));
-    caution_->setVisible(fresh || (step.caution && caution_->text().contains(qt(sayCaution(*step.caution)))));
-    setInk(caution_, c.warn);
-    QStringList order;
-    for (const OrderFault& fault : orderFaults(plan_->pattern)) {
-        const auto name = [&](std::size_t part) {
-            return part < plan_->parts.size() ? qt(std::string(nameOf(plan_->parts[part].kind))) : tr("nothing: last");
-        };
-        order << tr("✗ %1. Tie the %2 before the %3.").arg(qt(fault.words), name(fault.part), name(fault.before));
+    const QString caution = step.caution ? QStringLiteral("! ") + qt(sayCaution(*step.caution)) : QString();
+    if (!faults.empty()) {
+        aside_->setText(tr("✗ %1: %2.").arg(capitalised(qt(faults.front().because)), qt(faults.front().mend)));
+        setInk(aside_, c.fault);
+        return;
     }
-    order_->setText(order.join(QLatin1Char('\n')));
-    order_->setVisible(!order.isEmpty());
-    setInk(order_, c.fault);
-    QStringList rework;
-    if (wrong_->isChecked() && step.part >= 0)
-        for (const Rework& r : reworkOf(plan_->parts[static_cast<std::size_t>(step.part)].kind))
-            rework << tr("%1: %2%3\nNext time: %4.")
-                          .arg(qt(r.wrong), r.reversible ? QString() : tr("(past mending on this fly) "), qt(r.remedy), qt(r.prevent));
-    else if (wrong_->isChecked())
-        rework << tr("Unwind the thread to the last landmark and lay it again.");
-    if (wrong_->isChecked() && step.part >= 0) {
-        const std::string kind(nameOf(plan_->parts[static_cast<std::size_t>(step.part)].kind));
-        for (const Mishap& mishap : document_.book().mishaps)
-            if (mishap.id == kind) rework << tr("The %1 went wrong %2 times so far.").arg(qt(kind)).arg(mishap.count);
+    if (fresh || (step.caution && aside_->text() == caution)) {
+        aside_->setText(caution);
+        setInk(aside_, c.warn);
+        return;
     }
-    rework_->setText(rework.join(QLatin1Char('\n')));
-    rework_->setVisible(wrong_->isChecked());
-    const Durability lasting = durabilityOf(*plan_);
-    QStringList said;
+    QString said;
     if (step.part >= 0)
         if (const std::string aim = sayAim(measured_, static_cast<std::size_t>(step.part)); !aim.empty())
-            said << tr("Your hand: %1.").arg(qt(aim));
-    if (!lasting.weak.empty())
-        said << tr("Gives way first: %1. Cheapest: %2.").arg(qt(lasting.weak.front().words), qt(lasting.weak.front().improve));
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, lasting.protects.size()); ++i)
-        said << QStringLiteral("✓ ") + qt(lasting.protects[i]);
-    lasting_->setText(said.join(QLatin1Char('\n')));
-    setInk(lasting_, c.inkSoft);
-    sayCoats();
+            said = tr("Your hand: %1.").arg(qt(aim));
+    if (said.isEmpty()) {
+        const Durability lasting = durabilityOf(*plan_);
+        said = tr("%1 of 10, %2")
+                   .arg(number(lasting.score, lasting.score == std::floor(lasting.score) ? 0 : 1), qt(sayDurability(lasting.score)));
+        if (const Weakness* weak = lasting.cheapest())
+            said += tr(": %1. Buys most: %2 (+%3)").arg(qt(weak->words), qt(weak->cure), qt(formatShort(weak->buys, 1)));
+        said = tr("Lasts: ") + said;
+    }
+    aside_->setText(said);
+    setInk(aside_, c.inkSoft);
+}
+
+void TieStation::putInOrder() {
+    if (!plan_ || !document_.pattern()) return;
+    Edit edit{"parts put in an order that can be tied", document_.book()};
+    Pattern* pattern = edit.after.findPattern(document_.pattern()->id);
+    if (!pattern) return;
+    *pattern = inSoundOrder(*plan_);
+    document_.refuse(document_.apply(std::move(edit)));
 }
 
 void TieStation::sayCoats() {
@@ -262,6 +267,7 @@ void TieStation::sayCoats() {
 }
 
 void TieStation::keyPressEvent(QKeyEvent* event) {
+    const bool digit = event->key() >= Qt::Key_0 && event->key() <= Qt::Key_9;
     switch (event->key()) {
         case Qt::Key_Space:
         case Qt::Key_PageDown:
@@ -274,7 +280,9 @@ void TieStation::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_W: return wrong_->toggle();
         case Qt::Key_Plus: ++turns_; break;
         default:
-            if (event->key() < Qt::Key_0 || event->key() > Qt::Key_9) return QWidget::keyPressEvent(event);
+            if (!digit) return QWidget::keyPressEvent(event);
+            if (wrong_->isChecked() && event->key() > Qt::Key_0)
+                return mishaps_->choose(static_cast<std::size_t>(event->key() - Qt::Key_1));
             turns_ = event->key() - Qt::Key_0;
     }
     view_->countTurns(turns_);

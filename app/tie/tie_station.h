@@ -1,13 +1,16 @@
-// At the vice: one step fills the view. Space, Page Down or the pedal goes on, Backspace back, digits count turns.
+// At the vice: one step fills the view. Space, Page Down or the pedal goes on, Backspace back, digits count turns, W asks what
+// went wrong. What is made ready comes first; the steps stand along the foot as the fly after each.
 #pragma once
 
+#include <QSettings>
 #include <QTimer>
 #include <QWidget>
 #include <memory>
 #include <set>
 #include <vector>
 
-#include "bench/judgement.h"
+#include "bench/durability.h"
+#include "bench/order.h"
 #include "bench/steps.h"
 #include "checking/checking.h"
 #include "devices/hub.h"
@@ -15,18 +18,20 @@
 #include "theme/theme.h"
 #include "tie/speaker.h"
 
+class QHBoxLayout;
 class QLabel;
-class QListWidget;
 class QToolButton;
 
 namespace machair::app {
 
+class MishapCards;
+class StepStrip;
 class StepView;
 
 class TieStation : public QWidget {
     Q_OBJECT
   public:
-    TieStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
+    TieStation(Document& document, const Theme& theme, devices::Hub& devices, QSettings& settings, QWidget* parent = nullptr);
     void go(int step);
     [[nodiscard]] int step() const { return current_; }
     [[nodiscard]] const std::vector<TyingStep>& steps() const { return steps_; }
@@ -34,12 +39,15 @@ class TieStation : public QWidget {
   protected:
     void keyPressEvent(QKeyEvent* event) override;
     void showEvent(QShowEvent* event) override;
-    bool eventFilter(QObject* watched, QEvent* event) override;
 
   private:
-    QWidget* makePanel();
+    QHBoxLayout* makeButtons();
+    void makeSideButtons(QHBoxLayout* row);
     void rebuild();
     void refresh();
+    void refreshAside();
+    void setHand(Hand hand);
+    void putInOrder();
     void sayCoats();
     void sayAloud();
 
@@ -51,14 +59,15 @@ class TieStation : public QWidget {
     Document& document_;
     const Theme& theme_;
     devices::Hub& hub_;
+    QSettings& settings_;
     StepView* view_;
-    QListWidget* list_;
-    QLabel* caution_;
-    QLabel* order_;
-    QLabel* rework_;
-    QLabel* lasting_;
+    StepStrip* strip_;
+    MishapCards* mishaps_;
+    QLabel* aside_;  // caution, order, what lasts, where this hand aims
     QLabel* coats_;
-    QToolButton* wrong_;
+    QToolButton* order_ = nullptr;
+    QToolButton* wrong_ = nullptr;
+    QToolButton* own_ = nullptr;
     Speaker speaker_;
     QToolButton* aloud_ = nullptr;
     QTimer clock_;
@@ -66,6 +75,7 @@ class TieStation : public QWidget {
     std::vector<TyingStep> steps_;
     std::vector<CheckItem> measured_;  // where this hand should aim, of the dressing that the steps are of
     std::set<Caution> cautioned_;      // once a session each
+    std::string tying_;                // the dressing: another one begins at its first step
     std::vector<Drying> drying_;
     int current_ = 0;
     int turns_ = 0;

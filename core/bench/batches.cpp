@@ -126,14 +126,12 @@ std::vector<std::size_t> groupedOrder(const Book& book, const std::vector<TyingJ
 }
 
 std::vector<Stage> stagesOf(const Plan& plan, const std::optional<OwnMinutes>& own) {
-    constexpr double kMinutesAStep = 1.1;
-    constexpr double kCoat = 0.5;
     std::vector<Stage> stages = {{"tie", 0.0, 0.0}};
     for (const TyingStep& step : stepsOf(plan)) {
         if (step.dryMinutes)
-            stages.push_back({"coat " + step.number, kCoat, *step.dryMinutes});
+            stages.push_back({"coat " + step.number, step.minutes, *step.dryMinutes});
         else
-            stages.front().hands += kMinutesAStep;
+            stages.front().hands += step.minutes;
     }
     if (own) stages.front().hands = own->median;
     return stages;

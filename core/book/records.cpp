@@ -544,8 +544,8 @@ Result<NewRecord> addRecord(const Book& book, std::string_view list, std::string
     if (list == "cut_lists") return put(book, &Book::cutLists, CutList{}, "list", "a new list of slips");
     if (list == "days") return lastOf(&Book::days, addDay(book, about, std::nullopt));
     if (list == "mishaps") {
-        const auto kind = fromName<PartKind>(about).value_or(PartKind::wing);
-        return NewRecord{std::string(nameOf(kind)), countMishap(book, kind)};
+        const std::string id = about.empty() ? "wing.rolls" : std::string(about);
+        return NewRecord{id, countMishap(book, id, id)};
     }
     return fail(Place(std::string(list)), "expected one of the book's lists, got \"" + std::string(list) + "\"");
 }

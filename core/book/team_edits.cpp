@@ -200,13 +200,19 @@ Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
     return edit;
 }
 
-Edit countMishap(const Book& book, PartKind kind) {
-    const std::string id(nameOf(kind));
+Edit countMishap(const Book& book, const std::string& id, const std::string& shows) {
     Edit edit{"", book};
     auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
     if (found == edit.after.mishaps.end()) found = edit.after.mishaps.insert(found, Mishap{id, 0, {}});
     ++found->count;
-    edit.words = "the " + id + " went wrong, " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
+    edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
+    return edit;
+}
+
+Edit takeBackMishap(const Book& book, const std::string& id, const std::string& shows) {
+    Edit edit{"not counted after all: " + shows, book};
+    const auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
+    if (found != edit.after.mishaps.end() && --found->count <= 0) edit.after.mishaps.erase(found);
     return edit;
 }
 

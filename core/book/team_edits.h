@@ -35,8 +35,9 @@ namespace machair {
 [[nodiscard]] Result<Edit> changeSeasonField(const Book& book, std::string_view row, std::string_view key, std::string_view text);
 [[nodiscard]] Result<Edit> removeSeasonRow(const Book& book, std::string_view row);
 
-// Something went wrong at the vice, once more, with a part of this kind.
-[[nodiscard]] Edit countMishap(const Book& book, PartKind kind);
+// Something went wrong at the vice, once more, under the id of its card ("wing.cocks"); and once less, where it didn't after all.
+[[nodiscard]] Edit countMishap(const Book& book, const std::string& id, const std::string& shows);
+[[nodiscard]] Edit takeBackMishap(const Book& book, const std::string& id, const std::string& shows);
 
 // How many of a dressing on a hook (its own where none is named) lie in the box; 0 keeps it listed as still to be tied.
 [[nodiscard]] Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied,

@@ -5,6 +5,7 @@
 #include <QListWidget>
 #include <QLocalServer>
 #include <QLocalSocket>
+#include <QPlainTextEdit>
 #include <QSlider>
 #include <QSpinBox>
 #include <QToolButton>
@@ -15,7 +16,9 @@
 #include "cut/gauge_view.h"
 #include "drift/water_section.h"
 #include "frame/bench_bar.h"
+#include "frame/recipe_sheet.h"
 #include "tests/app/at.h"
+#include "tie/mishap_cards.h"
 #include "tie/step_view.h"
 #include "tie/tie_station.h"
 #include "water/sea_view.h"
@@ -294,18 +297,36 @@ TEST_CASE("a whole fly is tied by keyboard, and the coat dries while the next is
     auto* view = bench.find<StepView>("step");
     const int steps = static_cast<int>(tie->steps().size());
     REQUIRE(steps > 8);
+    bool dried = false;
     for (int i = 1; i < steps; ++i) {
         QTest::keyClick(tie, i % 2 ? Qt::Key_Space : Qt::Key_PageDown);
+        dried = dried || bench.text("drying").contains(QStringLiteral("dries"));
         CHECK(tie->step() == i);
         CHECK(view->step()->verb == tie->steps()[static_cast<std::size_t>(i)].verb);
     }
-    CHECK(bench.text("drying").contains(QStringLiteral("dries")));
+    CHECK(dried);
     QTest::keyClick(tie, Qt::Key_Space);  // no further than the end
     CHECK(tie->step() == steps - 1);
     QTest::keyClick(tie, Qt::Key_Backspace);
     CHECK(tie->step() == steps - 2);
+    while (tie->steps()[static_cast<std::size_t>(tie->step())].part < 0 ||
+           tie->steps()[static_cast<std::size_t>(tie->step())].verb != "wind")
+        QTest::keyClick(tie, Qt::Key_Backspace);
+    // Opening the cards counts nothing; choosing one does, choosing it again takes it back.
+    const auto counted = [&] { return bench.document().book().mishaps.size(); };
+    const std::size_t none = counted();
     QTest::keyClick(tie, Qt::Key_W);
-    CHECK_FALSE(bench.text("rework").isEmpty());
+    auto* cards = bench.find<MishapCards>("mishaps");
+    REQUIRE(cards->isVisible());
+    CHECK(cards->count() > 3);
+    CHECK(counted() == none);
+    QTest::keyClick(tie, Qt::Key_1);
+    CHECK(counted() == none + 1);
+    CHECK(bench.text("mishap-this-fly").startsWith(QStringLiteral("This fly")));
+    QTest::keyClick(tie, Qt::Key_1);
+    CHECK(counted() == none);
+    QTest::keyClick(tie, Qt::Key_W);
+    CHECK_FALSE(cards->isVisible());
     QTest::keyClick(tie, Qt::Key_Home);
     CHECK(tie->step() == 0);
     const QImage right = view->grab().toImage();
@@ -313,20 +334,37 @@ TEST_CASE("a whole fly is tied by keyboard, and the coat dries while the next is
     CHECK_FALSE(view->grab().toImage() == right);
 }
 
-TEST_CASE("a recipe on the clipboard becomes a dressing, and its doubts are asked one by one") {
+TEST_CASE("a recipe is read as it is pasted, its doubts are marked and clicked away, and nothing comes in before it is taken") {
     At bench(Station::plan);
-    bench.find<BenchBar>("bench-bar")
-        ->readRecipe(QStringLiteral(
-            "Test Ember\nHook: 10\nTail: unobtainium, 8 mm\nBody: olive seal-like\nHackle: ginger hen, 2 turns, to the point\n"));
+    const Book before = bench.document().book();
+    emit bench.find<BenchBar>("bench-bar")
+        ->recipeOffered(QStringLiteral(
+            "Test Ember\nHook: 10\nTail: unobtainium, 8 mm\nBody: magenta fur\nHackle: ginger hen, 2 turns, to the point\n"));
+    auto* sheet = bench.find<RecipeSheet>("recipe");
+    REQUIRE(sheet->isVisible());
+    CHECK(bench.document().book() == before);
+    REQUIRE(sheet->read());
+    const std::size_t doubts = sheet->read()->doubts.size();
+    CHECK(doubts >= 3);
+    CHECK(bench.find<QPlainTextEdit>("recipe-text")->extraSelections().size() >= 2);
+    REQUIRE(sheet->read()->materials.size() == 1);
+    // The fur is one of the drawers after all.
+    QToolButton* fur = nullptr;
+    for (QToolButton* choice : sheet->findChildren<QToolButton*>(QStringLiteral("doubt-choice")))
+        if (choice->text().contains(QStringLiteral("seal-like"))) fur = choice;
+    REQUIRE(fur);
+    QTest::mouseClick(fur, Qt::LeftButton);
+    REQUIRE(waitFor([&] { return sheet->read()->doubts.size() == doubts - 1; }));
+    CHECK(sheet->read()->materials.empty());
+    bench.click("recipe-take");
+    CHECK_FALSE(sheet->isVisible());
     CHECK(bench.document().pattern()->title() == "Test Ember");
-    auto* doubt = bench.find<QToolButton>("doubt");
-    CHECK(doubt->isVisible());
-    CHECK(doubt->text().contains(QStringLiteral("line 3")));
-    while (doubt->isVisible())
-        QTest::mouseClick(doubt, Qt::LeftButton);
+    CHECK(bench.text("quiet").contains(QStringLiteral("still in doubt")));
     const QString path = bench.path("ember.txt");
     bench.find<BenchBar>("bench-bar")->keepRecipe(path);
     CHECK(std::filesystem::exists(path.toStdString()));
+    bench.document().undoStack().undo();
+    CHECK(bench.document().book() == before);
 }
 
 TEST_CASE("what was left of a noodle teaches the next one") {

@@ -341,3 +341,70 @@ TEST_CASE("doctor and rescue tell and save, and write over nothing") {
         CHECK(line.find("patterns[") != std::string::npos);
     CHECK(runCli("rescue '" + book + "' '" + out + "'").code == 2);
 }
+
+TEST_CASE("steps come with their numbers, the thread's places and the ids of what goes wrong") {
+    const Json json = jsonOf(demo("steps", "--pattern kelp-lantern"));
+    REQUIRE(json["steps"].size() > 15);
+    bool before = true, tied = false;
+    for (std::size_t i = 0; i < json["steps"].size(); ++i) {
+        const Json& step = json["steps"][i];
+        hasKeys(step, {"n", "verb", "object", "number", "unit", "part", "before", "thread_before_mm", "thread_after_mm", "how", "face",
+                       "side", "direction", "locks", "look", "wrong", "note", "minutes"});
+        CHECK(step["n"] == i + 1);
+        CHECK((before || !step["before"].get<bool>()));
+        before = step["before"];
+        tied = tied || step["verb"] == "tie off";
+        CHECK(step["wrong"].is_array());
+    }
+    CHECK(tied);
+    CHECK(runCli(demo("steps", "--pattern kelp-lantern --hook round-14 --left")).code <= 1);
+    CHECK(runCli(demo("steps", "--pattern nobody")).code == 1);
+    CHECK(runCli(demo("steps")).code == 2);
+    CHECK(runCli(demo("steps", "--pattern kelp-lantern")).out.find("1. lay out the tray") == 0);
+}
+
+TEST_CASE("a sound order is empty") {
+    const Json json = jsonOf(demo("order", "--pattern kelp-lantern"));
+    CHECK(json["faults"].empty());
+    CHECK(runCli(demo("order", "--pattern kelp-lantern")).out == "the order is sound\n");
+    CHECK(runCli(demo("order", "--pattern nobody")).code == 1);
+}
+
+TEST_CASE("a recipe is read from a file or standard input, and written only where it is told to") {
+    const std::filesystem::path folder = std::filesystem::temp_directory_path() / ("machair-recipe-" + std::to_string(::getpid()));
+    std::filesystem::create_directories(folder);
+    const std::string recipe = (folder / "recipe.txt").string(), into = (folder / "with.machair.json").string();
+    std::ofstream(recipe) << "Ebb Spark\nHook: 10\nThread: black 72\nBody: magenta fur\nHackle: ginger hen, 2 or 3 turns\n";
+    const Json json = jsonOf(demo("recipe", "--text '" + recipe + "'"));
+    hasKeys(json, {"pattern", "materials", "hooks", "doubts"});
+    CHECK(json["pattern"]["name"] == "Ebb Spark");
+    CHECK(json["pattern"]["parts"][1]["turns"] == Json::array({2, 3}));
+    REQUIRE(json["doubts"].size() == 1);
+    hasKeys(json["doubts"][0], {"line", "column", "text", "question", "choices"});
+    CHECK(json["doubts"][0]["line"] == 4);
+    CHECK(json["materials"].size() == 1);
+    CHECK(jsonOf(demo("recipe", "--text - < '" + recipe + "'")) == json);
+    CHECK(runCli(demo("recipe", "--text '" + recipe + "' --into '" + into + "'")).code == 0);
+    CHECK(runCli("validate '" + into + "'").code == 0);
+    CHECK(jsonOf("plan '" + into + "' --pattern recipe")["pattern"] == "recipe");
+    CHECK(runCli(demo("recipe", "--text '" + recipe + "' --into nowhere.txt")).code == 2);
+    CHECK(runCli(demo("recipe", "--text /nobody/here")).code == 1);
+    std::filesystem::remove_all(folder);
+}
+
+TEST_CASE("stand-ins say what changes and which of it is a rule of thumb") {
+    const Json json = jsonOf(demo("standins", "--material oval-gold --pattern kelp-lantern --part 1"));
+    REQUIRE_FALSE(json["standins"].empty());
+    bool thumb = false;
+    for (const Json& standIn : json["standins"]) {
+        hasKeys(standIn, {"material", "changes"});
+        for (const Json& change : standIn["changes"]) {
+            hasKeys(change, {"what", "from", "to", "rule_of_thumb"});
+            thumb = thumb || change["rule_of_thumb"];
+        }
+    }
+    CHECK(thumb);
+    CHECK_FALSE(jsonOf(demo("standins", "--material thread-black --pattern kelp-lantern"))["standins"].empty());
+    CHECK(runCli(demo("standins", "--material nobody")).code == 1);
+    CHECK(runCli(demo("standins", "--material oval-gold --part 1")).code == 2);
+}

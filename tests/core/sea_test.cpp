@@ -5,7 +5,6 @@
 #include "tests/samples.h"
 #include "water/shore.h"
 #include "water/sight.h"
-#include "water/substitute.h"
 
 using namespace machair;
 using namespace machair::tests;
@@ -80,16 +79,4 @@ TEST_CASE("fetch is the open water upwind, to the shore that the wind comes over
     CHECK(checkOutline(square).empty());
     CHECK_FALSE(checkOutline({square[0], square[1]}).empty());
     CHECK(checkOutline({square[0], square[2], square[1], square[3]}).front().what.find("cross") != std::string::npos);
-}
-
-TEST_CASE("what could stand in is of the same kind, nearest first, with what it changes") {
-    const auto list = substitutesFor(demoBook(), "kelp-lantern", 3).value();
-    REQUIRE(list.size() >= 5);
-    for (std::size_t i = 1; i < list.size(); ++i)
-        CHECK(list[i].strangeness >= list[i - 1].strangeness);
-    const auto hen = std::ranges::find(list, "hen-olive", &Substitute::material);
-    REQUIRE(hen != list.end());
-    CHECK(std::ranges::any_of(hen->changes, [](const std::string& c) { return c.starts_with("sinks"); }));
-    CHECK_FALSE(substitutesFor(demoBook(), "kelp-lantern", 5));  // the head has no material
-    CHECK_FALSE(substitutesFor(demoBook(), "nobody", 0));
 }

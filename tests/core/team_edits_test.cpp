@@ -129,14 +129,17 @@ TEST_CASE("the box counts flies of a dressing on its hook, never fewer than none
     CHECK_FALSE(changeBoxCount(book, "nobody", 1));
 }
 
-TEST_CASE("mishaps are counted by the kind of part") {
+TEST_CASE("mishaps are counted under their card, and taken back when they were none") {
     Book book;
     for (int i = 1; i <= 3; ++i)
-        book = countMishap(book, PartKind::wing).after;
-    book = countMishap(book, PartKind::head).after;
+        book = countMishap(book, "wing.cocks", "stands up").after;
+    book = countMishap(book, "head.fat", "too wide").after;
     REQUIRE(book.mishaps.size() == 2);
-    CHECK(std::ranges::find(book.mishaps, "wing", &Mishap::id)->count == 3);
-    CHECK(countMishap(book, PartKind::wing).words == "the wing went wrong, 4 times so far");
+    CHECK(std::ranges::find(book.mishaps, "wing.cocks", &Mishap::id)->count == 3);
+    CHECK(countMishap(book, "wing.cocks", "stands up").words == "stands up: 4 times so far");
+    CHECK(takeBackMishap(book, "wing.cocks", "stands up").after.mishaps.front().count == 2);
+    CHECK(takeBackMishap(book, "head.fat", "too wide").after.mishaps.size() == 1);
+    CHECK(takeBackMishap(book, "nothing", "nothing").after == book);
 }
 
 TEST_CASE("a day is of the calendar and its own, its hours fit into it, its fish are known") {

@@ -57,7 +57,7 @@ TEST_CASE("what isn't understood is asked for at its place, and kept as a note")
     CHECK(at(5) == 1);
     CHECK(the(recipe.pattern, PartKind::body).note->find("hedge") != std::string::npos);
     const auto body = std::ranges::find(recipe.doubts, 5u, &store::RecipeDoubt::line);
-    CHECK(body->column == std::string("Body: olive seal-like, ").size() + 1);
+    CHECK(body->column == std::string("Body: olive seal-like, brushed out ").size() + 1);
 }
 
 TEST_CASE("forty recipes in different manners are read into parts that can be planned") {
@@ -81,8 +81,7 @@ TEST_CASE("forty recipes in different manners are read into parts that can be pl
         const auto recipe = readRecipe(text, book);
         CAPTURE(i, text);
         REQUIRE(recipe);
-        Book with = book;
-        with.patterns.push_back(recipe->pattern);
+        const Book with = store::withRecipe(book, *recipe);
         CHECK(check(with).empty());
         CHECK(planPattern(with, recipe->pattern.id).has_value());
         CHECK(findKind(recipe->pattern, PartKind::tail));
@@ -132,8 +131,7 @@ TEST_CASE("any bytes are read or refused, never worse") {
         }
         const auto recipe = readRecipe(text, book);
         if (!recipe) continue;
-        Book with = book;
-        with.patterns.push_back(recipe->pattern);
+        const Book with = store::withRecipe(book, *recipe);
         CHECK(check(with).empty());
         for (const auto& doubt : recipe->doubts)
             CHECK(doubt.line >= 1);

@@ -1,0 +1,50 @@
+// A printed recipe as it stands, and what it means: every doubt is marked where it arose, with its choices to click. Nothing goes
+// into the book before it is taken; what is still in doubt then stays as a note.
+#pragma once
+
+#include <QFrame>
+#include <optional>
+
+#include "editing/document.h"
+#include "store/recipe.h"
+#include "theme/theme.h"
+
+class QLabel;
+class QPlainTextEdit;
+class QScrollArea;
+class QToolButton;
+class QVBoxLayout;
+
+namespace machair::app {
+
+class RecipeSheet : public QFrame {
+    Q_OBJECT
+  public:
+    RecipeSheet(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    // Opens it with a text, or empty, to be typed or pasted into.
+    void open(const QString& text);
+    [[nodiscard]] const std::optional<store::ReadRecipe>& read() const { return read_; }
+
+  protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+  private:
+    void readAgain();
+    void showDoubts();
+    void addDoubt(QVBoxLayout* column, std::size_t doubt);
+    void answer(std::size_t doubt, const std::string& value);
+    void mark();
+    void take();
+    [[nodiscard]] QString partsSaid() const;
+
+    Document& document_;
+    const Theme& theme_;
+    QPlainTextEdit* text_;
+    QLabel* means_;
+    QScrollArea* doubts_;
+    QToolButton* take_;
+    std::optional<store::ReadRecipe> read_;
+    Faults faults_;
+};
+
+}  // namespace machair::app

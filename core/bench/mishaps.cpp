@@ -1,0 +1,128 @@
+#include "bench/mishaps.h"
+
+#include <algorithm>
+#include <cmath>
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+bool befalls(const MishapCard& card, const PartPlan& part) {
+    if (std::ranges::find(card.parts, part.kind) == card.parts.end()) return false;
+    return card.madeOf.empty() || std::ranges::find(card.madeOf, part.made.kind) != card.madeOf.end();
+}
+
+std::string shown(double value) { return formatShort(value, 1); }
+
+PlanLink counted(std::size_t part, const char* key, double from, double to, const std::string& what) {
+    return {part, key, formatExact(to), what + ": " + shown(from) + " → " + shown(to)};
+}
+
+}  // namespace
+
+std::string sayUndo(Undo undo) {
+    switch (undo) {
+        case Undo::inPlace: return "mended in place";
+        case Undo::turns: return "unwind its own turns of thread";
+        case Undo::part: return "the part comes off";
+        case Undo::back: return "back to it: all since comes off";
+        case Undo::none: return "no mend on this fly";
+    }
+    throw BrokenContract("unknown undo");
+}
+
+std::string sayShows(Shows when) {
+    switch (when) {
+        case Shows::now: return "shows at once";
+        case Shows::later: return "shows when the next part goes on";
+        case Shows::finished: return "shows on the finished fly";
+        case Shows::inUse: return "shows when it is fished";
+    }
+    throw BrokenContract("unknown time");
+}
+
+const MishapCard* findCard(const std::vector<MishapCard>& cards, std::string_view id) {
+    const auto found = std::ranges::find(cards, id, &MishapCard::id);
+    return found == cards.end() ? nullptr : &*found;
+}
+
+std::vector<const MishapCard*> cardsFor(const std::vector<MishapCard>& cards, const Plan& plan, const TyingStep& step) {
+    std::vector<const MishapCard*> list;
+    for (const std::string& id : step.wrong)
+        if (const MishapCard* card = findCard(cards, id); card && std::ranges::find(list, card) == list.end()) list.push_back(card);
+    for (const MishapCard& card : cards) {
+        if (std::ranges::find(list, &card) != list.end()) continue;
+        const bool own = step.part >= 0 ? befalls(card, plan.parts[static_cast<std::size_t>(step.part)])
+                                        : step.threadOn && card.parts.empty() && card.id.starts_with("thread");
+        if (own) list.push_back(&card);
+    }
+    return list;
+}
+
+std::optional<PlanLink> planLink(const MishapCard& card, const Plan& plan, std::size_t part) {
+    if (part >= plan.parts.size()) return std::nullopt;
+    const PartPlan& planned = plan.parts[part];
+    const Part& written = plan.pattern.parts[part];
+    const std::string_view id = card.id;
+    if (const auto* hackle = std::get_if<HacklePlan>(&planned.detail); hackle && planned.kind == PartKind::collar) {
+        if (id == "hackle.many" && hackle->turns > 1.0)
+            return counted(part, "turns", hackle->turns, hackle->turns - 0.5, "half a turn less");
+        if ((id == "hackle.few" || id == "hackle.one-sided") && hackle->turns + 0.5 <= hackle->mostTurns)
+            return counted(part, "turns", hackle->turns, hackle->turns + 0.5, "half a turn more");
+        if (id == "hackle.stem" && hackle->tieIn == TieIn::butt) return PlanLink{part, "tie_in", "tip", "tied in by the tip: butt → tip"};
+    }
+    if (const auto* tail = std::get_if<TailPlan>(&planned.detail)) {
+        if (id == "tail.thick" && tail->fibres > 3.0)
+            return counted(part, "fibres", tail->fibres, std::floor(0.8 * tail->fibres), "fewer fibres");
+        if (id == "tail.thin" && tail->fibres > 0.0)
+            return counted(part, "fibres", tail->fibres, std::ceil(1.25 * tail->fibres), "more fibres");
+    }
+    if (const auto* rib = std::get_if<RibPlan>(&planned.detail)) {
+        if (id == "rib.few") return counted(part, "turns", rib->turns, rib->turns + 1.0, "a turn more");
+        if (id == "rib.breaks" && rib->turns > 3.0) return counted(part, "turns", rib->turns, rib->turns - 1.0, "a turn less");
+        if (id == "rib.along") {
+            const bool with = rib->direction == Winding::with;
+            return PlanLink{part, "direction", with ? "counter" : "with",
+                            std::string("the rib's other sense: ") + (with ? "with → counter" : "counter → with")};
+        }
+    }
+    if (const auto* tag = std::get_if<TagPart>(&written.detail);
+        tag && (id == "tag.cut" || id == "tag.creeps") && tag->protect.value_or(Protection::none) == Protection::none)
+        return PlanLink{part, "protect", "varnish", "a film of varnish: none → varnish"};
+    if (const auto* body = std::get_if<BodyPlan>(&planned.detail)) {
+        if (id == "body.gap" && body->strands) return counted(part, "strands", *body->strands, *body->strands + 1.0, "a strand more");
+        if (id == "body.unwinds" || id == "herl.snaps") {
+            const auto* own = std::get_if<BodyPart>(&written.detail);
+            if (body->strands && own && !own->twisted.value_or(false)) return PlanLink{part, "twisted", "yes", "twisted with the thread"};
+        }
+    }
+    if (const auto* palmer = std::get_if<PalmerPlan>(&planned.detail); palmer && id == "palmer.bunched" && palmer->openTurns > 3.0)
+        return counted(part, "open_turns", palmer->openTurns, palmer->openTurns - 1.0, "an open turn less");
+    if (const auto* wing = std::get_if<WingPlan>(&planned.detail); wing && id == "wing.splays" && wing->layers > 2)
+        return counted(part, "layers", wing->layers, wing->layers - 1, "a layer less");
+    if (const auto* head = std::get_if<HeadPlan>(&planned.detail)) {
+        if (id == "coat.tacky" && head->coats > 2) return counted(part, "coats", head->coats, 2.0, "two coats");
+        if (id == "whip.loose" && head->whipTurns < 5.0)
+            return counted(part, "whip_turns", head->whipTurns, head->whipTurns + 1.0, "a turn more");
+    }
+    return std::nullopt;
+}
+
+std::vector<OwnMishap> ownMishaps(const Book& book, const std::vector<MishapCard>& cards) {
+    std::vector<OwnMishap> list;
+    for (const Mishap& mishap : book.mishaps) {
+        if (mishap.count <= 0) continue;
+        OwnMishap own{mishap.id, mishap.id, "look closer: say what it was next time", mishap.count};
+        if (const MishapCard* card = findCard(cards, mishap.id)) {
+            own.shows = card->shows;
+            own.practise = card->nextFly;
+        }
+        list.push_back(std::move(own));
+    }
+    std::ranges::stable_sort(list, std::greater{}, &OwnMishap::count);
+    return list;
+}
+
+}  // namespace machair

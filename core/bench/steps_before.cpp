@@ -1,0 +1,173 @@
+// What is made ready before the thread is on the hook (the tray, the hook, beads, feathers, furs).
+#include <algorithm>
+#include <map>
+
+#include "bench/step_writer.h"
+#include "units/text.h"
+#include "words/words.h"
+
+namespace machair {
+
+void StepWriter::layOut() {
+    const auto things =
+        static_cast<double>(std::ranges::count_if(plan_.parts, [](const PartPlan& p) { return p.material.has_value(); }) + 2);
+    TyingStep& step = makeReady(-1, {"lay out", "the tray", counted(things, "thing", "things")});
+    step.how = "in tying order: hook, thread, then what each part is made of, cut to its length";
+    step.look = "nothing to fetch later";
+    step.wrong = {"tray.missing"};
+    step.next = "the hook";
+}
+
+void StepWriter::hookFirst() {
+    const Hook& hook = plan_.hook;
+    TyingStep& look = makeReady(-1, {"look over", "the hook, size " + std::to_string(hook.spec().size), inMillimetres(hook.shank())});
+    look.how = "measured from behind the eye to the start of the bend";
+    look.look = "the eye closed, the point sharp";
+    look.wrong = {"hook.eye", "corrodes"};
+    look.caution = Caution::points;
+    const bool barbless = plan_.pattern.schools && plan_.pattern.schools->barb == BarbSchool::barbless;
+    const bool stuck = std::ranges::any_of(plan_.warnings, [](const Warning& w) { return w.concern == Concern::beadHole; });
+    if (hook.hasBarb() && (barbless || stuck)) {
+        TyingStep& barb = makeReady(-1, {"flatten", "the barb", {"1", "squeeze"}});
+        barb.how = "jaws in line with the point, before bead and vice; the barb's place stays a landmark";
+        barb.look = "a cloth draws off it";
+        barb.wrong = {"hook.barb"};
+        barb.caution = Caution::points;
+    }
+}
+
+void StepWriter::beadsOn() {
+    for (std::size_t i = 0; i < plan_.parts.size(); ++i) {
+        const auto* bead = std::get_if<BeadPlan>(&at(i).detail);
+        if (!bead) continue;
+        TyingStep& step = makeReady(static_cast<int>(i), {"slide on", pieceOf(i), inMillimetres(bead->diameter)});
+        step.how = std::string("small hole first over the point, so that it ends towards the eye, wide side to the rear") +
+                   (bead->atEye ? "" : "; it waits at the eye and is seated later");
+        step.look = "it passes the bend and does not pass the eye";
+        step.wrong = {"bead.pass", "bead.room"};
+        const auto* traits = std::get_if<BeadTraits>(&at(i).made.traits);
+        if (traits && (traits->metal == Metal::lead || traits->metal == Metal::tungsten)) step.caution = Caution::lead;
+        if (bead->atEye) finished(i);
+    }
+    TyingStep& vice = makeReady(-1, {"set", "the hook in the vice", {}});
+    vice.how = "jaws on the lower bend, the point free of the thread's way";
+    vice.look = "the shank level, no give";
+    vice.wrong = {"hook.slips"};
+    vice.caution = Caution::points;
+}
+
+void StepWriter::makeReady(std::size_t i) {
+    const PartPlan& part = at(i);
+    const int own = static_cast<int>(i);
+    if (continues(i) || std::holds_alternative<Impossible>(part.detail)) return;
+    if (const auto* legs = std::get_if<LegsPart>(&written(i).detail); legs && legs->knots.value_or(0) > 0) {
+        TyingStep& step = makeReady(own, {"knot", nameOfPart(i), counted(*legs->knots, "knot each", "knots each")});
+        step.how = *legs->knots > 1 ? "at a third and two thirds, all bending one way" : "at the middle, all bending one way";
+        step.look = "an even count, none cracked; two spare";
+        step.wrong = {"legs.broken", "legs.odd"};
+    }
+    if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
+        if (wing->style == WingStyle::paired || wing->style == WingStyle::upright || wing->style == WingStyle::tips) {
+            TyingStep& step = makeReady(own, {"pair", nameOfPart(i) + ", " + part.made.title(), {"1 + 1", "left and right"}});
+            step.how = wing->style == WingStyle::tips ? "one left and one right, the second matched to the first on the bench"
+                                                      : "one slip of a left feather, one of a right, from the same place of both";
+            step.look = "width, curl and bars alike, lengths within 3 %";
+            step.wrong = {"wing.unequal"};
+            step.caution = Caution::birds;
+        } else if (wing->style == WingStyle::hair && wing->toTake) {
+            TyingStep& step =
+                makeReady(own, {"comb and stack", nameOfPart(i) + ", " + part.made.title(), counted(*wing->toTake, "hair", "hairs")});
+            step.how = "underfur out, tips level; some come away on tightening, so more is taken than stays";
+            step.look = "tips in one line";
+            step.wrong = {"hair.pulls"};
+        }
+    }
+    if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
+        if (tail->style == TailStyle::hair && tail->fibresToTake) {
+            TyingStep& step =
+                makeReady(own, {"comb and stack", nameOfPart(i) + ", " + part.made.title(), counted(*tail->fibresToTake, "hair", "hairs")});
+            step.how = "underfur out, tips level";
+            step.look = "tips in one line";
+            step.wrong = {"hair.pulls"};
+        } else if (tail->style == TailStyle::fibres || tail->style == TailStyle::tippet) {
+            TyingStep& step = makeReady(own, {"square", nameOfPart(i) + ", " + part.made.title(),
+                                              counted(std::get<TailPart>(written(i).detail).fibres, tail->fibres, "fibre", "fibres")});
+            step.how = "drawn out square to the stem till the tips are level, then torn or cut";
+            step.look = tail->style == TailStyle::tippet ? "tips and bars in one line" : "tips in one line";
+            step.wrong = {"tail.uneven", "tail.thick"};
+        }
+    }
+    const auto* hackle = std::get_if<HacklePlan>(&part.detail);
+    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) hackle = &palmer->hackle;
+    if (hackle && part.made.kind == MaterialKind::hackle) {
+        const bool game = hackle->feather.bird == Bird::partridge || hackle->feather.bird == Bird::grouse;
+        const bool tip = hackle->tieIn == TieIn::tip && part.kind != PartKind::palmer;
+        TyingStep& step = makeReady(own, {game ? "trim" : "strip", nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle->fibre)});
+        step.how = std::string("fibre held against the hook first") +
+                   (tip ? "; the fibres parted back from the tip" : "; bare for one turn") +
+                   (game ? "; fluff cut, these stems split" : "; fluff off");
+        step.look = tip ? "no fluff near the tip" : "bare stem for one turn, no fluff";
+        step.wrong = {"hackle.long", "hackle.split", "hackle.short"};
+        step.caution = Caution::birds;
+    }
+    if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
+        if (body->method == BodyMethod::herl && body->strands) {
+            TyingStep& step = makeReady(own, {"nip", "the tips of " + part.made.title(),
+                                              counted(std::get<BodyPart>(written(i).detail).strands, *body->strands, "strand", "strands")});
+            step.how = "the brittle fifth of each off, the strands level";
+            step.look = "equal ends";
+            step.wrong = {"herl.snaps"};
+        } else if (body->method == BodyMethod::chenille || body->method == BodyMethod::tube) {
+            TyingStep& step = makeReady(own, {"bare", "the core of " + part.made.title(), {"3", "mm"}});
+            step.how = "the fuzz off with nails or a blade, so that only the core is bound";
+            step.look = "a bare end";
+            step.wrong = {"chenille.lump"};
+        }
+        const auto* fur = std::get_if<DubbingTraits>(&part.made.traits);
+        if (fur && fur->blend.size() > 1) {
+            double all = 0.0;
+            for (const BlendPart& share : fur->blend)
+                all += share.parts;
+            TyingStep& step = makeReady(own, {"mix", part.made.title(), counted(all, "part by weight", "parts by weight")});
+            step.how = "enough for all the flies that are to match";
+            step.look = "one shade";
+            step.wrong = {"fur.shade"};
+            step.caution = Caution::dust;
+        }
+    }
+}
+
+void StepWriter::markVanes() {
+    std::map<std::string, std::pair<int, double>> slips;  // by material: how many, mm of vane in all
+    std::map<std::string, int> first;
+    for (std::size_t i = 0; i < plan_.parts.size(); ++i) {
+        const auto* wing = std::get_if<WingPlan>(&at(i).detail);
+        const auto* tail = std::get_if<TailPlan>(&at(i).detail);
+        const Length slip = wing ? wing->slip : tail && tail->slip ? *tail->slip : Length{};
+        if (slip <= Length{} || !at(i).material) continue;
+        auto& [count, vane] = slips[*at(i).material];
+        ++count;
+        vane += slip / mm;
+        first.try_emplace(*at(i).material, static_cast<int>(i));
+    }
+    for (const auto& [material, sum] : slips) {
+        if (sum.first < 2) continue;
+        const int part = first.at(material);
+        TyingStep& step =
+            makeReady(part, {"mark out", "the vane of " + at(static_cast<std::size_t>(part)).made.title(), inMillimetres(sum.second * mm)});
+        step.how = "tail, under-wing and over-wing before the first cut; pale and broken parts left";
+        step.look = "the sum lies within the free vane";
+        step.wrong = {"wing.vane"};
+    }
+}
+
+void StepWriter::waxThread() {
+    const auto* thread = std::get_if<ThreadTraits>(&plan_.threadMaterial.traits);
+    if (!thread || thread->fibre != ThreadFibre::gelSpun) return;
+    TyingStep& step = makeReady(-1, {"wax", "the thread, " + plan_.threadMaterial.title(), {"1", "film"}});
+    step.how = "or glue on the shank: one or the other, and a second turn round the bobbin's arm";
+    step.look = "tacky, not wet";
+    step.wrong = {"thread.slick", "thread.slips"};
+}
+
+}  // namespace machair

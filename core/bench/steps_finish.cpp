@@ -1,0 +1,151 @@
+// Beads seated later, changes of thread, the head and what comes after it.
+#include <algorithm>
+
+#include "bench/step_writer.h"
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+constexpr double kVarnishMinutes = 20.0;  // rule of thumb: the label decides
+}
+
+void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
+    if (bead.atEye) return;  // it is on the hook since before the thread
+    windRibs();
+    const int part = static_cast<int>(i);
+    TyingStep& whip = add(part, {"whip", "behind the bead", {"3", "turns"}}, thread_);
+    whip.how = "drawn tight, and only then the thread cut";
+    whip.look = "no end";
+    whip.wrong = {"thread.slips"};
+    threadless(part, {"seat", pieceOf(i), inMillimetres(bead.diameter)}).how =
+        bead.ball ? "pushed back hard onto the ball" : "pushed back hard onto what is tied";
+    steps_.back().look = "it does not turn";
+    steps_.back().wrong = {"bead.turns", "thorax.small"};
+    finished(i);
+    ahead_ = at(i).station;
+    threadOn_ = true;
+    TyingStep& start =
+        add(part, {"start", "the thread ahead of the bead", {"6", "turns"}}, std::max(eye(), std::min(at(i).station - bead.room, rear())));
+    start.how = "hard against the bead, back over its own end";
+    start.look = "it holds when pulled; no thread over the bead";
+    start.wrong = {"thread.shows", "thread.slips"};
+}
+
+void StepWriter::tie(std::size_t i, const ThreadPlan&) {
+    const int part = static_cast<int>(i);
+    TyingStep& off = add(part, {"whip", "the thread in use", {"3", "turns"}}, thread_);
+    off.how = "drawn tight, and only then cut";
+    off.look = "no end";
+    off.wrong = {"thread.slips"};
+    TyingStep& on = add(part, {"change", "to " + at(i).made.title(), {"6", "turns"}}, thread_);
+    on.how = "started over the last turns of the one before";
+    on.look = "no end shows";
+    on.wrong = {"thread.slips", "thread.shows"};
+    finished(i);
+}
+
+void StepWriter::tie(std::size_t i, const HeadPlan& head) { finishHead(static_cast<int>(i), head); }
+
+void StepWriter::finishHead(int part, const HeadPlan& head) {
+    windRibs();
+    windWaiting(PartKind::collar);
+    const bool beaded = !ahead_ && std::ranges::any_of(plan_.parts, [](const PartPlan& p) {
+        const auto* bead = std::get_if<BeadPlan>(&p.detail);
+        return bead && bead->atEye;
+    });
+    const auto* own = part >= 0 ? std::get_if<HeadPart>(&written(static_cast<std::size_t>(part)).detail) : nullptr;
+    if (!beaded) {
+        const bool herl = own && own->method == BodyMethod::herl;
+        TyingStep& wind = add(part,
+                              {"wind", herl ? "the head of herl" : "the head",
+                               own && own->strands && herl ? counted(own->strands, own->strands->middle(), "strand", "strands")
+                                                           : inMillimetres(plan_.head.diameter)},
+                              eye());
+        wind.how = herl ? "tied in behind, wound with the thread, a light hand"
+                        : "strays stroked back, every butt covered; " + formatNumber(plan_.head.diameter / mm, 1) + " mm thick";
+        wind.direction = "over the top and away from you";
+        wind.look = "no wider than the eye";
+        wind.wrong = herl ? std::vector<std::string>{"herl.snaps"} : std::vector<std::string>{"head.fat", "head.butts", "head.crowded"};
+        head_ = true;
+        steps_.back().head = true;
+    }
+    head_ = true;
+    const bool hitch = own && own->knot == Knot::halfHitch;
+    const bool waxed = head.finish == Finish::wax;
+    if (waxed) {
+        TyingStep& wax = add(part, {"wax", "the last of the thread", {"3", "cm"}}, eye());
+        wax.how = "before the knot is drawn";
+        wax.look = "the hackle clean";
+        wax.wrong = {"head.glued"};
+    }
+    constexpr double kUsualHitches = 3.0;
+    const bool wound = head.whipTurns > 0.0;
+    if (wound || hitch) {
+        const Amount turns = counted(own && wound ? own->whipTurns : std::nullopt, wound ? head.whipTurns : kUsualHitches,
+                                     hitch ? "half hitch" : "turn", hitch ? "half hitches" : "turns");
+        TyingStep& whip = add(part, {hitch ? "hitch" : "whip", beaded ? "the finish, behind the bead" : "the finish", turns}, eye());
+        whip.how = hitch ? "each drawn tight before the next" : "flat thread, drawn snug";
+        whip.look = "no loop; then the thread cut";
+        whip.wrong = {"whip.loose", "thread.cut"};
+        whip.locks.emplace_back("everything");
+        whip.caution = Caution::points;
+        whip.head = true;
+    }
+    if (part >= 0) finished(static_cast<std::size_t>(part));
+    coats(part, head);
+    lastLooks();
+}
+
+void StepWriter::coats(int part, const HeadPlan& head) {
+    if (head.finish == Finish::none || head.finish == Finish::wax) return;
+    const bool resin = head.finish == Finish::resin, glue = head.finish == Finish::glue;
+    for (int coat = 1; coat <= head.coats; ++coat) {
+        TyingStep& drop =
+            threadless(part, {resin  ? "cure"
+                              : glue ? "dab"
+                                     : "coat",
+                              resin  ? "the head with resin"
+                              : glue ? "the head with glue"
+                                     : "the head, coat " + std::to_string(coat),
+                              {std::to_string(coat), head.coats > 1 ? "of " + std::to_string(head.coats) + " coats" : "coat"}});
+        drop.how = resin       ? "a thin drop, the excess off with a needle, then the lamp, away from herl and eyes"
+                   : glue      ? "one touch"
+                   : coat == 1 ? "a small drop on a needle, all round; it dries while the next fly is tied"
+                               : "when the coat before is dry";
+        drop.look = "the eye open";
+        drop.wrong = resin      ? std::vector<std::string>{"resin.runs", "eye.shut"}
+                     : glue     ? std::vector<std::string>{"head.glued", "eye.shut"}
+                     : coat > 2 ? std::vector<std::string>{"coat.tacky", "eye.shut"}
+                                : std::vector<std::string>{"eye.shut", "head.glued"};
+        drop.caution = resin ? Caution::resin : glue ? Caution::glue : Caution::solvents;
+        if (!resin && !glue) drop.dryMinutes = kVarnishMinutes;
+        drop.head = true;
+        if (glue || resin) break;
+    }
+}
+
+void StepWriter::lastLooks() {
+    const auto has = [&](auto what) { return std::ranges::any_of(plan_.parts, what); };
+    TyingStep& clear = threadless(-1, {"clear", "the eye", {}});
+    clear.how = "a needle while it is wet, a feather drawn through when tacky";
+    clear.look = "light through it, from below";
+    clear.wrong = {"eye.shut"};
+    clear.caution = Caution::points;
+    brushOut(false);
+    if (has([](const PartPlan& p) {
+            return std::holds_alternative<HacklePlan>(p.detail) || std::holds_alternative<PalmerPlan>(p.detail);
+        })) {
+        TyingStep& groom = threadless(-1, {"groom", "the hackle", {}});
+        groom.how = "strays cut at the root, coaxed into line, clumps parted with a soft brush";
+        groom.look = "even, seen from the front";
+        groom.wrong = {"hackle.stray", "hackle.clumps"};
+    }
+    TyingStep& measure = threadless(-1, {"measure", "the fly", inMillimetres(plan_.length)});
+    measure.how = plan_.pattern.maxLength ? "against the gauge: at most " + formatNumber(*plan_.pattern.maxLength / mm, 1) + " mm"
+                                          : "against the plan and the last fly";
+    measure.look = "within tolerance";
+    measure.wrong = {"length.over"};
+}
+
+}  // namespace machair

@@ -1,0 +1,239 @@
+// Palmers, collars, throats and legs.
+#include <algorithm>
+#include <utility>
+
+#include "bench/step_writer.h"
+#include "sizing/crossing.h"
+#include "units/text.h"
+#include "words/words.h"
+
+namespace machair {
+
+void StepWriter::tieInPalmer(std::size_t i, const PalmerPlan& palmer) {
+    const bool rearward = palmer.wound == PalmerWound::rearward;
+    TyingStep& in = add(static_cast<int>(i),
+                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
+                         inMillimetres(palmer.hackle.tieInFibre)},
+                        rearward ? at(i).station : palmer.end);
+    in.how =
+        rearward ? "at the shoulder by the butt, one turn of bare stem, 3 mm of it bound" : "at the rear by the tip; it waits for the body";
+    if (palmer.feathers > 1) in.how += "; " + std::to_string(palmer.feathers) + " feathers laid as one";
+    in.side = "near side";
+    in.face = "good side towards you";
+    in.look = rearward ? "the stem square to the shank, a fibre flared against the hook" : "the longest fibre will be in front";
+    in.wrong =
+        rearward ? std::vector<std::string>{"palmer.long", "hackle.twists"} : std::vector<std::string>{"palmer.short", "hackle.twists"};
+    in.caution = Caution::birds;
+    tiedIn_[i] = 1;
+}
+
+// Their tips lie under the body.
+void StepWriter::tieInForwardPalmers(std::size_t body) {
+    for (std::size_t i = body + 1; i < plan_.parts.size(); ++i) {
+        const auto* palmer = std::get_if<PalmerPlan>(&at(i).detail);
+        if (!palmer || palmer->wound != PalmerWound::forward || tiedIn_[i]) continue;
+        const auto* own = std::get_if<BodyPlan>(&at(body).detail);
+        const bool thorax = writtenAs<PalmerPart>(i).along == PalmerAlong::thorax;
+        if (own && thorax == (at(body).kind == PartKind::thorax)) tieInPalmer(i, *palmer);
+    }
+}
+
+bool StepWriter::bodyComes(std::size_t after, bool thorax) const {
+    for (std::size_t k = after + 1; k < plan_.parts.size(); ++k)
+        if (std::holds_alternative<BodyPlan>(at(k).detail) && (at(k).kind == PartKind::thorax) == thorax) return true;
+    return false;
+}
+
+// Those that were tied in before the body, now that there is one.
+void StepWriter::windWaiting(PartKind kind) {
+    std::vector<std::size_t> left;
+    for (const std::size_t i : std::exchange(hackles_, {})) {
+        if (at(i).kind != kind)
+            left.push_back(i);
+        else if (const auto* palmer = std::get_if<PalmerPlan>(&at(i).detail))
+            windPalmer(i, *palmer);
+        else
+            windCollar(i, std::get<HacklePlan>(at(i).detail));
+    }
+    hackles_.insert(hackles_.begin(), left.begin(), left.end());
+}
+
+void StepWriter::tie(std::size_t i, const PalmerPlan& palmer) {
+    const bool thorax = writtenAs<PalmerPart>(i).along == PalmerAlong::thorax;
+    if (!tiedIn_[i]) tieInPalmer(i, palmer);
+    if (palmer.wound == PalmerWound::forward && bodyComes(i, thorax))
+        hackles_.push_back(i);
+    else
+        windPalmer(i, palmer);
+}
+
+void StepWriter::windPalmer(std::size_t i, const PalmerPlan& palmer) {
+    const auto& own = writtenAs<PalmerPart>(i);
+    const bool rearward = palmer.wound == PalmerWound::rearward;
+    const Amount shoulder = counted(own.shoulderTurns, palmer.shoulderTurns, "turn", "turns"),
+                 open = counted(own.openTurns, palmer.openTurns, "turn", "turns");
+    Amount all = open;
+    if (!shoulder.number.empty()) all = open.number.empty() ? shoulder : Amount{shoulder.number + " + " + open.number, "turns"};
+    TyingStep& wind = add(static_cast<int>(i), {"wind", pieceOf(i), all}, at(i).station);
+    wind.how = rearward ? (shoulder.number.empty()
+                               ? std::string("open and even to the rear; the pliers hang there")
+                               : shoulder.number + " touching at the shoulder, then open and even to the rear; the pliers hang there")
+                        : std::string("open and even, forward") +
+                              (shoulder.number.empty() ? "" : ", " + shoulder.number + " touching at the shoulder");
+    wind.direction = sense(i) + (rearward ? ", to the rear" : ", forward");
+    for (const HeldPart& held : heldParts(plan_))
+        if (held.upper == i && held.crossing.hold == Hold::locks) wind.locks.push_back(nameOfPart(held.lower) + ": it crosses the strands");
+    wind.look = own.along == PalmerAlong::thorax ? "fur shows between" : "even gaps";
+    wind.wrong = {"palmer.slack", "palmer.bunched", "hackle.twists", "hackle.breaks"};
+    finished(i);
+    const bool ribWaits = !ribs_.empty();
+    if (!rearward) {
+        tieOff(i, nameOfPart(i));
+    } else if (!ribWaits) {
+        TyingStep& off = add(static_cast<int>(i), {"tie off", nameOfPart(i), {"3", "turns"}}, palmer.end);
+        off.how = "the thread wound back through it in open turns, swayed between the fibres, and over its tip";
+        off.locks = {nameOfPart(i) + "'s tip; its stem is crossed by thread alone"};
+        off.look = "no fibres down";
+        off.wrong = {"palmer.cut", "palmer.trapped"};
+        add(static_cast<int>(i), {"thread forward", "through it, to the body front", inMillimetres(palmer.end - at(i).station)},
+            at(i).station)
+            .look = "no fibres down";
+    }
+    windRibs();
+    if (rearward && ribWaits) {
+        TyingStep& tip = add(static_cast<int>(i), {"tie off", nameOfPart(i) + "'s tip", {"1", "turn"}}, thread_);
+        tip.how = "the rib's first square turn has it: cut it close behind that";
+        tip.look = "nothing sticks out behind";
+        tip.wrong = {"hackle.stray", "palmer.loose"};
+    }
+}
+
+void StepWriter::tie(std::size_t i, const HacklePlan& hackle) {
+    if (at(i).kind == PartKind::collar && bodyComes(i, false)) {  // tied in before the body, wound last
+        tieInCollar(i, hackle);
+        hackles_.push_back(i);
+        return;
+    }
+    windRibs();  // a rib that nothing else took up
+    brushOut(true);
+    if (at(i).kind == PartKind::throat) return throat(i, hackle);
+    tieInCollar(i, hackle);
+    windCollar(i, hackle);
+}
+
+void StepWriter::throat(std::size_t i, const HacklePlan& hackle) {
+    TyingStep& in = add(static_cast<int>(i),
+                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
+                         inMillimetres(hackle.fibre)},
+                        at(i).station);
+    in.how = "the hook turned over, or the fibres pressed below; " + machair::said(counted(hackle.fibres, "fibre", "fibres"));
+    in.side = "underneath";
+    in.face = "good side out";
+    in.look = "between the sides' lowest thirds";
+    in.wrong = {"throat.sides", "hackle.long"};
+    in.caution = Caution::birds;
+    finished(i);
+    TyingStep& trim = add(static_cast<int>(i), {"trim", nameOfPart(i) + "'s butts", {}}, std::max(at(i).station - hackle.width, eye()));
+    trim.how = "on a slope, fibre by fibre, the thread drawn aside";
+    trim.look = "the thread whole";
+    trim.wrong = {"thread.cut", "head.butts"};
+}
+
+void StepWriter::tieInCollar(std::size_t i, const HacklePlan& hackle) {
+    const int part = static_cast<int>(i);
+    const MaterialKind kind = at(i).made.kind;
+    const bool plume = kind == MaterialKind::plume, fur = kind == MaterialKind::dubbing;
+    if (continues(i)) {
+        TyingStep& up = add(part, {"take up", continued(i) + " again as " + nameOfPart(i), {}}, at(i).station);
+        up.how = "the same feather, lifted past what stands between and drawn tight up to it";
+        up.look = "what it passes is not pushed";
+        up.wrong = {"wing.pushed"};
+    } else if (fur) {
+        TyingStep& split = add(part, {"tie in", pieceOf(i), inMillimetres(hackle.fibre)}, at(i).station);
+        split.how = "in a loop or the split thread: sparse fibres across it, spun";
+        split.look = "one can see through it";
+        split.wrong = {"loop.full"};
+        split.caution = Caution::dust;
+    } else {
+        const bool tip = hackle.tieIn == TieIn::tip || plume;
+        TyingStep& in = add(part, {"tie in", pieceOf(i), inMillimetres(hackle.tieInFibre)}, at(i).station);
+        in.how = tip ? "by the tip, 1 turn and then 3; it is wound from the stem end, the first turn the shortest"
+                     : "by the butt, stripped for one turn, the first turn the longest";
+        if (hackle.through) in.how += "; before the one that it goes through is wound, if it isn't yet";
+        in.side = "near side";
+        in.face = plume                                 ? "its curve over the top"
+                  : hackle.stand == FibreStand::upright ? "good side towards the eye once it stands"
+                                                        : "good side towards you, to the eye once it stands";
+        in.look = "a fibre here held to its landmark";
+        in.wrong = {"hackle.long", "hackle.short"};
+        in.caution = Caution::birds;
+    }
+}
+
+void StepWriter::windCollar(std::size_t i, const HacklePlan& hackle) {
+    const auto& own = writtenAs<CollarPart>(i);
+    const int part = static_cast<int>(i);
+    const MaterialKind kind = at(i).made.kind;
+    const bool plume = kind == MaterialKind::plume, fur = kind == MaterialKind::dubbing;
+    const Length after = std::max(at(i).station - hackle.width, eye());
+    const bool until = own.until.has_value();
+    TyingStep& wind = add(part, {"wind", pieceOf(i), turnsOf(until ? std::nullopt : own.turns, hackle.turns)}, after);
+    wind.how = until            ? "touching turns as far as " + sayStation(after, plan_.hook).text
+               : hackle.through ? "worked between the fibres of the one behind it"
+               : hackle.stand == FibreStand::upright
+                   ? "each turn against the last, standing upright"
+                   : "each turn ahead of the last, the fibres folded back before the next; the last half turn stroked back";
+    wind.direction = "over the top and away from you";
+    wind.look = fur || plume ? "one can see through it"
+                             : "even all round: stop by eye and by count; " + machair::said(counted(hackle.fibres, "fibre", "fibres"));
+    wind.wrong = plume ? std::vector<std::string>{"plume.thick", "hackle.trapped"}
+                 : fur ? std::vector<std::string>{"loop.full"}
+                       : std::vector<std::string>{"hackle.trapped", "hackle.many", "hackle.few", "hackle.one-sided", "hackle.breaks"};
+    if (hackle.through) wind.wrong.insert(wind.wrong.begin(), "hackle.confused");
+    if (until) wind.wrong.emplace_back("head.crowded");
+    finished(i);
+    TyingStep& off = add(part, {"tie off", nameOfPart(i), {"3", "turns"}}, after);
+    off.how = hackle.feather.stem > 0.06 * plan_.hook.gape() && kind == MaterialKind::hackle
+                  ? "a thick stem: squeezed flat first, its end laid back under 2 turns"
+                  : "its end laid back under 2 turns more";
+    off.locks.push_back(nameOfPart(i) + (fur ? "" : "'s stem"));
+    off.look = "no bump, no fibre ahead";
+    off.wrong = {"hackle.stem", "hackle.stray"};
+    if (own.cut.value_or(false)) {
+        TyingStep& cut = add(part, {"trim", nameOfPart(i) + " square", inMillimetres(hackle.fibre)}, after);
+        cut.how = "all round, to its length";
+        cut.look = "one length all round";
+        cut.wrong = {"hackle.long"};
+    }
+}
+
+void StepWriter::legs(std::size_t i, const PiecePlan& piece) {
+    const auto& own = writtenAs<LegsPart>(i);
+    const int part = static_cast<int>(i);
+    if (own.style == LegStyle::spread) {
+        TyingStep& splay = add(part,
+                               {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
+                                counted(own.count, piece.count, "fibre", "fibres")},
+                               at(i).station);
+        splay.how = "a bunch of " + formatNumber(piece.length / mm, 1) + " mm, the turn loosened so that it spins right round, then bound";
+        splay.look = "no side bare";
+        splay.wrong = {"legs.clump"};
+        finished(i);
+        return;
+    }
+    TyingStep& in = add(part,
+                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
+                         counted(own.count, piece.count, "leg", "legs")},
+                        at(i).station);
+    in.how = "one bunch on top, " + formatNumber(piece.length / mm, 1) + " mm to the tips";
+    in.side = "on top";
+    in.look = "none broken";
+    in.wrong = {"legs.odd", "legs.broken"};
+    TyingStep& half = add(part, {"part", nameOfPart(i), {"2", "turns a side"}}, at(i).station);
+    half.how = "the thread slipped behind each half, the joint hidden by what comes next";
+    half.look = "the two sides alike, bends the same way";
+    half.wrong = {"legs.side", "legs.odd"};
+    finished(i);
+}
+
+}  // namespace machair

@@ -1,0 +1,77 @@
+// Puts a dressing together from a recipe that is laid out: its parts, its materials, its doubts. Inside store only.
+#pragma once
+
+#include <map>
+#include <set>
+
+#include "store/recipe.h"
+#include "store/recipe_layout.h"
+#include "store/recipe_materials.h"
+
+namespace machair::store {
+
+class RecipeReader {
+  public:
+    RecipeReader(std::string text, const Book& book) : text_(std::move(text)), book_(book) {}
+    [[nodiscard]] Result<ReadRecipe> run();
+
+  private:
+    // One stretch of a part's words, with its place in the text.
+    struct Clause {
+        std::string text;
+        std::size_t at = 0;
+        std::vector<Word> words;
+    };
+    struct Made {  // a part on its way
+        Part part;
+        std::size_t at = 0;
+        std::string says;
+        std::vector<std::string> left;  // words kept as its note
+        MaterialWords material;
+        std::optional<MaterialKind> kind;
+        bool styled = false;  // its style was said
+    };
+
+    void readName();
+    void readHook(const RecipeEntry& entry);
+    void takeHook(const HookSpec* hook, int size, const std::string& says, std::size_t at);
+    void readThread(const RecipeEntry& entry);
+    void readLike(const RecipeEntry& entry);
+    void readEntry(const RecipeEntry& entry);
+    void readHead(const RecipeEntry& entry);
+
+    [[nodiscard]] Made begin(PartKind kind, const RecipeEntry& entry, std::size_t at) const;
+    void finish(Made made);
+    [[nodiscard]] static std::vector<Clause> clausesOf(const std::string& text, std::size_t at);
+    [[nodiscard]] static Clause clauseOf(std::string text, std::size_t at);
+    [[nodiscard]] bool beginsAnother(const Made& made, const Clause& clause) const;
+    void readClause(Made& made, Clause clause);
+    void takeCounts(Made& made, Clause& clause);
+    void takeHackleTurns(Made& made, Clause& clause);
+    void takeLength(Made& made, Clause& clause);
+    void takeManner(Made& made, Clause& clause);
+    void takeMaterial(Made& made, Clause& clause);
+    void keepRest(Made& made, const Clause& clause);
+    void chooseMaterial(Made& made);
+    void sameAs(Made& made, const Clause& clause, std::string_view which);
+    bool splitOff(const RecipeEntry& entry);
+    bool halves(const RecipeEntry& entry);
+    void set(Made& made, const char* key, const std::string& text) const;
+
+    void doubt(std::size_t at, std::string_view words, std::string question, std::vector<RecipeChoice> choices = {}, int part = -1,
+               std::string key = {});
+    void order();
+    void missing();
+    [[nodiscard]] const Material* known(const std::string& id) const;
+
+    std::string text_;
+    const Book& book_;
+    ReadRecipe read_;
+    std::map<std::string, std::size_t> named_;  // heading to the part that it made last
+    std::set<std::size_t> ofThread_;            // parts of the tying thread, which may be said later
+    bool hookSaid_ = false, threadSaid_ = false;
+    std::optional<Part> nextThread_;  // "then hot orange"
+    std::vector<RecipeDoubt> partDoubts_;
+};
+
+}  // namespace machair::store
