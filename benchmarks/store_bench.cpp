@@ -9,6 +9,7 @@
 #include "book/edits.h"
 #include "daybook/rates.h"
 #include "store/home.h"
+#include "store/recipe.h"
 
 namespace machair::benchmarks {
 
@@ -120,5 +121,17 @@ static void allRatesOfYears(benchmark::State& state) {
             benchmark::DoNotOptimize(ratesBy(book, entry.value));
 }
 BENCHMARK(allRatesOfYears)->Unit(benchmark::kMillisecond);
+
+// A recipe of ten lines against the demo's drawers, half of it in doubt. Target: < 2 ms.
+static void readARecipe(benchmark::State& state) {
+    const Book book = demoBook();
+    const std::string text =
+        "Harbour Wren\nHook: size 12\nThread: black\nTail: 4-6 fibres golden tippet, half the shank\nRib: fine oval silver, 5 turns\n"
+        "Body: rear half flat silver, front half magenta seal's fur\nHackles: ginger cock palmered, black hen in front, 2 or 3 turns\n"
+        "Wing: bronze mallard, rolled, to the tail\nCheeks: something blue\nHead: 2 coats\n";
+    for (auto _ : state)
+        benchmark::DoNotOptimize(store::readRecipe(text, book));
+}
+BENCHMARK(readARecipe)->Unit(benchmark::kMillisecond);
 
 }  // namespace machair::benchmarks

@@ -16,6 +16,8 @@
 #include "plan/fly_view.h"
 #include "store/home.h"
 #include "theme/theme.h"
+#include "tie/step_view.h"
+#include "tie/tie_station.h"
 
 namespace machair::benchmarks {
 
@@ -74,6 +76,24 @@ static void aFrameOfADrag(benchmark::State& state) {
     window->document().dropPreview();
 }
 BENCHMARK(aFrameOfADrag)->Unit(benchmark::kMillisecond);
+
+// A step of the fullest fly at the vice, painted. Target: < 16 ms.
+static void aStepAtTheVice(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    window->document().choosePattern(kFullestFly);
+    window->showStation(app::Station::tie);
+    QApplication::processEvents();
+    auto* tie = window->findChild<app::TieStation*>(QStringLiteral("tie"));
+    auto* view = window->findChild<app::StepView*>(QStringLiteral("step"));
+    const int steps = static_cast<int>(tie->steps().size());
+    int n = 0;
+    for (auto _ : state) {
+        tie->go(++n % steps);
+        view->repaint();
+    }
+}
+BENCHMARK(aStepAtTheVice)->Unit(benchmark::kMillisecond);
 
 // The bench turned dark and light again, every station having been seen. Target: < 100 ms.
 static void lightAndDark(benchmark::State& state) {

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <array>
 #include <cctype>
+#include <cmath>
 
 #include "book/lists.h"
 #include "book/part_material.h"
@@ -86,6 +87,15 @@ bool colourSays(const Material& material, std::string_view word) {
     return own && asked && colourWord(*own) == word;
 }
 
+// From the colour that was asked for, 0 … 1; nothing where none was, or it has none.
+double colourApart(const Material& material, const std::vector<std::string>& asked) {
+    const auto own = parseColour(material.colour.value_or(""));
+    const auto wanted = std::ranges::find_if(asked, [](const std::string& w) { return isColour(w); });
+    if (!own || wanted == asked.end()) return 0.0;
+    const Lab a = toLab(*own), b = toLab(*parseColour(*colourCode(*wanted)));
+    return std::hypot(a.L - b.L, a.a - b.a, a.b - b.b);
+}
+
 }  // namespace
 
 MaterialFound findMaterial(const Book& book, MaterialKind kind, const MaterialWords& words) {
@@ -114,7 +124,8 @@ MaterialFound findMaterial(const Book& book, MaterialKind kind, const MaterialWo
             const auto asked = [&](const std::string& w) { return bare(w) == word; };
             if (!std::ranges::any_of(words.hard, asked) && !std::ranges::any_of(words.soft, asked)) others += isColour(word) ? 0.5 : 0.2;
         }
-        candidate.near -= others;
+        constexpr double kColourCounts = 4.0;
+        candidate.near -= others + kColourCounts * colourApart(material, words.hard);
         list.push_back(candidate);
     }
     std::ranges::stable_sort(

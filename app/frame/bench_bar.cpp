@@ -58,7 +58,8 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
       measured_(new Label(this)),
       dressing_(new QToolButton(this)),
       sizes_(new QToolButton(this)),
-      start_(new QToolButton(this)) {
+      start_(new QToolButton(this)),
+      recipe_(new QToolButton(this)) {
     setObjectName(QStringLiteral("bench-bar"));
     const auto name = [](QWidget* widget, const char* id, const QString& spoken, const QString& tip) {
         widget->setObjectName(QString::fromLatin1(id));
@@ -99,6 +100,12 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
     start_->setAccessibleName(tr("Start a dressing from its kind"));
     start_->setToolTip(tr("A whole fly from its kind, sized to the hook, to be made yours"));
     connect(start_, &QToolButton::clicked, this, &BenchBar::chooseKind);
+    recipe_->setObjectName(QStringLiteral("recipe-wanted"));
+    recipe_->setText(tr("Read a recipe…"));
+    recipe_->setAccessibleName(tr("Read a printed recipe"));
+    recipe_->setToolTip(
+        tr("A dressing from printed words, in whatever manner: what the clipboard holds, or typed; what is unsure is asked"));
+    connect(recipe_, &QToolButton::clicked, this, [this] { emit recipeOffered(QGuiApplication::clipboard()->text()); });
     buildDressingMenu();
     on_ = new Label(tr("on"), this);
     auto* rows = new QVBoxLayout(this);
@@ -113,7 +120,7 @@ BenchBar::BenchBar(Document& document, Theme& theme, QWidget* parent)
           static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_), static_cast<QWidget*>(measured_)})
         layout->addWidget(widget);
     layout->addStretch(1);
-    for (QToolButton* button : {start_, dressing_, sizes_})
+    for (QToolButton* button : {start_, recipe_, dressing_, sizes_})
         layout->addWidget(button);
 
     connect(size_, &QSpinBox::valueChanged, this, [this](int size) { resize({size, std::nullopt}); });
@@ -287,6 +294,7 @@ void BenchBar::refresh() {
     for (QWidget* widget :
          {static_cast<QWidget*>(dressings_), static_cast<QWidget*>(hooks_), static_cast<QWidget*>(size_), static_cast<QWidget*>(wire_)})
         widget->setEnabled(pattern != nullptr);
+    sizes_->setEnabled(pattern != nullptr);
     setInk(measured_, theme_.colours().inkSoft);
     for (QWidget* widget : std::initializer_list<QWidget*>{hooks_, size_, wire_, measured_, on_, dressing_})
         widget->setVisible(pattern);

@@ -53,6 +53,7 @@ class BenchBar : public QWidget {
     QToolButton* dressing_;
     QToolButton* sizes_;
     QToolButton* start_;
+    QToolButton* recipe_;
 };
 
 }  // namespace machair::app

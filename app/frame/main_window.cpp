@@ -51,6 +51,7 @@
 #include "plan/plan_station.h"
 #include "store/copies.h"
 #include "store/home.h"
+#include "store/text_encoding.h"
 #include "tie/tie_station.h"
 #include "units/text.h"
 #include "water/water_station.h"
@@ -118,6 +119,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     connect(bar_, &BenchBar::recipeOffered, this, [this](const QString& text) {
         if (document_.isOpen()) recipe_->open(text);
     });
+    connect(recipe_, &RecipeSheet::opened, stations_, &QWidget::setHidden);
     for (QWidget* station : std::initializer_list<QWidget*>{
              plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_, settings_),
              new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
@@ -482,8 +484,8 @@ void MainWindow::find() {
     }
     for (const auto& entry : Names<Station>::entries)
         asked.things.push_back({{"station", std::string(entry.name)}, titleOf(entry.value), purposeOf(entry.value), {tr("station")}, {}});
-    for (const char* name : {"doors-wanted", "house-wanted", "share-dressing", "share-team", "copy-picture", "copy-team-picture",
-                             "keep-picture", "keep-team-picture", "back-to-a-copy"})
+    for (const char* name : {"doors-wanted", "house-wanted", "read-recipe", "copy-recipe", "keep-recipe", "share-dressing", "share-team",
+                             "copy-picture", "copy-team-picture", "keep-picture", "keep-team-picture", "back-to-a-copy"})
         if (auto* action = findChild<QAction*>(QString::fromLatin1(name)))
             asked.things.push_back({{"command", name}, action->text().remove(QLatin1Char('&')), tr("do it"), {tr("command")}, {}});
     Chooser::ask(tabs_, document_, theme_, std::move(asked), [this](const RecordId& record) { goTo(record); });
@@ -683,7 +685,18 @@ void MainWindow::dropEvent(QDropEvent* event) {
     if (urls.isEmpty() || !urls.front().isLocalFile()) return;
     const QString file = urls.front().toLocalFile();
     if (document_.isOpen() && file.endsWith(QLatin1String(".json"))) return openInto(file);  // something that somebody shares
+    for (const char* ending : {".txt", ".md"})
+        if (document_.isOpen() && file.endsWith(QLatin1String(ending), Qt::CaseInsensitive)) return openRecipe(file);
     openFile(file);
+}
+
+// A text file is a recipe, read as it stands; one that is too long is said by the reader.
+void MainWindow::openRecipe(const QString& path) {
+    QFile file(path);
+    if (!QFileInfo(path).isFile() || !file.open(QIODevice::ReadOnly))
+        return document_.refuse(fail(Place(path.toStdString()), "expected a text file that can be read").value());
+    const QByteArray bytes = file.read(static_cast<qint64>(store::kLongestRecipe) + 1);
+    recipe_->open(qt(store::decodeText({bytes.constData(), static_cast<std::size_t>(bytes.size())}).text));
 }
 
 }  // namespace machair::app

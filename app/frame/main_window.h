@@ -54,6 +54,7 @@ class MainWindow : public QMainWindow {
     // Everything by a few letters: the finder.
     void find();
     // A bench file's records, to be taken into the open book one by one.
+    void openRecipe(const QString& path);
     void openInto(const QString& path);
     // The dressing on the bench, or the team, with all it needs, as a bench file.
     bool share(const RecordId& record, const QString& path);

@@ -30,6 +30,7 @@ RecipeSheet::RecipeSheet(Document& document, const Theme& theme, QWidget* parent
     auto* right = new QVBoxLayout;
     means_->setObjectName(QStringLiteral("recipe-means"));
     means_->setWordWrap(true);
+    means_->setMinimumWidth(420);  // else it asks for the height of a column of single words
     right->addWidget(means_);
     doubts_->setObjectName(QStringLiteral("recipe-doubts"));
     doubts_->setWidgetResizable(true);
@@ -55,6 +56,7 @@ RecipeSheet::RecipeSheet(Document& document, const Theme& theme, QWidget* parent
 void RecipeSheet::open(const QString& text) {
     text_->setPlainText(text);
     readAgain();
+    emit opened(true);  // room is made first: side by side they would want a taller window
     show();
     raise();
     text_->setFocus();
@@ -121,6 +123,7 @@ void RecipeSheet::addDoubt(QVBoxLayout* column, std::size_t i) {
     constexpr int kInARow = 4;
     for (const store::RecipeChoice& choice : doubt.choices) {
         if (shown == kInARow) {
+            row->addStretch(1);
             column->addLayout(row);
             row = new QHBoxLayout;
             shown = 0;

@@ -25,8 +25,12 @@ class RecipeSheet : public QFrame {
     void open(const QString& text);
     [[nodiscard]] const std::optional<store::ReadRecipe>& read() const { return read_; }
 
+  signals:
+    void opened(bool open);  // it has the station's room while it is
+
   protected:
     void keyPressEvent(QKeyEvent* event) override;
+    void hideEvent(QHideEvent*) override { emit opened(false); }
 
   private:
     void readAgain();

@@ -1,8 +1,10 @@
 #include "tie/step_view.h"
 
+#include <QMouseEvent>
 #include <QPainter>
 #include <algorithm>
 #include <array>
+#include <iterator>
 
 #include "drawing/things.h"
 #include "scene/partial.h"
@@ -106,6 +108,31 @@ void StepView::setMishap(const QString& likeliest) {
     update();
 }
 
+void StepView::setTray(const std::vector<TyingStep>& steps, int flies) {
+    tray_.clear();
+    std::ranges::copy_if(steps, std::back_inserter(tray_), &TyingStep::before);
+    flies_ = flies;
+    update();
+}
+
+// In rows of three, each as wide as the room allows.
+QRectF StepView::trayRect(int step) const {
+    if (step < 0 || step >= static_cast<int>(tray_.size())) return {};
+    constexpr int kInARow = 3;
+    constexpr double kGap = 10.0;
+    const QRectF frame = drawingFrame().adjusted(24.0, grown(30.0), -24.0, -8.0);
+    const int rows = (static_cast<int>(tray_.size()) + kInARow - 1) / kInARow;
+    const double wide = (frame.width() - (kInARow - 1) * kGap) / kInARow;
+    const double tall = std::min(grown(84.0), (frame.height() - (rows - 1) * kGap) / std::max(1, rows));
+    return {frame.left() + step % kInARow * (wide + kGap), frame.top() + step / kInARow * (tall + kGap), wide, tall};
+}
+
+void StepView::mousePressEvent(QMouseEvent* event) {
+    if (!step_ || !step_->before) return;
+    for (int i = 0; i < static_cast<int>(tray_.size()); ++i)
+        if (trayRect(i).contains(event->position())) return emit trayWanted(i);
+}
+
 void StepView::resizeEvent(QResizeEvent*) { paintFly(); }
 
 QRectF StepView::drawingFrame() const {
@@ -151,7 +178,10 @@ void StepView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(rect(), theme_.colours().paper);
     if (!step_ || !plan_) return;
-    if (!picture_.isNull()) painter.drawImage(drawingFrame().topLeft(), picture_);
+    if (step_->before)
+        paintTray(painter);
+    else if (!picture_.isNull())
+        painter.drawImage(drawingFrame().topLeft(), picture_);
     paintDeed(painter);
     paintMinding(painter);
 }
@@ -191,9 +221,46 @@ void StepView::paintDeed(QPainter& painter) const {
     painter.drawText(QRectF(left, grown(104.0), width() - 48.0, grown(62.0)), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
                      capitalised(qt(step_->how)));
     painter.setFont(inPixels(kSmallPx));
-    painter.drawText(
-        QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
-        step_->before ? tr("make ready, %1 of %2").arg(index_ + 1).arg(count_) : tr("step %1 of %2").arg(index_ + 1).arg(count_));
+    painter.drawText(QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
+                     step_->before ? (flies_ > 1 ? tr("make ready, each %1 times for those that wait").arg(flies_)
+                                                 : tr("make ready before the thread is on"))
+                                   : tr("step %1 of %2").arg(index_ + 1).arg(count_));
+}
+
+// What is made ready, each on its place of the tray; ticked once it is done.
+void StepView::paintTray(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const QFont small = inPixels(kSmallPx), bold = inPixels(kSmallPx, true);
+    for (int i = 0; i < static_cast<int>(tray_.size()); ++i) {
+        const TyingStep& step = tray_[static_cast<std::size_t>(i)];
+        const QRectF place = trayRect(i);
+        const bool present = i == index_;
+        painter.setPen(QPen(present ? c.accent : c.line, present ? 2.0 : 1.0));
+        painter.setBrush(present ? c.raised : c.panel);
+        painter.drawRoundedRect(place, 6.0, 6.0);
+        const QRectF picture(place.left() + 8.0, place.top() + 6.0, 74.0, place.height() - 12.0);
+        if (step.part >= 0)
+            drawing::paintMaterial(painter, plan_->parts[static_cast<std::size_t>(step.part)].made, picture, theme_.bench());
+        else
+            drawing::paintBareHook(painter, plan_->hook.spec(), picture, theme_.bench(),
+                                   picture.width() / (1.7 * (plan_->hook.shank() / mm)));
+        const QRectF words(picture.right() + 10.0, place.top() + 4.0, place.right() - picture.right() - 44.0, place.height() - 8.0);
+        painter.setFont(bold);
+        painter.setPen(c.ink);
+        const double line = QFontMetricsF(bold).height();
+        painter.drawText(QRectF(words.left(), words.top(), words.width(), line), Qt::AlignLeft | Qt::AlignVCenter,
+                         QFontMetricsF(bold).elidedText(capitalised(qt(step.verb + " " + step.object)), Qt::ElideRight, words.width()));
+        painter.setFont(small);
+        painter.setPen(c.inkSoft);
+        painter.drawText(QRectF(words.left(), words.top() + line, words.width(), words.height() - line),
+                         Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
+                         qt(step.number.empty() ? step.look : step.number + " " + step.unit));
+        if (i < index_) {
+            painter.setFont(inPixels(kWordsPx, true));
+            painter.setPen(c.grass);
+            painter.drawText(place.adjusted(0.0, 0.0, -10.0, 0.0), Qt::AlignRight | Qt::AlignVCenter, QStringLiteral("✓"));
+        }
+    }
 }
 
 // Below it what to look for, what it locks, the note, what may go wrong.

@@ -5,6 +5,7 @@
 #include <QImage>
 #include <QWidget>
 #include <optional>
+#include <vector>
 
 #include "bench/steps.h"
 #include "drawing/fly_painter.h"
@@ -23,9 +24,16 @@ class StepView : public QWidget {
     void setSide(bool near, bool mirrored);
     void countTurns(int turns);  // counted so far, shown beside the number
     void setMishap(const QString& likeliest);
+    // What is made ready before the thread is on, and for how many flies; the place of one on the tray.
+    void setTray(const std::vector<TyingStep>& steps, int flies);
+    [[nodiscard]] QRectF trayRect(int step) const;
     [[nodiscard]] const std::optional<TyingStep>& step() const { return step_; }
 
+  signals:
+    void trayWanted(int step);
+
   protected:
+    void mousePressEvent(QMouseEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
 
@@ -34,6 +42,7 @@ class StepView : public QWidget {
     void paintFly();
     void paintDeed(QPainter& painter) const;
     void paintMinding(QPainter& painter) const;
+    void paintTray(QPainter& painter) const;
 
     Document& document_;
     const Theme& theme_;
@@ -45,6 +54,8 @@ class StepView : public QWidget {
     bool near_ = true;
     bool mirrored_ = true;
     QString mishap_;
+    std::vector<TyingStep> tray_;
+    int flies_ = 1;
     std::optional<Scene> whole_;
     QImage picture_;
 };

@@ -55,6 +55,7 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
     column->addLayout(middle, 1);
     column->addWidget(strip_);
     connect(strip_, &StepStrip::wanted, this, &TieStation::go);
+    connect(view_, &StepView::trayWanted, this, &TieStation::go);
     connect(&document_, &Document::planChanged, this, [this] {
         if (isVisible() && !document_.previewing()) rebuild();
     });
@@ -160,6 +161,10 @@ void TieStation::rebuild() {
     const bool mirrored = (hand_ == Hand::right) != far_;
     view_->setSide(!far_, mirrored);
     strip_->show(plan_, steps_, !far_, mirrored);
+    int waiting = 0;
+    for (const Batch& batch : document_.book().batches)
+        if (plan_ && batch.pattern == plan_->pattern.id) waiting += batch.left();
+    view_->setTray(steps_, std::max(1, waiting));
     refresh();
 }
 

@@ -29,6 +29,7 @@
 #include "store/bench_book.h"
 #include "store/copies.h"
 #include "tests/app/at.h"
+#include "tests/app/peer.h"
 #include "tie/tie_station.h"
 #include "water/shore.h"
 
@@ -51,26 +52,6 @@ Told* tellCalliper(MainWindow& window) {
     window.devices().useCalliper(std::move(calliper));
     return told;
 }
-
-// A server under a device's own name, as a driver would make it.
-class Peer {
-  public:
-    explicit Peer(const char* name) : path_(devices::socketPath(QString::fromLatin1(name))) {
-        QLocalServer::removeServer(path_);
-        REQUIRE(server_.listen(path_));
-    }
-    void say(const QByteArray& bytes) {
-        REQUIRE(waitFor([&] { return one_ || server_.hasPendingConnections(); }));
-        if (!one_) one_ = server_.nextPendingConnection();
-        one_->write(bytes);
-        one_->flush();
-    }
-
-  private:
-    QString path_;
-    QLocalServer server_;
-    QLocalSocket* one_ = nullptr;
-};
 
 QByteArray jpegOf(int side) {
     QImage image(side, side, QImage::Format_RGB32);

@@ -11,6 +11,8 @@
 #include <QToolButton>
 
 #include "balance/team_view.h"
+#include "book/edits.h"
+#include "book/kinds.h"
 #include "cut/cut_station.h"
 #include "cut/feather_view.h"
 #include "cut/gauge_view.h"
@@ -18,7 +20,9 @@
 #include "frame/bench_bar.h"
 #include "frame/recipe_sheet.h"
 #include "tests/app/at.h"
+#include "tests/app/peer.h"
 #include "tie/mishap_cards.h"
+#include "tie/step_strip.h"
 #include "tie/step_view.h"
 #include "tie/tie_station.h"
 #include "water/sea_view.h"
@@ -332,6 +336,60 @@ TEST_CASE("a whole fly is tied by keyboard, and the coat dries while the next is
     const QImage right = view->grab().toImage();
     bench.click("left-handed");
     CHECK_FALSE(view->grab().toImage() == right);
+}
+
+TEST_CASE("a beaded fly, a wing-first fly and a cloaked fly are tied by the pedal alone, left-handed") {
+    Peer pedal("machair-pedal");
+    At bench(Station::tie);
+    bench.window().devices().connectNow();
+    bench.click("left-handed");
+    auto* tie = bench.find<TieStation>("tie");
+    for (const FlyKind kind : {FlyKind::beadSoftHackle, FlyKind::uprightWing, FlyKind::cloakedLochFly}) {
+        REQUIRE(bench.document().start(startFromKind(bench.document().book(), kind, "wet-10")).empty());
+        REQUIRE(tie->step() == 0);
+        const auto steps = tie->steps();
+        REQUIRE(steps.front().before);
+        for (std::size_t i = 1; i < steps.size(); ++i) {
+            pedal.say("on\n");
+            REQUIRE(waitFor([&] { return tie->step() == static_cast<int>(i); }));
+            CHECK(bench.find<StepView>("step")->step()->verb == steps[i].verb);
+        }
+        CHECK(steps.back().verb == "measure");
+        pedal.say("back\n");
+        REQUIRE(waitFor([&] { return tie->step() == static_cast<int>(steps.size()) - 2; }));
+    }
+    bench.restart();  // the hand is remembered
+    bench.window().showStation(Station::tie);
+    CHECK(bench.find<QToolButton>("left-handed")->isChecked());
+}
+
+TEST_CASE("what is made ready stands on a tray, and a place on it goes there") {
+    At bench(Station::tie);
+    auto* tie = bench.find<TieStation>("tie");
+    auto* view = bench.find<StepView>("step");
+    const auto ready = std::ranges::count_if(tie->steps(), &TyingStep::before);
+    REQUIRE(ready > 3);
+    QTest::mouseClick(view, Qt::LeftButton, Qt::NoModifier, view->trayRect(2).center().toPoint());
+    CHECK(tie->step() == 2);
+    CHECK(view->trayRect(static_cast<int>(ready)).isEmpty());
+    for (int i = 0; i < ready; ++i)
+        CHECK(view->rect().contains(view->trayRect(i).toRect()));
+    auto* strip = bench.find<StepStrip>("step-strip");
+    QTest::mouseClick(strip, Qt::LeftButton, Qt::NoModifier, strip->rectOf(static_cast<int>(ready)).center().toPoint());
+    CHECK(tie->step() == ready);
+}
+
+TEST_CASE("parts in an order that can't be tied are said at the vice and put in order by a press, or undone") {
+    At bench(Station::tie);
+    CHECK_FALSE(bench.find<QToolButton>("put-in-order")->isVisible());
+    const Book before = bench.document().book();
+    REQUIRE(bench.document().apply(movePart(before, "kelp-lantern", 1, 2)).empty());  // the rib after its body
+    auto* order = bench.find<QToolButton>("put-in-order");
+    REQUIRE(order->isVisible());
+    CHECK(bench.text("aside").contains(QStringLiteral("tie the rib before the body")));
+    bench.click("put-in-order");
+    CHECK_FALSE(order->isVisible());
+    CHECK(bench.document().book().findPattern("kelp-lantern")->parts == before.findPattern("kelp-lantern")->parts);
 }
 
 TEST_CASE("a recipe is read as it is pasted, its doubts are marked and clicked away, and nothing comes in before it is taken") {

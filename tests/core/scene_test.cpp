@@ -1,5 +1,6 @@
 // The checks a tier would make on the drawing (drawing.md section 14), on the scene that is drawn.
 #include "scene/scene.h"
+#include "scene/side.h"
 
 #include <catch2/catch.hpp>
 #include <cmath>
@@ -144,4 +145,18 @@ TEST_CASE("lightness is what a shade moves, and the hue stays") {
     CHECK_THAT(std::atan2(lighter.b, lighter.a), WithinAbs(std::atan2(red.b, red.a), 1e-12));
     const Rgb back = toRgb(red);
     CHECK_THAT(back.r, WithinAbs(0.6, 1e-3));
+}
+
+TEST_CASE("near for far, and back again, is the same fly, and every winding slopes the other way meanwhile") {
+    const Plan plan = planPattern(demoBook(), "kelp-lantern").value();
+    const Scene scene = makeScene(plan), turned = nearForFar(scene), back = nearForFar(turned);
+    REQUIRE_FALSE(scene.ribs.empty());
+    REQUIRE_FALSE(scene.hackles.empty());
+    CHECK(turned.ribs[0].hand == -scene.ribs[0].hand);
+    CHECK(turned.hackles[0].fibres[0].curve[3].z == -scene.hackles[0].fibres[0].curve[3].z);
+    CHECK(turned.hackles[0].fibres[0].curve[3].x == scene.hackles[0].fibres[0].curve[3].x);
+    CHECK(back.ribs == scene.ribs);
+    CHECK(back.hackles == scene.hackles);
+    CHECK(back.tails == scene.tails);
+    CHECK(back.bodies == scene.bodies);
 }
