@@ -66,6 +66,7 @@ class Layout {
         if (isNumberedStep(whole.text)) return numbered(whole);
         const Piece piece = withoutBullet(whole);
         if (piece.text.empty()) return;
+        if (namedAndHeaded(piece)) return;
         if (headed(piece)) return;
         if (oneLineOfHeadings(piece)) return;
         free(piece);
@@ -97,6 +98,18 @@ class Layout {
         const std::string low = lowered(heading);
         if (low == "part" || low == "material" || low.empty()) return;
         entry(heading, row.at + 1, {row.text.substr(second + 1, third - second - 1), row.at + second + 1});
+    }
+
+    // "Gorse Lamp<TAB>hook<TAB>10 heavy": its name, and a line of its own.
+    bool namedAndHeaded(Piece piece) {
+        const std::size_t first = piece.text.find('\t');
+        const std::size_t second = first == std::string_view::npos ? first : piece.text.find('\t', first + 1);
+        if (second == std::string_view::npos || out_.name || isHeading(lowered(trimmed(piece.text.substr(0, first))))) return false;
+        const std::string_view heading = trimmed(piece.text.substr(first + 1, second - first - 1));
+        if (!isHeading(lowered(heading))) return false;
+        out_.name = std::string(trimmed(piece.text.substr(0, first)));
+        entry(heading, piece.at + first + 1, {piece.text.substr(second + 1), piece.at + second + 1});
+        return true;
     }
 
     // "Tail: …", "Tail - …", "Tail = …", "TAIL …", "tail<TAB>…", "tail  …".

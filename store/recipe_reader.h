@@ -1,14 +1,35 @@
 // Puts a dressing together from a recipe that is laid out: its parts, its materials, its doubts. Inside store only.
 #pragma once
 
-#include <map>
+#include <algorithm>
+#include <optional>
 #include <set>
 
 #include "store/recipe.h"
 #include "store/recipe_layout.h"
 #include "store/recipe_materials.h"
+#include "units/text.h"
 
 namespace machair::store {
+
+// Words that nobody understood yet: the first that is this; a stretch of them understood.
+[[nodiscard]] inline std::string sayCount(const Count& count) {
+    return count.pair ? formatExact(count.low) + " to " + formatExact(count.high) : formatExact(count.low);
+}
+
+[[nodiscard]] inline std::optional<std::size_t> wordAt(const std::vector<Word>& words, std::string_view text) {
+    const auto found = std::ranges::find_if(words, [&](const Word& w) { return !w.used && w.text == text; });
+    return found == words.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - words.begin()));
+}
+
+inline void use(std::vector<Word>& words, std::size_t from, std::size_t count) {
+    for (std::size_t i = from; i < std::min(from + count, words.size()); ++i)
+        words[i].used = true;
+}
+
+[[nodiscard]] inline bool isHackled(PartKind kind) {
+    return kind == PartKind::collar || kind == PartKind::palmer || kind == PartKind::throat;
+}
 
 class RecipeReader {
   public:
@@ -29,7 +50,8 @@ class RecipeReader {
         std::vector<std::string> left;  // words kept as its note
         MaterialWords material;
         std::optional<MaterialKind> kind;
-        bool styled = false;  // its style was said
+        std::optional<double> diameter;  // of a bead, mm
+        bool styled = false;             // its style was said
     };
 
     void readName();
@@ -53,6 +75,7 @@ class RecipeReader {
     void takeMaterial(Made& made, Clause& clause);
     void keepRest(Made& made, const Clause& clause);
     void chooseMaterial(Made& made);
+    [[nodiscard]] MaterialFound beadOf(double diameter, const MaterialWords& words) const;
     void sameAs(Made& made, const Clause& clause, std::string_view which);
     bool splitOff(const RecipeEntry& entry);
     bool halves(const RecipeEntry& entry);
@@ -67,8 +90,7 @@ class RecipeReader {
     std::string text_;
     const Book& book_;
     ReadRecipe read_;
-    std::map<std::string, std::size_t> named_;  // heading to the part that it made last
-    std::set<std::size_t> ofThread_;            // parts of the tying thread, which may be said later
+    std::set<std::size_t> ofThread_;  // parts of the tying thread, which may be said later
     bool hookSaid_ = false, threadSaid_ = false;
     std::optional<Part> nextThread_;  // "then hot orange"
     std::vector<RecipeDoubt> partDoubts_;

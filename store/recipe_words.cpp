@@ -48,13 +48,13 @@ constexpr std::array<std::string_view, 31> kBirds = {
     "pheasant", "peacock", "ostrich",   "goose",  "swan",  "woodcock", "moorhen", "coot",   "jay",    "squirrel", "fox",
     "hare",     "rabbit",  "mole",      "seal",   "calf",  "goat",     "deer",    "guinea", "jungle"};
 
-constexpr std::array<std::string_view, 66> kFillers = {
-    "of",     "the",      "a",     "an",       "and",    "with",  "in",      "on",    "at",     "by",      "for",
-    "from",   "it",       "its",   "as",       "to",     "is",    "are",     "be",    "or",     "then",    "wound",
-    "tied",   "tie",      "dress", "dressed",  "dubbed", "dub",   "made",    "one",   "over",   "under",   "front",
-    "behind", "rear",     "half",  "down",     "turns",  "turn",  "fibres",  "fibre", "fibers", "strand",  "strands",
-    "side",   "shoulder", "open",  "palmered", "ribbed", "wing",  "tail",    "body",  "hackle", "feather", "rest",
-    "set",    "size",     "per",   "this",     "that",   "round", "winding", "tying", "itself", "all",     "tinsel's"};
+constexpr std::array<std::string_view, 71> kFillers = {
+    "of",     "the",     "a",      "an",     "and",    "with",     "in",     "on",      "at",    "by",       "for",  "from",
+    "it",     "its",     "as",     "to",     "is",     "are",      "be",     "or",      "then",  "wound",    "tied", "tie",
+    "dress",  "dressed", "dubbed", "dub",    "made",   "one",      "over",   "under",   "front", "behind",   "rear", "half",
+    "down",   "turns",   "turn",   "fibres", "fibre",  "fibers",   "strand", "strands", "side",  "shoulder", "open", "palmered",
+    "ribbed", "wing",    "tail",   "body",   "hackle", "feather",  "rest",   "set",     "size",  "per",      "this", "that",
+    "round",  "winding", "tying",  "itself", "all",    "tinsel's", "slide",  "put",     "add",   "use",      "whole"};
 
 constexpr std::array<std::string_view, 12> kVague = {"few",   "pinch", "sparse", "sparsely", "bushy", "bunch",
                                                      "thick", "thin",  "slim",   "wisp",     "small", "fat"};
@@ -213,6 +213,7 @@ std::optional<MaterialKind> kindOfNoun(std::string_view noun, PartKind part) {
                                               : std::nullopt;
     if (noun == "hackle" || noun == "hackles" || noun == "cape" || noun == "neck" || noun == "saddle")
         return tail ? MaterialKind::fibres : MaterialKind::hackle;
+    if (noun == "fibers" || noun == "fiber") return MaterialKind::fibres;
     if (noun == "crest" || noun == "topping" || noun == "whisks" || noun == "whisk") return MaterialKind::fibres;
     if (noun == "strands" || noun == "flash") return noun == "flash" ? std::optional(MaterialKind::tinsel) : std::nullopt;
     if (noun == "points" || noun == "tips" || noun == "point" || noun == "tip")

@@ -24,9 +24,11 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
     steps_.back().wrong = {"bead.turns", "thorax.small"};
     finished(i);
     ahead_ = at(i).station;
+    thread_ = std::max(eye(), std::min(at(i).station - bead.room, rear()));
+    // Another thread that follows is the one to start.
+    if (i + 1 < plan_.parts.size() && std::holds_alternative<ThreadPlan>(at(i + 1).detail)) return;
     threadOn_ = true;
-    TyingStep& start =
-        add(part, {"start", "the thread ahead of the bead", {"6", "turns"}}, std::max(eye(), std::min(at(i).station - bead.room, rear())));
+    TyingStep& start = add(part, {"start", "the thread ahead of the bead", {"6", "turns"}}, thread_);
     start.how = "hard against the bead, back over its own end";
     start.look = "it holds when pulled; no thread over the bead";
     start.wrong = {"thread.shows", "thread.slips"};
@@ -34,6 +36,15 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
 
 void StepWriter::tie(std::size_t i, const ThreadPlan&) {
     const int part = static_cast<int>(i);
+    if (!threadOn_) {  // a bead was pushed back
+        threadOn_ = true;
+        TyingStep& start = add(part, {"start", at(i).made.title() + ", ahead of the bead", {"6", "turns"}}, thread_);
+        start.how = "hard against the bead, back over its own end";
+        start.look = "it holds when pulled; no thread over the bead";
+        start.wrong = {"thread.shows", "thread.slips"};
+        finished(i);
+        return;
+    }
     TyingStep& off = add(part, {"whip", "the thread in use", {"3", "turns"}}, thread_);
     off.how = "drawn tight, and only then cut";
     off.look = "no end";

@@ -1,5 +1,6 @@
 // Palmers, collars, throats and legs.
 #include <algorithm>
+#include <cmath>
 #include <utility>
 
 #include "bench/step_writer.h"
@@ -126,7 +127,7 @@ void StepWriter::throat(std::size_t i, const HacklePlan& hackle) {
                         {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
                          inMillimetres(hackle.fibre)},
                         at(i).station);
-    in.how = "the hook turned over, or the fibres pressed below; " + machair::said(counted(hackle.fibres, "fibre", "fibres"));
+    in.how = "the hook turned over, or the fibres pressed below; " + machair::said(counted(std::round(hackle.fibres), "fibre", "fibres"));
     in.side = "underneath";
     in.face = "good side out";
     in.look = "between the sides' lowest thirds";
@@ -184,8 +185,9 @@ void StepWriter::windCollar(std::size_t i, const HacklePlan& hackle) {
                    ? "each turn against the last, standing upright"
                    : "each turn ahead of the last, the fibres folded back before the next; the last half turn stroked back";
     wind.direction = "over the top and away from you";
-    wind.look = fur || plume ? "one can see through it"
-                             : "even all round: stop by eye and by count; " + machair::said(counted(hackle.fibres, "fibre", "fibres"));
+    wind.look = fur || plume
+                    ? "one can see through it"
+                    : "even all round: stop by eye and by count; " + machair::said(counted(std::round(hackle.fibres), "fibre", "fibres"));
     wind.wrong = plume ? std::vector<std::string>{"plume.thick", "hackle.trapped"}
                  : fur ? std::vector<std::string>{"loop.full"}
                        : std::vector<std::string>{"hackle.trapped", "hackle.many", "hackle.few", "hackle.one-sided", "hackle.breaks"};

@@ -22,15 +22,15 @@ void StepWriter::startThread() {
     start.caution = Caution::points;
     bed_ = true;
     TyingStep& bed = add(-1, {"lay", "the bed", inMillimetres(rear() - eye())}, rear());
+    const bool fur = std::ranges::any_of(plan_.parts, [](const PartPlan& p) { return p.made.kind == MaterialKind::dubbing; });
     const bool smooth = std::ranges::any_of(plan_.parts, [](const PartPlan& p) {
         const auto* body = std::get_if<BodyPlan>(&p.detail);
-        return body && (body->method == BodyMethod::tinsel || body->method == BodyMethod::floss || body->method == BodyMethod::wire ||
-                        body->method == BodyMethod::tube);
+        return body && p.made.kind != MaterialKind::dubbing;
     });
-    bed.how = std::string(smooth ? "touching turns" : "open turns are enough under fur") + " as far as " +
+    bed.how = std::string(smooth || !fur ? "touching turns" : "open turns are enough under fur") + "; it ends " +
               sayStation(rear(), plan_.hook).text + "; spin the bobbin flat now and then";
     bed.direction = "over the top and away from you";
-    bed.look = "no step over one thread; it ends where the body will";
+    bed.look = "no step over one thread";
     bed.wrong = {"bed.rear", "bed.step"};
 }
 

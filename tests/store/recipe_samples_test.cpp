@@ -68,6 +68,7 @@ TEST_CASE("colon lines whose materials lie in the drawers are read without a dou
     CHECK(r.parts() == "tail rib body collar");
     CHECK(r.detail<RibPart>(PartKind::rib).turns->middle() == 5.0);
     CHECK(r.detail<CollarPart>(PartKind::collar).turns->middle() == 2.0);
+    CHECK(r.made(PartKind::tail).kind == MaterialKind::fibres);
     CHECK(r.made(PartKind::rib).kind == MaterialKind::wire);
     CHECK(r.made(PartKind::body).kind == MaterialKind::dubbing);
     CHECK(r.made(PartKind::collar).title() == "Black hen");
@@ -196,11 +197,14 @@ TEST_CASE("numbered steps: a bead, no tail, a level body, a hackle by the tip, a
     CHECK(r.detail<CollarPart>(PartKind::collar).tieIn == TieIn::tip);
     CHECK(r.detail<CollarPart>(PartKind::collar).turns->middle() == 2.0);
     CHECK(std::get<HeadPart>(r.part(PartKind::head).detail).whipTurns->middle() == 4.0);
+    CHECK(std::get<BeadTraits>(r.made(PartKind::bead).traits).diameter == 2.8 * mm);  // new: none in the drawers is of that size
 }
 
 TEST_CASE("tabs: what a pheasant gives is asked, tippet or crest, wing or tail") {
     const Read r("Gorse Lamp\thook\t10 heavy\ntail\tgolden pheasant\nbody\tyellow floss\nwing\then pheasant");
     CHECK(r.parts() == "tail body wing");
+    CHECK(r.recipe.pattern.title() == "Gorse Lamp");
+    CHECK(r.with.findHook(r.recipe.pattern.hook)->size == 10);
     CHECK(r.made(PartKind::body).title() == "Yellow floss");
     CHECK(r.asksFor("material"));
 }
@@ -267,6 +271,7 @@ TEST_CASE("under-wing and over-wing of one feather, in millimetres and centimetr
     CHECK(std::get<Length>(r.detail<WingPart>(PartKind::wing, 0).length.value) / mm == Approx(25.0));
     CHECK(std::get<Length>(r.detail<WingPart>(PartKind::wing, 1).length.value) / mm == Approx(30.0));
     CHECK(r.part(PartKind::wing, 0).material == r.part(PartKind::wing, 1).material);
+    CHECK(r.part(PartKind::tail).material == r.part(PartKind::wing, 0).material);
 }
 
 TEST_CASE("one line of headings without a noun asks for each") {
@@ -298,10 +303,10 @@ TEST_CASE("two tails on a line, a palmer said as 3 + 5, \"opposite\" is asked") 
 }
 
 TEST_CASE("a second thread is a change of thread, and no hackle is no doubt") {
-    const Read r(
-        "Corrie Spark\nHook: 12\nThread: black 8/0, then orange\nBody: black silk\nThorax: orange thread, small bump\nHackle: none");
+    const Read r("Corrie Spark\nHook: 12\nThread: black 8/0, then orange\nBody: black silk\nThorax: orange, small bump\nHackle: none");
     CHECK(r.parts() == "body thread thorax");
     CHECK(r.made(PartKind::thread).title() == "Orange thread");
+    CHECK(r.part(PartKind::thorax).material == r.part(PartKind::thread).material);
     CHECK_FALSE(r.asks("ackle"));
 }
 
@@ -310,6 +315,7 @@ TEST_CASE("Latin-1, another spelling, the head's colour") {
     CHECK(r.recipe.pattern.title() == "Caf\xc3\xa9 Tallow");
     CHECK(r.parts() == "tail");
     CHECK(std::get<Length>(r.detail<TailPart>(PartKind::tail).length.value) / mm == Approx(9.0));
+    CHECK(r.made(PartKind::tail).kind == MaterialKind::fibres);
     CHECK(r.asks("thread red"));
 }
 
@@ -327,6 +333,7 @@ TEST_CASE("knotted legs counted in bodies, a pair of points at an angle, three o
         "turns, hollow side in");
     CHECK(r.parts() == "legs wing collar");
     CHECK(r.detail<LegsPart>(PartKind::legs).count->middle() == 6.0);
+    CHECK(r.asksFor("knots"));
     CHECK(std::get<Ratio>(r.detail<LegsPart>(PartKind::legs).length.value).ratio == Approx(1.5));
     CHECK(r.detail<WingPart>(PartKind::wing).style == WingStyle::tips);
     CHECK(r.detail<WingPart>(PartKind::wing).count->middle() == 2.0);
