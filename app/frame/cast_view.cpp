@@ -29,6 +29,7 @@ namespace machair::app {
 namespace {
 
 constexpr double kPxPerMm = 8.0;
+constexpr double kSlimPxPerMm = 4.2, kSlimDrop = 10.0;
 constexpr double kDeepestDrop = 56.0;      // px that the fastest fly of a team hangs below the leader's start
 constexpr double kPxPerCmPerSecond = 3.4;  // of sink rate, until the deepest is reached
 constexpr int kVerdictWidth = 270;
@@ -85,7 +86,17 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     connect(&theme_, &Theme::changed, this, [this] { rebuild(); });
 }
 
-QSize CastView::sizeHint() const { return {900, 158}; }
+QSize CastView::sizeHint() const {
+    constexpr int kFull = 158, kSlim = 66;
+    return {900, slim_ ? std::max(kSlim, teams_->sizeHint().height() + verdict_->sizeHint().height() + 10) : kFull};
+}
+
+void CastView::setSlim(bool slim) {
+    if (slim == slim_) return;
+    slim_ = slim;
+    updateGeometry();
+    rebuild();
+}
 
 void CastView::refreshTeams() {
     const TeamSpec* team = document_.isOpen() ? document_.team() : nullptr;
@@ -225,11 +236,13 @@ void CastView::place() {
     const int right = width() - kVerdictWidth;
     const int high = teams_->sizeHint().height();
     const int menu = team_->sizeHint().width();
-    teams_->setGeometry(right + 14, 12, kVerdictWidth - 28 - menu - 4, high);
+    const int top = slim_ ? 4 : 12;
+    teams_->setGeometry(right + 14, top, kVerdictWidth - 28 - menu - 4, high);
     name_->setGeometry(teams_->geometry());
-    team_->setGeometry(right + kVerdictWidth - 14 - menu, 12, menu, high);
-    begin_->setGeometry(right + 14, 12, kVerdictWidth - 28, high);
-    verdict_->setGeometry(right + 16, teams_->geometry().bottom() + 8, kVerdictWidth - 30, verdict_->sizeHint().height());
+    team_->setGeometry(right + kVerdictWidth - 14 - menu, top, menu, high);
+    begin_->setGeometry(right + 14, top, kVerdictWidth - 28, high);
+    reason_->setVisible(!slim_);
+    verdict_->setGeometry(right + 16, teams_->geometry().bottom() + (slim_ ? 3 : 8), kVerdictWidth - 30, verdict_->sizeHint().height());
     reason_->setGeometry(right + 16, verdict_->geometry().bottom() + 4, kVerdictWidth - 30, height() - verdict_->geometry().bottom() - 10);
     const auto& report = document_.teamReport();
     empty_.clear();
@@ -237,22 +250,24 @@ void CastView::place() {
     double fastest = 1e-9;
     for (const TeamFly& fly : report->flies)
         fastest = std::max(fastest, 100.0 * (fly.sink.sinkRate / metrePerSecond));
-    const double slope = std::min(kPxPerCmPerSecond, kDeepestDrop / fastest);
+    const double slope = std::min(kPxPerCmPerSecond, (slim_ ? kSlimDrop : kDeepestDrop) / fastest);
     const TeamSpec* team = document_.team();
     const std::vector<Position> places = team ? positionsShown(team->flies) : std::vector<Position>(kTrio.begin(), kTrio.end());
     const double step = static_cast<double>(right) / static_cast<double>(places.size());
-    const double scale = kPxPerMm * std::min(1.0, 3.0 / static_cast<double>(places.size()));
+    const double usual = slim_ ? kSlimPxPerMm : kPxPerMm;
+    const double scale = usual * std::min(1.0, 3.0 / static_cast<double>(places.size()));
     for (std::size_t i = 0; team && i < places.size(); ++i)
         if (!team->at(places[i]))
-            empty_.emplace_back(places[i], QRectF(step * (static_cast<double>(i) + 0.18), 38.0, std::min(190.0, 0.66 * step), 84.0));
+            empty_.emplace_back(places[i], QRectF(step * (static_cast<double>(i) + 0.18), slim_ ? 12.0 : 38.0, std::min(190.0, 0.66 * step),
+                                                  slim_ ? height() - 20.0 : 84.0));
     for (std::size_t i = 0; i < flies_.size(); ++i) {
         Hanging& fly = flies_[i];
         const double rate = 100.0 * (report->flies[i].sink.sinkRate / metrePerSecond);
         const auto place = std::ranges::find(places, fly.position) - places.begin();
-        const double x = step * (static_cast<double>(place) + 0.24 * scale / kPxPerMm);
-        const double y = 40.0 + slope * rate;
+        const double x = step * (static_cast<double>(place) + 0.24 * scale / usual);
+        const double y = (slim_ ? 24.0 : 40.0) + slope * rate;
         fly.view = {scale, QPointF(x, y), theme_.bench(), 0.0};
-        fly.knot = QPointF(x - 46.0, 14.0 + 0.25 * slope * rate);
+        fly.knot = QPointF(x - (slim_ ? 34.0 : 46.0), (slim_ ? 10.0 : 14.0) + 0.25 * slope * rate);
         const Scene& s = fly.scene;
         fly.rect = QRectF(QPointF(x + scale * s.left, y - scale * s.top), QPointF(x + scale * s.right, y - scale * s.bottom))
                        .adjusted(-6, -6, 6, 6);
@@ -320,7 +335,7 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
     const Colours& c = theme_.colours();
     const bool chosen = document_.position() == fly.position;
     const double left = fly.rect.right() + 2.0;
-    double y = fly.view.origin.y() - 2.0;
+    double y = slim_ ? 34.0 : fly.view.origin.y() - 2.0;  // clear of the leader
     const auto say = [&](const QString& text, const QFont& font, const QColor& colour) {
         painter.setFont(font);
         painter.setPen(colour);
@@ -331,9 +346,13 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
         painter.drawText(QPointF(left, y), metrics.elidedText(text, Qt::ElideRight, std::max(60.0, room)));
         y += metrics.height() + 1.0;
     };
-    say(titleOf(fly.position), faceScaled(0.92), chosen ? c.accent : c.inkSoft);
+    const QColor soft = chosen ? c.accent : c.inkSoft;
+    if (!slim_) say(titleOf(fly.position), faceScaled(0.92), soft);
     say(fly.name, faceScaled(1.0, true), c.ink);
-    say(fly.sinks, faceScaled(0.92), c.inkSoft);
+    if (slim_)
+        say(titleOf(fly.position) + QStringLiteral(" · ") + fly.sinks, faceScaled(0.92), soft);
+    else
+        say(fly.sinks, faceScaled(0.92), c.inkSoft);
     if (chosen || hovered_ == fly.position) {
         painter.setPen(QPen(chosen ? c.accent : c.line, chosen ? 2.5 : 1.5, Qt::SolidLine, Qt::RoundCap));
         const double below = height() - 7.0;

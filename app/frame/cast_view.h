@@ -24,6 +24,8 @@ class CastView : public QWidget {
     CastView(Document& document, const Theme& theme, QWidget* parent = nullptr);
 
     [[nodiscard]] QSize sizeHint() const override;
+    // Full where the team is the work; slim, the same flies small and the verdict in one phrase, where a fly or the records are.
+    void setSlim(bool slim);
     // Where a position's fly is drawn; empty where there is none.
     [[nodiscard]] QRectF flyRect(Position position) const;
     // Where its eye hangs, px below the top.
@@ -80,6 +82,7 @@ class CastView : public QWidget {
     QToolButton* begin_;
     QLabel* verdict_;
     QLabel* reason_;
+    bool slim_ = false;
     std::vector<Hanging> flies_;
     std::vector<std::pair<Position, QRectF>> empty_;
     std::optional<Position> hovered_;

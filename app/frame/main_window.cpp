@@ -295,6 +295,7 @@ void MainWindow::showStation(Station station) {
     tabs_->showStation(station);
     bar_->setVisible(worksOnTheFly(station));
     cast_->setVisible(station != Station::tie);  // the view is full of the one fly
+    cast_->setSlim(station != Station::balance && station != Station::drift && station != Station::water);
     bar_->offerSizes(station == Station::plan);
     showPage();
 }

@@ -57,7 +57,9 @@ MishapCards::MishapCards(Document& document, const Theme& theme, QWidget* parent
     setFrameShape(QFrame::NoFrame);
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     setFocusPolicy(Qt::NoFocus);
-    connect(&theme_, &Theme::changed, this, &MishapCards::rebuild);
+    connect(&theme_, &Theme::changed, this, [this] {
+        if (isVisible()) rebuild();
+    });
 }
 
 void MishapCards::show(const Plan& plan, const TyingStep& step) {

@@ -62,7 +62,9 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
     connect(&document_, &Document::bookOpened, this, [this] {
         if (isVisible()) rebuild();
     });
-    connect(&theme_, &Theme::changed, this, &TieStation::rebuild);
+    connect(&theme_, &Theme::changed, this, [this] {
+        if (isVisible()) rebuild();
+    });
     connect(&hub_, &devices::Hub::pedalOn, this, [this] {
         if (isVisible() && isActiveWindow()) go(current_ + 1);
     });
@@ -162,8 +164,9 @@ void TieStation::rebuild() {
     view_->setSide(!far_, mirrored);
     strip_->show(plan_, steps_, !far_, mirrored);
     int waiting = 0;
-    for (const Batch& batch : document_.book().batches)
-        if (plan_ && batch.pattern == plan_->pattern.id) waiting += batch.left();
+    if (plan_)
+        for (const Batch& batch : document_.book().batches)
+            if (batch.pattern == plan_->pattern.id) waiting += batch.left();
     view_->setTray(steps_, std::max(1, waiting));
     refresh();
 }
