@@ -4,6 +4,7 @@
 #include <array>
 #include <cmath>
 
+#include "book/fields.h"
 #include "sizing/figures.h"
 #include "units/text.h"
 
@@ -60,6 +61,31 @@ void addFigures(const Plan& before, std::size_t a, const Plan& after, std::size_
     }
 }
 
+// What a tier names before any number: of what it is made, which way round, in what manner.
+constexpr double kMaterialFirst = 3.0, kMannerNext = 2.0;
+constexpr std::array<std::string_view, 13> kManners = {"direction", "wound", "method", "style",    "tie_in", "angle",  "along",
+                                                       "twisted",   "knot",  "finish", "position", "round",  "protect"};
+
+void addMade(const Plan& before, std::size_t a, const Plan& after, std::size_t b, std::vector<Difference>& list) {
+    const std::string subject = subjectOf(after, b);
+    const Material &was = before.parts[a].made, &now = after.parts[b].made;
+    const bool own = before.parts[a].material || after.parts[b].material;  // what follows the thread is said once
+    if (own && was.title() != now.title()) list.push_back({subject, "", was.title(), now.title(), kMaterialFirst});
+    const std::vector<Field> old = fieldsOf(before.pattern.parts[a]), fresh = fieldsOf(after.pattern.parts[b]);
+    for (const Field& field : fresh) {
+        if (std::ranges::find(kManners, std::string_view(field.key)) == kManners.end()) continue;
+        const auto other = std::ranges::find(old, field.key, &Field::key);
+        if (other == old.end() || other->text == field.text) continue;
+        const auto said = [](const std::string& text) { return text.empty() ? std::string("usual") : text; };
+        list.push_back({subject, field.label, said(other->text), said(field.text), kMannerNext});
+    }
+}
+
+void addThread(const Plan& before, const Plan& after, std::vector<Difference>& list) {
+    const std::string was = before.threadMaterial.title(), now = after.threadMaterial.title();
+    if (was != now) list.push_back({"thread", "", was, now, kMaterialFirst});
+}
+
 void addRoom(const Plan& before, const Plan& after, std::vector<Difference>& list) {
     const auto text = [](const Plan& plan) { return formatNumber(plan.head.margin() / mm, 2) + " mm"; };
     if (text(before) == text(after)) return;
@@ -81,10 +107,12 @@ namespace {
 
 std::vector<Difference> inTyingOrder(const Plan& before, const Plan& after) {
     std::vector<Difference> list;
+    addThread(before, after, list);
     for (std::size_t i = 0; i < after.parts.size(); ++i) {
-        if (const auto was = counterpart(after, before, i))
+        if (const auto was = counterpart(after, before, i)) {
+            addMade(before, *was, after, i, list);
             addFigures(before, *was, after, i, list);
-        else
+        } else
             list.push_back({subjectOf(after, i), "", "", after.parts[i].words, 1.0});
     }
     for (std::size_t i = 0; i < before.parts.size(); ++i)

@@ -19,7 +19,8 @@ struct Difference {
     [[nodiscard]] std::string words() const;
 };
 
-// Parts are matched by kind, the first with the first. Parts that only one plan has are differences too.
+// Parts are matched by kind, the first with the first. What they are made of comes first, then the manner (direction, style,
+// method), then the numbers, the largest first. Parts that only one plan has are differences too.
 [[nodiscard]] std::vector<Difference> differences(const Plan& before, const Plan& after);
 
 // One line for people: the change of `edited` first (an index in `after`), then what it moved, at most `most` in all.

@@ -107,3 +107,23 @@ TEST_CASE("each key outside ends in its unit") {
     CHECK(unitOf("angle_deg") == "°");
     CHECK(unitOf("turns").empty());
 }
+
+TEST_CASE("of two dressings the materials are named first, then the manner, then the numbers") {
+    Book book = demoBook();
+    const Plan before = planPattern(book, "kelp-lantern").value();
+    Pattern& other = *book.findPattern("kelp-lantern");
+    for (const Material& material : book.materials)
+        if (material.kind == MaterialKind::wire) other.parts[1].material = material.id;
+    for (const Material& material : book.materials)
+        if (material.kind == MaterialKind::thread && material.id != before.pattern.thread) other.thread = material.id;
+    std::get<RibPart>(other.parts[1].detail).direction = Winding::with;
+    std::get<CollarPart>(other.parts[4].detail).turns = exactly(1.5);
+    const Plan after = planPattern(book, "kelp-lantern").value();
+    const auto list = differences(before, after);
+    REQUIRE(list.size() > 4);
+    CHECK(list[0].subject == "thread");
+    CHECK(list[1].words() == "rib " + before.parts[1].made.title() + " → " + after.parts[1].made.title());
+    CHECK(list[2].subject == "rib");
+    CHECK(list[2].after == "with");
+    CHECK(std::ranges::any_of(list, [](const Difference& d) { return d.subject == "collar" && d.what == "turns"; }));
+}
