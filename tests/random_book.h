@@ -64,7 +64,8 @@ class RandomBook {
             row.styles = {FlyStyle::spider, FlyStyle::winged};
             row.place = Position::point;
         }
-        if (coin()) book.mishaps.push_back({"wing", whole(0, 40), {}});
+        if (coin())
+            book.mishaps.push_back({"wing.cocks", whole(0, 40), coin() ? std::optional<std::string>("stands up") : std::nullopt, {}});
         if (coin())
             book.days.push_back({"day",
                                  "2026-06-0" + std::to_string(whole(1, 9)),

@@ -164,6 +164,7 @@ void RecordSheet::rebuild() {
     if (only_) {
         auto* out = toolButton("mark-out", tr("Take it &out"), tr("Undo brings it back"));
         connect(out, &QToolButton::clicked, this, [this] {
+            if (records_.empty() || !only_) return;
             const Faults faults = document_.apply(removeRow(document_.book(), records_.front(), *only_));
             say(faults);
             if (faults.empty()) emit rowGone();
@@ -190,8 +191,10 @@ void RecordSheet::addFields(QFormLayout* form, const std::vector<Field>& fields,
         const QString name = (row && !only_ ? QStringLiteral("row-") : name_ + QLatin1Char('-')) + qt(field.key);
         auto* editor = new FieldEditor(
             document_, theme_, field, name,
-            [this, row, key = field.key](const QString& text) {
-                if (row)
+            [this, of = records_, row, key = field.key](const QString& text) {
+                if (of != records_)
+                    writeLate(of, row, key, text);
+                else if (row)
                     writeRow(*row, key, text);
                 else
                     write(key, text, Source::typed);
@@ -230,6 +233,7 @@ void RecordSheet::addTables(QVBoxLayout* column) {
         add->setObjectName(QStringLiteral("add-") + qt(table.key));
         add->setText(tr("Add: %1").arg(qt(table.one)));
         connect(add, &QToolButton::clicked, this, [this, key = table.key, n = table.rows.size()] {
+            if (records_.empty()) return;
             open_ = RowId{key, n};
             const Faults faults = document_.apply(machair::addRow(document_.book(), records_.front(), key));
             if (!faults.empty()) open_.reset();
@@ -262,6 +266,7 @@ void RecordSheet::addRow(QVBoxLayout* column, const RecordTable& table, std::siz
     auto* out = toolButton("row-out", tr("Take it &out"), tr("Undo brings it back"));
     connect(out, &QToolButton::clicked, this, [this, id] {
         open_.reset();
+        if (records_.empty()) return;
         say(document_.apply(removeRow(document_.book(), records_.front(), id)));
     });
     form->addRow(out);
@@ -330,6 +335,15 @@ void RecordSheet::sayUse() {
 void RecordSheet::say(const Faults& faults) {
     fault_->setText(sayFaults(faults));
     fault_->setVisible(!faults.empty());
+}
+
+// A field that is left because something else is shown: what was typed is of the thing that it was typed for.
+void RecordSheet::writeLate(const std::vector<RecordId>& of, const std::optional<RowId>& row, const std::string& key, const QString& text) {
+    if (of.empty() || !document_.isOpen() || !isIn(document_.book(), of.front())) return;
+    const std::string value = text.trimmed().toStdString();
+    document_.refuse(document_.apply(row             ? changeRow(document_.book(), of.front(), *row, key, value)
+                                     : of.size() > 1 ? changeRecords(document_.book(), of, key, value)
+                                                     : changeRecord(document_.book(), of.front(), key, value, Source::typed)));
 }
 
 void RecordSheet::writeRow(const RowId& row, const std::string& key, const QString& text) {

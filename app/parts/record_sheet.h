@@ -52,6 +52,7 @@ class RecordSheet : public QScrollArea {
     void addUsers(QVBoxLayout* column);
     void write(const std::string& key, const QString& text, Source source);
     void writeRow(const RowId& row, const std::string& key, const QString& text);
+    void writeLate(const std::vector<RecordId>& of, const std::optional<RowId>& row, const std::string& key, const QString& text);
     void say(const Faults& faults);
     void sayUse();
     [[nodiscard]] std::vector<Field> fields() const;

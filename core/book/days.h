@@ -27,10 +27,11 @@ struct Batch {
 
 [[nodiscard]] inline Fly flyOf(const Batch& batch) { return {batch.pattern, batch.hook}; }
 
-// How often a part went wrong at the vice, by its kind.
+// How often something went wrong at the vice, by the id of its card ("wing.cocks"); older books have the kind of the part.
 struct Mishap {
     std::string id;
     int count = 0;
+    std::optional<std::string> shows;  // in words: "stands up"
     Carried carried;
     bool operator==(const Mishap&) const = default;
 };

@@ -496,6 +496,7 @@ template <class V, Is<Mishap> T>
 void describe(V& v, T& m) {
     v("id", m.id);
     v("count", m.count, kTied.says("times"));
+    v("shows", m.shows);
     v.rest(m.carried);
 }
 

@@ -67,7 +67,7 @@ struct Title {
         return row.creature + ", " + monthName(row.fromMonth) + (row.toMonth == row.fromMonth ? "" : " to " + monthName(row.toMonth));
     }
     std::string operator()(const Mishap& mishap) const {
-        return mishap.id + ", " + counted(static_cast<std::size_t>(std::max(0, mishap.count)), "time", "times");
+        return mishap.shows.value_or(mishap.id) + ", " + counted(static_cast<std::size_t>(std::max(0, mishap.count)), "time", "times");
     }
     std::string operator()(const Batch& batch) const {
         return std::to_string(batch.wanted) + " of " + sayFly(book, flyOf(batch)) + (batch.day ? " by " + *batch.day : "");

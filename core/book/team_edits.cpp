@@ -203,7 +203,7 @@ Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
 Edit countMishap(const Book& book, const std::string& id, const std::string& shows) {
     Edit edit{"", book};
     auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
-    if (found == edit.after.mishaps.end()) found = edit.after.mishaps.insert(found, Mishap{id, 0, {}});
+    if (found == edit.after.mishaps.end()) found = edit.after.mishaps.insert(found, Mishap{id, 0, shows, {}});
     ++found->count;
     edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
     return edit;

@@ -1,9 +1,10 @@
-#include "tests/app/window.h"
+#include "tests/app/at.h"
 
 #include <QAbstractItemModelTester>
 #include <QFile>
 #include <QLineEdit>
 #include <QProcess>
+#include <QRegularExpression>
 #include <QToolButton>
 
 #include "drawers/drawers_station.h"
@@ -168,4 +169,23 @@ TEST_CASE("feathers carry their caution, threads none") {
     drawers.station().open(Drawer::hackles);
     CHECK(drawers.text("record-caution").contains(QStringLiteral("local law decide")));
     CHECK(cautionFor(drawers.document().book(), {"materials", "thread-black"}).isEmpty());
+}
+
+TEST_CASE("what was typed for one thing never lands on another that is shown meanwhile, nor on nothing") {
+    machair::app::tests::At bench(machair::app::Station::drawers);
+    auto* sheet = bench.window().findChild<machair::app::RecordSheet*>();
+    REQUIRE(sheet);
+    for (const std::vector<machair::RecordId>& next :
+         {std::vector<machair::RecordId>{{"hooks", "wet-12"}}, std::vector<machair::RecordId>{}}) {
+        sheet->show({{"hooks", "wet-10"}});
+        auto* name = sheet->findChildren<QLineEdit*>(QRegularExpression(QStringLiteral(".*-name"))).value(0);
+        REQUIRE(name);
+        name->setFocus();
+        QTest::keyClicks(name, QStringLiteral(" of mine"));
+        const machair::Book before = bench.document().book();
+        sheet->show(next);
+        QApplication::processEvents();
+        CHECK(bench.document().book().findHook("wet-12")->name == before.findHook("wet-12")->name);
+        CHECK(bench.document().book().findHook("wet-10")->name.value().ends_with("of mine"));
+    }
 }

@@ -103,7 +103,7 @@ TEST_CASE("a broken file of mishaps is refused with the places, all of them") {
 
 TEST_CASE("one's own mishaps stand with the most frequent first and what to practise") {
     Book book = demoBook();
-    book.mishaps = {{"wing.cocks", 2, {}}, {"tail.long", 5, {}}, {"wing", 1, {}}, {"head.fat", 0, {}}};
+    book.mishaps = {{"wing.cocks", 2, {}, {}}, {"tail.long", 5, {}, {}}, {"wing", 1, {}, {}}, {"head.fat", 0, {}, {}}};
     const auto own = ownMishaps(book, shipped());
     REQUIRE(own.size() == 3);
     CHECK(own[0].id == "tail.long");
