@@ -85,17 +85,15 @@ void StepView::show(const Plan& plan, const TyingStep& step, int index, int coun
     for (const std::string* words : {&step.how, &step.direction, &step.face, &step.threadWords, &step.look})
         if (!words->empty()) spoken += ". " + *words;
     setAccessibleDescription(qt(spoken));
-    whole_.reset();
     paintFly();
     update();
 }
 
+// The next step shown is painted so: its scene is made anew.
 void StepView::setSide(bool near, bool mirrored) {
     near_ = near;
     mirrored_ = mirrored;
     whole_.reset();
-    paintFly();
-    update();
 }
 
 void StepView::countTurns(int turns) {

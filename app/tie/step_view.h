@@ -20,7 +20,8 @@ class StepView : public QWidget {
     StepView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const Plan& plan, const TyingStep& step, int index, int count);
     void showNothing();
-    // Near: the tier's own side, the fly turned; mirrored: the eye at the right.
+    // Near: the tier's own side, the fly turned; mirrored: the eye at the right. Said before the first step of another plan is shown,
+    // whose scene is made once.
     void setSide(bool near, bool mirrored);
     void countTurns(int turns);  // counted so far, shown beside the number
     void setMishap(const QString& likeliest);
