@@ -5,7 +5,6 @@
 #include "bench/order.h"
 #include "bench/steps.h"
 #include "cli/verbs.h"
-#include "store/disk.h"
 #include "store/recipe.h"
 #include "units/text.h"
 #include "water/standins.h"

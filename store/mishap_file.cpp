@@ -16,8 +16,7 @@ std::string textAt(const Json& record, const char* key) {
 template <class Enum>
 std::optional<Enum> namedAt(const Json& record, const char* key, const Place& place, Faults& faults) {
     const std::string text = textAt(record, key);
-    for (const auto& entry : Names<Enum>::entries)
-        if (entry.name == text) return entry.value;
+    if (const auto known = fromName<Enum>(text)) return known;
     std::string names;
     for (const auto& entry : Names<Enum>::entries)
         names += (names.empty() ? "" : ", ") + std::string(entry.name);
@@ -33,11 +32,10 @@ std::vector<Enum> listAt(const Json& record, const char* key, const Place& place
     std::size_t i = 0;
     for (const Json& one : *found) {
         const std::string text = one.is_string() ? one.get<std::string>() : std::string();
-        const auto entry = std::ranges::find(Names<Enum>::entries, std::string_view(text), [](const auto& e) { return e.name; });
-        if (entry == Names<Enum>::entries.end())
-            faults.push_back({place.key(key).at(i), "expected a kind that is known, got \"" + text + "\"", {}});
+        if (const auto known = fromName<Enum>(text))
+            list.push_back(*known);
         else
-            list.push_back(entry->value);
+            faults.push_back({place.key(key).at(i), "expected a kind that is known, got \"" + text + "\"", {}});
         ++i;
     }
     return list;

@@ -12,11 +12,11 @@
 
 namespace machair::store {
 
-// Words that nobody understood yet: the first that is this; a stretch of them understood.
 [[nodiscard]] inline std::string sayCount(const Count& count) {
     return count.pair ? formatExact(count.low) + " to " + formatExact(count.high) : formatExact(count.low);
 }
 
+// The first such word that nobody understood yet; and a stretch of them, understood now.
 [[nodiscard]] inline std::optional<std::size_t> wordAt(const std::vector<Word>& words, std::string_view text) {
     const auto found = std::ranges::find_if(words, [&](const Word& w) { return !w.used && w.text == text; });
     return found == words.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - words.begin()));
@@ -92,8 +92,6 @@ class RecipeReader {
     ReadRecipe read_;
     std::set<std::size_t> ofThread_;  // parts of the tying thread, which may be said later
     bool hookSaid_ = false, threadSaid_ = false;
-    std::optional<Part> nextThread_;  // "then hot orange"
-    std::vector<RecipeDoubt> partDoubts_;
 };
 
 }  // namespace machair::store

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <utility>
 
 #include "colour/colour.h"
 #include "sizing/crossing.h"
@@ -85,8 +86,6 @@ Length StepWriter::eye() const {
     return edge;
 }
 
-Length StepWriter::headRear() const { return std::clamp(plan_.head.to, eye(), std::max(eye(), plan_.bodyEnd)); }
-
 TyingStep& StepWriter::add(int part, Deed deed, Length threadAfter) {
     TyingStep step;
     step.part = part;
@@ -130,6 +129,11 @@ void StepWriter::finished(std::size_t part) {
     steps_.back().done = done_;
 }
 
+StepWriter::Deed StepWriter::tyingIn(std::size_t part, Amount amount) const {
+    if (!continues(part)) return {"tie in", pieceOf(part), std::move(amount)};
+    return {"take up", continued(part) + " as " + nameOfPart(part), std::move(amount)};
+}
+
 void StepWriter::tieOff(std::size_t part, const std::string& what) {
     TyingStep& step = add(static_cast<int>(part), {"tie off", what, {"3", "turns"}}, thread_);
     step.how = isMetal(part) ? "fold the end back and lay 3 turns over it; worry metal off, never with good scissors"
@@ -159,20 +163,22 @@ std::string StepWriter::continued(std::size_t part) const {
     return source && *source < plan_.parts.size() ? nameOfPart(*source) : describe(*written(part).from);
 }
 
-std::string StepWriter::faceAgainst(std::size_t part, int creases) const {
+std::string StepWriter::shownFace(std::size_t part) const {
     const auto* strip = std::get_if<StripTraits>(&at(part).made.traits);
     if (!strip || strip->faces.size() < 2) return {};
     const auto* rib = std::get_if<RibPart>(&written(part).detail);
     const auto face = static_cast<std::size_t>(rib ? std::clamp(rib->face.value_or(0), 0, 1) : 0);
-    return "the " + faceWords(*strip)[face] + " face " + (creases % 2 == 1 ? "against the hook" : "outward");
+    return "the " + faceWords(*strip)[face] + " face";
+}
+
+std::string StepWriter::faceAgainst(std::size_t part) const {
+    const std::string face = shownFace(part);
+    return face.empty() ? face : face + " against the hook";
 }
 
 std::string StepWriter::faceOut(std::size_t part) const {
-    const auto* strip = std::get_if<StripTraits>(&at(part).made.traits);
-    if (!strip || strip->faces.size() < 2) return {};
-    const auto* rib = std::get_if<RibPart>(&written(part).detail);
-    const auto face = static_cast<std::size_t>(rib ? std::clamp(rib->face.value_or(0), 0, 1) : 0);
-    return "the " + faceWords(*strip)[face] + " face out";
+    const std::string face = shownFace(part);
+    return face.empty() ? face : face + " out";
 }
 
 std::string StepWriter::sense(std::size_t part) const {

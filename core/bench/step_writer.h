@@ -35,6 +35,8 @@ class StepWriter {
     TyingStep& makeReady(int part, Deed deed);
     TyingStep& threadless(int part, Deed deed);  // once the thread is off
     void finished(std::size_t part);
+    // Its tie-in; of what goes on from another part, its taking up.
+    [[nodiscard]] Deed tyingIn(std::size_t part, Amount amount) const;
     void tieOff(std::size_t part, const std::string& what);
 
     // Before the thread (steps_before.cpp).
@@ -83,6 +85,7 @@ class StepWriter {
     // Bead, thread, head (steps_finish.cpp).
     void tie(std::size_t part, const BeadPlan& bead);
     void tie(std::size_t part, const ThreadPlan& thread);
+    void startAhead(int part, const std::string& thread);  // of a bead that was pushed back
     void tie(std::size_t part, const HeadPlan& head);
     void tie(std::size_t, const Impossible&) {}
     void finishHead(int part, const HeadPlan& head);
@@ -99,15 +102,15 @@ class StepWriter {
     [[nodiscard]] std::string pieceOf(std::size_t part) const;     // "the rib, Oval gold"
     [[nodiscard]] bool continues(std::size_t part) const { return written(part).from.has_value(); }
     [[nodiscard]] std::string continued(std::size_t part) const;  // the part that it goes on from: "the tail"
-    [[nodiscard]] std::string faceAgainst(std::size_t part, int creases) const;
+    // Of a two-faced strip, by the face's word; tied in along the shank it is creased once, so the face that will show lies below.
+    [[nodiscard]] std::string shownFace(std::size_t part) const;
+    [[nodiscard]] std::string faceAgainst(std::size_t part) const;
     [[nodiscard]] std::string faceOut(std::size_t part) const;
     [[nodiscard]] std::string sense(std::size_t part) const;
     [[nodiscard]] bool isMetal(std::size_t part) const;
     [[nodiscard]] bool isWingFirst(std::size_t part) const;
     [[nodiscard]] Length eye() const;
     [[nodiscard]] Length rear() const { return plan_.bodyEnd; }
-    [[nodiscard]] Length front() const { return plan_.foremostBody; }
-    [[nodiscard]] Length headRear() const;
 
     const Plan& plan_;
     Hand hand_;

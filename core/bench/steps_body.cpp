@@ -139,15 +139,12 @@ void StepWriter::windStrip(std::size_t i, const BodyPlan& body) {
     const bool doubled = own.passes.value_or(1) == 2;
     const bool core = body.method == BodyMethod::chenille || body.method == BodyMethod::tube;
     const Length start = doubled ? body.front : body.end;
-    TyingStep& in = add(part,
-                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                         body.length ? inMillimetres(*body.length) : Amount{}},
-                        start);
+    TyingStep& in = add(part, tyingIn(i, body.length ? inMillimetres(*body.length) : Amount{}), start);
     in.how = core                              ? "by its bare core"
              : body.method == BodyMethod::wire ? "along the shank, so that it makes no step"
              : doubled                         ? "at the front: it goes down and back"
                                                : "at the rear, lying along the shank";
-    in.face = faceAgainst(i, 1);
+    in.face = faceAgainst(i);
     in.look = core ? "only the core is bound" : "flat";
     in.wrong = core ? std::vector<std::string>{"chenille.lump"} : std::vector<std::string>{"tinsel.bump"};
     if (body.method == BodyMethod::floss) in.wrong = {"floss.frays"};

@@ -27,8 +27,12 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
     thread_ = std::max(eye(), std::min(at(i).station - bead.room, rear()));
     // Another thread that follows is the one to start.
     if (i + 1 < plan_.parts.size() && std::holds_alternative<ThreadPlan>(at(i + 1).detail)) return;
+    startAhead(part, "the thread");
+}
+
+void StepWriter::startAhead(int part, const std::string& thread) {
     threadOn_ = true;
-    TyingStep& start = add(part, {"start", "the thread ahead of the bead", {"6", "turns"}}, thread_);
+    TyingStep& start = add(part, {"start", thread + " ahead of the bead", {"6", "turns"}}, thread_);
     start.how = "hard against the bead, back over its own end";
     start.look = "it holds when pulled; no thread over the bead";
     start.wrong = {"thread.shows", "thread.slips"};
@@ -37,11 +41,7 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
 void StepWriter::tie(std::size_t i, const ThreadPlan&) {
     const int part = static_cast<int>(i);
     if (!threadOn_) {  // a bead was pushed back
-        threadOn_ = true;
-        TyingStep& start = add(part, {"start", at(i).made.title() + ", ahead of the bead", {"6", "turns"}}, thread_);
-        start.how = "hard against the bead, back over its own end";
-        start.look = "it holds when pulled; no thread over the bead";
-        start.wrong = {"thread.shows", "thread.slips"};
+        startAhead(part, at(i).made.title() + ",");
         finished(i);
         return;
     }
@@ -78,8 +78,7 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
         wind.direction = "over the top and away from you";
         wind.look = "no wider than the eye";
         wind.wrong = herl ? std::vector<std::string>{"herl.snaps"} : std::vector<std::string>{"head.fat", "head.butts", "head.crowded"};
-        head_ = true;
-        steps_.back().head = true;
+        wind.head = true;
     }
     head_ = true;
     const bool hitch = own && own->knot == Knot::halfHitch;

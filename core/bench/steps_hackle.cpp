@@ -12,10 +12,7 @@ namespace machair {
 
 void StepWriter::tieInPalmer(std::size_t i, const PalmerPlan& palmer) {
     const bool rearward = palmer.wound == PalmerWound::rearward;
-    TyingStep& in = add(static_cast<int>(i),
-                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                         inMillimetres(palmer.hackle.tieInFibre)},
-                        rearward ? at(i).station : palmer.end);
+    TyingStep& in = add(static_cast<int>(i), tyingIn(i, inMillimetres(palmer.hackle.tieInFibre)), rearward ? at(i).station : palmer.end);
     in.how =
         rearward ? "at the shoulder by the butt, one turn of bare stem, 3 mm of it bound" : "at the rear by the tip; it waits for the body";
     if (palmer.feathers > 1) in.how += "; " + std::to_string(palmer.feathers) + " feathers laid as one";
@@ -123,10 +120,7 @@ void StepWriter::tie(std::size_t i, const HacklePlan& hackle) {
 }
 
 void StepWriter::throat(std::size_t i, const HacklePlan& hackle) {
-    TyingStep& in = add(static_cast<int>(i),
-                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                         inMillimetres(hackle.fibre)},
-                        at(i).station);
+    TyingStep& in = add(static_cast<int>(i), tyingIn(i, inMillimetres(hackle.fibre)), at(i).station);
     in.how = "the hook turned over, or the fibres pressed below; " + machair::said(counted(std::round(hackle.fibres), "fibre", "fibres"));
     in.side = "underneath";
     in.face = "good side out";
@@ -213,20 +207,14 @@ void StepWriter::legs(std::size_t i, const PiecePlan& piece) {
     const auto& own = writtenAs<LegsPart>(i);
     const int part = static_cast<int>(i);
     if (own.style == LegStyle::spread) {
-        TyingStep& splay = add(part,
-                               {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                                counted(own.count, piece.count, "fibre", "fibres")},
-                               at(i).station);
+        TyingStep& splay = add(part, tyingIn(i, counted(own.count, piece.count, "fibre", "fibres")), at(i).station);
         splay.how = "a bunch of " + formatNumber(piece.length / mm, 1) + " mm, the turn loosened so that it spins right round, then bound";
         splay.look = "no side bare";
         splay.wrong = {"legs.clump"};
         finished(i);
         return;
     }
-    TyingStep& in = add(part,
-                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                         counted(own.count, piece.count, "leg", "legs")},
-                        at(i).station);
+    TyingStep& in = add(part, tyingIn(i, counted(own.count, piece.count, "leg", "legs")), at(i).station);
     in.how = "one bunch on top, " + formatNumber(piece.length / mm, 1) + " mm to the tips";
     in.side = "on top";
     in.look = "none broken";

@@ -42,7 +42,7 @@ void StepWriter::tie(std::size_t i, const TagPlan& tag) {
     if (!thread && !continues(i)) {
         TyingStep& in = add(part, {"tie in", pieceOf(i), inMillimetres(tag.length)}, rear());
         in.how = herl ? "by the tip, bare edge to the eye" : "underneath, lying along the shank";
-        in.face = faceAgainst(i, 1);
+        in.face = faceAgainst(i);
         in.look = "flat and square";
         in.wrong = {"tag.lumpy"};
     } else if (continues(i)) {
@@ -80,10 +80,7 @@ void StepWriter::tie(std::size_t i, const TagPlan& tag) {
 void StepWriter::tie(std::size_t i, const TailPlan& tail) {
     const auto& own = writtenAs<TailPart>(i);
     const int part = static_cast<int>(i);
-    TyingStep& step = add(part,
-                          {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                           inMillimetres(tail.length)},
-                          rear());
+    TyingStep& step = add(part, tyingIn(i, inMillimetres(tail.length)), rear());
     std::string how = sayLength(tail.length, plan_.hook).text;
     switch (tail.style) {
         case TailStyle::slip: how += ", a slip on edge or folded once"; break;
@@ -140,7 +137,7 @@ void StepWriter::tie(std::size_t i, const RibPlan& rib) {
         step.how =
             "bound along from the front, so that it makes no step; one rib's width left bare for a square first turn; it is wound later";
         step.side = "near side";
-        step.face = faceAgainst(i, 1);
+        step.face = faceAgainst(i);
         step.look = "it hangs straight back";
         step.wrong = {"rib.bump"};
         if (!step.face.empty()) step.wrong.insert(step.wrong.begin(), "rib.face");
@@ -217,10 +214,7 @@ void StepWriter::tie(std::size_t i, const UnderbodyPlan& under) {
         finished(i);
         return;
     }
-    TyingStep& in = add(part,
-                        {continues(i) ? "take up" : "tie in", continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i),
-                         under.length ? inMillimetres(*under.length) : Amount{}},
-                        under.end);
+    TyingStep& in = add(part, tyingIn(i, under.length ? inMillimetres(*under.length) : Amount{}), under.end);
     in.how = "along the shank, its end sloped";
     in.look = "flat";
     in.wrong = {"under.step"};

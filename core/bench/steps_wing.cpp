@@ -45,9 +45,7 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
         marry.look = "the tips meet";
         marry.wrong = {"wing.unequal"};
     }
-    const char* verb = continues(i) ? "take up" : "tie in";
-    TyingStep& in =
-        add(part, {verb, continues(i) ? continued(i) + " as " + nameOfPart(i) : pieceOf(i), inMillimetres(wing.length)}, at(i).station);
+    TyingStep& in = add(part, tyingIn(i, inMillimetres(wing.length)), at(i).station);
     const std::string count = wing.count ? machair::said(counted(own.count, *wing.count, wing.style == WingStyle::hair ? "hair" : "feather",
                                                                  wing.style == WingStyle::hair ? "hairs" : "feathers"))
                                          : std::string();
@@ -98,7 +96,7 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
         set.wrong = {"wing.upright", "tuft.droops"};
     } else {
         in.locks.emplace_back("it holds by its own loops alone");
-        in.look += own.angle ? "" : wing.style == WingStyle::plume ? "; it lies free" : "; low over the body";
+        in.look += wing.style == WingStyle::plume ? "; it lies free" : "; low over the body";
     }
     finished(i);
     trimButts(i, wing);

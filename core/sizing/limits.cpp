@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "sizing/crossing.h"
 #include "units/text.h"
 
 namespace machair {
@@ -307,9 +308,8 @@ class Saying {
     void ofLocks(std::size_t i) {
         const PartPlan& part = plan_.parts[i];
         if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-            const auto& spec = std::get<BodyPart>(written(i).detail);
-            if ((body->method != BodyMethod::herl && body->method != BodyMethod::fibres) || spec.twisted.value_or(false)) return;
-            const int hand = spec.direction.value_or(Winding::with) == Winding::with ? 1 : -1;
+            if (!isBrittleBody(plan_, i)) return;
+            const int hand = senseOf(plan_, i);  // it travels forward
             bool ribbed = false, locked = false;
             for (const PartPlan& other : plan_.parts) {
                 if (const auto* rib = std::get_if<RibPlan>(&other.detail); rib && rib->front < body->end && rib->end > body->front) {
