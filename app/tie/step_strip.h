@@ -5,7 +5,6 @@
 #include <QImage>
 #include <QTimer>
 #include <QWidget>
-#include <map>
 #include <optional>
 #include <vector>
 

@@ -116,7 +116,7 @@ class Order {
     }
 
     void ofTail(std::size_t tail, std::size_t first) {
-        if (kind(first) == PartKind::wing && written<TailPart>(tail).cut.value_or(false) && !isWingFirst(first))
+        if (kind(first) == PartKind::wing && written<TailPart>(tail).cut.value_or(false) && !mayStandFirst(first))
             fault(tail, first, "scissors can't get at the tail past the wing");
         if (kind(first) != PartKind::body || !isFirst(tail)) return;
         const auto* body = std::get_if<BodyPlan>(&plan_.parts[first].detail);
@@ -164,7 +164,7 @@ class Order {
                     fault(body, first, "the hackle stands where the body still has to be wound");
                 break;
             case PartKind::wing:
-                if (kind(body) == PartKind::body && !isWingFirst(first))
+                if (kind(body) == PartKind::body && !mayStandFirst(first))
                     fault(body, first, "a low wing lies on the body's shoulder: the ramp for it can't be made later");
                 break;
             default: break;
@@ -172,7 +172,7 @@ class Order {
     }
 
     // Upright, film tuft, lifted plume, tips over the eye: tied in first by many, well ahead of every body.
-    [[nodiscard]] bool isWingFirst(std::size_t wing) const {
+    [[nodiscard]] bool mayStandFirst(std::size_t wing) const {
         const auto& own = written<WingPart>(wing);
         constexpr double kRaised = 60.0;
         const bool raised =

@@ -108,7 +108,7 @@ class StepWriter {
     [[nodiscard]] std::string faceOut(std::size_t part) const;
     [[nodiscard]] std::string sense(std::size_t part) const;
     [[nodiscard]] bool isMetal(std::size_t part) const;
-    [[nodiscard]] bool isWingFirst(std::size_t part) const;
+    [[nodiscard]] bool standsBeforeBody(std::size_t part) const;
     [[nodiscard]] Length eye() const;
     [[nodiscard]] Length rear() const { return plan_.bodyEnd; }
 

@@ -7,7 +7,7 @@
 
 namespace machair {
 
-bool StepWriter::isWingFirst(std::size_t i) const {
+bool StepWriter::standsBeforeBody(std::size_t i) const {
     for (std::size_t k = i + 1; k < plan_.parts.size(); ++k)
         if (at(k).kind == PartKind::body || at(k).kind == PartKind::tail) return true;
     return false;
@@ -16,7 +16,7 @@ bool StepWriter::isWingFirst(std::size_t i) const {
 void StepWriter::tie(std::size_t i, const WingPlan& wing) {
     const auto& own = writtenAs<WingPart>(i);
     const int part = static_cast<int>(i);
-    const bool first = isWingFirst(i);
+    const bool first = standsBeforeBody(i);
     if (!first) {
         windRibs();
         brushOut(true);

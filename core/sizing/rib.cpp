@@ -2,9 +2,9 @@
 #include <algorithm>
 #include <boost/math/quadrature/gauss_kronrod.hpp>
 #include <cmath>
-#include <numbers>
 
 #include "sizing/bench.h"
+#include "sizing/crossing.h"
 
 namespace machair {
 
@@ -20,23 +20,21 @@ double integrate(F f, Length from, Length to) {
 }
 
 // The hand of a rib and what it crosses (section 4, "what locks what"): with a palmer its direction is against that, without
-// one against the thread. Two windings over the same stretch cross |h₁·N₁ − h₂·N₂| times.
+// one against the thread.
 void crossWindings(const Plan& plan, RibPlan& rib) {
     const PalmerPlan* palmer = nullptr;
-    const BodyPlan* body = nullptr;
+    std::optional<Spiral> body;  // the first of strands that the rib meets
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         if (const auto* p = std::get_if<PalmerPlan>(&plan.parts[i].detail); p && !palmer) palmer = p;
         if (const auto* b = std::get_if<BodyPlan>(&plan.parts[i].detail);
-            b && !body && b->strands && b->turns && b->end > rib.front && b->front < rib.end) {
-            body = b;
-            const int own = std::get<BodyPart>(plan.pattern.parts[i].detail).direction.value_or(Winding::with) == Winding::with ? 1 : -1;
-            rib.crossesBody = own * *b->turns;  // signed for now
-        }
+            b && !body && b->strands && b->turns && b->end > rib.front && b->front < rib.end)
+            body = Spiral{senseOf(plan, i), *b->turns, {}};
     }
     const bool with = rib.direction == Winding::with;
     rib.hand = palmer ? (with ? palmer->hand : -palmer->hand) : with ? 1 : -1;
-    if (palmer) rib.crossesPalmer = std::abs(rib.hand * rib.turns - palmer->hand * palmer->openTurns);
-    if (rib.crossesBody) rib.crossesBody = std::abs(rib.hand * rib.turns - *rib.crossesBody);
+    const Spiral own{rib.hand, rib.turns, {}};
+    if (palmer) rib.crossesPalmer = cross(own, {palmer->hand, palmer->openTurns, {}}).crossings;
+    if (body) rib.crossesBody = cross(own, *body).crossings;
 }
 
 }  // namespace
