@@ -171,6 +171,9 @@ static void cutFortySlips(benchmark::State& state) {  // 40 slips over 12 feathe
                             (60.0 + 3.0 * f) * mm,
                             {16.0 * mm, 24.0 * mm, 20.0 * mm},
                             {},
+                            {},
+                            {},
+                            {},
                             {}});
     std::vector<SlipWanted> slips;
     std::mt19937 random(static_cast<unsigned>(state.range(0)));
@@ -198,6 +201,9 @@ static void cutForTwentyFourDozen(benchmark::State& state) {  // < 2 s with a bo
                             f % 2 ? VaneSide::left : VaneSide::right,
                             70.0 * mm,
                             {16.0 * mm, 24.0 * mm, 20.0 * mm},
+                            {},
+                            {},
+                            {},
                             {},
                             {}});
     const auto slips = slipsFor(planPattern(book, "heather-tinker").value(), 288);

@@ -300,9 +300,8 @@ class SlipWing {
 }  // namespace
 
 void paintFarSlips(Canvas& canvas, const Scene& scene) {
-    constexpr double kHigher = 2.2 * kPi / 180.0;
     for (const WingScene& wing : scene.wings)
-        if (wing.build == WingBuild::slips && wing.pair) SlipWing(canvas, wing).paint(-0.10, kHigher);
+        if (wing.build == WingBuild::slips && wing.pair) SlipWing(canvas, wing).paint(-0.10, wing.parted * kPi / 180.0);
 }
 
 void paintWings(Canvas& canvas, const Scene& scene) {

@@ -50,6 +50,7 @@ inline constexpr std::size_t kLongestRecipe = 64 * 1024;
 [[nodiscard]] Result<ReadRecipe> answered(const ReadRecipe& recipe, const Book& book, std::size_t doubt, std::string_view value);
 
 enum class RecipeFormat { text, markdown, html };
-[[nodiscard]] std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat format);
+// `picture`: in HTML, where its picture is ("data:image/png;base64,…"); none without one.
+[[nodiscard]] std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat format, std::string_view picture = {});
 
 }  // namespace machair::store

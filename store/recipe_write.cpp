@@ -92,7 +92,7 @@ std::vector<Row> rowsOf(const Pattern& pattern, const Book& book) {
 
 }  // namespace
 
-std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat format) {
+std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat format, std::string_view picture) {
     const auto rows = rowsOf(pattern, book);
     std::string text;
     switch (format) {
@@ -108,7 +108,10 @@ std::string writeRecipe(const Pattern& pattern, const Book& book, RecipeFormat f
             return text;
         case RecipeFormat::html:
             text = "<!doctype html>\n<meta charset=\"utf-8\">\n<title>" + htmlEscaped(pattern.title()) + "</title>\n<h1>" +
-                   htmlEscaped(pattern.title()) + "</h1>\n<table>\n";
+                   htmlEscaped(pattern.title()) + "</h1>\n";
+            if (!picture.empty())
+                text += "<p><img alt=\"" + htmlEscaped(pattern.title()) + "\" src=\"" + htmlEscaped(picture) + "\"></p>\n";
+            text += "<table>\n";
             for (const Row& row : rows)
                 text += "<tr><th>" + htmlEscaped(row.part) + "</th><td>" + htmlEscaped(row.says) + "</td></tr>\n";
             return text + "</table>\n";

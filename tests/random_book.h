@@ -64,8 +64,15 @@ class RandomBook {
             row.styles = {FlyStyle::spider, FlyStyle::winged};
             row.place = Position::point;
         }
-        if (coin())
-            book.mishaps.push_back({"wing.cocks", whole(0, 40), coin() ? std::optional<std::string>("stands up") : std::nullopt, {}});
+        if (coin()) {
+            Mishap mishap;
+            mishap.id = "wing.cocks";
+            mishap.count = whole(0, 40);
+            if (coin()) mishap.shows = "stands up";
+            if (coin()) mishap.part = PartKind::rib;
+            if (coin()) mishap.nextFly = "look first";
+            book.mishaps.push_back(std::move(mishap));
+        }
         if (coin())
             book.days.push_back({"day",
                                  "2026-06-0" + std::to_string(whole(1, 9)),
@@ -185,13 +192,15 @@ class RandomBook {
     }
 
     VaneFeather feather(const Book& book, const std::string& id) {
-        VaneFeather f{id,
-                      book.materials.front().id,
-                      coin() ? VaneSide::left : VaneSide::right,
-                      real(40.0, 90.0) * mm,
-                      {12.0 * mm, 20.0 * mm, 15.0 * mm},
-                      {},
-                      {}};
+        VaneFeather f;
+        f.id = id;
+        f.material = book.materials.front().id;
+        f.side = coin() ? VaneSide::left : VaneSide::right;
+        f.vane = real(40.0, 90.0) * mm;
+        f.barbs = {12.0 * mm, 20.0 * mm, 15.0 * mm};
+        if (coin()) f.shade = FeatherShade::dark;
+        if (coin()) f.spoiled.push_back({real(0.0, 5.0) * mm, real(6.0, 20.0) * mm});
+        if (coin()) f.match = "pair A";
         if (coin()) f.taken.push_back({real(0.0, 10.0) * mm, real(11.0, 30.0) * mm});
         return f;
     }
@@ -215,7 +224,7 @@ class RandomBook {
         if (coin()) p.note = "note";
         if (coin()) {
             p.schools = SchoolChoices{};
-            p.schools->rib = Winding::with;
+            p.schools->rib = RibSchool::with;
         }
         return p;
     }

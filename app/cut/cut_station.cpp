@@ -4,7 +4,6 @@
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QListWidget>
 #include <QPainter>
 #include <QPrintDialog>
 #include <QPrinter>
@@ -15,6 +14,7 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <cstdlib>
 #include <set>
 
 #include "cut/feather_view.h"
@@ -30,8 +30,6 @@
 namespace machair::app {
 
 namespace {
-
-constexpr int kCutPanel = 410;
 
 // How good the plan is, as far as it is known.
 QString sayProof(const CuttingPlan& plan) {
@@ -53,20 +51,27 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
       scope_(new QComboBox),
       flies_(new QSpinBox),
       said_(new Label),
-      cuts_(new QListWidget),
+      laid_(new Label),
       tied_(nullptr),
       left_(new QDoubleSpinBox),
       progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
-    auto* layout = sideBySide(this);
-    auto* left = new QVBoxLayout;
-    left->setSpacing(0);
-    views_->addWidget(tray_);
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(0, 0, 0, 0);
+    column->setSpacing(0);
+    column->addWidget(makeBar());
+    auto* table = new QScrollArea;
+    table->setWidget(tray_);
+    table->setWidgetResizable(true);
+    table->setFrameShape(QFrame::NoFrame);
+    table->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    views_->addWidget(table);
     views_->addWidget(feathers_);
-    left->addWidget(views_, 1);
-    left->addWidget(gauge_);
-    layout->addLayout(left, 1);
-    layout->addWidget(scrolled(makePanel(), kCutPanel));
+    column->addWidget(views_, 1);
+    column->addWidget(gauge_);
+    connect(tray_, &TrayView::ticked, this, [this](int laid, int all) {
+        laid_->setText(laid == all ? tr("✓ All of it is laid out.") : tr("%1 of %2 laid out; Space ticks the next.").arg(laid).arg(all));
+    });
     connect(&document_, &Document::planChanged, this, [this] {
         if (isVisible() && !document_.previewing()) plan();
     });
@@ -76,9 +81,10 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
     connect(&background_, &Background::runningChanged, progress_, &QWidget::setVisible);
 }
 
-QWidget* CutStation::makePanel() {
-    auto* panel = new QWidget;
-    auto* column = panelColumn(panel);
+// One line of what is laid out, of the views and of paper; below it what is to be said of them.
+QWidget* CutStation::makeBar() {
+    auto* bar = new QWidget;
+    auto* column = panelColumn(bar);
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Lay out for")));
     scope_->setObjectName(QStringLiteral("scope"));
@@ -94,65 +100,57 @@ QWidget* CutStation::makePanel() {
     flies_->setSuffix(tr(" flies"));
     flies_->setKeyboardTracking(false);
     top->addWidget(flies_);
-    top->addStretch(1);
-    tied_ = toolButton("tied", tr("They are tied"),
-                       tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
-    top->addWidget(tied_);
-    column->addLayout(top);
-    auto* which = new QHBoxLayout;
-    const auto view = [&](const char* name, const QString& text, const QString& tip, QWidget* shown) {
+    const auto view = [&](const char* name, const QString& text, const QString& tip, int shown) {
         auto* made = toolButton(name, text, tip);
         made->setCheckable(true);
         made->setAutoExclusive(true);
-        connect(made, &QToolButton::clicked, this, [this, shown] { views_->setCurrentWidget(shown); });
-        which->addWidget(made);
+        connect(made, &QToolButton::clicked, this, [this, shown] { views_->setCurrentIndex(shown); });
+        top->addWidget(made);
         return made;
     };
-    view("show-tray", tr("Tray"), tr("Everything laid out, as pictures in tying order"), tray_)->setChecked(true);
-    view("show-feathers", tr("Feathers"), tr("The feathers to scale, and the slips laid on them"), feathers_);
-    which->addStretch(1);
-    column->addLayout(which);
-    progress_->setRange(0, 0);
-    progress_->setTextVisible(false);
-    progress_->setMaximumHeight(5);
-    progress_->hide();
-    column->addWidget(progress_);
-    said_->setObjectName(QStringLiteral("cut-said"));
-    said_->setWordWrap(true);
-    column->addWidget(said_);
-    halves_ =
-        toolButton("halves", tr("Cut as halves, to be married"),
-                   tr("What can't come out whole is cut as two narrower slips that are married: one cut and one joint more for each"));
-    halves_->setCheckable(true);
-    halves_->hide();
-    connect(halves_, &QToolButton::toggled, this, [this] { plan(); });
-    column->addWidget(halves_);
-    asLines(cuts_, "cuts", tr("What to lay out, in order"));
-    column->addWidget(cuts_, 1);
-    auto* rest = new QHBoxLayout;
-    rest->addWidget(new Label(tr("left of the noodle or loop")));
+    view("show-tray", tr("Table"), tr("Everything laid out at one scale, in tying order"), 0)->setChecked(true);
+    view("show-feathers", tr("Feathers"), tr("The feathers to scale, and the slips laid on them"), 1);
+    tied_ = toolButton("tied", tr("They are tied"),
+                       tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
+    top->addWidget(tied_);
+    top->addStretch(1);
+    top->addWidget(new Label(tr("left of the noodle or loop")));
     left_->setObjectName(QStringLiteral("leftover"));
     left_->setAccessibleName(tr("Left over of the noodle or loop"));
     left_->setToolTip(tr("What was left over teaches the next one of that fur; enter it after tying"));
     left_->setRange(-300.0, 300.0);
     left_->setSuffix(tr(" mm"));
     left_->setDecimals(0);
-    rest->addWidget(left_);
+    top->addWidget(left_);
     auto* learn = toolButton("learn", tr("Learn"), tr("The next noodle or loop of this fur is made so much shorter or longer, by half"));
-    rest->addWidget(learn);
-    rest->addStretch(1);
-    column->addLayout(rest);
+    top->addWidget(learn);
     connect(learn, &QToolButton::clicked, this, &CutStation::learn);
-    auto* paper = new QHBoxLayout;
     auto* card = toolButton("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
     auto* print = toolButton("print", tr("Print"), tr("The card on paper"));
     auto* calibrate = toolButton("calibrate", tr("Calibrate"), tr("Make the gauge true on this screen: lay a bank card on it"));
     calibrate->setCheckable(true);
-    paper->addWidget(card);
-    paper->addWidget(print);
-    paper->addStretch(1);
-    paper->addWidget(calibrate);
-    column->addLayout(paper);
+    for (QToolButton* one : {card, print, calibrate})
+        top->addWidget(one);
+    column->addLayout(top);
+    progress_->setRange(0, 0);
+    progress_->setTextVisible(false);
+    progress_->setMaximumHeight(5);
+    progress_->hide();
+    column->addWidget(progress_);
+    auto* below = new QHBoxLayout;
+    said_->setObjectName(QStringLiteral("cut-said"));
+    said_->setWordWrap(true);
+    below->addWidget(said_, 1);
+    halves_ =
+        toolButton("halves", tr("Cut as halves, to be married"),
+                   tr("What can't come out whole is cut as two narrower slips that are married: one cut and one joint more for each"));
+    halves_->setCheckable(true);
+    halves_->hide();
+    connect(halves_, &QToolButton::toggled, this, [this] { plan(); });
+    below->addWidget(halves_);
+    laid_->setObjectName(QStringLiteral("cut-laid"));
+    below->addWidget(laid_);
+    column->addLayout(below);
     connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
     connect(scope_, &QComboBox::currentIndexChanged, this, [this](int i) {
         flies_->setEnabled(i == 0);
@@ -162,7 +160,7 @@ QWidget* CutStation::makePanel() {
     connect(card, &QToolButton::clicked, this, &CutStation::askForCard);
     connect(print, &QToolButton::clicked, this, &CutStation::printCard);
     connect(calibrate, &QToolButton::toggled, gauge_, &GaugeView::calibrate);
-    return panel;
+    return bar;
 }
 
 void CutStation::showEvent(QShowEvent*) { plan(); }
@@ -217,30 +215,34 @@ void CutStation::plan() {
     });
 }
 
-// The lengths, counts and weights of one dressing, in laying-out order, and what comes out of off-cuts.
-void CutStation::list(const Plan& plan, int flies) {
-    for (const LaidOut& laid : layOut(plan, flies)) {
-        QString text = tr("%1\n      %2").arg(qt(laid.what), qt(flies == 1 ? laid.each : laid.all));
-        if (!laid.why.empty()) text += QStringLiteral("  ·  ") + qt(laid.why);
-        const Stock* stock = laid.length ? document_.book().findStock(laid.material) : nullptr;
-        if (stock && !stock->offcuts.empty()) {
-            const FromOffcuts cut = cutFrom(stock->offcuts, *laid.length, flies);
-            QStringList from;
-            for (const Length offcut : cut.from)
-                from << number(offcut / mm, 0);
-            if (cut.pieces > 0)
-                text += tr("\n      %1 out of the off-cuts of %2 mm, %3 off the spool")
-                            .arg(cut.pieces)
-                            .arg(from.join(tr(", ")))
-                            .arg(cut.offSpool);
-        }
-        new QListWidgetItem(text, cuts_);
+// From which band of which cape each part's hackles come, and what that does; by the dressing and the part.
+std::map<std::size_t, QStringList> CutStation::bandsFor(const Plan& plan) const {
+    std::map<std::size_t, QStringList> notes;
+    const auto say = [&](const std::string& fly, const QString& words) {  // "kelp-lantern.4#2"
+        const std::string own = plan.pattern.id + ".";
+        if (!fly.starts_with(own)) return;
+        const auto part = static_cast<std::size_t>(std::strtoul(fly.c_str() + own.size(), nullptr, 10));
+        constexpr qsizetype kMost = 3;
+        QStringList& said = notes[part];
+        if (!said.contains(words) && said.size() < kMost) said << words;
+    };
+    for (const HackleServed& served : hackles_.served) {
+        const Cape& cape = document_.book().capes[served.cape];
+        const CapeBand& band = cape.bands[served.band];
+        const Material* made = document_.book().findMaterial(cape.material);
+        QString text =
+            tr("%1, band %2 to %3 mm").arg(qt(made ? made->title() : cape.id), number(band.from / mm, 1), number(band.to / mm, 1));
+        if (!served.does.empty()) text += tr(": ") + qt(served.does);
+        say(hacklesWanted_[served.wanted].fly, text);
     }
+    for (const auto& [wanted, why] : hackles_.unserved)
+        say(hacklesWanted_[wanted].fly, tr("✗ no hackle: %1").arg(qt(why)));
+    return notes;
 }
 
 void CutStation::show() {
     if (plans_.empty()) {
-        cuts_->clear();
+        tray_->show({}, views_->height());
         said_->setText(tr("Nothing waits to be tied."));
         return;
     }
@@ -261,17 +263,16 @@ void CutStation::show() {
     std::ranges::copy_if(book.feathers, std::back_inserter(shown), [&](const VaneFeather& f) { return materials.contains(f.material); });
     feathers_->show(shown, *cutting_);
     feathers_->showCapes(std::move(capes), std::move(hackles));
-    // The tray has room for one dressing: the one on the bench where it is laid out, else the first.
-    std::size_t onTray = 0;
+    std::vector<TrayView::OnTable> table;
     for (std::size_t i = 0; i < plans_.size(); ++i)
-        if (document_.pattern() && plans_[i].pattern.id == document_.pattern()->id) onTray = i;
-    tray_->show(plans_[onTray], layOut(plans_[onTray], planned_[onTray].flies), planned_[onTray].flies);
+        table.push_back({plans_[i], layOut(plans_[i], planned_[i].flies), planned_[i].flies, bandsFor(plans_[i])});
+    tray_->show(std::move(table), views_->height());
     QStringList said;
     if (planned_.size() > 1) {
         int all = 0;
         for (const TiedFlies& some : planned_)
             all += some.flies;
-        said << tr("%1 flies of %2 dressings; the tray shows %3.").arg(all).arg(planned_.size()).arg(qt(plans_[onTray].pattern.title()));
+        said << tr("%1 flies of %2 dressings.").arg(all).arg(planned_.size());
     }
     if (!materials.empty()) {
         const int used = cutting_->feathersUsed();
@@ -286,34 +287,13 @@ void CutStation::show() {
     halves_->setVisible(halves_->isChecked() ||
                         std::ranges::any_of(cutting_->uncut, [](const Uncut& uncut) { return uncut.halves.has_value(); }));
     said_->setText(said.join(QLatin1Char('\n')));
-    cuts_->clear();
-    for (std::size_t i = 0; i < plans_.size(); ++i) {
-        if (plans_.size() > 1) {
-            auto* head = new QListWidgetItem(tr("%1 × %2").arg(planned_[i].flies).arg(qt(plans_[i].pattern.title())), cuts_);
-            head->setFont(faceScaled(1.0, true));
-        }
-        list(plans_[i], planned_[i].flies);
-    }
-    const Colours& c = theme_.colours();
-    for (const HackleServed& served : hackles_.served) {
-        const Cape& cape = book.capes[served.cape];
-        const CapeBand& band = cape.bands[served.band];
-        QString text = tr("hackle %1: %2, band %3 to %4 mm")
-                           .arg(qt(hacklesWanted_[served.wanted].fly), qt(cape.id), number(band.from / mm, 1), number(band.to / mm, 1));
-        if (!served.does.empty()) text += QStringLiteral("\n      ") + qt(served.does);
-        (new QListWidgetItem(text, cuts_))->setForeground(c.inkSoft);
-        if (cuts_->count() > 200) break;  // a long batch's bands repeat themselves
-    }
-    for (std::size_t i = 0; i < std::min<std::size_t>(6, hackles_.unserved.size()); ++i)
-        (new QListWidgetItem(
-             tr("no hackle for %1: %2").arg(qt(hacklesWanted_[hackles_.unserved[i].first].fly), qt(hackles_.unserved[i].second)), cuts_))
-            ->setForeground(c.warn);
     tied_->setEnabled(true);
 }
 
 void CutStation::tied() {
     if (!cutting_ || planned_.empty()) return;
     const Faults faults = document_.apply(recordTied(document_.book(), planned_, *cutting_, hackles_));
+    if (faults.empty()) tray_->layNoMore();
     if (!faults.empty()) document_.say(qt(faults.front().line()));
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QWidget>
+#include <map>
 
 #include "cutting/cutting.h"
 #include "cutting/hackles.h"
@@ -13,7 +14,7 @@
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
-class QListWidget;
+class QLabel;
 class QProgressBar;
 class QSettings;
 class QSpinBox;
@@ -37,12 +38,12 @@ class CutStation : public QWidget {
     void showEvent(QShowEvent* event) override;
 
   private:
-    QWidget* makePanel();
+    QWidget* makeBar();
     // What is laid out: the fly on the bench so many times, or every batch that waits.
     [[nodiscard]] std::vector<TiedFlies> wanted() const;
     void plan();
     void show();
-    void list(const Plan& plan, int flies);
+    [[nodiscard]] std::map<std::size_t, QStringList> bandsFor(const Plan& plan) const;
     void tied();
     void learn();
     void askForCard();
@@ -58,7 +59,7 @@ class CutStation : public QWidget {
     QComboBox* scope_;
     QSpinBox* flies_;
     QLabel* said_;
-    QListWidget* cuts_;
+    QLabel* laid_;
     QToolButton* tied_;
     QToolButton* halves_ = nullptr;
     QDoubleSpinBox* left_;

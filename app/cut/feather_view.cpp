@@ -2,6 +2,7 @@
 
 #include <QPainter>
 #include <QPainterPath>
+#include <QRegularExpression>
 #include <algorithm>
 #include <cmath>
 
@@ -142,7 +143,11 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     const Material* material = document_.book().findMaterial(f.material);
     const std::string hex = material && material->colour ? *material->colour : "#7a6a55";
     const Rgb rgb = parseColour(hex).value_or(Rgb{0.48, 0.42, 0.34});
-    const QColor base = QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b));
+    constexpr int kDarker = 122, kLighter = 128;
+    const QColor usual = QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b));
+    const QColor base = f.shade == FeatherShade::dark    ? usual.darker(kDarker)
+                        : f.shade == FeatherShade::light ? usual.lighter(kLighter)
+                                                         : usual;
     const bool barred = material && (material->marking == Marking::barred || material->marking == Marking::mottled);
     // Barbs: each a curved stroke that leans towards the tip. What was taken is bare stem.
     Random random(static_cast<std::uint64_t>(index) + 7);
@@ -156,7 +161,9 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     for (double s = 0.0; s <= f.vane / mm; s += step) {
         const Length place = s * mm;
         if (taken(place)) continue;
-        const double barb = barbAt(f, place) / mm * (0.97 + 0.05 * random.uniform());
+        const bool spoiled = std::ranges::any_of(f.spoiled, [&](const Stretch& bad) { return place >= bad[0] && place <= bad[1]; });
+        const double broken = spoiled ? 0.35 + 0.5 * random.uniform() : 1.0;  // broken, split or pale: ragged
+        const double barb = broken * barbAt(f, place) / mm * (0.97 + 0.05 * random.uniform());
         const auto cut = cutAt(place);
         const bool inSlip = cut != row.cuts.end();
         QPainterPath path(QPointF(x(place), stem));
@@ -195,6 +202,11 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         painter.drawText(QRectF(x(gone[0]) - 20.0, stem + 10.0, x(gone[1]) - x(gone[0]) + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
                          tr("gone"));
     }
+    for (const Stretch& spoiled : f.spoiled) {
+        painter.setPen(c.warn);
+        painter.drawText(QRectF(x(spoiled[0]) - 20.0, stem + 10.0, x(spoiled[1]) - x(spoiled[0]) + 40.0, 18.0),
+                         Qt::AlignHCenter | Qt::AlignTop, tr("spoiled"));
+    }
     painter.setPen(row.cuts.empty() ? c.inkSoft : c.ink);
     painter.setFont(faceScaled(0.95, !row.cuts.empty()));
     painter.drawText(QRectF(frame.left() + 12.0, stem - 42.0, kLabel - 30.0, 20.0), Qt::AlignLeft, qt(f.id));
@@ -203,7 +215,11 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
                      tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), number(f.vane / mm, 0)));
     painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     tr("%1 free").arg(number(freeVane(f) / mm, 0)));
+                     QStringList{tr("%1 free").arg(number(freeVane(f) / mm, 0)),
+                                 f.shade && *f.shade != FeatherShade::middling ? qt(std::string(nameOf(*f.shade))) : QString(),
+                                 f.match ? tr("pair %1").arg(qt(*f.match)) : QString()}
+                         .filter(QRegularExpression(QStringLiteral(".")))
+                         .join(tr(", ")));
 }
 
 void FeatherView::paintEvent(QPaintEvent*) {

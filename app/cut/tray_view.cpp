@@ -1,10 +1,13 @@
 #include "cut/tray_view.h"
 
+#include <QKeyEvent>
+#include <QMouseEvent>
 #include <QPainter>
 #include <QPainterPath>
 #include <algorithm>
 #include <cmath>
 
+#include "cutting/stock.h"
 #include "units/random.h"
 #include "units/text.h"
 
@@ -12,14 +15,11 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kTrayColumns = 3;
-constexpr double kTrayMargin = 14.0;
-constexpr double kCaption = 46.0;  // px under each picture
-
-// How far a picture's millimetre goes, and the bar that says so.
-double fitScale(const QRectF& area, double widthMm, double heightMm) {
-    return std::min(area.width() / std::max(widthMm, 1.0), area.height() / std::max(heightMm, 1.0));
-}
+constexpr double kGap = 10.0;
+constexpr double kInside = 8.0;                         // between a place's edge and what lies in it
+constexpr double kLeastScale = 3.0, kMostScale = 12.0;  // px a mm
+constexpr double kNarrowest = 176.0;                    // px, so that its words have room
+constexpr double kTickSide = 18.0;
 
 void paintBar(QPainter& painter, const QRectF& area, double scale, const Colours& c) {
     const double mm10 = 10.0 * scale;
@@ -28,8 +28,8 @@ void paintBar(QPainter& painter, const QRectF& area, double scale, const Colours
     painter.drawLine(from, QPointF(area.right(), area.bottom() - 2.0));
     painter.drawLine(from, from - QPointF(0.0, 4.0));
     painter.drawLine(QPointF(area.right(), area.bottom() - 2.0), QPointF(area.right(), area.bottom() - 6.0));
-    painter.setFont(faceScaled(0.78));
-    painter.drawText(QRectF(from.x() - 60.0, from.y() - 19.0, mm10 + 60.0, 14.0), Qt::AlignRight | Qt::AlignVCenter, QObject::tr("10 mm"));
+    painter.setFont(faceScaled(0.88));
+    painter.drawText(QRectF(from.x() - 90.0, from.y() - 14.0, 84.0, 18.0), Qt::AlignRight | Qt::AlignVCenter, QObject::tr("10 mm"));
 }
 
 // A length of something wound off its spool: loops of 18 mm, and its end.
@@ -136,25 +136,168 @@ void paintNoodle(QPainter& painter, const QRectF& area, double length, double th
 TrayView::TrayView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("tray"));
     setAccessibleName(tr("Everything laid out, in order"));
+    setFocusPolicy(Qt::StrongFocus);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
-void TrayView::show(Plan plan, std::vector<LaidOut> laid, int flies) {
-    plan_ = std::move(plan);
-    laid_ = std::move(laid);
-    flies_ = flies;
-    QStringList said;
-    for (const LaidOut& piece : laid_)
-        said << qt(piece.what + ": " + piece.each);
-    setAccessibleDescription(said.join(QLatin1Char('\n')));
+void TrayView::show(std::vector<OnTable> dressings, int roomHigh) {
+    dressings_ = std::move(dressings);
+    roomHigh_ = roomHigh;
+    pieces_.clear();
+    for (std::size_t d = 0; d < dressings_.size(); ++d)
+        for (const LaidOut& laid : dressings_[d].laid)
+            pieces_.push_back({d, laid, wordsOf(dressings_[d], laid)});
+    current_ = std::clamp(current_, 0, std::max(0, static_cast<int>(pieces_.size()) - 1));
+    layOutTable();
+    sayTable();
     update();
 }
 
-QRectF TrayView::cellOf(std::size_t piece) const {
-    const std::size_t rows = std::max<std::size_t>(1, (laid_.size() + kTrayColumns - 1) / kTrayColumns);
-    const double w = (width() - kTrayMargin) / kTrayColumns, h = (height() - kTrayMargin) / static_cast<double>(rows);
-    return QRectF(kTrayMargin + w * static_cast<double>(piece % kTrayColumns), kTrayMargin + h * static_cast<double>(piece / kTrayColumns),
-                  w - kTrayMargin, h - kTrayMargin);
+void TrayView::layNoMore() {
+    laid_.clear();
+    sayTable();
+    update();
+}
+
+// What its words say under its name: how much, what is in it, from which off-cuts or band, and whether the drawers hold it.
+QStringList TrayView::wordsOf(const OnTable& dressing, const LaidOut& laid) const {
+    QStringList words = {qt(dressing.flies == 1 ? laid.each : laid.all)};
+    if (const auto own = dressing.notes.find(laid.part); own != dressing.notes.end()) words << own->second;
+    const Stock* stock = laid.material.empty() ? nullptr : document_.book().findStock(laid.material);
+    if (stock && laid.length && !stock->offcuts.empty()) {
+        const FromOffcuts cut = cutFrom(stock->offcuts, *laid.length, dressing.flies);
+        QStringList from;
+        for (const Length offcut : cut.from)
+            from << number(offcut / mm, 0);
+        if (cut.pieces > 0)
+            words << tr("%1 out of the off-cuts of %2 mm, %3 off the spool").arg(cut.pieces).arg(from.join(tr(", "))).arg(cut.offSpool);
+    }
+    if (stock && isShort(*stock, laid, dressing.flies)) words << tr("✗ the drawers hold less: fetch more before you start");
+    if (!laid.why.empty()) words << qt(laid.why);
+    return words;
+}
+
+bool TrayView::isShort(const Stock& stock, const LaidOut& laid, int flies) {
+    if (laid.length && stock.length) {
+        Length all = *stock.length;
+        for (const Length offcut : stock.offcuts)
+            all += offcut;
+        return all < static_cast<double>(flies) * *laid.length;
+    }
+    if (laid.count && stock.count) return *stock.count < flies * *laid.count;
+    return laid.mass && stock.mass && *stock.mass < flies * (*laid.mass / mg);
+}
+
+QSizeF TrayView::sizeOf(const Piece& piece) const {
+    const LaidOut& laid = piece.laid;
+    constexpr QSizeF kCoil(52.0, 21.0);
+    const Plan& plan = dressings_[piece.dressing].plan;
+    if (laid.part >= plan.parts.size()) return kCoil;
+    const auto& detail = plan.parts[laid.part].detail;
+    const auto hackleSize = [](const HacklePlan& h) { return QSizeF(h.stem / mm + 16.0 + 0.5 * (h.longest / mm), 1.8 * (h.longest / mm)); };
+    if (const auto* h = std::get_if<HacklePlan>(&detail)) return hackleSize(*h);
+    if (const auto* p = std::get_if<PalmerPlan>(&detail)) return hackleSize(p->hackle);
+    if (const auto* body = std::get_if<BodyPlan>(&detail)) {
+        if (body->noodle || body->rope) return {(body->rope ? *body->rope : *body->noodle) / mm + 2.0, 7.0};
+        if (body->strands && body->perStrand) return {*body->perStrand / mm + 2.0, 9.0};
+    }
+    if (const auto* tail = std::get_if<TailPlan>(&detail)) return {tail->fibreNeeded / mm + 2.0, tail->slip ? *tail->slip / mm + 3.0 : 9.0};
+    if (const auto* wing = std::get_if<WingPlan>(&detail)) {
+        const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
+        return {wing->length / mm + 9.0, std::max(8.0, (pair ? 2.6 : 1.3) * (wing->slip / mm))};
+    }
+    if (std::holds_alternative<BeadPlan>(detail)) return {8.0, 6.0};
+    if (const auto* one = std::get_if<PiecePlan>(&detail)) return {one->length / mm + 2.0, 9.0};
+    return laid.length ? kCoil : QSizeF(12.0, 8.0);
+}
+
+// At the largest scale at which all of it lies in the room there is; at the least one the table is as high as it must be.
+void TrayView::layOutTable() {
+    for (scale_ = kMostScale; scale_ > kLeastScale; scale_ -= 0.25)
+        if (place(scale_) <= roomHigh_) break;
+    scale_ = std::max(scale_, kLeastScale);
+    const double high = place(scale_);
+    setMinimumHeight(high > roomHigh_ ? static_cast<int>(std::ceil(high)) : 0);
+}
+
+double TrayView::captionHeight(const Piece& piece, double wide) const {
+    const QFontMetricsF bold(faceScaled(0.95, true)), plain(faceScaled(0.88));
+    double high = bold.height() + 2.0;
+    for (const QString& words : piece.words)
+        high += plain.boundingRect(QRectF(0.0, 0.0, wide - 2.0 * kInside, 1000.0), Qt::TextWordWrap, words).height();
+    return high + 4.0;
+}
+
+// Side by side in tying order, row after row; a dressing's name over its own. How high the table is.
+double TrayView::place(double scale) {
+    const double right = width() - kGap;
+    const double heading = dressings_.size() > 1 ? QFontMetricsF(faceScaled(1.0, true)).height() + 8.0 : 0.0;
+    double x = kGap, y = kGap, row = 0.0;
+    std::size_t dressing = 0;
+    headings_.assign(dressings_.size(), -1.0);
+    const auto nextRow = [&] {
+        if (x > kGap) y += row + kGap;
+        x = kGap;
+        row = 0.0;
+    };
+    const auto begin = [&](std::size_t d) {
+        nextRow();
+        headings_[d] = y;
+        y += heading;
+        dressing = d;
+    };
+    std::size_t first = 0;  // of this row
+    const auto level = [&](std::size_t end) {
+        for (std::size_t i = first; i < end; ++i)
+            pieces_[i].place.setHeight(row);
+        first = end;
+    };
+    if (!pieces_.empty() && heading > 0.0) begin(0);
+    for (std::size_t i = 0; i < pieces_.size(); ++i) {
+        Piece& piece = pieces_[i];
+        const QSizeF own = sizeOf(piece);
+        const double wide = std::min(right - kGap, std::max(kNarrowest, own.width() * scale + 2.0 * kInside));
+        const double high = own.height() * scale + captionHeight(piece, wide) + 2.0 * kInside;
+        if (heading > 0.0 && piece.dressing != dressing) {
+            level(i);
+            begin(piece.dressing);
+        } else if (x > kGap && x + wide > right) {
+            level(i);
+            nextRow();
+        }
+        piece.place = QRectF(x, y, wide, high);
+        row = std::max(row, high);
+        x += wide + kGap;
+    }
+    level(pieces_.size());
+    constexpr double kBar = 22.0;
+    return y + row + kGap + kBar;
+}
+
+QRectF TrayView::cellOf(std::size_t piece) const { return pieces_.at(piece).place; }
+
+QString TrayView::keyOf(const Piece& piece) const {
+    return qt(dressings_[piece.dressing].plan.pattern.id) + QLatin1Char('/') + QString::number(piece.laid.part);
+}
+
+bool TrayView::isLaid(std::size_t piece) const { return laid_.contains(keyOf(pieces_.at(piece))); }
+
+void TrayView::tick(std::size_t piece) {
+    if (piece >= pieces_.size()) return;
+    current_ = static_cast<int>(piece);
+    const QString key = keyOf(pieces_[piece]);
+    if (!laid_.remove(key)) laid_.insert(key);
+    sayTable();
+    update();
+    const auto done = std::ranges::count_if(pieces_, [&](const Piece& p) { return laid_.contains(keyOf(p)); });
+    emit ticked(static_cast<int>(done), static_cast<int>(pieces_.size()));
+}
+
+void TrayView::sayTable() {
+    QStringList said;
+    for (const Piece& piece : pieces_)
+        said << (laid_.contains(keyOf(piece)) ? tr("laid: ") : QString()) + qt(piece.laid.what) + tr(": ") + piece.words.join(tr(", "));
+    setAccessibleDescription(said.join(QLatin1Char('\n')));
 }
 
 QColor TrayView::inkOf(const LaidOut& laid) const {
@@ -164,67 +307,100 @@ QColor TrayView::inkOf(const LaidOut& laid) const {
     return theme_.colours().ink;
 }
 
-void TrayView::paintPiece(QPainter& painter, const QRectF& area, const LaidOut& laid) const {
+void TrayView::paintPiece(QPainter& painter, const QRectF& area, const Piece& piece) const {
     const Colours& c = theme_.colours();
+    const LaidOut& laid = piece.laid;
+    const Plan& plan = dressings_[piece.dressing].plan;
     const QColor ink = inkOf(laid);
-    const auto scaled = [&](double widthMm, double heightMm) {
-        const double scale = std::min(fitScale(area.adjusted(6, 4, -6, -24), widthMm, heightMm), 14.0);
-        paintBar(painter, area, scale, c);
-        return scale;
-    };
     const Material* made = laid.material.empty() ? nullptr : document_.book().findMaterial(laid.material);
     const double wide = made ? windingWidth(*made) / mm : 0.2;
-    if (laid.part >= plan_->parts.size()) return paintCoil(painter, area, *laid.length / mm, 0.15, ink, scaled(70.0, 24.0));
-    const auto& detail = plan_->parts[laid.part].detail;
-    if (const auto* h = std::get_if<HacklePlan>(&detail))
-        return paintHackle(painter, area, *h, ink, scaled(h->stem / mm + 16.0 + 0.5 * (h->longest / mm), 2.0 * (h->longest / mm)));
-    if (const auto* p = std::get_if<PalmerPlan>(&detail))
-        return paintHackle(painter, area, p->hackle, ink,
-                           scaled(p->hackle.stem / mm + 16.0 + 0.5 * (p->hackle.longest / mm), 2.0 * (p->hackle.longest / mm)));
-    if (const auto* body = std::get_if<BodyPlan>(&detail); body && (body->noodle || body->rope)) {
-        const double length = (body->rope ? *body->rope : *body->noodle) / mm;
-        return paintNoodle(painter, area, length, 0.5 * (body->rearDiameter / mm), 0.7 * (body->frontDiameter / mm), ink,
-                           scaled(length, 8.0));
-    }
+    if (laid.part >= plan.parts.size()) return paintCoil(painter, area, *laid.length / mm, 0.15, ink, scale_);
+    const auto& detail = plan.parts[laid.part].detail;
+    if (const auto* h = std::get_if<HacklePlan>(&detail)) return paintHackle(painter, area, *h, ink, scale_);
+    if (const auto* p = std::get_if<PalmerPlan>(&detail)) return paintHackle(painter, area, p->hackle, ink, scale_);
+    if (const auto* body = std::get_if<BodyPlan>(&detail); body && (body->noodle || body->rope))
+        return paintNoodle(painter, area, (body->rope ? *body->rope : *body->noodle) / mm, 0.5 * (body->rearDiameter / mm),
+                           0.7 * (body->frontDiameter / mm), ink, scale_);
     if (const auto* body = std::get_if<BodyPlan>(&detail); body && body->strands && body->perStrand)
-        return paintFibres(painter, area, *body->strands, *body->perStrand / mm, wide, ink, scaled(*body->perStrand / mm + 4.0, 12.0));
+        return paintFibres(painter, area, *body->strands, *body->perStrand / mm, wide, ink, scale_);
     if (const auto* tail = std::get_if<TailPlan>(&detail)) {
-        const double scale = scaled(tail->fibreNeeded / mm + 4.0, 16.0);
         if (tail->slip)
-            return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail->slip / mm) * scale), *tail->slip / mm,
-                             tail->fibreNeeded / mm, 2.6, ink, scale);
+            return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail->slip / mm) * scale_), *tail->slip / mm,
+                             tail->fibreNeeded / mm, 2.6, ink, scale_);
         Bars bars;
         const auto* tippet = made ? std::get_if<TippetTraits>(&made->traits) : nullptr;
         if (tail->barSpacing)
             bars = {(tippet ? tippet->barSpacing.value_or(*tail->barSpacing) : *tail->barSpacing) / mm,
                     made && made->colours.size() > 1 ? QColor(qt(made->colours[1])) : QColor(Qt::black)};
-        return paintFibres(painter, area, tail->fibres, tail->fibreNeeded / mm, tail->fibre / mm, ink, scale, bars);
+        return paintFibres(painter, area, tail->fibres, tail->fibreNeeded / mm, tail->fibre / mm, ink, scale_, bars);
     }
     if (const auto* wing = std::get_if<WingPlan>(&detail)) {
-        const double scale = scaled(wing->length / mm + 10.0, std::max(8.0, 2.6 * (wing->slip / mm)));
         if (wing->slip <= 0.0 * mm)
-            return paintFibres(painter, area, wing->count.value_or(1.0), wing->length / mm, wing->barb / mm, ink, scale);
+            return paintFibres(painter, area, wing->count.value_or(1.0), wing->length / mm, wing->barb / mm, ink, scale_);
         const double w = wing->slip / mm, length = wing->length / mm + 6.0;
         const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
-        const double density = wing->slip > 0.0 * mm ? wing->barbs / w : 2.6;
-        paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - (pair ? 1.15 : 0.5) * w * scale), w, length, density, ink, scale);
+        const double density = wing->barbs / w;
+        paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - (pair ? 1.15 : 0.5) * w * scale_), w, length, density, ink,
+                  scale_);
         if (pair)
-            paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() + 0.15 * w * scale), w, length, density, ink.darker(108),
-                      scale);
+            paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() + 0.15 * w * scale_), w, length, density, ink.darker(108),
+                      scale_);
         return;
     }
     if (const auto* bead = std::get_if<BeadPlan>(&detail)) {
-        const double scale = scaled(12.0, 6.0), r = 0.5 * (bead->diameter / mm) * scale;
+        const double r = 0.5 * (bead->diameter / mm) * scale_;
+        const QPointF middle(area.left() + 6.0 + r, area.center().y());
         painter.setPen(QPen(ink.darker(150), 1.2));
         painter.setBrush(ink);
-        painter.drawEllipse(area.center(), r, r);
+        painter.drawEllipse(middle, r, r);
         painter.setBrush(c.paper);
-        painter.drawEllipse(area.center(), 0.35 * r, 0.35 * r);
+        painter.drawEllipse(middle, 0.35 * r, 0.35 * r);
         return;
     }
-    if (const auto* piece = std::get_if<PiecePlan>(&detail))
-        return paintFibres(painter, area, piece->count, piece->length / mm, 0.8, ink, scaled(piece->length / mm + 6.0, 10.0));
-    if (laid.length) paintCoil(painter, area, *laid.length / mm, std::max(0.15, wide), ink, scaled(70.0, 24.0));
+    if (const auto* one = std::get_if<PiecePlan>(&detail))
+        return paintFibres(painter, area, one->count, one->length / mm, 0.8, ink, scale_);
+    if (laid.length) paintCoil(painter, area, *laid.length / mm, std::max(0.15, wide), ink, scale_);
+}
+
+void TrayView::paintPlace(QPainter& painter, std::size_t i) const {
+    const Colours& c = theme_.colours();
+    const Piece& piece = pieces_[i];
+    const QRectF cell = piece.place;
+    const bool laid = isLaid(i), current = hasFocus() && static_cast<int>(i) == current_;
+    painter.setPen(QPen(current ? c.accent : c.line, current ? 2.0 : 1.0));
+    painter.setBrush(laid ? c.panel : c.raised);
+    painter.drawRoundedRect(cell, 5.0, 5.0);
+    const double words = captionHeight(piece, cell.width());
+    const QRectF picture = cell.adjusted(kInside, kInside, -kInside, -words - 2.0);
+    painter.save();
+    painter.setClipRect(picture);
+    if (laid) painter.setOpacity(0.45);
+    paintPiece(painter, picture, piece);
+    painter.restore();
+    double y = cell.bottom() - words;
+    const QRectF tick(cell.right() - kInside - kTickSide, y, kTickSide, kTickSide);
+    painter.setPen(QPen(c.inkSoft, 1.2));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRoundedRect(tick.adjusted(1, 1, -1, -1), 3.0, 3.0);
+    painter.setFont(faceScaled(0.95, true));
+    const QFontMetricsF bold(painter.font());
+    if (laid) {
+        painter.setPen(c.grass);
+        painter.drawText(tick, Qt::AlignCenter, QStringLiteral("✓"));
+    }
+    painter.setPen(laid ? c.inkSoft : c.ink);
+    painter.drawText(
+        QRectF(cell.left() + kInside, y, tick.left() - cell.left() - 2.0 * kInside, bold.height()), Qt::AlignLeft | Qt::AlignVCenter,
+        bold.elidedText(tr("%1  %2").arg(i + 1).arg(qt(piece.laid.what)), Qt::ElideRight, tick.left() - cell.left() - 2.0 * kInside));
+    y += bold.height() + 2.0;
+    painter.setFont(faceScaled(0.88));
+    const QFontMetricsF plain(painter.font());
+    for (const QString& line : piece.words) {
+        const double high = plain.boundingRect(QRectF(0.0, 0.0, cell.width() - 2.0 * kInside, 1000.0), Qt::TextWordWrap, line).height();
+        painter.setPen(line.startsWith(QStringLiteral("✗")) ? c.warn : c.inkSoft);
+        painter.drawText(QRectF(cell.left() + kInside, y, cell.width() - 2.0 * kInside, high), Qt::TextWordWrap, line);
+        y += high;
+    }
 }
 
 void TrayView::paintEvent(QPaintEvent*) {
@@ -232,29 +408,39 @@ void TrayView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     const Colours& c = theme_.colours();
     painter.fillRect(rect(), c.paper);
-    if (!plan_) return;
-    for (std::size_t i = 0; i < laid_.size(); ++i) {
-        const LaidOut& laid = laid_[i];
-        const QRectF cell = cellOf(i);
-        painter.setPen(QPen(c.line, 1.0));
-        painter.setBrush(c.raised);
-        painter.drawRoundedRect(cell, 5.0, 5.0);
-        const QRectF picture = cell.adjusted(8, 8, -8, -kCaption - 4.0);
-        painter.save();
-        painter.setClipRect(picture);
-        paintPiece(painter, picture, laid);
-        painter.restore();
-        painter.setFont(faceScaled(0.95, true));
+    if (pieces_.empty()) return;
+    for (std::size_t d = 0; d < dressings_.size() && dressings_.size() > 1; ++d) {
+        painter.setFont(faceScaled(1.0, true));
         painter.setPen(c.ink);
-        const QFontMetricsF bold(painter.font());
-        painter.drawText(QPointF(cell.left() + 10.0, cell.bottom() - 27.0),
-                         bold.elidedText(tr("%1  %2").arg(i + 1).arg(qt(laid.what)), Qt::ElideRight, cell.width() - 20.0));
-        painter.setFont(faceScaled(0.88));
-        painter.setPen(c.inkSoft);
-        const QFontMetricsF plain(painter.font());
-        painter.drawText(QPointF(cell.left() + 10.0, cell.bottom() - 9.0),
-                         plain.elidedText(qt(flies_ == 1 ? laid.each : laid.all), Qt::ElideRight, cell.width() - 20.0));
+        painter.drawText(QPointF(kGap, headings_[d] + QFontMetricsF(painter.font()).ascent()),
+                         tr("%1 × %2").arg(dressings_[d].flies).arg(qt(dressings_[d].plan.pattern.title())));
     }
+    for (std::size_t i = 0; i < pieces_.size(); ++i)
+        paintPlace(painter, i);
+    paintBar(painter, QRectF(kGap, 0.0, width() - 2.0 * kGap, std::max<double>(height(), minimumHeight()) - 4.0), scale_, c);
+}
+
+void TrayView::resizeEvent(QResizeEvent*) { layOutTable(); }
+
+void TrayView::mousePressEvent(QMouseEvent* event) {
+    for (std::size_t i = 0; i < pieces_.size(); ++i)
+        if (pieces_[i].place.contains(event->position())) return tick(i);
+}
+
+void TrayView::keyPressEvent(QKeyEvent* event) {
+    const int last = static_cast<int>(pieces_.size()) - 1;
+    switch (event->key()) {
+        case Qt::Key_Right:
+        case Qt::Key_Down: current_ = std::min(last, current_ + 1); break;
+        case Qt::Key_Left:
+        case Qt::Key_Up: current_ = std::max(0, current_ - 1); break;
+        case Qt::Key_Space:
+            if (current_ >= 0 && current_ <= last) tick(static_cast<std::size_t>(current_));
+            current_ = std::min(last, current_ + 1);
+            break;
+        default: return QWidget::keyPressEvent(event);
+    }
+    update();
 }
 
 }  // namespace machair::app

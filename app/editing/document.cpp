@@ -353,12 +353,26 @@ void Document::preview(const Result<Edit>& edit) {
     emit said(qt(sayChange(*planBeforePreview_, *plan_, part_)));
 }
 
-void Document::makePreviewed(std::optional<std::size_t> edited) {
-    if (!previewed_) return;
-    const Edit edit = std::move(*previewed_);
-    plan_ = planBeforePreview_;  // so that the step is said against where it began
+void Document::previewBeside(const Result<Edit>& edit) {
+    if (!ghostBeforePreview_) ghostBeforePreview_ = ghost_;
+    ghost_ = planBeforePreview_ ? planBeforePreview_ : plan_;
+    preview(edit);
+    if (!previewed_) endPreview();
+}
+
+// The plan and the ghost are again as they were before it.
+void Document::endPreview() {
+    if (previewed_) plan_ = planBeforePreview_;
+    if (ghostBeforePreview_) ghost_ = std::move(*ghostBeforePreview_);
     previewed_.reset();
     planBeforePreview_.reset();
+    ghostBeforePreview_.reset();
+}
+
+void Document::makePreviewed(std::optional<std::size_t> edited) {
+    if (!previewed_) return;
+    const Edit edit = *previewed_;
+    endPreview();  // so that the step is said against where it began
     const Faults faults = apply(edit, edited);
     refuse(faults);
     if (!faults.empty() || edit.after == *book_) {
@@ -369,17 +383,13 @@ void Document::makePreviewed(std::optional<std::size_t> edited) {
 
 void Document::dropPreview() {
     if (!previewed_) return;
-    plan_ = planBeforePreview_;
-    previewed_.reset();
-    planBeforePreview_.reset();
+    endPreview();
     emit planChanged();
     emit said(tr("Left as it was"));
 }
 
 void Document::show(Shared book, const QString& journal, const QString& words, std::optional<std::size_t> edited) {
-    if (previewed_) plan_ = planBeforePreview_;  // undone while something was held: the hand lets go
-    previewed_.reset();
-    planBeforePreview_.reset();
+    endPreview();  // undone while something was held: the hand lets go
     const std::optional<Plan> before = plan_;
     book_ = std::move(book);
     if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? std::string() : book_->patterns.front().id;

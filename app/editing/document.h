@@ -82,6 +82,8 @@ class Document : public QObject {
     // Shows an edit without making it: while something is dragged. One that can't be tied is not shown. Ends with
     // makePreviewed(), which makes it one step of undo, or dropPreview().
     void preview(const Result<Edit>& edit);
+    // The same with the fly as it is as the ghost beside it.
+    void previewBeside(const Result<Edit>& edit);
     void makePreviewed(std::optional<std::size_t> edited);
     void dropPreview();
     // Makes a new dressing and puts it on the bench.
@@ -125,6 +127,7 @@ class Document : public QObject {
     [[nodiscard]] Faults guarded(Work work);
     void readAgain(const QString& why);
     void settle();
+    void endPreview();
 
     std::unique_ptr<store::Home> home_;
     Shared book_;
@@ -143,6 +146,7 @@ class Document : public QObject {
     std::optional<TeamReport> report_;
     std::optional<Edit> previewed_;
     std::optional<Plan> planBeforePreview_;
+    std::optional<std::optional<Plan>> ghostBeforePreview_;  // where the preview has one of its own
     QUndoStack undo_;
     bool kept_ = true;
 };

@@ -19,6 +19,7 @@
 #include "book/record_edits.h"
 #include "cutting/stock.h"
 #include "daybook/box.h"
+#include "editing/tying_hand.h"
 #include "editing/write_text.h"
 #include "evening/timeline_view.h"
 #include "frame/ask_file.h"
@@ -38,9 +39,10 @@ constexpr int kTick = 1000;     // ms between two looks at the clock
 
 }  // namespace
 
-EveningStation::EveningStation(Document& document, const Theme& theme, QWidget* parent)
+EveningStation::EveningStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent),
       document_(document),
+      settings_(settings),
       theme_(theme),
       timeline_(new TimelineView(theme)),
       batches_(new QListWidget),
@@ -172,7 +174,11 @@ QWidget* EveningStation::makePanel() {
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     });
     connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::askEvening);
-    connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
+    connect(way_, &QComboBox::currentIndexChanged, this, [this](int way) {
+        constexpr int kFlyByFly = 1, kStageByStage = 2;
+        if (way == kFlyByFly || way == kStageByStage) keepStageByStage(settings_, way == kStageByStage);  // so it goes at the vice
+        showTable();
+    });
     return panel;
 }
 

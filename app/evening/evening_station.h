@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QElapsedTimer>
+#include <QSettings>
 #include <QTimer>
 #include <QWidget>
 
@@ -25,7 +26,7 @@ class TimelineView;
 class EveningStation : public QWidget {
     Q_OBJECT
   public:
-    EveningStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    EveningStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent = nullptr);
 
     // Lets the evening's clock run so many times faster than the wall's, to rehearse an evening in a minute.
     void quicken(double times);
@@ -53,6 +54,7 @@ class EveningStation : public QWidget {
     [[nodiscard]] QString sayHook(const Batch& batch) const;
 
     Document& document_;
+    QSettings& settings_;
     const Theme& theme_;
     Background background_{document_};
     TimelineView* timeline_;

@@ -1,5 +1,6 @@
 #include "frame/bench_bar.h"
 
+#include <QBuffer>
 #include <QClipboard>
 #include <QComboBox>
 #include <QGuiApplication>
@@ -13,6 +14,7 @@
 #include <QVBoxLayout>
 
 #include "book/fitting.h"
+#include "drawing/things.h"
 #include "frame/ask_file.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
@@ -235,13 +237,30 @@ void BenchBar::askForRecipeFile() {
                     QString(), &BenchBar::keepRecipe);
 }
 
+// The fly on the bench as a picture that stands in the page itself.
+std::string BenchBar::pictureInText() const {
+    constexpr QSize kSize(900, 420);
+    QImage image(kSize, QImage::Format_RGB32);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    drawing::paintFlies(painter, document_.book(), {Fly{document_.pattern()->id, {}}}, QRectF(QPointF(0.0, 0.0), QSizeF(kSize)),
+                        drawing::Bench::sand, 40.0);
+    painter.end();
+    QByteArray png;
+    QBuffer buffer(&png);
+    buffer.open(QIODevice::WriteOnly);
+    image.save(&buffer, "PNG");
+    return "data:image/png;base64," + png.toBase64().toStdString();
+}
+
 void BenchBar::keepRecipe(const QString& path) {
     if (!document_.pattern()) return;
     const auto format = path.endsWith(QLatin1String(".md"))     ? store::RecipeFormat::markdown
                         : path.endsWith(QLatin1String(".html")) ? store::RecipeFormat::html
                                                                 : store::RecipeFormat::text;
     QSaveFile file(path);
-    const QByteArray text = QByteArray::fromStdString(store::writeRecipe(*document_.pattern(), document_.book(), format));
+    const std::string picture = format == store::RecipeFormat::html ? pictureInText() : std::string();
+    const QByteArray text = QByteArray::fromStdString(store::writeRecipe(*document_.pattern(), document_.book(), format, picture));
     const bool written = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
     document_.say(written ? tr("The recipe is in %1").arg(path) : tr("No recipe written: %1: %2").arg(path, file.errorString()));
 }

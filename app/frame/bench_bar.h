@@ -30,6 +30,7 @@ class BenchBar : public QWidget {
     void recipeOffered(const QString& text);
 
   private:
+    [[nodiscard]] std::string pictureInText() const;
     void start(FlyKind kind);
     void chooseKind();
     void chooseDressing();

@@ -10,11 +10,10 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 
-#include "book/schools.h"
 #include "editing/tying_hand.h"
-#include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "parts/label.h"
+#include "parts/schools_panel.h"
 
 namespace machair::app {
 
@@ -130,11 +129,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
         emit leftHandChosen(left);
     });
     column->addWidget(left_, 0, Qt::AlignLeft);
-    column->addWidget(heading(tr("Schools, for all my dressings")));
-    schools_ = new FieldsForm(document, theme, "house-school", {}, [this](const std::string& key, const std::string& text) {
-        return document_.apply(changeSchool(document_.book(), std::nullopt, key, text));
-    });
-    column->addWidget(schools_);
+    column->addWidget(new SchoolsPanel(document, SchoolsPanel::Of::allOnly));
     column->addWidget(heading(tr("Devices")));
     devicesSaid_->setObjectName(QStringLiteral("house-devices"));
     devicesSaid_->setWordWrap(true);
@@ -194,8 +189,6 @@ void House::refresh() {
     text_->setValue(percent / kStep);
     textSaid_->setText(tr("%1 %").arg(percent));
     left_->setChecked(tiesLeftHanded(settings_));
-    if (document_.isOpen()) schools_->show(fieldsOf(document_.book().schools.value_or(SchoolChoices{})));
-    schools_->setEnabled(document_.isOpen());
     sayDevices();
 }
 

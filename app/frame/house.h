@@ -50,7 +50,6 @@ class House : public QFrame {
     QLabel* textSaid_;
     QToolButton* left_;
     QLabel* devicesSaid_;
-    class FieldsForm* schools_;
 };
 
 }  // namespace machair::app

@@ -123,7 +123,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     for (QWidget* station : std::initializer_list<QWidget*>{
              plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_, settings_),
              new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
-             new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_), daybook_, drawers_})
+             new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_, settings_), daybook_, drawers_})
         stations_->addWidget(station);  // in the order of Station
     empty_ = new EmptyStation;
     stations_->addWidget(empty_);  // behind them

@@ -120,13 +120,14 @@ void FlyView::paintDifferences(QPainter& painter) const {
     const Colours& c = theme_.colours();
     const Plan& ghost = *document_.ghost();
     const bool same = ghost.pattern.id == document_.plan()->pattern.id;
-    const QString what = same ? tr("dashed: as it was on %1").arg(qt(ghost.hook.spec().name.value_or(describeHook(ghost.hook.spec()))))
-                              : tr("dashed: %1").arg(qt(ghost.pattern.title()));
+    const QString what = document_.previewing() ? tr("dashed: as it is")
+                         : same ? tr("dashed: as it was on %1").arg(qt(ghost.hook.spec().name.value_or(describeHook(ghost.hook.spec()))))
+                                : tr("dashed: %1").arg(qt(ghost.pattern.title()));
     painter.setFont(faceScaled(0.92));
     const QFontMetricsF metrics(painter.font());
     double y = 10.0 + metrics.ascent();
     painter.setPen(c.slate);
-    painter.drawText(QPointF(16.0, y), tr("%1 (Esc puts it away)").arg(what));
+    painter.drawText(QPointF(16.0, y), document_.previewing() ? what : tr("%1 (Esc puts it away)").arg(what));
     const auto all = differences(ghost, *document_.plan());
     constexpr std::size_t kShown = 7;
     painter.setPen(c.inkSoft);

@@ -166,7 +166,7 @@ void PartRow::buildEditor() {
     materials_->setAccessibleName(tr("Material"));
     materials_->setToolTip(tr("What it is tied from: any that such a part can be made of"));
     materials_->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
-    materials_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
+    materials_->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     materials_->setIconSize(QSize(52, 30));
     connect(materials_, &QToolButton::clicked, this, &PartRow::chooseMaterial);
     form->addRow(tr("of"), materials_);

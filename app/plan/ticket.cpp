@@ -14,9 +14,9 @@
 #include "frame/retire.h"
 #include "hand/hand.h"
 #include "parts/label.h"
+#include "parts/schools_panel.h"
 #include "plan/dressing_panel.h"
 #include "plan/part_row.h"
-#include "plan/schools_panel.h"
 
 namespace machair::app {
 
@@ -58,7 +58,7 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     layout_->addWidget(refused_);
     layout_->addLayout(foot);
     layout_->addWidget(new DressingPanel(document_, theme_, sheet_));
-    layout_->addWidget(new SchoolsPanel(document_, sheet_));
+    layout_->addWidget(new SchoolsPanel(document_, SchoolsPanel::Of::dressing, sheet_));
     layout_->addStretch(1);
     setWidget(sheet_);
     connect(&document_, &Document::planChanged, this, &Ticket::refresh);
@@ -78,6 +78,7 @@ void Ticket::refresh() {
         refreshRows();
         return;
     }
+    if (document_.previewing()) return;  // parts that come or go are shown on the drawing; the rows stay under the hand
     for (PartRow* row : rows_) {
         layout_->removeWidget(row);
         retire(row);
@@ -155,6 +156,9 @@ bool Ticket::eventFilter(QObject* watched, QEvent* event) {
 void Ticket::openChosen() {
     for (PartRow* row : rows_)
         row->setOpen(document_.part() == row->part());
+    constexpr int kWidest = 620;  // px: the drawing keeps the most of the window
+    layout_->activate();
+    setMinimumWidth(std::min(kWidest, sheet_->minimumSizeHint().width() + verticalScrollBar()->sizeHint().width()));
     if (!document_.part() || *document_.part() >= rows_.size()) return;
     PartRow* row = rows_[*document_.part()];
     QTimer::singleShot(0, row, [this, row] { ensureWidgetVisible(row, 0, 8); });  // once it has its height

@@ -2,11 +2,15 @@
 
 #include <QFile>
 #include <QHBoxLayout>
+#include <QLineEdit>
 #include <QPushButton>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "book/edits.h"
+#include "book/records.h"
+#include "book/team_edits.h"
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "store/mishap_file.h"
@@ -67,7 +71,10 @@ void MishapCards::show(const Plan& plan, const TyingStep& step) {
     plan_ = plan;
     step_ = step;
     own_ = false;
-    cards_ = cardsFor(all(), plan, step);
+    known_ = all();
+    for (MishapCard& own : ownCards(document_.book()))
+        known_.push_back(std::move(own));
+    cards_ = cardsFor(known_, plan, step);
     if (!same) chosen_.reset();
     if (chosen_ && *chosen_ >= cards_.size()) chosen_.reset();
     rebuild();
@@ -101,7 +108,7 @@ void MishapCards::rebuild() {
     column->setSpacing(8);
     if (own_) {
         column->addWidget(heading(tr("What goes wrong with you")));
-        const auto list = ownMishaps(document_.book(), all());
+        const auto list = ownMishaps(document_.book(), all());  // its own cards say themselves what to practise
         if (list.empty())
             column->addWidget(
                 paragraph(tr("Nothing was chosen yet. When something goes wrong at a step, press W and choose its card: it is counted "
@@ -122,6 +129,7 @@ void MishapCards::rebuild() {
         column->addWidget(head);
         for (std::size_t i = 0; i < cards_.size(); ++i)
             addCard(column, i);
+        if (step_ && step_->part >= 0) addOwnLine(column);
     }
     column->addStretch(1);
     setWidget(page);
@@ -146,8 +154,58 @@ void MishapCards::addCard(QVBoxLayout* column, std::size_t i) {
     if (chosen_ == i) addOpen(column, card);
 }
 
+// Something that no card says: named here, it is a card of one's own from now on.
+void MishapCards::addOwnLine(QVBoxLayout* column) {
+    auto* line = new QLineEdit;
+    line->setObjectName(QStringLiteral("mishap-own"));
+    line->setPlaceholderText(tr("Something else: how it shows"));
+    line->setAccessibleName(tr("Something else that went wrong"));
+    line->setFont(faceScaled(1.2));
+    connect(line, &QLineEdit::returnPressed, this, [this, line] {
+        const QString words = line->text().simplified();
+        if (words.isEmpty() || !plan_ || !step_) return;
+        const PartKind part = plan_->parts[static_cast<std::size_t>(step_->part)].kind;
+        QMetaObject::invokeMethod(
+            this,
+            [this, words, part] {
+                NewRecord made = addMishapCard(document_.book(), words.toStdString(), part);
+                document_.refuse(document_.apply(std::move(made.edit)));
+                show(Plan(*plan_), TyingStep(*step_));
+                const auto found = std::ranges::find(cards_, made.id, [](const MishapCard* c) { return c->id; });
+                if (found != cards_.end()) chosen_ = static_cast<std::size_t>(found - cards_.begin());
+                rebuild();
+                if (parentWidget()) parentWidget()->setFocus();  // the keys are the vice's again
+            },
+            Qt::QueuedConnection);
+    });
+    column->addWidget(line);
+}
+
+void MishapCards::writeOwn(const MishapCard& card, const char* key, const QString& text) {
+    document_.refuse(document_.apply(changeRecord(document_.book(), {"mishaps", card.id}, key, text.simplified().toStdString())));
+    if (plan_ && step_) show(Plan(*plan_), TyingStep(*step_));
+}
+
 void MishapCards::addOpen(QVBoxLayout* column, const MishapCard& card) {
     const Colours& c = theme_.colours();
+    const auto& own = document_.book().mishaps;
+    if (std::ranges::any_of(own, [&](const Mishap& m) { return m.id == card.id && m.isOwnCard(); })) {
+        const auto field = [&](const char* name, const char* key, const QString& asked, const std::string& text) {
+            auto* line = new QLineEdit(qt(text));
+            line->setObjectName(QString::fromLatin1(name));
+            line->setPlaceholderText(asked);
+            line->setAccessibleName(asked);
+            line->setFont(faceScaled(1.2));
+            connect(line, &QLineEdit::returnPressed, this, [this, id = card, key, line] {
+                QMetaObject::invokeMethod(
+                    this, [this, id, key, text = line->text()] { writeOwn(id, key, text); }, Qt::QueuedConnection);
+            });
+            column->addWidget(line);
+        };
+        field("mishap-own-mend", "this_fly", tr("This fly: how you mended it (Enter keeps it)"), card.thisFly);
+        field("mishap-own-next", "next_fly", tr("The next: what prevents it (Enter keeps it)"), card.nextFly);
+        return;
+    }
     const auto line = [&](const char* name, const QString& text, const QColor& ink, double scale) {
         auto* label = paragraph(text);
         label->setObjectName(QString::fromLatin1(name));

@@ -34,11 +34,14 @@ class MishapCards : public QScrollArea {
     void addCard(QVBoxLayout* column, std::size_t card);
     void addOpen(QVBoxLayout* column, const MishapCard& card);
     void changePlan(const PlanLink& link);
+    void addOwnLine(QVBoxLayout* column);
+    void writeOwn(const MishapCard& card, const char* key, const QString& text);
 
     Document& document_;
     const Theme& theme_;
     std::optional<Plan> plan_;
     std::optional<TyingStep> step_;
+    std::vector<MishapCard> known_;  // what ships and the tier's own
     std::vector<const MishapCard*> cards_;
     std::optional<std::size_t> chosen_;
     bool own_ = false;

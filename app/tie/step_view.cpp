@@ -6,6 +6,7 @@
 #include <array>
 #include <iterator>
 
+#include "drawing/held.h"
 #include "drawing/things.h"
 #include "scene/partial.h"
 #include "scene/side.h"
@@ -114,6 +115,12 @@ void StepView::setTray(const std::vector<TyingStep>& steps, int flies) {
 }
 
 // In rows of three, each as wide as the room allows.
+void StepView::setFly(int fly, int flies) {
+    fly_ = fly;
+    round_ = flies;
+    update();
+}
+
 QRectF StepView::trayRect(int step) const {
     if (step < 0 || step >= static_cast<int>(tray_.size())) return {};
     constexpr int kInARow = 3;
@@ -161,6 +168,7 @@ void StepView::paintFly() {
         painter.scale(-1.0, 1.0);
     }
     drawing::paintFly(painter, scene, {k, origin, theme_.bench(), 0.0});
+    paintInHand(painter, k, origin);
     if (!step_->threadOn) return;
     // The working thread hangs where this step leaves it, down to its bobbin.
     const Point2 at = plan->hook.at(step_->threadAfter).position;
@@ -169,6 +177,25 @@ void StepView::paintFly() {
     painter.drawLine(QPointF(x, y), QPointF(x + 4.0, frame.height() - 30.0));
     painter.setBrush(theme_.colours().accent);
     painter.drawRoundedRect(QRectF(x - 3.0, frame.height() - 31.0, 14.0, 26.0), 3.0, 3.0);
+}
+
+// What hangs from where it was tied in, and the fur on its way to the hook, as they are held.
+void StepView::paintInHand(QPainter& painter, double k, QPointF origin) const {
+    const auto on = [&](Length station) {
+        const Point2 at = plan_->hook.at(station).position;
+        return drawing::HeldAt{
+            {origin.x() + k * (at.x / mm), origin.y() - k * (at.y / mm + 0.5 * (plan_->hook.wire() / mm))}, k, theme_.bench()};
+    };
+    for (const TyingStep::Waiting& waiting : step_->waiting)
+        drawing::paintWaiting(painter, *plan_, waiting.part, on(waiting.at));
+    if (step_->part < 0) return;
+    const PartPlan& part = plan_->parts[static_cast<std::size_t>(step_->part)];
+    const auto* body = std::get_if<BodyPlan>(&part.detail);
+    if (!body || part.made.kind != MaterialKind::dubbing) return;
+    constexpr Length kUsual = 45.0 * mm;
+    if (step_->verb == "spin") drawing::paintLoop(painter, part.made, on(body->end), kUsual);
+    if (step_->verb == "dub" || step_->verb == "twist")
+        drawing::paintNoodle(painter, part.made, on(step_->threadAfter), 0.8 * std::max(body->rearDiameter, body->frontDiameter), kUsual);
 }
 
 void StepView::paintEvent(QPaintEvent*) {
@@ -219,10 +246,11 @@ void StepView::paintDeed(QPainter& painter) const {
     painter.drawText(QRectF(left, grown(104.0), width() - 48.0, grown(62.0)), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
                      capitalised(qt(step_->how)));
     painter.setFont(inPixels(kSmallPx));
-    painter.drawText(QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
-                     step_->before ? (flies_ > 1 ? tr("make ready, each %1 times for those that wait").arg(flies_)
-                                                 : tr("make ready before the thread is on"))
-                                   : tr("step %1 of %2").arg(index_ + 1).arg(count_));
+    painter.drawText(
+        QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
+        step_->before
+            ? (flies_ > 1 ? tr("make ready, each %1 times for those that wait").arg(flies_) : tr("make ready before the thread is on"))
+            : (round_ > 1 ? tr("fly %1 of %2 · ").arg(fly_ + 1).arg(round_) : QString()) + tr("step %1 of %2").arg(index_ + 1).arg(count_));
 }
 
 // What is made ready, each on its place of the tray; ticked once it is done.

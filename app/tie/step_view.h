@@ -20,6 +20,7 @@ class StepView : public QWidget {
     StepView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const Plan& plan, const TyingStep& step, int index, int count);
     void showNothing();
+    void setFly(int fly, int flies);  // which of a round is in the vice
     // Near: the tier's own side, the fly turned; mirrored: the eye at the right. Said before the first step of another plan is shown,
     // whose scene is made once.
     void setSide(bool near, bool mirrored);
@@ -41,6 +42,7 @@ class StepView : public QWidget {
   private:
     [[nodiscard]] QRectF drawingFrame() const;
     void paintFly();
+    void paintInHand(QPainter& painter, double k, QPointF origin) const;
     void paintDeed(QPainter& painter) const;
     void paintMinding(QPainter& painter) const;
     void paintTray(QPainter& painter) const;
@@ -56,7 +58,9 @@ class StepView : public QWidget {
     bool mirrored_ = true;
     QString mishap_;
     std::vector<TyingStep> tray_;
-    int flies_ = 1;
+    int flies_ = 1;  // that the tray is laid for
+    int fly_ = 0;    // in the vice
+    int round_ = 1;
     std::optional<Scene> whole_;
     QImage picture_;
 };

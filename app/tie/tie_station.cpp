@@ -11,6 +11,7 @@
 #include <algorithm>
 
 #include "bench/mishaps.h"
+#include "cutting/stock.h"
 #include "editing/tying_hand.h"
 #include "frame/panel.h"
 #include "parts/label.h"
@@ -66,10 +67,10 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
         if (isVisible()) rebuild();
     });
     connect(&hub_, &devices::Hub::pedalOn, this, [this] {
-        if (isVisible() && isActiveWindow()) go(current_ + 1);
+        if (isVisible() && isActiveWindow()) onward(1);
     });
     connect(&hub_, &devices::Hub::pedalBack, this, [this] {
-        if (isVisible() && isActiveWindow()) go(current_ - 1);
+        if (isVisible() && isActiveWindow()) onward(-1);
     });
     connect(&clock_, &QTimer::timeout, this, &TieStation::sayCoats);
     constexpr int kSecond = 1000;
@@ -86,9 +87,9 @@ QHBoxLayout* TieStation::makeButtons() {
         row->addWidget(made);
         return made;
     };
-    connect(button("step-back", tr("Back"), tr("The step before (Backspace)")), &QToolButton::clicked, this, [this] { go(current_ - 1); });
+    connect(button("step-back", tr("Back"), tr("The step before (Backspace)")), &QToolButton::clicked, this, [this] { onward(-1); });
     connect(button("step-on", tr("On"), tr("The next step (Space, Page Down or the pedal)")), &QToolButton::clicked, this,
-            [this] { go(current_ + 1); });
+            [this] { onward(1); });
     wrong_ = button("went-wrong", tr("What went wrong?"), tr("What can go wrong here, what can still be done, and how to prevent it (W)"));
     wrong_->setCheckable(true);
     connect(wrong_, &QToolButton::toggled, this, [this](bool on) {
@@ -101,6 +102,15 @@ QHBoxLayout* TieStation::makeButtons() {
         if (on) wrong_->setChecked(false);
         refresh();
     });
+    all_ = button("tie-batch", QString(), tr("Fly by fly, or stage by stage where the evening was laid out so"));
+    all_->setCheckable(true);
+    all_->setChecked(tiesStageByStage(settings_));
+    connect(all_, &QToolButton::toggled, this, [this] {
+        layRound();
+        refresh();
+    });
+    tied_ = button("tied-into-box", tr("Into the box"), tr("One more of its batch is tied, and in the box"));
+    connect(tied_, &QToolButton::clicked, this, &TieStation::intoTheBox);
     order_ = button("put-in-order", tr("Put in order"), tr("Moves the parts as little as makes them tieable"));
     connect(order_, &QToolButton::clicked, this, &TieStation::putInOrder);
     aside_->setObjectName(QStringLiteral("aside"));
@@ -155,31 +165,91 @@ void TieStation::showEvent(QShowEvent*) {
 
 void TieStation::rebuild() {
     plan_ = document_.plan();
-    steps_ = plan_ ? stepsOf(*plan_, hand_) : std::vector<TyingStep>();
+    const std::vector<TyingStep> before = std::exchange(steps_, plan_ ? stepsOf(*plan_, hand_) : std::vector<TyingStep>());
     measured_ = plan_ ? checkItems(*plan_, document_.book()) : std::vector<CheckItem>();
-    if (plan_ && std::exchange(tying_, plan_->pattern.id) != plan_->pattern.id) current_ = 0;
+    if (plan_ && std::exchange(tying_, plan_->pattern.id) != plan_->pattern.id)
+        current_ = fly_ = boxed_ = 0;
+    else
+        findPlace(before);
     current_ = std::clamp(current_, 0, std::max(0, static_cast<int>(steps_.size()) - 1));
     // A right-hander has the eye at his right; his far side and a left-hander's own side have it at the left.
     const bool mirrored = (hand_ == Hand::right) != far_;
     view_->setSide(!far_, mirrored);
     strip_->show(plan_, steps_, !far_, mirrored);
+    layRound();
+    refresh();
+}
+
+// Changed while it is tied: on at the same deed, where the dressing still has it.
+void TieStation::findPlace(const std::vector<TyingStep>& before) {
+    if (current_ == 0 || current_ >= static_cast<int>(before.size())) return;
+    const TyingStep& was = before[static_cast<std::size_t>(current_)];
+    const auto same = [&](const TyingStep& step) { return step.verb == was.verb && step.object == was.object; };
+    const auto part = [&](const TyingStep& step) { return step.part == was.part && step.part >= 0; };
+    auto found = std::ranges::find_if(steps_, same);
+    if (found == steps_.end()) found = std::ranges::find_if(steps_, part);
+    const int now = found == steps_.end() ? current_ : static_cast<int>(found - steps_.begin());
+    const bool changed = before.size() != steps_.size() || now != current_;
+    current_ = now;
+    if (!changed || steps_.empty()) return;
+    QMetaObject::invokeMethod(
+        this,  // after the edit's own words
+        [this] {
+            document_.say(tr("The dressing was changed while it is tied: its steps are new from here, what is on the hook stays as it is"));
+        },
+        Qt::QueuedConnection);
+}
+
+void TieStation::layRound() {
     int waiting = 0;
     if (plan_)
         for (const Batch& batch : document_.book().batches)
             if (batch.pattern == plan_->pattern.id) waiting += batch.left();
+    const int all = std::max(1, waiting + boxed_);
+    all_->setVisible(all > 1);
+    all_->setText(tr("All %1").arg(all));
+    flies_ = all_->isChecked() ? all : 1;
+    fly_ = std::clamp(fly_, 0, flies_ - 1);
+    round_ = steps_.empty() ? std::vector<RoundStop>()
+                            : roundOf(steps_, flies_, tiesStageByStage(settings_) ? RoundOrder::stageByStage : RoundOrder::flyByFly);
     view_->setTray(steps_, std::max(1, waiting));
-    refresh();
+}
+
+void TieStation::intoTheBox() {
+    if (!plan_) return;
+    for (const Batch& batch : document_.book().batches)
+        if (batch.pattern == plan_->pattern.id && batch.left() > 0) {
+            if (all_->isChecked()) ++boxed_;
+            const Faults faults = document_.apply(tieOneOf(document_.book(), batch.id, std::nullopt));
+            document_.refuse(faults);
+            if (!faults.empty() && all_->isChecked()) --boxed_;
+            layRound();
+            return refresh();
+        }
+}
+
+void TieStation::onward(int stops) {
+    if (round_.empty()) return;
+    const auto last = static_cast<std::ptrdiff_t>(round_.size()) - 1;
+    const auto here = static_cast<std::ptrdiff_t>(stopAt(round_, steps_, fly_, static_cast<std::size_t>(current_)));
+    const RoundStop& to = round_[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(here + stops, 0, last))];
+    const TyingStep& done = steps_[static_cast<std::size_t>(current_)];
+    if (stops == 1 && here < last && done.dryMinutes)  // a coat was given: it dries from now on
+        drying_.push_back({qt(plan_->pattern.title() + ", " + done.object) + (flies_ > 1 ? tr(", fly %1").arg(fly_ + 1) : QString()),
+                           QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*done.dryMinutes * 60'000.0)});
+    reach(to.fly, static_cast<int>(to.step));
 }
 
 void TieStation::go(int step) {
     if (steps_.empty()) return;
     const int wanted = std::clamp(step, 0, static_cast<int>(steps_.size()) - 1);
-    if (wanted == current_ + 1 && steps_[static_cast<std::size_t>(current_)].dryMinutes) {  // a coat was given: it dries from now on
-        const TyingStep& coat = steps_[static_cast<std::size_t>(current_)];
-        drying_.push_back({qt(plan_->pattern.title() + ", " + coat.object),
-                           QDateTime::currentMSecsSinceEpoch() + static_cast<qint64>(*coat.dryMinutes * 60'000.0)});
-    }
-    const bool moved = current_ != wanted;
+    if (wanted == current_ + 1 && flies_ == 1) return onward(1);
+    reach(fly_, wanted);
+}
+
+void TieStation::reach(int fly, int wanted) {
+    const bool moved = current_ != wanted || fly_ != fly;
+    fly_ = fly;
     current_ = wanted;
     if (moved) {
         turns_ = 0;
@@ -202,6 +272,10 @@ void TieStation::refresh() {
     if (steps_.empty() || !plan_) return view_->showNothing();
     const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
     view_->show(*plan_, step, current_, static_cast<int>(steps_.size()));
+    view_->setFly(fly_, flies_);
+    const bool waits =
+        std::ranges::any_of(document_.book().batches, [&](const Batch& b) { return b.pattern == plan_->pattern.id && b.left() > 0; });
+    tied_->setVisible(waits && current_ + 1 == static_cast<int>(steps_.size()));
     const auto cards = cardsFor(MishapCards::all(), *plan_, step);
     view_->setMishap(cards.empty() ? QString() : tr("%1: %2").arg(capitalised(qt(cards.front()->shows)), qt(cards.front()->nextFly)));
     strip_->setCurrent(current_);
@@ -279,10 +353,10 @@ void TieStation::keyPressEvent(QKeyEvent* event) {
     switch (event->key()) {
         case Qt::Key_Space:
         case Qt::Key_PageDown:
-        case Qt::Key_Right: return go(current_ + 1);
+        case Qt::Key_Right: return onward(1);
         case Qt::Key_Backspace:
         case Qt::Key_PageUp:
-        case Qt::Key_Left: return go(current_ - 1);
+        case Qt::Key_Left: return onward(-1);
         case Qt::Key_Home: return go(0);
         case Qt::Key_End: return go(static_cast<int>(steps_.size()) - 1);
         case Qt::Key_W: return wrong_->toggle();

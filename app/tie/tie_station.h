@@ -11,6 +11,7 @@
 
 #include "bench/durability.h"
 #include "bench/order.h"
+#include "bench/round.h"
 #include "bench/steps.h"
 #include "checking/checking.h"
 #include "devices/hub.h"
@@ -32,7 +33,11 @@ class TieStation : public QWidget {
     Q_OBJECT
   public:
     TieStation(Document& document, const Theme& theme, devices::Hub& devices, QSettings& settings, QWidget* parent = nullptr);
-    void go(int step);
+    void go(int step);  // of the fly in the vice
+    // Along the round: the next step of this fly, or of the next one.
+    void onward(int stops);
+    [[nodiscard]] int fly() const { return fly_; }
+    [[nodiscard]] int flies() const { return flies_; }
     [[nodiscard]] int step() const { return current_; }
     [[nodiscard]] const std::vector<TyingStep>& steps() const { return steps_; }
 
@@ -47,6 +52,10 @@ class TieStation : public QWidget {
     void refresh();
     void refreshAside();
     void setHand(Hand hand);
+    void reach(int fly, int step);
+    void layRound();
+    void findPlace(const std::vector<TyingStep>& before);
+    void intoTheBox();
     void putInOrder();
     void sayCoats();
     void sayAloud();
@@ -68,6 +77,8 @@ class TieStation : public QWidget {
     QToolButton* order_ = nullptr;
     QToolButton* wrong_ = nullptr;
     QToolButton* own_ = nullptr;
+    QToolButton* all_ = nullptr;  // the whole batch at once
+    QToolButton* tied_ = nullptr;
     Speaker speaker_;
     QToolButton* aloud_ = nullptr;
     QTimer clock_;
@@ -77,6 +88,10 @@ class TieStation : public QWidget {
     std::set<Caution> cautioned_;      // once a session each
     std::string tying_;                // the dressing: another one begins at its first step
     std::vector<Drying> drying_;
+    std::vector<RoundStop> round_;
+    int flies_ = 1;
+    int fly_ = 0;    // in the vice, of them
+    int boxed_ = 0;  // of this round
     int current_ = 0;
     int turns_ = 0;
     Hand hand_ = Hand::right;

@@ -12,7 +12,7 @@ namespace {
 constexpr double kPalmerFree = 3.0, kThreadThrough = 2.0 / 3.0;
 constexpr double kBrittleBare = 3.0, kTwisted = 2.0 / 3.0, kPalmerAcross = 2.0 / 3.0;
 constexpr double kPartlyHeld = 1.0, kBareTag = 1.0, kBareStrip = 1.0, kSoftGameBird = 0.5, kWeakKnot = 1.0, kNoCoat = 2.0, kOneCoat = 0.5,
-                 kThirdCoat = 0.5, kSlips = 1.0, kPlume = 0.5, kLongBrittleTail = 1.0, kKnottedLegs = 0.5, kFreeBead = 1.0;
+                 kThirdCoat = 0.5, kSlips = 1.0, kPlume = 0.5, kLongBrittleTail = 1.0, kKnottedLegs = 0.5, kFreeBead = 1.0, kEndLoose = 0.5;
 
 class Lasting {
   public:
@@ -21,7 +21,7 @@ class Lasting {
     Durability run() {
         for (std::size_t i = 0; i < plan_.parts.size(); ++i)
             std::visit([&](const auto& detail) { of(i, detail); }, plan_.parts[i].detail);
-        if (std::ranges::none_of(plan_.parts, [](const PartPlan& p) { return p.kind == PartKind::head; })) of(0, HeadPlan{});
+        if (std::ranges::none_of(plan_.parts, [](const PartPlan& p) { return p.kind == PartKind::head; })) of(0, headOf(plan_));
         std::ranges::stable_sort(found_.weak, std::greater{}, &Weakness::off);
         for (const Weakness& w : found_.weak)
             found_.score -= w.off;
@@ -118,6 +118,11 @@ class Lasting {
         const bool game = plan_.parts[i].made.kind == MaterialKind::hackle &&
                           (hackle.feather.bird == Bird::partridge || hackle.feather.bird == Bird::grouse);
         if (game) weak(i, "a soft game-bird stem", kSoftGameBird, {}, 0.0);
+        const SchoolChoices& held = plan_.schools.held;
+        if (held.collarTiedIn == CollarTiedIn::beforeBody && plan_.parts[i].kind == PartKind::collar)
+            protects("the thread goes through the hackle from behind");
+        if (held.featherEnd == FeatherEnd::cut || held.featherEnd == FeatherEnd::broken)
+            weak(i, "the hackle's end is not folded back: it can draw out", kEndLoose, "fold it back under two turns", kEndLoose);
     }
 
     void of(std::size_t i, const WingPlan& wing) {
@@ -146,8 +151,7 @@ class Lasting {
     }
 
     void of(std::size_t i, const HeadPlan& head) {
-        const auto* written = i < plan_.pattern.parts.size() ? std::get_if<HeadPart>(&plan_.pattern.parts[i].detail) : nullptr;
-        const bool hitches = written && written->knot == Knot::halfHitch;
+        const bool hitches = head.knot == Knot::halfHitch;
         constexpr double kEnoughWhip = 3.0;
         const bool wax = head.finish == Finish::wax;
         if (!wax && (hitches || head.whipTurns < kEnoughWhip))

@@ -22,6 +22,21 @@ PlanLink counted(std::size_t part, const char* key, double from, double to, cons
 
 }  // namespace
 
+std::vector<MishapCard> ownCards(const Book& book) {
+    std::vector<MishapCard> cards;
+    for (const Mishap& mishap : book.mishaps) {
+        if (!mishap.isOwnCard()) continue;
+        MishapCard card;
+        card.id = mishap.id;
+        card.shows = mishap.shows.value_or(mishap.id);
+        card.thisFly = mishap.thisFly.value_or("");
+        card.nextFly = mishap.nextFly.value_or("");
+        if (mishap.part) card.parts = {*mishap.part};
+        cards.push_back(std::move(card));
+    }
+    return cards;
+}
+
 std::string sayUndo(Undo undo) {
     switch (undo) {
         case Undo::inPlace: return "mended in place";
@@ -118,7 +133,8 @@ std::vector<OwnMishap> ownMishaps(const Book& book, const std::vector<MishapCard
         if (const MishapCard* card = findCard(cards, mishap.id)) {
             own.shows = card->shows;
             own.practise = card->nextFly;
-        }
+        } else if (mishap.nextFly)
+            own.practise = *mishap.nextFly;
         list.push_back(std::move(own));
     }
     std::ranges::stable_sort(list, std::greater{}, &OwnMishap::count);

@@ -37,6 +37,8 @@ struct MishapCard {
     std::vector<PartKind> parts;       // that it befalls; none: hook, thread and tray
     std::vector<MaterialKind> madeOf;  // any where empty
 };
+// The tier's own cards of a book.
+[[nodiscard]] std::vector<MishapCard> ownCards(const Book& book);
 [[nodiscard]] std::string sayUndo(Undo undo);
 [[nodiscard]] std::string sayShows(Shows when);
 

@@ -177,7 +177,7 @@ class Order {
         constexpr double kRaised = 60.0;
         const bool raised =
             (own.angle && own.angle->inDegrees() >= kRaised) || own.style == WingStyle::upright || own.style == WingStyle::plume;
-        if (!raised) return false;
+        if (!raised) return plan_.schools.held.wingTied == WingTied::first;  // the tier's own order
         return std::ranges::all_of(plan_.parts, [&](const PartPlan& part) {
             const auto* body = std::get_if<BodyPlan>(&part.detail);
             return !body || plan_.parts[wing].station <= body->front + kTouch;

@@ -52,6 +52,7 @@ class StepWriter {
     void tie(std::size_t part, const TagPlan& tag);
     void tie(std::size_t part, const TailPlan& tail);
     void tie(std::size_t part, const RibPlan& rib);
+    void tieInRibsBefore(std::size_t tail);
     void tie(std::size_t part, const UnderbodyPlan& underbody);
     void windRib(std::size_t part);
     void windRibs();
@@ -73,6 +74,8 @@ class StepWriter {
     void throat(std::size_t part, const HacklePlan& hackle);
     void tieInCollar(std::size_t part, const HacklePlan& hackle);
     void windCollar(std::size_t part, const HacklePlan& hackle);
+    void tieOffCollar(std::size_t part, const HacklePlan& hackle);
+    void tieInCollarsBefore(std::size_t body);
     void windWaiting(PartKind kind);
     [[nodiscard]] bool bodyComes(std::size_t after, bool thorax) const;
     void legs(std::size_t part, const PiecePlan& piece);
@@ -89,9 +92,12 @@ class StepWriter {
     void tie(std::size_t part, const HeadPlan& head);
     void tie(std::size_t, const Impossible&) {}
     void finishHead(int part, const HeadPlan& head);
+    void dressNeck();  // of a bead at the eye
     void coats(int part, const HeadPlan& head);
     void lastLooks();
+    void sayWhatWaits();
 
+    [[nodiscard]] const SchoolChoices& held() const { return plan_.schools.held; }
     [[nodiscard]] const PartPlan& at(std::size_t part) const { return plan_.parts[part]; }
     [[nodiscard]] const Part& written(std::size_t part) const { return plan_.pattern.parts[part]; }
     template <class Detail>

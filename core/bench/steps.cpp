@@ -17,11 +17,24 @@ std::vector<TyingStep> StepWriter::run() {
     startThread();
     for (std::size_t i = 0; i < plan_.parts.size(); ++i)
         std::visit([&](const auto& detail) { tie(i, detail); }, at(i).detail);
-    if (!head_) finishHead(-1, HeadPlan{});
+    if (!head_) finishHead(-1, headOf(plan_));
     for (std::size_t k = 0; k + 1 < steps_.size(); ++k)  // what to pick up next
         if (steps_[k].next.empty() && steps_[k + 1].part != steps_[k].part && steps_[k + 1].part >= 0)
             steps_[k].next = at(static_cast<std::size_t>(steps_[k + 1].part)).made.title();
+    sayWhatWaits();
     return std::move(steps_);
+}
+
+void StepWriter::sayWhatWaits() {
+    std::vector<TyingStep::Waiting> waiting;
+    for (TyingStep& step : steps_) {
+        const bool tiesIn = step.part >= 0 && (step.verb == "tie in" || step.verb == "bend back");
+        const auto part = static_cast<std::size_t>(std::max(0, step.part));
+        if (tiesIn && std::ranges::find(waiting, part, &TyingStep::Waiting::part) == waiting.end())
+            waiting.push_back({part, step.threadAfter});
+        std::erase_if(waiting, [&](const TyingStep::Waiting& w) { return step.done[w.part] != 0; });
+        step.waiting = waiting;
+    }
 }
 
 std::vector<TyingStep> stepsOf(const Plan& plan, Hand hand) { return StepWriter(plan, hand).run(); }

@@ -50,6 +50,12 @@ struct TyingStep {
     int part = -1;            // in `parts`; −1 for what belongs to none
     // What is on the hook when it is done: parts tied in but not wound are not.
     std::vector<char> done;
+    // Tied in and not wound yet: it hangs from there.
+    struct Waiting {
+        std::size_t part = 0;
+        Length at;
+    };
+    std::vector<Waiting> waiting;
     bool bed = false;   // the thread bed is laid
     bool head = false;  // the head is wound
 };

@@ -25,7 +25,7 @@ void StepWriter::hookFirst() {
     look.look = "the eye closed, the point sharp";
     look.wrong = {"hook.eye", "corrodes"};
     look.caution = Caution::points;
-    const bool barbless = plan_.pattern.schools && plan_.pattern.schools->barb == BarbSchool::barbless;
+    const bool barbless = held().barb == BarbSchool::barbless || held().barb == BarbSchool::flattened;
     const bool stuck = std::ranges::any_of(plan_.warnings, [](const Warning& w) { return w.concern == Concern::beadHole; });
     if (hook.hasBarb() && (barbless || stuck)) {
         TyingStep& barb = makeReady(-1, {"flatten", "the barb", {"1", "squeeze"}});
@@ -102,10 +102,18 @@ void StepWriter::makeReady(std::size_t i) {
     if (hackle && part.made.kind == MaterialKind::hackle) {
         const bool game = hackle->feather.bird == Bird::partridge || hackle->feather.bird == Bird::grouse;
         const bool tip = hackle->tieIn == TieIn::tip && part.kind != PartKind::palmer;
-        TyingStep& step = makeReady(own, {game ? "trim" : "strip", nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle->fibre)});
+        const FluffSchool fluff = held().fluff.value_or(FluffSchool::byBird);
+        const bool trimmed = fluff == FluffSchool::trimmed || (fluff == FluffSchool::byBird && game);
+        TyingStep& step =
+            makeReady(own, {trimmed ? "trim" : "strip", nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle->fibre)});
         step.how = std::string("fibre held against the hook first") +
                    (tip ? "; the fibres parted back from the tip" : "; bare for one turn") +
-                   (game ? "; fluff cut, these stems split" : "; fluff off");
+                   (!trimmed ? "; fluff off"
+                    : game   ? "; fluff cut, these stems split"
+                             : "; fluff cut");
+        const FibresReady ready = held().fibresReady.value_or(FibresReady::stroked);
+        if (part.kind != PartKind::palmer && ready == FibresReady::oneSide) step.how += "; the side that would lie forward stripped off";
+        if (part.kind != PartKind::palmer && ready == FibresReady::folded) step.how += "; both sides folded back on the stem";
         step.look = tip ? "no fluff near the tip" : "bare stem for one turn, no fluff";
         step.wrong = {"hackle.long", "hackle.split", "hackle.short"};
         step.caution = Caution::birds;

@@ -14,15 +14,10 @@ bool isFur(BodyMethod method) {
     return method == BodyMethod::noodle || method == BodyMethod::level || method == BodyMethod::loop || method == BodyMethod::rope;
 }
 
-bool isShaggy(const Material& made) {
-    const auto* fur = std::get_if<DubbingTraits>(&made.traits);
-    return fur && (fur->texture == DubbingTexture::sealLike || fur->texture == DubbingTexture::hare ||
-                   fur->texture == DubbingTexture::coarseSynthetic);
-}
-
 }  // namespace
 
 void StepWriter::tie(std::size_t i, const BodyPlan& body) {
+    tieInCollarsBefore(i);
     tieInForwardPalmers(i);
     if (isFur(body.method))
         dub(i, body);
@@ -52,13 +47,19 @@ void StepWriter::dub(std::size_t i, const BodyPlan& body) {
     const Amount fur = counted(body.mass / mg, "mg", "mg");
     if (body.method == BodyMethod::loop || body.method == BodyMethod::rope) {
         const bool loop = body.method == BodyMethod::loop;
+        const bool split = loop && held().coarseFur == CoarseFur::splitThread && !writtenAs<BodyPart>(i).method;
         TyingStep& spin = add(part,
-                              {loop ? "spin" : "twist", (loop ? "a loop for " : "a rope for ") + pieceOf(i),
+                              {loop ? "spin" : "twist",
+                               (split  ? "the split thread for "
+                                : loop ? "a loop for "
+                                       : "a rope for ") +
+                                   pieceOf(i),
                                body.rope ? inMillimetres(*body.rope) : Amount{}},
                               loop ? body.front : thread_);
         spin.how =
-            loop ? "a waxed loop, the thread on to the body front first; " + machair::said(fur) + " of fur in thinly, spun, thinned again"
-                 : machair::said(fur) + " of fur: a few turns, the rest teased out and twisted as it goes on";
+            split  ? "the thread spun flat and split with a needle; " + machair::said(fur) + " of fur laid in thinly and spun"
+            : loop ? "a waxed loop, the thread on to the body front first; " + machair::said(fur) + " of fur in thinly, spun, thinned again"
+                   : machair::said(fur) + " of fur: a few turns, the rest teased out and twisted as it goes on";
         spin.look = loop ? "long rather than short; light shows through" : "one thickness";
         spin.wrong = loop ? std::vector<std::string>{"loop.short", "loop.full"} : std::vector<std::string>{"fur.fat", "fur.loose"};
         spin.caution = Caution::dust;
@@ -114,7 +115,8 @@ void StepWriter::windStrands(std::size_t i, const BodyPlan& body) {
     on.look = "smooth";
     on.wrong = {"bed.step"};
     TyingStep& wind = add(part, {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
-    wind.how = "side by side, fingers first" + std::string(own.held == Grip::pliers ? ", pliers for the last" : "") + "; " +
+    wind.how = "side by side, fingers first" +
+               std::string(own.held.value_or(held().grip.value_or(Grip::fingers)) == Grip::pliers ? ", pliers for the last" : "") + "; " +
                formatNumber(body.rearDiameter / mm, 1) + " mm thick behind, " + formatNumber(body.frontDiameter / mm, 1) + " in front";
     wind.direction = sense(i);
     wind.look = "no thread between; it stops " + sayStation(body.front, plan_.hook).text;
@@ -192,10 +194,11 @@ void StepWriter::windStrip(std::size_t i, const BodyPlan& body) {
 
 // Fur that should look shaggy: before the collar with the pad, so that it tears no fibre.
 void StepWriter::brushOut(bool beforeCollar) {
-    if (brushed_) return;
+    const Brushing school = held().brushing.value_or(Brushing::beforeCollar);
+    if (brushed_ || school == Brushing::never || (beforeCollar && school == Brushing::last)) return;
     for (std::size_t i = 0; i < plan_.parts.size(); ++i) {
         const auto* body = std::get_if<BodyPlan>(&at(i).detail);
-        if (!body || !done_[i] || !isFur(body->method) || !isShaggy(at(i).made)) continue;
+        if (!body || !done_[i] || !isFur(body->method) || !isCoarseFur(at(i).made)) continue;
         brushed_ = true;
         const bool palmered = std::ranges::any_of(plan_.parts, [](const PartPlan& p) { return p.kind == PartKind::palmer; });
         if (palmered && beforeCollar) {

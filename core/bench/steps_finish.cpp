@@ -14,6 +14,17 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
     if (bead.atEye) return;  // it is on the hook since before the thread
     windRibs();
     const int part = static_cast<int>(i);
+    if (held().beadThread == BeadThread::jumped) {
+        TyingStep& seat = add(part, {"seat", pieceOf(i), inMillimetres(bead.diameter)}, std::max(eye(), at(i).station - bead.room));
+        seat.how = std::string("pushed back hard onto ") + (bead.ball ? "the ball" : "what is tied") +
+                   ", then the thread carried over it in one stroke underneath";
+        seat.look = "it does not turn; the stroke lies below";
+        seat.wrong = {"bead.turns", "thorax.small", "thread.shows"};
+        finished(i);
+        ahead_ = at(i).station;
+        thread_ = steps_.back().threadAfter = std::max(eye(), std::min(at(i).station - bead.room, rear()));
+        return;
+    }
     TyingStep& whip = add(part, {"whip", "behind the bead", {"3", "turns"}}, thread_);
     whip.how = "drawn tight, and only then the thread cut";
     whip.look = "no end";
@@ -65,6 +76,7 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
         const auto* bead = std::get_if<BeadPlan>(&p.detail);
         return bead && bead->atEye;
     });
+    if (beaded) dressNeck();
     const auto* own = part >= 0 ? std::get_if<HeadPart>(&written(static_cast<std::size_t>(part)).detail) : nullptr;
     if (!beaded) {
         const bool herl = own && own->method == BodyMethod::herl;
@@ -81,7 +93,8 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
         wind.head = true;
     }
     head_ = true;
-    const bool hitch = own && own->knot == Knot::halfHitch;
+    const bool hitch = head.knot == Knot::halfHitch;
+    const bool twice = held().whip == WhipSchool::twice && !(own && own->whipTurns);
     const bool waxed = head.finish == Finish::wax;
     if (waxed) {
         TyingStep& wax = add(part, {"wax", "the last of the thread", {"3", "cm"}}, eye());
@@ -92,10 +105,13 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
     constexpr double kUsualHitches = 3.0;
     const bool wound = head.whipTurns > 0.0;
     if (wound || hitch) {
-        const Amount turns = counted(own && wound ? own->whipTurns : std::nullopt, wound ? head.whipTurns : kUsualHitches,
-                                     hitch ? "half hitch" : "turn", hitch ? "half hitches" : "turns");
+        const Amount turns = twice && !hitch ? Amount{"4 + 4", "turns"}
+                                             : counted(own && wound ? own->whipTurns : std::nullopt, wound ? head.whipTurns : kUsualHitches,
+                                                       hitch ? "half hitch" : "turn", hitch ? "half hitches" : "turns");
         TyingStep& whip = add(part, {hitch ? "hitch" : "whip", beaded ? "the finish, behind the bead" : "the finish", turns}, eye());
-        whip.how = hitch ? "each drawn tight before the next" : "flat thread, drawn snug";
+        whip.how = hitch   ? "each drawn tight before the next"
+                   : twice ? "flat thread, two whips, each drawn snug"
+                           : "flat thread, drawn snug";
         whip.look = "no loop; then the thread cut";
         whip.wrong = {"whip.loose", "thread.cut"};
         whip.locks.emplace_back("everything");
@@ -105,6 +121,17 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
     if (part >= 0) finished(static_cast<std::size_t>(part));
     coats(part, head);
     lastLooks();
+}
+
+void StepWriter::dressNeck() {
+    const BeadNeck neck = held().beadNeck.value_or(BeadNeck::bare);
+    if (neck == BeadNeck::bare) return;
+    const bool veiled = neck == BeadNeck::veiled;
+    TyingStep& step =
+        add(-1, {veiled ? "veil" : "wrap", "the bead's back", {veiled ? "1" : "3", veiled ? "pinch of fur" : "turns"}}, thread_);
+    step.how = veiled ? "thinly spun, wound hard against it, stroked back over what is behind" : "thread laid hard against it";
+    step.look = "no gap behind the bead";
+    step.wrong = {"bead.turns"};
 }
 
 void StepWriter::coats(int part, const HeadPlan& head) {

@@ -106,7 +106,23 @@ void StepWriter::windPalmer(std::size_t i, const PalmerPlan& palmer) {
     }
 }
 
+// For who ties them in before the body: the thread goes through them once they are wound.
+void StepWriter::tieInCollarsBefore(std::size_t body) {
+    if (held().collarTiedIn != CollarTiedIn::beforeBody || at(body).kind != PartKind::body) return;
+    for (std::size_t i = body + 1; i < plan_.parts.size(); ++i) {
+        const auto* hackle = std::get_if<HacklePlan>(&at(i).detail);
+        if (!hackle || at(i).kind != PartKind::collar || tiedIn_[i] || continues(i) || at(i).made.kind != MaterialKind::hackle) continue;
+        tieInCollar(i, *hackle);
+        tiedIn_[i] = 1;
+    }
+}
+
 void StepWriter::tie(std::size_t i, const HacklePlan& hackle) {
+    if (tiedIn_[i]) {
+        windRibs();
+        brushOut(true);
+        return windCollar(i, hackle);
+    }
     if (at(i).kind == PartKind::collar && bodyComes(i, false)) {  // tied in before the body, wound last
         tieInCollar(i, hackle);
         hackles_.push_back(i);
@@ -178,6 +194,11 @@ void StepWriter::windCollar(std::size_t i, const HacklePlan& hackle) {
                : hackle.stand == FibreStand::upright
                    ? "each turn against the last, standing upright"
                    : "each turn ahead of the last, the fibres folded back before the next; the last half turn stroked back";
+    if (tiedIn_[i]) wind.how += "; from where it waited since before the body";
+    if (hackle.stand == FibreStand::swept && !until && !hackle.through) {
+        if (held().fibresReady == FibresReady::folded) wind.how = "each turn ahead of the last; folded, they lie back by themselves";
+        if (held().fibresReady == FibresReady::oneSide) wind.how = "each turn ahead of the last, the stripped side to the eye";
+    }
     wind.direction = "over the top and away from you";
     wind.look = fur || plume
                     ? "one can see through it"
@@ -188,19 +209,45 @@ void StepWriter::windCollar(std::size_t i, const HacklePlan& hackle) {
     if (hackle.through) wind.wrong.insert(wind.wrong.begin(), "hackle.confused");
     if (until) wind.wrong.emplace_back("head.crowded");
     finished(i);
-    TyingStep& off = add(part, {"tie off", nameOfPart(i), {"3", "turns"}}, after);
-    off.how = hackle.feather.stem > 0.06 * plan_.hook.gape() && kind == MaterialKind::hackle
-                  ? "a thick stem: squeezed flat first, its end laid back under 2 turns"
-                  : "its end laid back under 2 turns more";
-    off.locks.push_back(nameOfPart(i) + (fur ? "" : "'s stem"));
-    off.look = "no bump, no fibre ahead";
-    off.wrong = {"hackle.stem", "hackle.stray"};
+    tieOffCollar(i, hackle);
+    if (tiedIn_[i]) {
+        TyingStep& lock = add(part, {"lock", nameOfPart(i), {"1", "turn"}}, after);
+        lock.how = "the thread once through it, swayed between the fibres, and forward again";
+        lock.locks.push_back(nameOfPart(i) + "'s turns");
+        lock.look = "no fibres down";
+        lock.wrong = {"hackle.trapped"};
+    }
+    if (held().hackle == HackleSchool::drawnDown && at(i).kind == PartKind::collar) {
+        TyingStep& down = add(part, {"draw down", nameOfPart(i), {"2", "turns"}}, after);
+        down.how = "the upper fibres parted and drawn below from both sides, the turns laid across their roots";
+        down.side = "underneath";
+        down.look = "the back bare for the wing, both sides alike";
+        down.wrong = {"throat.sides"};
+    }
     if (own.cut.value_or(false)) {
         TyingStep& cut = add(part, {"trim", nameOfPart(i) + " square", inMillimetres(hackle.fibre)}, after);
         cut.how = "all round, to its length";
         cut.look = "one length all round";
         cut.wrong = {"hackle.long"};
     }
+}
+
+void StepWriter::tieOffCollar(std::size_t i, const HacklePlan& hackle) {
+    const bool fur = at(i).made.kind == MaterialKind::dubbing;
+    TyingStep& off = add(static_cast<int>(i), {"tie off", nameOfPart(i), {"3", "turns"}}, thread_);
+    const bool thick = hackle.feather.stem > 0.06 * plan_.hook.gape() && at(i).made.kind == MaterialKind::hackle;
+    const std::string first = thick ? "a thick stem: squeezed flat first, " : "";
+    switch (held().featherEnd.value_or(FeatherEnd::folded)) {
+        case FeatherEnd::folded:
+            off.how = first + (thick ? "its end laid back under 2 turns" : "its end laid back under 2 turns more");
+            break;
+        case FeatherEnd::cut: off.how = first + "its end cut close, the thread drawn aside"; break;
+        case FeatherEnd::broken: off.how = first + "its end broken off against the thread"; break;
+        case FeatherEnd::left: off.how = first + "its end left till the head is wound, then cut"; break;
+    }
+    off.locks.push_back(nameOfPart(i) + (fur ? "" : "'s stem"));
+    off.look = "no bump, no fibre ahead";
+    off.wrong = {"hackle.stem", "hackle.stray"};
 }
 
 void StepWriter::legs(std::size_t i, const PiecePlan& piece) {
@@ -215,6 +262,15 @@ void StepWriter::legs(std::size_t i, const PiecePlan& piece) {
         return;
     }
     TyingStep& in = add(part, tyingIn(i, counted(own.count, piece.count, "leg", "legs")), at(i).station);
+    if (held().legsSet == LegsSet::singly) {
+        in.how = "one after the other, by turns a side, " + formatNumber(piece.length / mm, 1) +
+                 " mm to the tips; the joint hidden by what comes next";
+        in.side = "near side, then far";
+        in.look = "the two sides alike, bends the same way";
+        in.wrong = {"legs.side", "legs.odd", "legs.broken"};
+        finished(i);
+        return;
+    }
     in.how = "one bunch on top, " + formatNumber(piece.length / mm, 1) + " mm to the tips";
     in.side = "on top";
     in.look = "none broken";

@@ -9,6 +9,18 @@
 
 namespace machair {
 
+namespace {
+std::string sideOf(RibSide side) {
+    switch (side) {
+        case RibSide::near: return "near side";
+        case RibSide::far: return "far side";
+        case RibSide::under: return "underneath";
+        case RibSide::top: return "on top";
+    }
+    throw BrokenContract("unknown side");
+}
+}  // namespace
+
 void StepWriter::startThread() {
     threadOn_ = true;
     thread_ = eye();
@@ -77,7 +89,15 @@ void StepWriter::tie(std::size_t i, const TagPlan& tag) {
     }
 }
 
+// On the thread's way back, for who does so: the tail is then tied in over it.
+void StepWriter::tieInRibsBefore(std::size_t tail) {
+    if (held().ribTiedIn != RibTiedIn::beforeTail) return;
+    for (std::size_t i = tail + 1; i < plan_.parts.size(); ++i)
+        if (const auto* rib = std::get_if<RibPlan>(&at(i).detail); rib && !tiedIn_[i] && !continues(i)) tie(i, *rib);
+}
+
 void StepWriter::tie(std::size_t i, const TailPlan& tail) {
+    tieInRibsBefore(i);
     const auto& own = writtenAs<TailPart>(i);
     const int part = static_cast<int>(i);
     TyingStep& step = add(part, tyingIn(i, inMillimetres(tail.length)), rear());
@@ -92,8 +112,9 @@ void StepWriter::tie(std::size_t i, const TailPlan& tail) {
         case TailStyle::fibres: how += ", offered against the hook, not passed from hand to hand"; break;
     }
     if (own.doubled.value_or(false)) how += "; the strands doubled round the thread";
-    how += tail.woundOn ? "; the butts left long, they are wound later"
-                        : "; two soft loops straight down, butts bound to the body front and cut on a slope";
+    how += tail.woundOn                                ? "; the butts left long, they are wound later"
+           : held().tailButts == TailButts::shortSlope ? "; two soft loops straight down, butts cut close on a slope"
+                                                       : "; two soft loops straight down, butts bound to the body front and cut on a slope";
     step.how = how;
     step.side = "on top";
     if (tail.style == TailStyle::slip || tail.style == TailStyle::cloak) step.face = "good side out";
@@ -125,7 +146,9 @@ void StepWriter::tie(std::size_t i, const TailPlan& tail) {
 }
 
 void StepWriter::tie(std::size_t i, const RibPlan& rib) {
+    if (tiedIn_[i]) return;  // before the tail
     const int part = static_cast<int>(i);
+    const bool front = held().ribTiedIn == RibTiedIn::atFront;
     if (continues(i)) {
         TyingStep& step = add(part, {"bend back", continued(i) + ", to wait as " + nameOfPart(i), {"1", "turn"}}, thread_);
         step.how = "the strip folded on itself at its end: its faces change; a turn of thread holds its spring";
@@ -134,9 +157,10 @@ void StepWriter::tie(std::size_t i, const RibPlan& rib) {
         step.wrong = {"ribbon.springs"};
     } else {
         TyingStep& step = add(part, {"tie in", pieceOf(i), inMillimetres(rib.cut)}, rear());
-        step.how =
-            "bound along from the front, so that it makes no step; one rib's width left bare for a square first turn; it is wound later";
-        step.side = "near side";
+        step.how = std::string(front ? "its end caught at the body's front, then bound back along the shank"
+                                     : "bound along from the front, so that it makes no step") +
+                   (held().lockTurn == LockTurn::none ? "" : "; one rib's width left bare for a square first turn") + "; it is wound later";
+        step.side = sideOf(rib.side);
         step.face = faceAgainst(i);
         step.look = "it hangs straight back";
         step.wrong = {"rib.bump"};
@@ -151,9 +175,9 @@ void StepWriter::windRib(std::size_t i) {
     const auto& rib = std::get<RibPlan>(at(i).detail);
     const auto& own = writtenAs<RibPart>(i);
     TyingStep& step = add(static_cast<int>(i), {"wind", pieceOf(i), turnsOf(own.turns, rib.turns)}, rib.front);
-    step.how = rib.school == RibPitch::even
-                   ? "the first turn square, then one every " + formatNumber(rib.pitch / mm, 1) + " mm, forward"
-                   : "the first turn square, then all at one angle, " + formatNumber(rib.angle.inDegrees(), 0) + "°, forward";
+    const std::string square = held().lockTurn == LockTurn::none ? "open from the first turn, " : "the first turn square, then ";
+    step.how = rib.school == RibPitch::even ? square + "one every " + formatNumber(rib.pitch / mm, 1) + " mm, forward"
+                                            : square + "all at one angle, " + formatNumber(rib.angle.inDegrees(), 0) + "°, forward";
     step.direction = sense(i);
     step.face = faceOut(i);
     bool overPalmer = false, along = false;
@@ -170,7 +194,8 @@ void StepWriter::windRib(std::size_t i) {
             case Hold::liesAlong: along = true; break;
         }
     }
-    if (!overPalmer && step.locks.empty() && std::ranges::any_of(plan_.parts, [](const PartPlan& p) { return p.kind == PartKind::tail; }))
+    if (!overPalmer && step.locks.empty() && held().lockTurn != LockTurn::none &&
+        std::ranges::any_of(plan_.parts, [](const PartPlan& p) { return p.kind == PartKind::tail; }))
         step.locks.emplace_back("the tail's root, with its first turn");
     if (overPalmer) step.how += "; sway it between the fibres";
     step.look = overPalmer ? "the count, and no fibres down" : "even gaps, seen from both sides";

@@ -39,8 +39,11 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
     } else if (wing.style == WingStyle::paired || wing.style == WingStyle::upright) {
         TyingStep& marry = add(part, {"marry", nameOfPart(i) + "'s slips", inMillimetres(wing.slip)}, thread_);
         const bool together = wing.style == WingStyle::upright;
+        // The near slip of a right-hander's own-side feather curves down; the two exchanged, the tips turn up.
+        const bool up = !together && held().slipTips == SlipTips::up;
         marry.how = std::string(together ? "good sides together: they part themselves" : "dull sides together") +
-                    "; roots level; the slip of the " + (hand_ == Hand::right ? "right" : "left") + " feather nearest you";
+                    "; roots level; the slip of the " + ((hand_ == Hand::right) != up ? "right" : "left") + " feather nearest you" +
+                    (up ? ", so that the tips turn up" : "");
         marry.face = together ? "good sides together" : "good sides out";
         marry.look = "the tips meet";
         marry.wrong = {"wing.unequal"};
@@ -63,6 +66,7 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
             break;
         case WingStyle::plume:
             in.how = count + ", tips level";
+            if (held().plume == PlumeSchool::cover) in.how += "; drawn forward over what lies below it and bound again at the front";
             in.wrong = {"plume.thick", "wing.long"};
             in.look = "thin when wet";
             break;
@@ -86,11 +90,13 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
     if (own.angle) {
         TyingStep& set =
             add(part, {"set", nameOfPart(i) + " at its angle", {formatNumber(own.angle->inDegrees(), 0), "degrees"}}, at(i).station);
-        set.how = upright
-                      ? "lifted, 4 turns in front of it" + std::string(wing.style == WingStyle::upright || wing.style == WingStyle::tips
-                                                                           ? "; parted by 1 or 2 figures-of-eight if it doesn't part itself"
-                                                                           : "")
-                      : "2 turns under it, then ahead of it";
+        set.how = upright ? "lifted, 4 turns in front of it" +
+                                std::string(wing.style == WingStyle::upright || wing.style == WingStyle::tips
+                                                ? held().uprightWings == UprightWings::divided
+                                                      ? "; parted by 2 figures-of-eight"
+                                                      : "; parted by 1 or 2 figures-of-eight if it doesn't part itself"
+                                                : "")
+                          : "2 turns under it, then ahead of it";
         set.locks.push_back("the turns against its root hold the angle");
         set.look = "the angle, and both sides alike";
         set.wrong = {"wing.upright", "tuft.droops"};
@@ -124,6 +130,12 @@ void StepWriter::tie(std::size_t i, const PiecePlan& piece) {
         add(static_cast<int>(i), {"fix", pieceOf(i), counted(own.count, piece.count, "cheek", "cheeks")}, std::max(at(i).station, eye()));
     step.how = "the far side first, then the near: 1 loose turn, levelled, then tightened; " + formatNumber(piece.length / mm, 1) +
                " mm to the tip";
+    switch (held().cheeks.value_or(CheekSchool::asWritten)) {
+        case CheekSchool::natural: step.how += "; a natural feather, matched on the bench"; break;
+        case CheekSchool::made: step.how += "; a made one keeps its shape: a touch of varnish on its root"; break;
+        case CheekSchool::split: step.how += "; split down the middle, half a side"; break;
+        default: break;
+    }
     step.face = "good side out, tip to the rear";
     step.side = "far side, then near";
     step.look = "level from above and in front";

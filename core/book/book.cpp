@@ -130,14 +130,18 @@ void checkFeather(const VaneFeather& feather, const Place& place, Faults& faults
     if (feather.barbs.size() != 3)
         faults.push_back(
             {place.key("barbs_mm"), "expected three barb lengths (base, middle, tip), got " + std::to_string(feather.barbs.size()), ""});
-    for (std::size_t i = 0; i < feather.taken.size(); ++i) {
-        const auto& [from, to] = feather.taken[i];
-        if (from < to && from >= 0.0 * mm && to <= feather.vane) continue;
-        faults.push_back({place.key("taken_mm").at(i),
-                          "expected a stretch of this vane, from its base towards its tip, got " + formatNumber(from / mm, 2) + " to " +
-                              formatNumber(to / mm, 2) + " of " + formatNumber(feather.vane / mm, 2) + " mm",
-                          ""});
-    }
+    const auto checkStretches = [&](const char* key, const std::vector<Stretch>& stretches) {
+        for (std::size_t i = 0; i < stretches.size(); ++i) {
+            const auto& [from, to] = stretches[i];
+            if (from < to && from >= 0.0 * mm && to <= feather.vane) continue;
+            faults.push_back({place.key(key).at(i),
+                              "expected a stretch of this vane, from its base towards its tip, got " + formatNumber(from / mm, 2) + " to " +
+                                  formatNumber(to / mm, 2) + " of " + formatNumber(feather.vane / mm, 2) + " mm",
+                              ""});
+        }
+    };
+    checkStretches("taken_mm", feather.taken);
+    checkStretches("spoiled_mm", feather.spoiled);
 }
 
 // A fly between two others hangs between them.

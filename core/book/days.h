@@ -32,8 +32,13 @@ struct Mishap {
     std::string id;
     int count = 0;
     std::optional<std::string> shows;  // in words: "stands up"
+    // Of a card of one's own.
+    std::optional<PartKind> part;
+    std::optional<std::string> thisFly;
+    std::optional<std::string> nextFly;
     Carried carried;
     bool operator==(const Mishap&) const = default;
+    [[nodiscard]] bool isOwnCard() const { return part || thisFly || nextFly; }
 };
 
 // One measure of a tied fly, against what the tier was told to aim for.

@@ -316,6 +316,43 @@ void describe(V& v, T& s) {
     v("wing_reach", s.wingReach, kPlain.says("wing reaches the"));
     v("ribbed", s.ribbed, kPlain.says("rib covers"));
     v("hook_barb", s.barb, kPlain.says("hooks"));
+    v("fibres_ready", s.fibresReady, kPlain.says("hackle made ready"));
+    v("two_hackles", s.twoHackles, kPlain.says("of two hackles"));
+    v("film_hackle", s.filmHackle, kPlain.says("hackle in the film"));
+    v("feather_end", s.featherEnd, kPlain.says("the feather's end"));
+    v("fluff", s.fluff, kPlain.says("fluff"));
+    v("collar_tied_in", s.collarTiedIn, kPlain.says("collar tied in"));
+    v("palmer_rib", s.palmerRib, kPlain.says("rib through a body hackle"));
+    v("rib_for", s.ribFor, kPlain.says("a rib is for"));
+    v("rib_side", s.ribSide, kPlain.says("rib's side"));
+    v("rib_tied_in", s.ribTiedIn, kPlain.says("rib tied in"));
+    v("lock_turn", s.lockTurn, kPlain.says("square turn at the rear"));
+    v("palmer", s.palmer, kPlain.says("body hackle wound"));
+    v("tail_cut", s.tailCut, kPlain.says("tail trimmed"));
+    v("tail_butts", s.tailButts, kPlain.says("tail's butts"));
+    v("taper", s.taper, kPlain.says("body's taper"));
+    v("coarse_fur", s.coarseFur, kPlain.says("coarse fur by"));
+    v("fur", s.fur, kPlain.says("fur"));
+    v("brushing", s.brushing, kPlain.says("fur brushed out"));
+    v("fold", s.fold, kPlain.says("wing folded"));
+    v("wing_weight", s.wingWeight, kPlain.says("wing's weight"));
+    v("slip_tips", s.slipTips, kPlain.says("slips' tips"));
+    v("upright_wings", s.uprightWings, kPlain.says("upright wings"));
+    v("plume", s.plume, kPlain.says("a plume is"));
+    v("wing_tied", s.wingTied, kPlain.says("wing tied in"));
+    v("tufts", s.tufts, kPlain.says("tufts"));
+    v("legs_set", s.legsSet, kPlain.says("legs set"));
+    v("bead_neck", s.beadNeck, kPlain.says("behind the bead"));
+    v("bead_thread", s.beadThread, kPlain.says("thread at a bead"));
+    v("coats", s.coats, kPlain.says("coats"));
+    v("whip", s.whip, kPlain.says("turns of the whip"));
+    v("cheeks", s.cheeks, kPlain.says("cheeks"));
+    v("metal", s.metal, kPlain.says("metal"));
+    v("faithful", s.faithful, kPlain.says("recipe varied"));
+    v("standard", s.standard, kPlain.says("tied"));
+    v("grip", s.grip, kPlain.says("strands held by"));
+    v("thread_colour", s.threadColour, kPlain.says("thread's colour"));
+    v("nymph_or_wet", s.nymphOrWet, kPlain.says("fished as a"));
     v.rest(s.carried);
 }
 
@@ -429,6 +466,9 @@ void describe(V& v, T& f) {
     v("vane_mm", f.vane, kLength.says("vane, mm"));
     v("barbs_mm", f.barbs, kLength.says("barbs at base, middle, tip, mm"));
     v("taken_mm", f.taken, kPlaceOnVane);
+    v("shade", f.shade);
+    v("spoiled_mm", f.spoiled, kPlaceOnVane.says("broken, split or pale, mm"));
+    v("match", f.match, kPlain.says("paired by the mark"));
     v.rest(f.carried);
 }
 template <class V, Is<SlipWanted> T>
@@ -497,6 +537,9 @@ void describe(V& v, T& m) {
     v("id", m.id);
     v("count", m.count, kTied.says("times"));
     v("shows", m.shows);
+    v("part", m.part, kPlain.says("befalls the"));
+    v("this_fly", m.thisFly, kPlain.says("mend"));
+    v("next_fly", m.nextFly, kPlain.says("prevented by"));
     v.rest(m.carried);
 }
 

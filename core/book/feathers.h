@@ -27,7 +27,16 @@ struct Names<SlipSide> {
 // From and to, along a vane from its base.
 using Stretch = std::array<Length, 2>;
 
-// One feather that lies in the drawer: its vane, how long its barbs are along it, and what was cut out already.
+// Against others of its kind.
+enum class FeatherShade { light, middling, dark };
+template <>
+struct Names<FeatherShade> {
+    static constexpr std::array entries = {NameOf{FeatherShade::light, "light"}, NameOf{FeatherShade::middling, "middling"},
+                                           NameOf{FeatherShade::dark, "dark"}};
+};
+
+// One feather that lies in the drawer: its vane, how long its barbs are along it, what was cut out already; and how it was
+// graded: its shade, where it is broken, split or pale, and the mark that it shares with the one it was paired with.
 struct VaneFeather {
     std::string id;
     std::string material;
@@ -35,6 +44,9 @@ struct VaneFeather {
     Length vane;
     std::vector<Length> barbs;  // at the base, in the middle, at the tip
     std::vector<Stretch> taken;
+    std::optional<FeatherShade> shade;
+    std::vector<Stretch> spoiled;
+    std::optional<std::string> match;
     Carried carried;
     bool operator==(const VaneFeather&) const = default;
 };

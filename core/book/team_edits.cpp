@@ -203,7 +203,12 @@ Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
 Edit countMishap(const Book& book, const std::string& id, const std::string& shows) {
     Edit edit{"", book};
     auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
-    if (found == edit.after.mishaps.end()) found = edit.after.mishaps.insert(found, Mishap{id, 0, shows, {}});
+    if (found == edit.after.mishaps.end()) {
+        Mishap fresh;
+        fresh.id = id;
+        fresh.shows = shows;
+        found = edit.after.mishaps.insert(found, std::move(fresh));
+    }
     ++found->count;
     edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
     return edit;
@@ -212,8 +217,25 @@ Edit countMishap(const Book& book, const std::string& id, const std::string& sho
 Edit takeBackMishap(const Book& book, const std::string& id, const std::string& shows) {
     Edit edit{"not counted after all: " + shows, book};
     const auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
-    if (found != edit.after.mishaps.end() && --found->count <= 0) edit.after.mishaps.erase(found);
+    if (found == edit.after.mishaps.end()) return edit;
+    found->count = std::max(0, found->count - 1);
+    if (found->count == 0 && !found->isOwnCard()) edit.after.mishaps.erase(found);
     return edit;
+}
+
+NewRecord addMishapCard(const Book& book, const std::string& shows, PartKind part) {
+    Edit edit{"a card of my own: " + shows, book};
+    std::string id(nameOf(part));
+    id += ".own";
+    for (int n = 2; std::ranges::find(edit.after.mishaps, id, &Mishap::id) != edit.after.mishaps.end(); ++n)
+        id = std::string(nameOf(part)) + ".own-" + std::to_string(n);
+    Mishap card;
+    card.id = id;
+    card.count = 1;
+    card.shows = shows;
+    card.part = part;
+    edit.after.mishaps.push_back(std::move(card));
+    return {id, std::move(edit)};
 }
 
 int boxCount(const Book& book, std::string_view pattern, const std::optional<std::string>& hook) {

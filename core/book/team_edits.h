@@ -37,6 +37,8 @@ namespace machair {
 
 // Something went wrong at the vice, once more, under the id of its card ("wing.cocks"); and once less, where it didn't after all.
 [[nodiscard]] Edit countMishap(const Book& book, const std::string& id, const std::string& shows);
+// A card of the tier's own for such a part, counted once: it has just happened.
+[[nodiscard]] NewRecord addMishapCard(const Book& book, const std::string& shows, PartKind part);
 [[nodiscard]] Edit takeBackMishap(const Book& book, const std::string& id, const std::string& shows);
 
 // How many of a dressing on a hook (its own where none is named) lie in the box; 0 keeps it listed as still to be tied.

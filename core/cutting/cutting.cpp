@@ -97,6 +97,11 @@ class MaterialCuts {
         if (widest < slip.width)
             return "the widest free stretch with barbs of " + formatNumber(slip.barb / mm, 1) + " mm is " + formatNumber(widest / mm, 1) +
                    " mm, it wants " + formatNumber(slip.width / mm, 1) + " mm";
+        const bool anyPair = std::ranges::any_of(feathers_, [&](const VaneFeather& a) {
+            return a.side == VaneSide::left &&
+                   std::ranges::any_of(feathers_, [&](const VaneFeather& b) { return b.side == VaneSide::right && makeAPair(a, b); });
+        });
+        if (pair && !anyPair) return "no left and right feather are of one shade, or paired with each other";
         return "no left and right feather have it free at the same station";
     }
 

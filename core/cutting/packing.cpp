@@ -226,7 +226,7 @@ class Packer {
         for (std::size_t other = 0; other < k; ++other) {
             const VaneFeather& theirs = feathers_[chosen_[other]];
             if (theirs.side == mine.side && theirs.vane == mine.vane && theirs.barbs == mine.barbs && theirs.taken == mine.taken &&
-                untouched(other))
+                theirs.spoiled == mine.spoiled && theirs.match == mine.match && theirs.shade == mine.shade && untouched(other))
                 return true;
         }
         return false;
@@ -400,7 +400,7 @@ class Packer {
             const Window& right = list[w % list.size()];
             if (!takes(left.feather, SlipSide::left) || !takes(right.feather, SlipSide::right)) continue;
             if (!open(left, width) || !open(right, width) || repeats(left.feather) || repeats(right.feather)) continue;
-            if (!canMatch(left, right, width)) continue;
+            if (!makeAPair(feathers_[chosen_[left.feather]], feathers_[chosen_[right.feather]]) || !canMatch(left, right, width)) continue;
             choice_[depth] = w;
             const std::size_t a = add(index, left);
             const std::size_t b = add(index, right);

@@ -42,6 +42,7 @@ std::vector<Stretch> longEnough(const VaneFeather& feather, Length barb) {
 
 std::vector<Stretch> freeStretches(const VaneFeather& feather) {
     auto taken = feather.taken;
+    taken.insert(taken.end(), feather.spoiled.begin(), feather.spoiled.end());
     std::ranges::sort(taken);
     std::vector<Stretch> open;
     Length from;
@@ -51,6 +52,25 @@ std::vector<Stretch> freeStretches(const VaneFeather& feather) {
     }
     if (from < feather.vane) open.push_back({from, feather.vane});
     return open;
+}
+
+bool makeAPair(const VaneFeather& left, const VaneFeather& right) {
+    const auto shade = [](const VaneFeather& f) { return f.shade.value_or(FeatherShade::middling); };
+    return left.match == right.match && shade(left) == shade(right);
+}
+
+std::string goodFor(const VaneFeather& feather) {
+    Length spoiled;
+    for (const auto& [from, to] : feather.spoiled)
+        spoiled += to - from;
+    constexpr double kMostlySpoiled = 0.5;  // rule of thumb
+    if (spoiled > kMostlySpoiled * feather.vane) return "tails, legs and throats; too little whole vane for wings";
+    std::string good = feather.match                          ? "a paired wing with its match"
+                       : feather.shade == FeatherShade::dark  ? "dark wings, paired only with a dark one"
+                       : feather.shade == FeatherShade::light ? "pale wings and under-wings, paired only with a light one"
+                                                              : "any wing";
+    if (spoiled > Length{}) good += ", cut around what is spoiled";
+    return good;
 }
 
 Length freeVane(const VaneFeather& feather) {

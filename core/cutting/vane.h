@@ -2,6 +2,7 @@
 // middle to tip; a slip needs a free stretch in which every barb is long enough.
 #pragma once
 
+#include <string>
 #include <vector>
 
 #include "book/feathers.h"
@@ -15,7 +16,12 @@ namespace machair {
 [[nodiscard]] std::vector<Stretch> longEnough(const VaneFeather& feather, Length barb);
 
 // What is not taken yet, in order from the base.
+// Neither cut out nor broken, split or pale.
 [[nodiscard]] std::vector<Stretch> freeStretches(const VaneFeather& feather);
+// Whether a pair may be cut from these two: of one shade, and what was paired by its mark only with its match.
+[[nodiscard]] bool makeAPair(const VaneFeather& left, const VaneFeather& right);
+// What its grading makes it good for, in words.
+[[nodiscard]] std::string goodFor(const VaneFeather& feather);
 [[nodiscard]] Length freeVane(const VaneFeather& feather);
 
 // What is both free and long enough.

@@ -151,6 +151,12 @@ Angle Feather::fibreAngle() const {
     throw BrokenContract("unknown stiffness");
 }
 
+bool isCoarseFur(const Material& made) {
+    const auto* fur = std::get_if<DubbingTraits>(&made.traits);
+    return fur && (fur->texture == DubbingTexture::sealLike || fur->texture == DubbingTexture::hare ||
+                   fur->texture == DubbingTexture::coarseSynthetic);
+}
+
 bool canBeWound(MaterialKind kind) { return kind == MaterialKind::hackle || kind == MaterialKind::plume || kind == MaterialKind::dubbing; }
 
 Feather feather(const Material& hackle, const Hook& hook) {

@@ -278,7 +278,8 @@ struct Feather {
 };
 // Of a hackle, a plume or fur that is wound as one; the usual of its kind where nothing is given.
 [[nodiscard]] Feather feather(const Material& hackle, const Hook& hook);
-[[nodiscard]] bool canBeWound(MaterialKind kind);  // as a collar or throat
+[[nodiscard]] bool isCoarseFur(const Material& made);  // seal-like, hare and coarse synthetics: held badly, and shaggy
+[[nodiscard]] bool canBeWound(MaterialKind kind);      // as a collar or throat
 
 [[nodiscard]] Density packedDensity(const DubbingTraits& dubbing);  // of one fur; a blend's own is book/book.h's to know
 

@@ -311,7 +311,8 @@ HackleScene collarScene(const SceneBuild& build, std::size_t part, const HackleP
     if (std::get<CollarPart>(build.plan.pattern.parts[part].detail).cut.value_or(false)) dealer.cutSquare();
     const int n = std::max(1, static_cast<int>(std::lround(h.fibres)));
     const std::uint64_t seed = build.partSeed(part);
-    const bool throat = build.plan.parts[part].kind == PartKind::throat;  // all drawn down below the shank
+    const bool throat = build.plan.parts[part].kind == PartKind::throat ||
+                        build.plan.schools.held.hackle == HackleSchool::drawnDown;  // all drawn down below the shank
     for (int i = 0; i < n; ++i) {
         Random random(seedOf(seed ^ 0x5eedull, static_cast<std::uint64_t>(i)));
         const double share = (i + 0.5 + random.uniform(-0.3, 0.3)) / n;

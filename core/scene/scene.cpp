@@ -88,6 +88,17 @@ BodyScene bodyScene(const SceneBuild& build, std::size_t part, const BodyPlan& b
     return scene;
 }
 
+// From the near side under the shank to the far one, over it to the top: the way that a rib is wound.
+double quartersLate(RibSide side) {
+    switch (side) {
+        case RibSide::near: return 0.0;
+        case RibSide::under: return 1.0;
+        case RibSide::far: return 2.0;
+        case RibSide::top: return 3.0;
+    }
+    throw BrokenContract("unknown side");
+}
+
 RibScene ribScene(const SceneBuild& build, std::size_t part, const RibPlan& rib) {
     const PartPlan& planned = build.plan.parts[part];
     RibScene scene;
@@ -111,10 +122,11 @@ RibScene ribScene(const SceneBuild& build, std::size_t part, const RibPlan& rib)
     const double end = rib.end / mm;
     const int turns = static_cast<int>(std::floor(rib.turns + 1e-9));
     const auto radiusAt = [&](double s) { return build.plan.diameter(s * mm) / mm / 2.0; };
+    const double later = quartersLate(rib.side) / 4.0;  // of a turn, from a first turn that comes up on the near side
     if (rib.school == RibPitch::even) {
         const double pitch = rib.pitch / mm;
         for (int i = 0; i < turns; ++i) {
-            const double s = end - pitch * (i + 0.5);
+            const double s = end - pitch * (i + 0.5 + later);
             if (s > front) scene.turns.push_back({s, pitch, radiusAt(s)});
         }
     } else {
@@ -122,7 +134,8 @@ RibScene ribScene(const SceneBuild& build, std::size_t part, const RibPlan& rib)
         double s = end;
         for (int i = 0; i < turns && s > front; ++i) {
             const double pitch = 2.0 * kPi * radiusAt(s) * slope;
-            scene.turns.push_back({s - pitch / 2.0, pitch, radiusAt(s - pitch / 2.0)});
+            const double middle = s - pitch * (0.5 + later);
+            if (middle > front) scene.turns.push_back({middle, pitch, radiusAt(middle)});
             s -= pitch;
         }
     }
@@ -230,7 +243,7 @@ double WingScene::depthAt(double t) const {
 double WingScene::midlineAt(double t) const {
     const double u = std::clamp(t / 0.55, 0.0, 1.0);
     const double over = std::max(0.0, t - 0.35);
-    return depth * (0.22 * u * u * (3.0 - 2.0 * u) - 0.32 * over * over);
+    return depth * (0.22 * u * u * (3.0 - 2.0 * u) + (tipsUp ? 0.32 : -0.32) * over * over);
 }
 
 double BodyScene::radius(double station) const { return interpolate(radii, (station - front) / (end - front)); }
@@ -358,6 +371,10 @@ WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& w
     scene.sheets = std::clamp(wing.layers, 1, 3);
     scene.build = buildOf(wing.style);
     scene.pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
+    const SchoolChoices& held = build.plan.schools.held;
+    scene.tipsUp = wing.style == WingStyle::paired && held.slipTips == SlipTips::up;
+    constexpr double kDivided = 14.0;  // degrees between a pair's far slip and its near one, as it is seen
+    if (wing.style == WingStyle::upright && held.uprightWings == UprightWings::divided) scene.parted = kDivided;
     if (scene.build == WingBuild::bunch) scene.bunch = bunchOf(build, part, wing);
     return scene;
 }

@@ -157,6 +157,8 @@ struct WingScene {
     double length = 10.0;
     double depth = 2.0;
     int sheets = 3;
+    bool tipsUp = false;   // slips whose curve is turned up
+    double parted = 2.2;   // degrees that a pair's far slip stands off the near one
     double leaves = 0.0;   // slope at which its lower edge leaves the bed
     double levelAt = 1.0;  // mm from its tie-in: level again, along the body
     Marking marking = Marking::mottled;

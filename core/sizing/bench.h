@@ -56,7 +56,7 @@ void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& writte
 [[nodiscard]] PalmerPlan sizePalmer(Bench& bench, std::size_t part, const PalmerPart& written, const Material& made);
 [[nodiscard]] HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written, const Material& made);
 [[nodiscard]] WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const Material& made);
-[[nodiscard]] HeadPlan sizeHead(Bench& bench, const HeadPart& written);
+[[nodiscard]] HeadPlan sizeHead(const Plan& plan, const HeadPart& written);
 
 // Hairs to take before the loss on tightening; nothing of what isn't hair.
 [[nodiscard]] std::optional<double> hairsToTake(const Material& made, double count);

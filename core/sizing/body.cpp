@@ -65,6 +65,21 @@ std::optional<Length> coverOf(const Bench& bench, const BodyPart& written, const
     throw BrokenContract("unknown body method");
 }
 
+Grip gripOf(const Bench& bench, const BodyPart& written) {
+    return written.held.value_or(bench.plan.schools.held.grip.value_or(Grip::fingers));
+}
+
+// A body of fur that nobody measured, to the school's taper.
+void taper(const Bench& bench, BodyPlan& body) {
+    constexpr double kStrong = 0.15;  // of the gape, beyond the usual front
+    switch (bench.plan.schools.held.taper.value_or(TaperSchool::slight)) {
+        case TaperSchool::slight: break;
+        case TaperSchool::none: body.frontDiameter = body.rearDiameter; break;
+        case TaperSchool::slimmerFront: std::swap(body.frontDiameter, body.rearDiameter); break;
+        case TaperSchool::strong: body.frontDiameter += kStrong * bench.hook.gape(); break;
+    }
+}
+
 void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, BodyPlan& body, const Material& made) {
     const Place place = bench.resolver.partPlace(part);
     const Length gape = bench.hook.gape();
@@ -105,6 +120,7 @@ void chooseDiameters(Bench& bench, std::size_t part, const BodyPart& written, Bo
                          : isDubbed(body.method)      ? std::max(0.40 * gape, body.rearDiameter + 0.10 * gape)
                                                       : std::max(0.30 * gape, body.rearDiameter);
     body.frontDiameter = front.value_or(usual);
+    if (!rear && !front && isDubbed(body.method)) taper(bench, body);
 }
 
 // Where a written profile dips under what is bound there, by how much it will be thicker, and what is thickest in it.
@@ -148,12 +164,12 @@ void checkBall(Bench& bench, std::size_t part, const BodyPlan& body) {
 // Strands that are too short: by fingers only a note, by hackle pliers as well a warning.
 void checkStrands(Bench& bench, std::size_t part, const BodyPart& written, Length perStrand, Length free) {
     const auto shortBy = [&](Length held) { return perStrand - std::max(free - held, 0.0 * mm); };
-    const Length held = written.held == Grip::pliers ? kHeldByPliers : kHeldByFingers, over = shortBy(held);
+    const Length held = gripOf(bench, written) == Grip::pliers ? kHeldByPliers : kHeldByFingers, over = shortBy(held);
     if (over <= slack(perStrand, free - held)) return;
     const bool byBoth = shortBy(kHeldByPliers) > 0.0 * mm;
     bench.warn(part, "strands", Concern::strandsShort, {over / mm, "mm", byBoth ? Severity::warning : Severity::note},
                "each strand wants " + formatLength(perStrand) + " and gives " + formatLength(std::max(free - held, 0.0 * mm)) +
-                   (written.held == Grip::pliers ? " by the pliers" : " by the fingers"),
+                   (gripOf(bench, written) == Grip::pliers ? " by the pliers" : " by the fingers"),
                byBoth ? "more strands together, or longer ones" : "hold it with hackle pliers");
 }
 
@@ -178,7 +194,7 @@ void windStrands(Bench& bench, std::size_t part, const BodyPart& written, BodyPl
             }
     const bool tipsAreTail = natural < naturalLength(made);
     const Length free = tipsAreTail ? natural : (1.0 - kBrittleTip) * natural;
-    const Length usable = free - (written.held == Grip::pliers ? kHeldByPliers : kHeldByFingers);
+    const Length usable = free - (gripOf(bench, written) == Grip::pliers ? kHeldByPliers : kHeldByFingers);
     body.yield = std::max(0, static_cast<int>(std::floor(usable / *body.perStrand)));
     checkStrands(bench, part, written, *body.perStrand, free);
 }
@@ -207,7 +223,7 @@ Length taperedDiameter(const BodyPlan& body, Length s) {
 BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const Material& made) {
     const Section section = bench.part(part).kind == PartKind::body ? bench.resolver.section(part) : bench.resolver.thorax(part);
     BodyPlan body;
-    body.method = written.method.value_or(usualMethod(made.kind));
+    body.method = bench.resolver.methodOf(part);
     body.end = section.end;
     body.front = section.front;
     body.rowsUnder = bench.plan.bulk.size();

@@ -18,6 +18,12 @@ struct Stretch {
     [[nodiscard]] Length run() const { return end - front; }
 };
 
+// Strands under a rib that is wound with the thread may go the other way themselves.
+Winding directionOf(const Plan& plan, const BodyPart& body) {
+    const bool counter = plan.schools.held.rib == RibSchool::bodyCounter && findKind(plan.pattern, PartKind::rib);
+    return body.direction.value_or(counter ? Winding::counter : Winding::with);
+}
+
 int handOf(Winding direction) { return direction == Winding::with ? 1 : -1; }
 
 std::optional<Stretch> stretchOf(const Plan& plan, std::size_t i) {
@@ -28,7 +34,7 @@ std::optional<Stretch> stretchOf(const Plan& plan, std::size_t i) {
     if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
         const auto* written = std::get_if<BodyPart>(&plan.pattern.parts[i].detail);
         if (!written || !body->turns) return std::nullopt;
-        return Stretch{body->front, body->end, *body->turns, handOf(written->direction.value_or(Winding::with))};
+        return Stretch{body->front, body->end, *body->turns, handOf(directionOf(plan, *written))};
     }
     return std::nullopt;
 }
@@ -67,7 +73,7 @@ int senseOf(const Plan& plan, std::size_t part) {
     if (const auto* palmer = std::get_if<PalmerPlan>(&planned.detail))
         return palmer->wound == PalmerWound::rearward ? -palmer->hand : palmer->hand;
     const auto* body = std::get_if<BodyPart>(&plan.pattern.parts[part].detail);
-    return body ? handOf(body->direction.value_or(Winding::with)) : 1;
+    return body ? handOf(directionOf(plan, *body)) : 1;
 }
 
 std::vector<HeldPart> heldParts(const Plan& plan) {

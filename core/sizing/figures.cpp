@@ -21,10 +21,14 @@ constexpr double kDiameterTolerance = 0.10;
 constexpr double kHeadTolerance = 0.15;
 constexpr double kSlipTolerance = 0.05;
 
+// Who ties to show holds to half of it.
+double strictness(const Plan& plan) { return plan.schools.held.standard == Standard::toShow ? 0.5 : 1.0; }
+
 class Sheet {
   public:
+    explicit Sheet(double strictness) : strictness_(strictness) {}
     void length(const char* key, Length l, double tolerance = 0.0, std::string words = {}) {
-        figures_.push_back({key, l / mm, tolerance * (l / mm), std::move(words)});
+        figures_.push_back({key, l / mm, strictness_ * tolerance * (l / mm), std::move(words)});
     }
     void length(const char* key, const std::optional<Length>& l) {
         if (l) length(key, *l);
@@ -37,6 +41,7 @@ class Sheet {
     [[nodiscard]] std::vector<Figure> take() { return std::move(figures_); }
 
   private:
+    double strictness_;
     std::vector<Figure> figures_;
 };
 
@@ -343,7 +348,7 @@ constexpr std::array kLabels = {Label{"length_mm", "length"},
 }  // namespace
 
 std::vector<Figure> figuresOf(const Plan& plan, std::size_t part) {
-    Sheet sheet;
+    Sheet sheet(strictness(plan));
     std::visit(WriteFigures{plan, plan.parts[part], sheet}, plan.parts[part].detail);
     return sheet.take();
 }

@@ -128,6 +128,7 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
     const Place place = bench.resolver.partPlace(part);
     const Length station = bench.resolver.tieIn(part);
     h.feather = feather(made, bench.hook);
+    if (bench.plan.schools.held.fibresReady == FibresReady::oneSide && made.kind == MaterialKind::hackle) h.feather.sides = 1;
     h.bed = bench.bedAhead(station);
     h.rowsUnder = bench.plan.bulk.size();
     h.roomShare = written.until ? 1.0 : written.through.value_or(false) ? 0.5 * kHackleSpread : kHackleSpread;
@@ -178,7 +179,7 @@ PalmerPlan sizePalmer(Bench& bench, std::size_t part, const PalmerPart& written,
     palmer.shoulderTurns = written.shoulderTurns ? written.shoulderTurns->middle() : kUsualShoulderTurns;
     palmer.openTurns = written.openTurns ? written.openTurns->middle() : kUsualOpenTurns;
     palmer.feathers = written.feathers.value_or(1);
-    palmer.wound = written.wound.value_or(PalmerWound::rearward);
+    palmer.wound = written.wound.value_or(bench.plan.schools.held.palmer.value_or(PalmerWound::rearward));
     palmer.hand = (written.direction.value_or(Winding::with) == Winding::with ? 1 : -1) * (palmer.wound == PalmerWound::forward ? 1 : -1);
     h.feather = feather(made, bench.hook);
     h.bed = bench.bedAhead(start);

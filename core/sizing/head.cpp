@@ -26,9 +26,21 @@ const HeadPart* headPart(const Pattern& pattern) {
     return index ? std::get_if<HeadPart>(&pattern.parts[*index].detail) : nullptr;
 }
 
-double whipTurns(const Pattern& pattern) {
-    const HeadPart* head = headPart(pattern);
-    return head && head->whipTurns ? head->whipTurns->middle() : kWhipTurns;
+double usualWhip(const std::optional<WhipSchool>& school) {
+    if (!school) return kWhipTurns;
+    switch (*school) {
+        case WhipSchool::three: return 3.0;
+        case WhipSchool::four: return 4.0;
+        case WhipSchool::five: return 5.0;
+        case WhipSchool::twice: return 8.0;  // two whips of four
+    }
+    throw BrokenContract("unknown whip");
+}
+
+double whipTurns(const Plan& plan) {
+    const HeadPart* head = headPart(plan.pattern);
+    if (head && head->whipTurns) return head->whipTurns->middle();
+    return plan.schools.held.finish == FinishSchool::hitches ? 0.0 : usualWhip(plan.schools.held.whip);
 }
 
 // Turns that bind the wing: a low one six, one of tips or plume or at an angle four. A second wing's lie on the first's.
@@ -51,7 +63,7 @@ double clearTurns(const Plan& plan) { return beadAtEye(plan) > 0.0 * mm ? 0.0 : 
 
 double bindingTurns(const Plan& plan) {
     const double cheek = has(plan, PartKind::cheek) ? kCheekBindingTurns : 0.0;
-    return std::max(wingTurns(plan) + cheek, whipTurns(plan.pattern));
+    return std::max(wingTurns(plan) + cheek, whipTurns(plan));
 }
 
 // Turns of thread that the front wants besides the hackles: bindings or whip finish, and what is kept clear.
@@ -228,17 +240,26 @@ HeadBudget budgetHead(Bench& bench) {
 }
 
 Length threadUsed(const Plan& plan, const LaidThread& thread) {
-    const Length whip = whipTurns(plan.pattern) * std::numbers::pi * (plan.head.diameter + thread.thickness);
+    const Length whip = whipTurns(plan) * std::numbers::pi * (plan.head.diameter + thread.thickness);
     return plan.bulk.threadWound() + whip + kHandling;
 }
 
-HeadPlan sizeHead(Bench& bench, const HeadPart& written) {
+HeadPlan sizeHead(const Plan& plan, const HeadPart& written) {
+    const SchoolChoices& held = plan.schools.held;
     HeadPlan head;
-    head.whipTurns = whipTurns(bench.pattern);
-    head.coats = written.coats.value_or(head.coats);
-    head.finish = written.finish.value_or(bench.plan.schools.finish);
+    head.whipTurns = whipTurns(plan);
+    head.coats = written.coats.value_or(held.coats == CoatsSchool::one ? 1 : head.coats);
+    head.finish = written.finish.value_or(plan.schools.finish);
     if (head.finish == Finish::none) head.coats = 0;
+    const bool hitches = held.finish == FinishSchool::hitches && !written.finish && !written.whipTurns;
+    head.knot = written.knot.value_or(hitches ? Knot::halfHitch : Knot::whip);
     return head;
+}
+
+HeadPlan headOf(const Plan& plan) {
+    for (const PartPlan& part : plan.parts)
+        if (const auto* head = std::get_if<HeadPlan>(&part.detail)) return *head;
+    return sizeHead(plan, HeadPart{});
 }
 
 }  // namespace machair

@@ -304,11 +304,17 @@ class Saying {
                         "a smaller hole, or thread built up ahead of it");
     }
 
+    // Who winds it for its shine, its segments or to tame the fur doesn't ask it to hold.
+    [[nodiscard]] bool ribHolds() const {
+        const RibFor what = plan_.schools.held.ribFor.value_or(RibFor::byMaterial);
+        return what == RibFor::byMaterial || what == RibFor::hold;
+    }
+
     // A brittle body is locked by a rib or palmer of the other hand, a palmer by a rib that crosses its turns.
     void ofLocks(std::size_t i) {
         const PartPlan& part = plan_.parts[i];
         if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-            if (!isBrittleBody(plan_, i)) return;
+            if (!isBrittleBody(plan_, i) || !ribHolds()) return;
             const int hand = senseOf(plan_, i);  // it travels forward
             bool ribbed = false, locked = false;
             for (const PartPlan& other : plan_.parts) {
@@ -323,7 +329,7 @@ class Saying {
             if (ribbed && !locked)
                 bench_.warn(i, "direction", Concern::brittleBody, {1.0, "", Severity::warning},
                             "a brittle body with its rib wound the same way is not locked by it", "wind one of the two against the other");
-        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
+        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail); rib && ribHolds()) {
             for (const PartPlan& other : plan_.parts)
                 if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail);
                     palmer && palmer->hand == rib->hand && rib->crossesPalmer && *rib->crossesPalmer < palmer->openTurns) {

@@ -8,6 +8,7 @@
 #include "book/part_order.h"
 #include "book/spec_words.h"
 #include "sizing/compare.h"
+#include "sizing/crossing.h"
 #include "units/text.h"
 
 namespace machair {
@@ -306,7 +307,7 @@ void tryWindings(Trials& trials, std::size_t part) {
         trials.part<RibPart>("rib", *rib, 1, "rib wound the other way", [&](RibPart& r) { r.direction = against(now); });
     }
     if (!std::holds_alternative<BodyPart>(pattern.parts[part].detail)) return;
-    const Winding now = std::get<BodyPart>(pattern.parts[part].detail).direction.value_or(Winding::with);
+    const Winding now = senseOf(trials.plan(), part) > 0 ? Winding::with : Winding::counter;
     trials.part<BodyPart>("body", part, 1, "body wound against the rib", [&](BodyPart& b) { b.direction = against(now); });
 }
 

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <ranges>
 
+#include "book/schools.h"
 #include "sizing/bench.h"
 #include "sizing/counts.h"
 #include "sizing/figures.h"
@@ -237,7 +238,7 @@ class Planner {
                 if (part.made.kind == MaterialKind::thread) bench.thread = laidThread(part.made);
                 part.detail = ThreadPlan{};
             }
-            void operator()(const HeadPart& p) { part.detail = sizeHead(bench, p); }
+            void operator()(const HeadPart& p) { part.detail = sizeHead(bench.plan, p); }
             // Butts bound down from the eye to the body's front, or to where it stands.
             void bindAtFront(double count, Length diameter) const {
                 bench.bindBundle(static_cast<int>(i), bench.resolver.beadAtEye() + bench.thread.width,
@@ -449,15 +450,33 @@ std::vector<ProfileRow> Plan::profile() const {
     return rows;
 }
 
+namespace {
+// Hitches only: nothing goes over them.
+Finish finishOf(FinishSchool school) {
+    switch (school) {
+        case FinishSchool::varnish: return Finish::varnish;
+        case FinishSchool::resin: return Finish::resin;
+        case FinishSchool::glue: return Finish::glue;
+        case FinishSchool::wax: return Finish::wax;
+        case FinishSchool::none:
+        case FinishSchool::hitches: return Finish::none;
+    }
+    throw BrokenContract("unknown finish");
+}
+}  // namespace
+
 Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usual) {
     Schools schools = usual;
-    for (const auto* choices : {&book.schools, &pattern.schools}) {  // the dressing's own last
-        if (!*choices) continue;
-        const SchoolChoices& c = **choices;
-        schools = {c.fibre.value_or(schools.fibre),           c.tieIn.value_or(schools.tieIn),   c.rib.value_or(schools.rib),
-                   c.pitch.value_or(schools.pitch),           c.finish.value_or(schools.finish), c.bodyEnd ? c.bodyEnd : schools.bodyEnd,
-                   c.fullness ? c.fullness : schools.fullness};
-    }
+    const SchoolChoices none;
+    SchoolChoices& held = schools.held;
+    held = over(pattern.schools ? *pattern.schools : none, over(book.schools ? *book.schools : none, usual.held));
+    schools.fibre = held.fibre.value_or(usual.fibre);
+    schools.tieIn = held.tieIn.value_or(usual.tieIn);
+    if (held.rib) schools.rib = *held.rib == RibSchool::counter ? Winding::counter : Winding::with;
+    if (held.pitch) schools.pitch = *held.pitch == RibSpacing::angle ? RibPitch::angle : RibPitch::even;
+    if (held.finish) schools.finish = finishOf(*held.finish);
+    if (held.bodyEnd) schools.bodyEnd = held.bodyEnd;
+    if (held.fullness) schools.fullness = held.fullness;
     return schools;
 }
 

@@ -33,6 +33,7 @@ struct Schools {
     Finish finish = Finish::varnish;
     std::optional<BodyEndSchool> bodyEnd = {};  // as models.md section 4 has it where there is none
     std::optional<FullnessSchool> fullness = {};
+    SchoolChoices held = {};  // all that was chosen, the dressing's over the tier's
 };
 [[nodiscard]] Schools schoolsFor(const Pattern& pattern, const Book& book, const Schools& usual = {});
 
@@ -74,6 +75,7 @@ struct RibPlan {
     RibPitch school = RibPitch::even;
     bool sinksIn = false;                 // on fur, wound fibres and chenille
     int hand = -1;                        // sense × travel, models.md section 4 "what locks what"
+    RibSide side = RibSide::near;         // where its first turn comes up
     std::optional<double> crossesPalmer;  // turns of it that it crosses
     std::optional<double> crossesBody;
 };
@@ -200,6 +202,7 @@ struct HeadPlan {
     Length thread;
     int coats = 2;
     Finish finish = Finish::varnish;
+    Knot knot = Knot::whip;
 };
 
 struct PartPlan {
@@ -382,6 +385,9 @@ struct Plan {
     [[nodiscard]] std::vector<ProfileRow> profile() const;
     [[nodiscard]] const BodyPlan* bodyAt(Length station) const;
 };
+
+// The head as it is finished, by its part or, without one, as the schools have it.
+[[nodiscard]] HeadPlan headOf(const Plan& plan);
 
 // Sizes `pattern` to `hook`. Materials are looked up in `book`. A part that can't be sized is left out, Impossible, with its
 // faults in the plan, placed under `place`: a missing material, a station off the shank, a body end ahead of its front,

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "book/schools.h"
 #include "units/text.h"
 
 namespace machair {
@@ -102,9 +103,7 @@ Length Resolver::bodyEnd() {
             const auto& body = std::get<BodyPart>(pattern_.parts[sections.front()].detail);
             if (body.end) return station(*body.end, partPlace(sections.front()).key("end"));
         }
-        if (schools_.bodyEnd == BodyEndSchool::point) return hook_.landmarkStation(Landmark::point);
-        if (schools_.bodyEnd == BodyEndSchool::barb) return hook_.landmarkStation(Landmark::barb);
-        if (schools_.bodyEnd == BodyEndSchool::bend) return hook_.landmarkStation(Landmark::bend);
+        if (schools_.bodyEnd) return station(stationOf(*schools_.bodyEnd), place_);
         return hook_.landmarkStation(hook_.curved() ? Landmark::bend : Landmark::barb);
     });
 }
@@ -131,10 +130,25 @@ std::optional<std::size_t> Resolver::beadPropped(std::size_t thorax) const {
     return std::nullopt;
 }
 
+BodyMethod Resolver::methodOf(std::size_t part) const {
+    const auto& written = std::get<BodyPart>(pattern_.parts[part].detail);
+    if (written.method) return *written.method;
+    const Material made = madeOf(part);
+    if (schools_.held.coarseFur && isCoarseFur(made)) {
+        switch (*schools_.held.coarseFur) {
+            case CoarseFur::noodle: return BodyMethod::noodle;
+            case CoarseFur::loop:
+            case CoarseFur::splitThread: return BodyMethod::loop;
+            case CoarseFur::rope: return BodyMethod::rope;
+        }
+    }
+    return usualMethod(made.kind);
+}
+
 Length Resolver::thoraxLength(std::size_t part) {
     const auto& written = std::get<BodyPart>(pattern_.parts[part].detail);
     const Material made = madeOf(part);
-    const BodyMethod method = written.method.value_or(usualMethod(made.kind));
+    const BodyMethod method = methodOf(part);
     constexpr double kTwoTurns = 2.5, kBallToBead = 0.6, kHotSpot = 0.03, kHotSpotTurns = 3.0;
     if (method == BodyMethod::level || method == BodyMethod::loop || method == BodyMethod::rope)
         return kTwoTurns * written.noodleDiameter.value_or(usualNoodle(method, hook_));

@@ -42,7 +42,8 @@ class Resolver {
     // A dubbed thorax with nothing but a change of thread between it and a bead that is pushed back on it; that bead.
     [[nodiscard]] std::optional<std::size_t> beadPropped(std::size_t thorax) const;
     [[nodiscard]] Length beadDiameter(std::size_t bead) const;
-    [[nodiscard]] Material madeOf(std::size_t part) const;  // itself or through `from`; the kind's usual where nothing is written
+    [[nodiscard]] BodyMethod methodOf(std::size_t part) const;  // of a body or thorax
+    [[nodiscard]] Material madeOf(std::size_t part) const;      // itself or through `from`; the kind's usual where nothing is written
 
     // The part's own length: a tail's, a wing's, a hackle's fibre. A fault and 1 mm where it has none.
     [[nodiscard]] Length lengthOf(std::size_t part);

@@ -31,7 +31,8 @@ void crossWindings(const Plan& plan, RibPlan& rib) {
             body = Spiral{senseOf(plan, i), *b->turns, {}};
     }
     const bool with = rib.direction == Winding::with;
-    rib.hand = palmer ? (with ? palmer->hand : -palmer->hand) : with ? 1 : -1;
+    const bool asTold = plan.schools.held.palmerRib == PalmerRib::asTold;  // against the thread, whatever the hackle's hand
+    rib.hand = palmer && !asTold ? (with ? palmer->hand : -palmer->hand) : with ? 1 : -1;
     const Spiral own{rib.hand, rib.turns, {}};
     if (palmer) rib.crossesPalmer = cross(own, {palmer->hand, palmer->openTurns, {}}).crossings;
     if (body) rib.crossesBody = cross(own, *body).crossings;
@@ -102,6 +103,9 @@ void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& writte
         rib.wound = ell * std::hypot(1.0, c) * mm;
         rib.angle = Angle::radians(std::atan(1.0 / c));
     }
+    rib.side = plan.schools.held.ribSide.value_or(RibSide::near);
+    // The square turn over the tail's root is one of those counted; who leaves it out needs so much less.
+    if (plan.schools.held.lockTurn == LockTurn::none && rib.turns > 1.0) rib.wound -= 2.0 * kPi * radius(rib.end / mm) * mm;
     rib.cut = rib.wound + kRibHeld;
     crossWindings(plan, rib);
 }

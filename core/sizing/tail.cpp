@@ -61,7 +61,12 @@ TailPlan sizeTail(Bench& bench, std::size_t part, const TailPart& written, const
     TailPlan tail;
     const Length end = bench.resolver.bodyEnd();
     const Length front = bench.resolver.bodyFront();
-    const Length bound = std::max(end - front, kLeastHold);
+    // Cut on a short slope they leave the body slim; bound to its front they make no step.
+    constexpr double kShortSlope = 0.25;  // of the body, rule of thumb
+    const bool slope = bench.plan.schools.held.tailButts == TailButts::shortSlope;
+    const Length hold = slope ? std::min(end - front, std::max(kShortSlope * (end - front), kLeastHold)) : end - front;
+    const Length bound = std::max(hold, kLeastHold);
+    const Length butts = slope ? end - hold : front;
     tail.length = bench.resolver.lengthOf(part);
     tail.style = written.style.value_or(usualStyle(made));
     tail.fibreNeeded = (written.doubled.value_or(false) ? 2.0 : 1.0) * tail.length + bound;
@@ -80,12 +85,12 @@ TailPlan sizeTail(Bench& bench, std::size_t part, const TailPart& written, const
     if (tail.style == TailStyle::plume) {  // feathers, each its barbs and a shaft
         const auto* plume = std::get_if<PlumeTraits>(&made.traits);
         tail.barbs = tail.fibres * (plume ? plume->fibres.value_or(kUsualPlumeFibres) : kUsualPlumeFibres);
-        bench.bindBundle(index, front, end, tail.fibres, plume ? plume->shaft.value_or(kUsualPlumeShaft) : kUsualPlumeShaft);
+        bench.bindBundle(index, butts, end, tail.fibres, plume ? plume->shaft.value_or(kUsualPlumeShaft) : kUsualPlumeShaft);
         bound_ = *tail.barbs;
     }
     tail.woundOn = isWoundOn(bench, part);  // what they need waits for the body
-    if (!tail.woundOn) bench.bindBundle(index, front, end, (written.doubled.value_or(false) ? 2.0 : 1.0) * bound_, tail.fibre);
-    bench.bindThread(index, front, end, 1.0);
+    if (!tail.woundOn) bench.bindBundle(index, butts, end, (written.doubled.value_or(false) ? 2.0 : 1.0) * bound_, tail.fibre);
+    bench.bindThread(index, butts, end, 1.0);
     return tail;
 }
 

@@ -190,10 +190,11 @@ TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, a
     QTest::keyClicks(why, QStringLiteral("a smaller head"));
     QTest::keyClick(why, Qt::Key_Return);
     CHECK(bench.document().pattern()->variedWhy == std::string("a smaller head"));
-    auto* tail = bench.find<QComboBox>("school-own-tail");
-    CHECK(tail->currentText() == QStringLiteral("shank"));
-    tail->setCurrentIndex(tail->findData(QStringLiteral("body")));
-    emit tail->activated(tail->currentIndex());
+    CHECK(bench.find<QToolButton>("school-tail-shank")->isChecked());
+    auto* tail = bench.find<QToolButton>("school-tail-body");
+    tail->setFocus();
+    QTest::keyClick(tail, Qt::Key_Space);
+    CHECK(bench.document().pattern()->parts[0].kind == PartKind::tail);
     const Plan& plan = *bench.document().plan();
     CHECK(std::abs((std::get<TailPlan>(plan.parts[0].detail).length - (plan.bodyEnd - plan.bodyFront)) / mm) < 1e-9);
 }
@@ -201,16 +202,29 @@ TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, a
 TEST_CASE("the tray shows everything laid out, and all that waits is cut from the same feathers") {
     At bench(Station::cut);
     auto* tray = bench.find<TrayView>("tray");
-    auto* list = bench.find<QListWidget>("cuts");
-    REQUIRE(waitFor([&] { return tray->pieces() > 4 && list->count() > 4; }));
+    REQUIRE(waitFor([&] { return tray->pieces() > 4; }));
     CHECK(tray->cellOf(0).right() < tray->cellOf(1).left());
     CHECK(bench.window().rect().contains(tray->mapTo(&bench.window(), tray->cellOf(tray->pieces() - 1).center().toPoint())));
+    for (std::size_t i = 0; i < tray->pieces(); ++i)
+        for (std::size_t k = 0; k < i; ++k)
+            CHECK_FALSE(tray->cellOf(i).intersects(tray->cellOf(k)));
+    // Ticked off as it is laid, by mouse and by keyboard.
+    QTest::mouseClick(tray, Qt::LeftButton, Qt::NoModifier, tray->cellOf(0).center().toPoint());
+    CHECK(tray->isLaid(0));
+    CHECK_FALSE(tray->isLaid(1));
+    tray->setFocus();
+    QTest::keyClick(tray, Qt::Key_Right);
+    for (std::size_t i = 1; i < tray->pieces(); ++i)
+        QTest::keyClick(tray, Qt::Key_Space);
+    CHECK(bench.text("cut-laid").contains(QStringLiteral("All of it")));
+    QTest::mouseClick(tray, Qt::LeftButton, Qt::NoModifier, tray->cellOf(0).center().toPoint());
+    CHECK_FALSE(tray->isLaid(0));
     auto* scope = bench.find<QComboBox>("scope");
     scope->setCurrentIndex(1);
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("dressings")); }));
     bool offcut = false;
-    for (int row = 0; row < list->count(); ++row)
-        offcut |= list->item(row)->text().contains(QStringLiteral("out of the off-cuts"));
+    for (std::size_t i = 0; i < tray->pieces(); ++i)
+        offcut |= tray->wordsOf(i).join(QLatin1Char(' ')).contains(QStringLiteral("out of the off-cuts"));
     CHECK(offcut);
     const Book before = bench.document().book();
     REQUIRE(waitFor([&] { return bench.find<QToolButton>("tied")->isEnabled(); }));

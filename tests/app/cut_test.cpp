@@ -4,6 +4,7 @@
 #include <QSpinBox>
 
 #include "cut/feather_view.h"
+#include "cut/tray_view.h"
 #include "tests/app/at.h"
 
 using namespace machair;
@@ -27,7 +28,7 @@ class AtCut : public At {
         settled();
     }
     void settled() {
-        REQUIRE(waitFor([&] { return find<QListWidget>("cuts")->count() > 3; }));
+        REQUIRE(waitFor([&] { return find<TrayView>("tray")->pieces() > 3; }));
     }
 };
 
@@ -92,7 +93,7 @@ TEST_CASE("a batch of ten thousand is laid out without holding up the window, an
     AtCut bench;
     bench.find<QSpinBox>("batch")->setValue(10'000);
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("more slips")); }, 60'000));
-    CHECK(bench.find<QListWidget>("cuts")->count() > 3);
+    CHECK(bench.find<TrayView>("tray")->pieces() > 3);
     bench.find<QSpinBox>("batch")->setValue(1);
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("proven best")); }));
 }

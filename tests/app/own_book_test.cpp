@@ -418,9 +418,8 @@ TEST_CASE("the house is kept: bench, text, hand and schools come back at the nex
     CHECK(QApplication::font().pointSizeF() == Approx(1.3 * usual));
     QTest::mouseClick(bench.find<QToolButton>("house-left"), Qt::LeftButton);
     CHECK(bench.find<QToolButton>("left-handed")->isChecked());
-    auto* tail = bench.find<QComboBox>("house-school-tail");
-    tail->setCurrentIndex(tail->findData(QStringLiteral("body")));
-    emit tail->activated(tail->currentIndex());
+    auto* tail = bench.find<QWidget>("house")->findChild<QToolButton*>(QStringLiteral("school-tail-body"));
+    QTest::keyClick(tail, Qt::Key_Space);
     CHECK(bench.document().book().schools->tail == TailSchool::body);
     QTest::keyClick(bench.find<QWidget>("house"), Qt::Key_Escape);
     CHECK_FALSE(bench.find<QWidget>("house")->isVisible());

@@ -1,6 +1,8 @@
 // Balance, Drift, Water, Cut and Tie, driven as a person would.
 #include <QComboBox>
 #include <QDoubleSpinBox>
+#include <QFile>
+#include <QImage>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QLocalServer>
@@ -13,9 +15,12 @@
 #include "balance/team_view.h"
 #include "book/edits.h"
 #include "book/kinds.h"
+#include "book/record_edits.h"
+#include "book/records.h"
 #include "cut/cut_station.h"
 #include "cut/feather_view.h"
 #include "cut/gauge_view.h"
+#include "cut/tray_view.h"
 #include "drift/water_section.h"
 #include "frame/bench_bar.h"
 #include "frame/recipe_sheet.h"
@@ -266,8 +271,8 @@ TEST_CASE("a weather station fills the day, and rubbish from it is only said") {
 TEST_CASE("slips are laid on feathers for a batch, and taken from stock when it is tied") {
     At bench(Station::cut);
     bench.document().choosePattern("heather-tinker");
-    auto* list = bench.find<QListWidget>("cuts");
-    REQUIRE(waitFor([&] { return list->count() > 5 && bench.find<QToolButton>("tied")->isEnabled(); }));
+    auto* table = bench.find<TrayView>("tray");
+    REQUIRE(waitFor([&] { return table->pieces() > 5 && bench.find<QToolButton>("tied")->isEnabled(); }));
     CHECK(bench.text("cut-said").contains(QStringLiteral("proven best")));
     const Book before = bench.document().book();
     bench.click("tied");
@@ -379,6 +384,97 @@ TEST_CASE("what is made ready stands on a tray, and a place on it goes there") {
     CHECK(tie->step() == ready);
 }
 
+TEST_CASE("a batch is tied in one round: fly by fly, or stage by stage where the evening was laid out so, and goes into the box") {
+    At bench(Station::tie);
+    bench.document().choosePattern("heather-tinker");
+    for (const Batch& other : Book(bench.document().book()).batches)
+        if (other.pattern == "heather-tinker")
+            REQUIRE(bench.document().apply(removeRecord(bench.document().book(), {"batches", other.id})).empty());
+    CHECK_FALSE(bench.find<QToolButton>("tie-batch")->isVisible());
+    REQUIRE(bench.document().apply(addBatch(bench.document().book(), "heather-tinker", 3)).empty());
+    auto* all = bench.find<QToolButton>("tie-batch");
+    REQUIRE(waitFor([&] { return all->isVisible(); }));
+    if (!all->isChecked()) bench.click("tie-batch");
+    auto* tie = bench.find<TieStation>("tie");
+    REQUIRE(tie->flies() == 3);
+    tie->setFocus();
+    const auto& steps = tie->steps();
+    const auto coat = std::ranges::find_if(steps, [](const TyingStep& s) { return s.dryMinutes.has_value(); }) - steps.begin();
+    const auto pressTo = [&](int fly, int step) {
+        for (int i = 0; i < 400 && !(tie->fly() == fly && tie->step() == step); ++i)
+            QTest::keyClick(tie, Qt::Key_Space);
+        return tie->fly() == fly && tie->step() == step;
+    };
+    SECTION("fly by fly") {
+        bench.window().showStation(Station::evening);
+        bench.find<QComboBox>("way")->setCurrentIndex(1);
+        bench.window().showStation(Station::tie);
+        tie->go(static_cast<int>(coat));
+        QTest::keyClick(tie, Qt::Key_Space);
+        CHECK(tie->fly() == 0);
+        REQUIRE(pressTo(1, static_cast<int>(firstAtTheVice(steps))));
+    }
+    SECTION("stage by stage") {
+        bench.window().showStation(Station::evening);
+        bench.find<QComboBox>("way")->setCurrentIndex(2);
+        bench.window().showStation(Station::tie);
+        tie->go(static_cast<int>(coat));
+        QTest::keyClick(tie, Qt::Key_Space);
+        CHECK(tie->fly() == 1);
+        CHECK(tie->step() == static_cast<int>(firstAtTheVice(steps)));
+        QTest::keyClick(tie, Qt::Key_Backspace);
+        CHECK(tie->fly() == 0);
+        CHECK(tie->step() == coat);
+        REQUIRE(pressTo(0, static_cast<int>(steps.size()) - 1));
+        REQUIRE(bench.find<QToolButton>("tied-into-box")->isVisible());
+        const int boxed = boxCount(bench.document().book(), "heather-tinker", std::nullopt);
+        bench.click("tied-into-box");
+        CHECK(boxCount(bench.document().book(), "heather-tinker", std::nullopt) == boxed + 1);
+        CHECK(tie->flies() == 3);  // the round stays what it was begun as
+        REQUIRE(pressTo(2, static_cast<int>(steps.size()) - 1));
+    }
+}
+
+TEST_CASE("a dressing changed half-way through its batch: the vice says so and goes on at the same deed") {
+    At bench(Station::tie);
+    bench.document().choosePattern("kelp-lantern");
+    auto* tie = bench.find<TieStation>("tie");
+    const auto palmer =
+        std::ranges::find_if(tie->steps(), [](const TyingStep& s) { return s.verb == "wind" && s.object.starts_with("the palmer"); });
+    REQUIRE(palmer != tie->steps().end());
+    const std::string deed = palmer->object;
+    tie->go(static_cast<int>(palmer - tie->steps().begin()));
+    REQUIRE(bench.document().apply(addPart(bench.document().book(), "kelp-lantern", PartKind::tag)).empty());
+    CHECK(bench.find<StepView>("step")->step()->object == deed);
+    CHECK(waitFor([&] { return bench.text("quiet").contains(QStringLiteral("changed while it is tied")); }));
+}
+
+TEST_CASE("what no card says is named at the step, is a card of one's own from then on, and its mend is written beside it") {
+    At bench(Station::tie);
+    auto* tie = bench.find<TieStation>("tie");
+    const auto rib =
+        std::ranges::find_if(tie->steps(), [](const TyingStep& s) { return s.verb == "wind" && s.object.starts_with("the rib"); });
+    REQUIRE(rib != tie->steps().end());
+    tie->go(static_cast<int>(rib - tie->steps().begin()));
+    bench.click("went-wrong");
+    auto* cards = bench.find<MishapCards>("mishaps");
+    const std::size_t before = cards->count();
+    auto* line = bench.find<QLineEdit>("mishap-own");
+    QTest::keyClicks(line, QStringLiteral("the oval unravelled at its end"));
+    QTest::keyClick(line, Qt::Key_Return);
+    REQUIRE(waitFor([&] { return cards->count() == before + 1; }));
+    REQUIRE(cards->chosen());
+    auto* next = bench.find<QLineEdit>("mishap-own-next");
+    QTest::keyClicks(next, QStringLiteral("pull the core bare first"));
+    QTest::keyClick(next, Qt::Key_Return);
+    REQUIRE(waitFor([&] { return bench.document().book().mishaps.back().nextFly.has_value(); }));
+    CHECK(*bench.document().book().mishaps.back().nextFly == "pull the core bare first");
+    CHECK(bench.document().book().mishaps.back().part == PartKind::rib);
+    bench.document().undoStack().undo();
+    bench.document().undoStack().undo();
+    CHECK(std::ranges::none_of(bench.document().book().mishaps, [](const Mishap& m) { return m.isOwnCard(); }));
+}
+
 TEST_CASE("parts in an order that can't be tied are said at the vice and put in order by a press, or undone") {
     At bench(Station::tie);
     CHECK_FALSE(bench.find<QToolButton>("put-in-order")->isVisible());
@@ -421,6 +517,19 @@ TEST_CASE("a recipe is read as it is pasted, its doubts are marked and clicked a
     const QString path = bench.path("ember.txt");
     bench.find<BenchBar>("bench-bar")->keepRecipe(path);
     CHECK(std::filesystem::exists(path.toStdString()));
+    const QString page = bench.path("ember.html");  // with its picture in it
+    bench.find<BenchBar>("bench-bar")->keepRecipe(page);
+    QFile html(page);
+    REQUIRE(html.open(QIODevice::ReadOnly));
+    const QByteArray text = html.readAll();
+    const auto at = text.indexOf("base64,") + 7;
+    const QImage picture = QImage::fromData(QByteArray::fromBase64(text.mid(at, text.indexOf('"', at) - at)));
+    REQUIRE_FALSE(picture.isNull());
+    int ink = 0;
+    for (int x = 0; x < picture.width(); x += 3)
+        for (int y = 0; y < picture.height(); y += 3)
+            ink += qGray(picture.pixel(x, y)) < 200 ? 1 : 0;
+    CHECK(ink > 400);
     bench.document().undoStack().undo();
     CHECK(bench.document().book() == before);
 }

@@ -115,15 +115,42 @@ TEST_CASE("a school chosen for this dressing changes its numbers, and one for al
     Bench bench;
     bench.document().choosePattern("soot-ember");
     const QString before = bench.text("headline-4");
-    auto* own = bench.find<QComboBox>("school-own-fibre");
-    own->setFocus();
-    QTest::keyClick(own, Qt::Key_Down);
-    QTest::keyClick(own, Qt::Key_Down);
+    auto* layBack = bench.find<QToolButton>("school-fibre-lay back");
+    layBack->setFocus();  // looked at before it is taken: the drawing shows it, the numbers stand beside, nothing is changed
+    CHECK(bench.document().previewing());
+    CHECK(bench.document().ghost());
+    CHECK(bench.text("school-changes").contains(QStringLiteral("→")));
+    CHECK_FALSE(bench.document().pattern()->schools);
+    bench.find<QToolButton>("school-fibre-line of sight")->setFocus();
+    CHECK(bench.text("headline-4") == before);
+    QTest::keyClick(layBack, Qt::Key_Space);
     CHECK(bench.document().pattern()->schools->fibre == FibreSchool::layBack);
+    CHECK_FALSE(bench.document().previewing());
     CHECK(bench.text("headline-4") != before);
+    QTest::keyClick(layBack, Qt::Key_Space);  // the same again lets go of it
+    CHECK_FALSE(bench.document().pattern()->schools);
+    CHECK(bench.text("headline-4") == before);
     bench.document().undoStack().undo();
     bench.document().undoStack().undo();
     CHECK(bench.text("headline-4") == before);
+}
+
+TEST_CASE("every answer of every question about the fly can be looked at and left, and the bench is as it was") {
+    Bench bench;
+    for (const char* fly : {"kelp-lantern", "heather-tinker", "rush-piper"}) {
+        bench.document().choosePattern(fly);
+        const Book before = bench.document().book();
+        int looked = 0;
+        for (QToolButton* answer : bench.find<QWidget>("schools")->findChildren<QToolButton*>()) {
+            if (!answer->isVisible() || !answer->objectName().startsWith(QStringLiteral("school-"))) continue;
+            answer->setFocus();
+            ++looked;
+        }
+        bench.find<QWidget>("ticket")->setFocus();
+        CHECK(looked > 60);
+        CHECK(bench.document().book() == before);
+        CHECK_FALSE(bench.document().previewing());
+    }
 }
 
 TEST_CASE("an edit repaints only what it changed") {

@@ -120,6 +120,9 @@ TEST_CASE("the plan is as good as an integer programme's, on sets too large to t
                                 whole(30, 60) * mm,
                                 {barb, barb, barb},
                                 {},
+                                {},
+                                {},
+                                {},
                                 {}});
             if (whole(0, 1)) feathers.back().taken = {{12.0 * mm, whole(14, 20) * mm}};
         }

@@ -18,7 +18,11 @@ namespace {
 
 VaneFeather feather(std::string id, VaneSide side, double vane, std::vector<double> barbs,
                     std::vector<std::pair<double, double>> taken = {}) {
-    VaneFeather f{std::move(id), "flank", side, vane * mm, {}, {}, {}};
+    VaneFeather f;
+    f.id = std::move(id);
+    f.material = "flank";
+    f.side = side;
+    f.vane = vane * mm;
     for (const double b : barbs)
         f.barbs.push_back(b * mm);
     for (const auto& [from, to] : taken)
@@ -314,6 +318,9 @@ TEST_CASE("forty mixed slips on twelve feathers are proven best within the budge
                                 (60.0 + 3.0 * f) * mm,
                                 {16.0 * mm, 24.0 * mm, 20.0 * mm},
                                 {},
+                                {},
+                                {},
+                                {},
                                 {}});
         std::vector<SlipWanted> slips;
         Length wanted;
@@ -352,6 +359,9 @@ TEST_CASE("a plan that isn't proven says how far from best it can be") {
                             (51.0 + 2.7 * f) * mm,
                             {13.0 * mm, 22.0 * mm, 17.0 * mm},
                             {},
+                            {},
+                            {},
+                            {},
                             {}});
     std::mt19937 random(11);
     std::vector<SlipWanted> slips;
@@ -374,7 +384,7 @@ TEST_CASE("a plan that isn't proven says how far from best it can be") {
 
 TEST_CASE("a slip wider than any stretch is offered as two halves, and cut so when asked") {
     const std::vector<VaneFeather> feathers = {
-        {"f", "m", VaneSide::left, 60.0 * mm, {20.0 * mm, 20.0 * mm, 20.0 * mm}, {{20.0 * mm, 40.0 * mm}}, {}}};
+        {"f", "m", VaneSide::left, 60.0 * mm, {20.0 * mm, 20.0 * mm, 20.0 * mm}, {{20.0 * mm, 40.0 * mm}}, {}, {}, {}, {}}};
     const std::vector<SlipWanted> slips = {{"wide", "m", 24.0 * mm, 10.0 * mm, SlipSide::any, {}, {}},
                                            {"small", "m", 5.0 * mm, 10.0 * mm, SlipSide::any, {}, {}}};
     const CuttingPlan whole = planCuts(feathers, slips);
@@ -388,4 +398,52 @@ TEST_CASE("a slip wider than any stretch is offered as two halves, and cut so wh
     CHECK(mmOf(cut.waste) == Approx(40.0 - 29.0));
     // What can't be had in halves either is not offered so.
     CHECK_FALSE(planCuts(feathers, {{"huge", "m", 50.0 * mm, 10.0 * mm, SlipSide::any, {}, {}}}).uncut[0].halves);
+}
+
+TEST_CASE("graded feathers: what is spoiled is cut around, and a pair comes from one shade or from what was paired") {
+    VaneFeather left = feather("l", VaneSide::left, 60.0, {12.0, 14.0, 10.0}),
+                right = feather("r", VaneSide::right, 60.0, {12.0, 14.0, 10.0});
+    const std::vector<SlipWanted> pair = {slip("pair", 5.0, 8.0, SlipSide::any, true)};
+    const auto planned = [&] { return planCuts({left, right}, pair); };
+    REQUIRE(planned().uncut.empty());
+    SECTION("of two shades: none, and it says why") {
+        left.shade = FeatherShade::dark;
+        const auto plan = planned();
+        REQUIRE(plan.uncut.size() == 1);
+        CHECK(plan.uncut.front().why.find("one shade") != std::string::npos);
+        right.shade = FeatherShade::dark;
+        CHECK(planned().uncut.empty());
+    }
+    SECTION("middling is what nobody graded") {
+        left.shade = FeatherShade::middling;
+        CHECK(planned().uncut.empty());
+    }
+    SECTION("what was paired goes with its match alone") {
+        left.match = "A";
+        CHECK(planned().uncut.size() == 1);
+        right.match = "B";
+        CHECK(planned().uncut.size() == 1);
+        right.match = "A";
+        CHECK(planned().uncut.empty());
+    }
+    SECTION("a slip never lies on what is spoiled") {
+        left.spoiled = {{0.0 * mm, 30.0 * mm}};
+        right.spoiled = {{40.0 * mm, 60.0 * mm}};
+        const auto plan = planned();
+        REQUIRE(plan.uncut.empty());
+        for (const FeatherCuts& cuts : plan.feathers)
+            for (const auto& cut : cuts.cuts) {
+                CHECK((cuts.feather != "l" || cut.from >= 30.0 * mm));
+                CHECK((cuts.feather != "r" || cut.to <= 40.0 * mm));
+            }
+        CHECK(mmOf(freeVane(left)) == Approx(30.0));
+    }
+    SECTION("what it is good for") {
+        CHECK(goodFor(left) == "any wing");
+        left.spoiled = {{0.0 * mm, 35.0 * mm}};
+        CHECK(goodFor(left).starts_with("tails, legs and throats"));
+        left.spoiled.clear();
+        left.match = "A";
+        CHECK(goodFor(left) == "a paired wing with its match");
+    }
 }

@@ -7,6 +7,8 @@
 
 #include "book/edits.h"
 #include "book/kinds.h"
+#include "book/records.h"
+#include "book/team_edits.h"
 #include "store/mishap_file.h"
 #include "tests/album.h"
 #include "water/standins.h"
@@ -103,7 +105,13 @@ TEST_CASE("a broken file of mishaps is refused with the places, all of them") {
 
 TEST_CASE("one's own mishaps stand with the most frequent first and what to practise") {
     Book book = demoBook();
-    book.mishaps = {{"wing.cocks", 2, {}, {}}, {"tail.long", 5, {}, {}}, {"wing", 1, {}, {}}, {"head.fat", 0, {}, {}}};
+    book.mishaps.clear();
+    for (const auto& [id, count] : {std::pair("wing.cocks", 2), {"tail.long", 5}, {"wing", 1}, {"head.fat", 0}}) {
+        Mishap mishap;
+        mishap.id = id;
+        mishap.count = count;
+        book.mishaps.push_back(std::move(mishap));
+    }
     const auto own = ownMishaps(book, shipped());
     REQUIRE(own.size() == 3);
     CHECK(own[0].id == "tail.long");
@@ -134,4 +142,29 @@ TEST_CASE("stand-ins cross the kinds, say what they change and which of it is a 
     CHECK_FALSE(standInsFor(book, "nobody"));
     CHECK_FALSE(standInsFor(book, rib, UsedIn{"nobody", 1}));
     CHECK_FALSE(standInsFor(book, rib, UsedIn{"kelp-lantern", 5}));
+}
+
+TEST_CASE("a card of one's own is shown at its part, counted, kept at no count, and says what to practise") {
+    NewRecord made = addMishapCard(demoBook(), "the rib turned copper side out", PartKind::rib);
+    Book book = made.edit.after;
+    REQUIRE(ownCards(book).size() == 1);
+    const Plan plan = planPattern(book, "kelp-lantern").value();
+    std::vector<MishapCard> cards = shipped();
+    cards.push_back(ownCards(book).front());
+    int shown = 0;
+    for (const TyingStep& step : stepsOf(plan)) {
+        const auto list = cardsFor(cards, plan, step);
+        const bool own = std::ranges::any_of(list, [&](const MishapCard* c) { return c->id == made.id; });
+        CHECK(own == (step.part >= 0 && plan.parts[static_cast<std::size_t>(step.part)].kind == PartKind::rib));
+        shown += own ? 1 : 0;
+    }
+    CHECK(shown > 0);
+    book = changeRecord(book, {"mishaps", made.id}, "next_fly", "look at the face before the crease").value().after;
+    CHECK(ownMishaps(book, shipped()).front().practise == "look at the face before the crease");
+    book = takeBackMishap(book, made.id, "").after;  // the card stays when it is not counted
+    REQUIRE(ownCards(book).size() == 1);
+    CHECK(ownMishaps(book, shipped()).empty());
+    const Book second = addMishapCard(book, "another", PartKind::rib).edit.after;
+    CHECK(second.mishaps.back().id != made.id);
+    CHECK(store::readBench(store::writeBench(second)).value().book == second);
 }

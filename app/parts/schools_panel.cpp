@@ -1,0 +1,233 @@
+#include "parts/schools_panel.h"
+
+#include <QButtonGroup>
+#include <QEvent>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <algorithm>
+
+#include "book/fields.h"
+#include "book/schools.h"
+#include "frame/panel.h"
+#include "parts/flow_layout.h"
+#include "parts/label.h"
+#include "sizing/compare.h"
+
+namespace machair::app {
+
+namespace {
+
+QString titleOf(std::string_view about) {
+    static const std::map<std::string_view, const char*> kTitles = {
+        {"hackle", QT_TR_NOOP("Hackle")},   {"rib", QT_TR_NOOP("Rib")},      {"tail", QT_TR_NOOP("Tail")}, {"body", QT_TR_NOOP("Body")},
+        {"wing", QT_TR_NOOP("Wing, legs")}, {"cheek", QT_TR_NOOP("Cheeks")}, {"bead", QT_TR_NOOP("Bead")}, {"hook", QT_TR_NOOP("Hook")},
+        {"head", QT_TR_NOOP("Head")},       {"fly", QT_TR_NOOP("The fly")}};
+    return SchoolsPanel::tr(kTitles.at(about));
+}
+
+bool isAbout(const Pattern& pattern, const SchoolFacts& facts) {
+    const auto any = [&](auto kinds) {
+        return std::ranges::any_of(pattern.parts, [&](const Part& part) { return std::ranges::find(kinds, part.kind) != kinds.end(); });
+    };
+    if (facts.key == "palmer" || facts.key == "palmer_rib") return any(std::array{PartKind::palmer});
+    if (facts.key == "collar_place") return any(std::array{PartKind::wing}) && any(std::array{PartKind::collar});
+    if (facts.key == "film_hackle") {  // a tuft or a style that floats
+        const bool tuft = std::ranges::any_of(pattern.parts, [](const Part& part) {
+            const auto* wing = std::get_if<WingPart>(&part.detail);
+            return wing && wing->style == WingStyle::plume;
+        });
+        return (tuft || pattern.style == FlyStyle::film) && any(std::array{PartKind::collar});
+    }
+    if (facts.key == "legs_set") return any(std::array{PartKind::legs});
+    if (facts.key == "two_hackles") return std::ranges::count(pattern.parts, PartKind::collar, &Part::kind) > 1;
+    if (facts.about == "hackle") return any(std::array{PartKind::collar, PartKind::throat, PartKind::palmer});
+    if (facts.about == "rib") return any(std::array{PartKind::rib});
+    if (facts.about == "tail") return any(std::array{PartKind::tail});
+    if (facts.about == "body") return any(std::array{PartKind::body});
+    if (facts.about == "wing") return any(std::array{PartKind::wing});
+    if (facts.about == "cheek") return any(std::array{PartKind::cheek});
+    if (facts.about == "bead") return any(std::array{PartKind::bead});
+    return true;
+}
+
+}  // namespace
+
+SchoolsPanel::SchoolsPanel(Document& document, Of of, QWidget* parent)
+    : QWidget(parent), document_(document), of_(of), changes_(new Label(this)) {
+    setObjectName(QStringLiteral("schools"));
+    auto* column = new QVBoxLayout(this);
+    column->setContentsMargins(of == Of::dressing ? 14 : 0, 4, of == Of::dressing ? 12 : 0, 10);
+    column->setSpacing(3);
+    column->addWidget(heading(of == Of::dressing ? tr("Where tiers disagree") : tr("Schools, for all my dressings")));
+    if (of == Of::dressing) {
+        auto* scope = new QHBoxLayout;
+        auto* either = new QButtonGroup(this);
+        own_ =
+            toolButton("school-own", tr("for this dressing"), tr("What a part says of itself comes first, then this, then yours for all"));
+        all_ = toolButton("school-all", tr("for all of mine"), tr("Each dressing that says nothing else; how new ones arrive"));
+        for (QToolButton* one : {own_, all_}) {
+            one->setCheckable(true);
+            either->addButton(one);
+            scope->addWidget(one);
+            connect(one, &QToolButton::toggled, this, &SchoolsPanel::refresh);
+        }
+        scope->addStretch(1);
+        column->addLayout(scope);
+        own_->setChecked(true);
+    }
+    changes_->setObjectName(QStringLiteral("school-changes"));
+    changes_->setWordWrap(true);
+    changes_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    constexpr int kLines = 3;
+    changes_->setFixedHeight(kLines * changes_->fontMetrics().lineSpacing() + 2);
+    column->addWidget(changes_);
+    for (const SchoolFacts& facts : schoolTable())
+        if (of == Of::dressing || facts.scope == SchoolScope::allAndDressing) addQuestion(facts, column);
+    connect(&document_, &Document::bookChanged, this, &SchoolsPanel::refresh);
+    connect(&document_, &Document::bookOpened, this, &SchoolsPanel::refresh);
+    connect(&document_, &Document::planChanged, this, &SchoolsPanel::refresh);
+}
+
+void SchoolsPanel::addQuestion(const SchoolFacts& facts, QVBoxLayout* column) {
+    if (headings_.empty() || headings_.back().first != facts.about) {
+        auto* title = new Label(titleOf(facts.about), this);
+        title->setFont(faceScaled(1.0, true));
+        column->addWidget(title);
+        headings_.emplace_back(facts.about, title);
+    }
+    const std::vector<Field> fields = fieldsOf(SchoolChoices{});
+    const Field& field = *std::ranges::find(fields, facts.key, &Field::key);
+    Question question{&facts, new QWidget(this), {}};
+    auto* row = new FlowLayout(question.row, 3);
+    auto* asked = new Label(qt(field.label), question.row);
+    row->addWidget(asked);
+    for (const std::string& choice : field.choices) {
+        auto* made = toolButton("", qt(choice), QString());
+        const std::string key(facts.key);
+        made->setObjectName(QStringLiteral("school-%1-%2").arg(qt(key), qt(choice)));
+        made->setAccessibleName(qt(field.label + ": " + choice));
+        if (choice == facts.usual)
+            made->setToolTip(tr("the usual: %1").arg(QString::fromUtf8(facts.reason.data(), static_cast<int>(facts.reason.size()))));
+        made->setCheckable(true);
+        made->setFocusPolicy(Qt::StrongFocus);
+        made->installEventFilter(this);
+        connect(made, &QToolButton::clicked, this, [this, key, choice] {
+            for (const Question& q : questions_)
+                for (const Answer& a : q.answers)
+                    if (q.facts->key == key && a.text == choice) return take(q, a);
+        });
+        row->addWidget(made);
+        question.answers.push_back({choice, made});
+    }
+    asked->setFixedHeight(question.answers.front().button->sizeHint().height());  // in line with them
+    column->addWidget(question.row);
+    questions_.push_back(std::move(question));
+}
+
+bool SchoolsPanel::forAll() const { return !all_ || all_->isChecked(); }
+
+std::optional<std::string> SchoolsPanel::whose() const {
+    return forAll() || !document_.pattern() ? std::nullopt : std::optional(document_.pattern()->id);
+}
+
+bool SchoolsPanel::concerns(const SchoolFacts& facts) const {
+    if (forAll()) return facts.scope == SchoolScope::allAndDressing;
+    return document_.pattern() && isAbout(*document_.pattern(), facts);
+}
+
+std::string SchoolsPanel::heldOf(const SchoolFacts& facts) const {
+    if (const auto pattern = whose()) return heldSchool(document_.book(), *pattern, facts.key);
+    for (const Field& field : fieldsOf(document_.book().schools.value_or(SchoolChoices{})))
+        if (field.key == facts.key) return field.text;
+    return {};
+}
+
+// What nobody chose is marked as what most do, not as chosen.
+void SchoolsPanel::refresh() {
+    if (!isVisible() || document_.previewing()) return;
+    setEnabled(document_.isOpen() && (of_ == Of::allOnly || document_.pattern()));
+    if (!isEnabled()) return;
+    std::map<std::string_view, bool> shown;
+    for (const Question& question : questions_) {
+        const bool wanted = concerns(*question.facts);
+        question.row->setVisible(wanted);
+        shown[question.facts->about] |= wanted;
+        if (!wanted) continue;
+        const std::string held = heldOf(*question.facts);
+        for (const Answer& answer : question.answers) {
+            answer.button->setChecked(answer.text == held);
+            QFont font = answer.button->font();
+            font.setItalic(held.empty() && answer.text == question.facts->usual);
+            answer.button->setFont(font);
+        }
+    }
+    for (const auto& [about, title] : headings_)
+        title->setVisible(shown[about]);
+    if (!looking_) changes_->setText(tr("Point at an answer to see what it changes; a press takes it, the same again lets go of it."));
+}
+
+void SchoolsPanel::look(const Question& question, const Answer& answer) {
+    const QString reason = QString::fromUtf8(question.facts->reason.data(), static_cast<int>(question.facts->reason.size()));
+    const QString usual = answer.text == question.facts->usual ? tr("the usual: %1").arg(reason) : QString();
+    const auto edit = changeSchool(document_.book(), whose(), question.facts->key, answer.text);
+    looking_ = true;
+    if (!edit) {
+        document_.dropPreview();
+        changes_->setText(sayFaults(edit.error()));
+        return;
+    }
+    QString changes;
+    if (document_.plan()) {
+        document_.previewBeside(edit);
+        constexpr std::size_t kMost = 3;
+        if (document_.previewing() && document_.ghost()) {
+            QStringList said;
+            for (const Difference& one : differences(*document_.ghost(), *document_.plan())) {
+                if (said.size() == kMost) break;
+                said << qt(one.words());
+            }
+            changes = said.join(QStringLiteral("; "));
+        }
+    }
+    if (changes.isEmpty())
+        changes = answer.text == heldOf(*question.facts)
+                      ? tr("as it is")
+                      : tr("no number of this fly; it changes: %1")
+                            .arg(QString::fromUtf8(question.facts->changes.data(), static_cast<int>(question.facts->changes.size())));
+    changes_->setText(usual.isEmpty() ? changes : changes + QLatin1Char('\n') + usual);
+}
+
+void SchoolsPanel::leave() {
+    if (!looking_) return;
+    looking_ = false;
+    document_.dropPreview();
+    refresh();
+}
+
+void SchoolsPanel::take(const Question& question, const Answer& answer) {
+    document_.dropPreview();
+    looking_ = false;
+    const bool again = heldOf(*question.facts) == answer.text;
+    document_.refuse(document_.apply(changeSchool(document_.book(), whose(), question.facts->key, again ? std::string() : answer.text)));
+    refresh();
+}
+
+bool SchoolsPanel::eventFilter(QObject* watched, QEvent* event) {
+    const bool comes = event->type() == QEvent::Enter || event->type() == QEvent::FocusIn;
+    const bool goes = event->type() == QEvent::Leave || event->type() == QEvent::FocusOut || event->type() == QEvent::Hide;
+    if (goes) leave();
+    if (comes && document_.isOpen())
+        for (const Question& question : questions_)
+            for (const Answer& answer : question.answers)
+                if (answer.button == watched) look(question, answer);
+    return QWidget::eventFilter(watched, event);
+}
+
+void SchoolsPanel::showEvent(QShowEvent* event) {
+    QWidget::showEvent(event);
+    refresh();
+}
+
+}  // namespace machair::app
