@@ -9,7 +9,8 @@
 
 namespace machair::drawing {
 
-// Where it is tied in, in the painter's units, and how many of those a millimetre is. It hangs to the rear, as the scene has it (right of `at`), and down.
+// Where it is tied in, in the painter's units, and how many of those a millimetre is. It hangs to the rear, as the scene has it (right of
+// `at`), and down.
 struct HeldAt {
     QPointF at;
     double pxPerMm = 20.0;

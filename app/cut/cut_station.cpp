@@ -235,8 +235,11 @@ std::map<std::size_t, QStringList> CutStation::bandsFor(const Plan& plan) const 
         if (!served.does.empty()) text += tr(": ") + qt(served.does);
         say(hacklesWanted_[served.wanted].fly, text);
     }
-    for (const auto& [wanted, why] : hackles_.unserved)
-        say(hacklesWanted_[wanted].fly, tr("✗ no hackle: %1").arg(qt(why)));
+    for (const auto& [wanted, why] : hackles_.unserved) {
+        const HackleWanted& hackle = hacklesWanted_[wanted];
+        const bool counted = std::ranges::any_of(document_.book().capes, [&](const Cape& c) { return c.material == hackle.material; });
+        say(hackle.fly, counted ? tr("✗ no feather of the cape is left for it") : tr("no cape of it is counted"));
+    }
     return notes;
 }
 

@@ -16,6 +16,8 @@ namespace {
 constexpr double kNameRoom = 150.0;
 constexpr double kLeastPx = 1.5, kMostPx = 30.0;  // px a mm of any screen there is
 constexpr double kCardLeft = 30.0;                // of the card's outline
+constexpr double kFirstRow = 36.0, kRowHigh = 23.0;
+constexpr int kRows = 3, kCardHigh = 200;  // rows to a column; px while a card is laid on it
 
 }  // namespace
 
@@ -24,7 +26,7 @@ GaugeView::GaugeView(Document& document, const Theme& theme, QSettings& settings
     setObjectName(QStringLiteral("gauge"));
     setAccessibleName(tr("Gauge at true size"));
     setFocusPolicy(Qt::StrongFocus);
-    setMinimumHeight(176);
+    setFixedHeight(static_cast<int>(kFirstRow + kRows * kRowHigh));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(&document_, &Document::planChanged, this, qOverload<>(&QWidget::update));
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
@@ -45,6 +47,7 @@ void GaugeView::showEvent(QShowEvent*) {
 
 void GaugeView::calibrate(bool on) {
     calibrating_ = on;
+    setFixedHeight(on ? kCardHigh : static_cast<int>(kFirstRow + kRows * kRowHigh));
     if (on) setFocus();
     if (!on) {
         settings_.setValue(key(), pxPerMm_);
@@ -91,31 +94,37 @@ void GaugeView::paintEvent(QPaintEvent*) {
     painter.setFont(faceScaled(0.95, true));
     painter.drawText(QPointF(14.0, 18.0),
                      calibrated_ ? tr("Gauge, true size on this screen") : tr("Gauge, roughly true: calibrate this screen once"));
-    double y = 36.0;
+    // Down one column, then down the next.
+    const std::vector<Gauge> gauges = gaugesOf(*plan);
+    double longest = 0.0;
+    for (const Gauge& gauge : gauges)
+        longest = std::max(longest, (gauge.length + gauge.tolerance) / mm);
+    constexpr double kApart = 24.0;
+    const double column = kNameRoom + pxPerMm_ * longest + kApart;
     painter.setFont(faceScaled(0.9));
-    for (const Gauge& gauge : gaugesOf(*plan)) {
-        if (y > height() - 8.0) break;
+    for (std::size_t i = 0; i < gauges.size(); ++i) {
+        const Gauge& gauge = gauges[i];
+        const double left = column * static_cast<double>(i / kRows), y = kFirstRow + kRowHigh * static_cast<double>(i % kRows);
         const double length = pxPerMm_ * (gauge.length / mm), band = pxPerMm_ * (gauge.tolerance / mm);
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(14.0, y - 10.0, kNameRoom - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter,
+        painter.drawText(QRectF(left + 14.0, y - 10.0, kNameRoom - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter,
                          tr("%1  %2").arg(qt(gauge.label), qt(formatLength(gauge.length))));
         if (band > 0.0) {
             QColor soft = c.grass;
             soft.setAlpha(80);
-            painter.fillRect(QRectF(kNameRoom + length - band, y - 8.0, 2.0 * band, 16.0), soft);
+            painter.fillRect(QRectF(left + kNameRoom + length - band, y - 8.0, 2.0 * band, 16.0), soft);
         }
         if (gauge.kind == GaugeKind::slip) {
             painter.setPen(QPen(c.accent, 1.4));
             painter.setBrush(Qt::NoBrush);
-            painter.drawRect(QRectF(kNameRoom, y - 8.0, length, 16.0));
+            painter.drawRect(QRectF(left + kNameRoom, y - 8.0, length, 16.0));
         } else {
             painter.setPen(QPen(c.accent, 3.0, Qt::SolidLine, Qt::FlatCap));
-            painter.drawLine(QPointF(kNameRoom, y), QPointF(kNameRoom + length, y));
+            painter.drawLine(QPointF(left + kNameRoom, y), QPointF(left + kNameRoom + length, y));
         }
         painter.setPen(QPen(c.ink, 1.2));
-        painter.drawLine(QPointF(kNameRoom, y - 8.0), QPointF(kNameRoom, y + 8.0));
-        painter.drawLine(QPointF(kNameRoom + length, y - 8.0), QPointF(kNameRoom + length, y + 8.0));
-        y += 23.0;
+        painter.drawLine(QPointF(left + kNameRoom, y - 8.0), QPointF(left + kNameRoom, y + 8.0));
+        painter.drawLine(QPointF(left + kNameRoom + length, y - 8.0), QPointF(left + kNameRoom + length, y + 8.0));
     }
 }
 

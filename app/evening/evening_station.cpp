@@ -15,6 +15,7 @@
 #include <numeric>
 #include <tuple>
 
+#include "bench/round.h"
 #include "book/fields.h"
 #include "book/record_edits.h"
 #include "cutting/stock.h"
@@ -174,11 +175,7 @@ QWidget* EveningStation::makePanel() {
         if (!faults.empty()) document_.say(qt(faults.front().line()));
     });
     connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::askEvening);
-    connect(way_, &QComboBox::currentIndexChanged, this, [this](int way) {
-        constexpr int kFlyByFly = 1, kStageByStage = 2;
-        if (way == kFlyByFly || way == kStageByStage) keepStageByStage(settings_, way == kStageByStage);  // so it goes at the vice
-        showTable();
-    });
+    connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
     return panel;
 }
 
@@ -414,6 +411,7 @@ void EveningStation::showTable() {
         if (const Pattern* pattern = document_.book().findPattern(job.fly)) job.fly = pattern->title();
     timeline_->show(titled, shown, minutes_->value());
     if (jobs_.empty()) return said_->setText(tr("Nothing waits."));
+    if (!shown.stages.empty()) keepStageByStage(settings_, orderOf(shown) == RoundOrder::stageByStage);  // so it goes at the vice
     const auto whole = [](double minutes) { return number(minutes, 0); };
     int all = 0;
     for (const TyingJob& job : jobs_)

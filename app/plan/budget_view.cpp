@@ -71,7 +71,7 @@ void BudgetView::paintEvent(QPaintEvent*) {
     const Colours& c = theme_.colours();
     const auto& plan = document_.plan();
     if (!plan || spans_.empty()) return;
-    const bool crowded = plan->head.margin() < 0.0 * mm;
+    const bool crowded = headIsShort(*plan);
     painter.setFont(faceScaled(0.95, true));
     painter.setPen(c.ink);
     const QString title = tr("Shank, eye to bend");

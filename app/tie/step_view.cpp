@@ -58,10 +58,25 @@ std::pair<double, double> placeOf(const TyingStep& step, const Plan& plan, const
 
 }  // namespace
 
+namespace {
+// Whether the drawing of one is that of the other.
+bool looksAlike(const TyingStep& a, const TyingStep& b) {
+    const auto waits = [](const TyingStep& step) {
+        std::vector<std::pair<std::size_t, double>> list;
+        for (const TyingStep::Waiting& w : step.waiting)
+            list.emplace_back(w.part, w.at / mm);
+        return list;
+    };
+    return a.part == b.part && a.verb == b.verb && a.done == b.done && a.bed == b.bed && a.head == b.head && a.threadOn == b.threadOn &&
+           a.threadAfter == b.threadAfter && a.before == b.before && waits(a) == waits(b);
+}
+}  // namespace
+
 StepView::StepView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("step"));
     setMinimumSize(480, 300);
     connect(&theme_, &Theme::changed, this, [this] {
+        ahead_.reset();
         paintFly();
         update();
     });
@@ -95,6 +110,7 @@ void StepView::setSide(bool near, bool mirrored) {
     near_ = near;
     mirrored_ = mirrored;
     whole_.reset();
+    ahead_.reset();
 }
 
 void StepView::countTurns(int turns) {
@@ -146,56 +162,74 @@ QRectF StepView::drawingFrame() const {
 }
 
 void StepView::paintFly() {
-    picture_ = QImage();
+    if (!plan_ || !step_) {
+        picture_ = QImage();
+        ahead_.reset();
+        return;
+    }
+    const QSize wanted = (drawingFrame().size() * devicePixelRatioF()).toSize();
+    if (ahead_ && ahead_->picture.size() == wanted && looksAlike(ahead_->step, *step_))
+        picture_ = ahead_->picture;
+    else
+        picture_ = paintedAt(*step_);
+    ahead_.reset();
+}
+
+void StepView::prepare(const TyingStep& next) {
+    if (plan_ && step_ && isVisible()) ahead_ = Ahead{next, looksAlike(next, *step_) ? picture_ : paintedAt(next)};
+}
+
+QImage StepView::paintedAt(const TyingStep& step) {
     const auto& plan = plan_;
-    if (!plan || !step_) return;
     if (!whole_) whole_ = near_ ? nearForFar(makeScene(*plan)) : makeScene(*plan);
-    const Scene scene = tiedSoFar(*whole_, *plan, {step_->done, step_->bed, step_->head});
+    const Scene scene = tiedSoFar(*whole_, *plan, {step.done, step.bed, step.head});
     const QRectF frame = drawingFrame();
-    if (frame.width() < 10.0 || frame.height() < 10.0) return;
-    const auto [from, to] = placeOf(*step_, *plan, scene);
+    if (frame.width() < 10.0 || frame.height() < 10.0) return {};
+    const auto [from, to] = placeOf(step, *plan, scene);
     const double tall = std::max(scene.top - scene.bottom, 6.0);
     const double k = std::min({kStepScale, (frame.width() - 60.0) / (to - from), (frame.height() - 10.0) / tall});
     const double middle = 0.5 * (from + to);
     const double centre = 0.5 * (scene.top + scene.bottom);
     const QPointF origin(0.5 * frame.width() - k * middle, 0.5 * frame.height() + k * centre);
-    picture_ = QImage((frame.size() * devicePixelRatioF()).toSize(), QImage::Format_ARGB32_Premultiplied);
-    picture_.setDevicePixelRatio(devicePixelRatioF());
-    picture_.fill(Qt::transparent);
-    QPainter painter(&picture_);
+    QImage picture((frame.size() * devicePixelRatioF()).toSize(), QImage::Format_ARGB32_Premultiplied);
+    picture.setDevicePixelRatio(devicePixelRatioF());
+    picture.fill(Qt::transparent);
+    QPainter painter(&picture);
     if (mirrored_) {
         painter.translate(frame.width(), 0.0);
         painter.scale(-1.0, 1.0);
     }
     drawing::paintFly(painter, scene, {k, origin, theme_.bench(), 0.0});
-    paintInHand(painter, k, origin);
-    if (!step_->threadOn) return;
+    paintInHand(painter, step, k, origin);
+    if (!step.threadOn) return picture;
     // The working thread hangs where this step leaves it, down to its bobbin.
-    const Point2 at = plan->hook.at(step_->threadAfter).position;
+    const Point2 at = plan->hook.at(step.threadAfter).position;
     const double x = origin.x() + k * (at.x / mm), y = origin.y() - k * (at.y / mm - 0.5 * (plan->hook.wire() / mm));
     painter.setPen(QPen(theme_.colours().accent, 2.0));
     painter.drawLine(QPointF(x, y), QPointF(x + 4.0, frame.height() - 30.0));
     painter.setBrush(theme_.colours().accent);
     painter.drawRoundedRect(QRectF(x - 3.0, frame.height() - 31.0, 14.0, 26.0), 3.0, 3.0);
+    painter.end();
+    return picture;
 }
 
 // What hangs from where it was tied in, and the fur on its way to the hook, as they are held.
-void StepView::paintInHand(QPainter& painter, double k, QPointF origin) const {
+void StepView::paintInHand(QPainter& painter, const TyingStep& step, double k, QPointF origin) const {
     const auto on = [&](Length station) {
         const Point2 at = plan_->hook.at(station).position;
         return drawing::HeldAt{
             {origin.x() + k * (at.x / mm), origin.y() - k * (at.y / mm + 0.5 * (plan_->hook.wire() / mm))}, k, theme_.bench()};
     };
-    for (const TyingStep::Waiting& waiting : step_->waiting)
+    for (const TyingStep::Waiting& waiting : step.waiting)
         drawing::paintWaiting(painter, *plan_, waiting.part, on(waiting.at));
-    if (step_->part < 0) return;
-    const PartPlan& part = plan_->parts[static_cast<std::size_t>(step_->part)];
+    if (step.part < 0) return;
+    const PartPlan& part = plan_->parts[static_cast<std::size_t>(step.part)];
     const auto* body = std::get_if<BodyPlan>(&part.detail);
     if (!body || part.made.kind != MaterialKind::dubbing) return;
     constexpr Length kUsual = 45.0 * mm;
-    if (step_->verb == "spin") drawing::paintLoop(painter, part.made, on(body->end), kUsual);
-    if (step_->verb == "dub" || step_->verb == "twist")
-        drawing::paintNoodle(painter, part.made, on(step_->threadAfter), 0.8 * std::max(body->rearDiameter, body->frontDiameter), kUsual);
+    if (step.verb == "spin") drawing::paintLoop(painter, part.made, on(body->end), kUsual);
+    if (step.verb == "dub" || step.verb == "twist")
+        drawing::paintNoodle(painter, part.made, on(step.threadAfter), 0.8 * std::max(body->rearDiameter, body->frontDiameter), kUsual);
 }
 
 void StepView::paintEvent(QPaintEvent*) {

@@ -19,6 +19,8 @@ class StepView : public QWidget {
   public:
     StepView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const Plan& plan, const TyingStep& step, int index, int count);
+    // What will be asked for next, painted while nothing else is to be done.
+    void prepare(const TyingStep& next);
     void showNothing();
     void setFly(int fly, int flies);  // which of a round is in the vice
     // Near: the tier's own side, the fly turned; mirrored: the eye at the right. Said before the first step of another plan is shown,
@@ -42,7 +44,8 @@ class StepView : public QWidget {
   private:
     [[nodiscard]] QRectF drawingFrame() const;
     void paintFly();
-    void paintInHand(QPainter& painter, double k, QPointF origin) const;
+    [[nodiscard]] QImage paintedAt(const TyingStep& step);
+    void paintInHand(QPainter& painter, const TyingStep& step, double k, QPointF origin) const;
     void paintDeed(QPainter& painter) const;
     void paintMinding(QPainter& painter) const;
     void paintTray(QPainter& painter) const;
@@ -63,6 +66,11 @@ class StepView : public QWidget {
     int round_ = 1;
     std::optional<Scene> whole_;
     QImage picture_;
+    struct Ahead {
+        TyingStep step;
+        QImage picture;
+    };
+    std::optional<Ahead> ahead_;
 };
 
 }  // namespace machair::app

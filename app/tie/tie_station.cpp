@@ -72,6 +72,10 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
     connect(&hub_, &devices::Hub::pedalBack, this, [this] {
         if (isVisible() && isActiveWindow()) onward(-1);
     });
+    ahead_.setSingleShot(true);
+    connect(&ahead_, &QTimer::timeout, this, [this] {
+        if (isVisible() && current_ + 1 < static_cast<int>(steps_.size())) view_->prepare(steps_[static_cast<std::size_t>(current_) + 1]);
+    });
     connect(&clock_, &QTimer::timeout, this, &TieStation::sayCoats);
     constexpr int kSecond = 1000;
     clock_.start(kSecond);
@@ -276,6 +280,7 @@ void TieStation::refresh() {
     const bool waits =
         std::ranges::any_of(document_.book().batches, [&](const Batch& b) { return b.pattern == plan_->pattern.id && b.left() > 0; });
     tied_->setVisible(waits && current_ + 1 == static_cast<int>(steps_.size()));
+    if (current_ + 1 < static_cast<int>(steps_.size())) ahead_.start(0);
     const auto cards = cardsFor(MishapCards::all(), *plan_, step);
     view_->setMishap(cards.empty() ? QString() : tr("%1: %2").arg(capitalised(qt(cards.front()->shows)), qt(cards.front()->nextFly)));
     strip_->setCurrent(current_);

@@ -82,6 +82,7 @@ class TieStation : public QWidget {
     Speaker speaker_;
     QToolButton* aloud_ = nullptr;
     QTimer clock_;
+    QTimer ahead_;              // the next step is painted once this one is seen
     std::optional<Plan> plan_;  // what the steps are of: never another one than theirs
     std::vector<TyingStep> steps_;
     std::vector<CheckItem> measured_;  // where this hand should aim, of the dressing that the steps are of

@@ -31,6 +31,16 @@ std::size_t stopAt(const std::vector<RoundStop>& round, const std::vector<TyingS
     return static_cast<std::size_t>(found - round.begin());
 }
 
+RoundOrder orderOf(const Timetable& table) {
+    for (const TimedStage& coat : table.stages) {
+        if (coat.stage == 0) continue;
+        const bool tiesLater = std::ranges::any_of(
+            table.stages, [&](const TimedStage& other) { return other.job == coat.job && other.stage == 0 && other.start > coat.start; });
+        if (tiesLater) return RoundOrder::flyByFly;
+    }
+    return RoundOrder::stageByStage;
+}
+
 int finishedBy(const std::vector<RoundStop>& round, const std::vector<TyingStep>& steps, std::size_t stop) {
     const auto last = round.begin() + static_cast<std::ptrdiff_t>(std::min(stop + 1, round.size()));
     return static_cast<int>(std::count_if(round.begin(), last, [&](const RoundStop& s) { return s.step + 1 == steps.size(); }));

@@ -6,6 +6,7 @@
 
 #include <vector>
 
+#include "bench/schedule.h"
 #include "bench/steps.h"
 
 namespace machair {
@@ -23,6 +24,10 @@ struct RoundStop {
 
 // The stop of a round at this step of this fly; where the step is for all flies, whichever is asked. Past its end where there is none.
 [[nodiscard]] std::size_t stopAt(const std::vector<RoundStop>& round, const std::vector<TyingStep>& steps, int fly, std::size_t step);
+
+// The order that an evening is laid out in: stage by stage where no fly gets its first coat before the last one is tied, of the
+// dressings of which more than one is tied.
+[[nodiscard]] RoundOrder orderOf(const Timetable& table);
 
 // How many of its flies stand finished once this stop is done.
 [[nodiscard]] int finishedBy(const std::vector<RoundStop>& round, const std::vector<TyingStep>& steps, std::size_t stop);

@@ -155,6 +155,11 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     for (const std::string& what : fitToMaterial(changed, *made))
         fell += (fell.empty() ? "; back to the usual: " : ", ") + what;
     edit.words += fell;
+    const auto& schools = book.findPattern(pattern)->schools;
+    const Material* before =
+        book.findPattern(pattern)->parts[part].material ? book.findMaterial(*book.findPattern(pattern)->parts[part].material) : nullptr;
+    if (schools && schools->faithful == Faithfulness::toTheLetter && before && before->id != made->id)
+        edit.words += "; this dressing is held to the letter, and its recipe says " + before->title();
     return edit;
 }
 

@@ -230,6 +230,7 @@ class Follow {
         return true;
     }
     bool filmHackle(const SchoolChoices& to) {
+        if (*to.filmHackle == FilmHackle::both) return bothInFilm();
         const bool stiff = *to.filmHackle == FilmHackle::stiff;
         return each<CollarPart>([&](Part& part, CollarPart&) {
             const Material* made = madeOf(part);
@@ -240,6 +241,27 @@ class Follow {
             if (other) make(part, *other);
             return other.has_value();
         });
+    }
+    // A stiff one to float it and a soft one in front that lies in the film; where there is one of them, the other comes beside it.
+    bool bothInFilm() {
+        if (only_) return false;
+        std::optional<std::size_t> soft, stiff;
+        for (std::size_t i = 0; i < pattern_.parts.size(); ++i) {
+            const Material* made = std::holds_alternative<CollarPart>(pattern_.parts[i].detail) ? madeOf(pattern_.parts[i]) : nullptr;
+            if (made && made->kind == MaterialKind::hackle) (isStiff(*made) ? stiff : soft) = i;
+        }
+        if (soft && stiff) return true;
+        const auto one = soft ? soft : stiff;
+        if (!one) return false;
+        Part second = pattern_.parts[*one];
+        second.id.reset();
+        const bool wanted = soft.has_value();
+        const auto other = nearest(book_, colourOf(*madeOf(second)),
+                                   [&](const Material& m) { return m.kind == MaterialKind::hackle && isStiff(m) == wanted; });
+        if (!other) return false;
+        make(second, *other);
+        rearrange(book_, pattern_.id, orderWithNewAt(pattern_, soft ? *one : *one + 1), second);
+        return true;
     }
     bool palmer(const SchoolChoices&) {
         return each<PalmerPart>([](Part&, PalmerPart& p) { p.wound.reset(); });
@@ -652,6 +674,13 @@ void readHackles(const Book& book, const Pattern& pattern, SchoolChoices& s) {
     for (const Part* p : collars)
         if (const Material* made = madeOf(p); made && made->kind == MaterialKind::hackle && !s.filmHackle)
             s.filmHackle = isStiff(*made) ? FilmHackle::stiff : FilmHackle::soft;
+    const auto hasOf = [&](bool stiff) {
+        return std::ranges::any_of(collars, [&](const Part* p) {
+            const Material* made = madeOf(p);
+            return made && made->kind == MaterialKind::hackle && isStiff(*made) == stiff;
+        });
+    };
+    if (hasOf(true) && hasOf(false)) s.filmHackle = FilmHackle::both;
     if (collars.size() == 2) {
         const Material *rear = madeOf(collars[0]), *front = madeOf(collars[1]);
         if (std::get<CollarPart>(collars[1]->detail).through.value_or(false))

@@ -68,7 +68,7 @@ void pair(const std::vector<Cape>& capes, const std::vector<HackleWanted>& wante
         const auto same = [](const Best& a, const Best& b) { return !(a < b) && !(b < a); };
         if (j == 0 || same(at(i, j), at(i - 1, j))) {
             --i;
-            chosen.unserved.emplace_back(flies[i], !any     ? "there is no cape of " + material
+            chosen.unserved.emplace_back(flies[i], !any     ? "no cape of " + material + " is counted"
                                                    : m == 0 ? "no feather of " + material + " has stem enough, or all are used"
                                                             : "every feather of " + material + " serves another fly");
         } else if (same(at(i, j), at(i, j - 1))) {

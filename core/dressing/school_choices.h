@@ -103,10 +103,11 @@ struct Names<TwoHackles> {
     static constexpr std::array entries = {NameOf{TwoHackles::softInFront, "soft_in_front"},
                                            NameOf{TwoHackles::stiffInFront, "stiff_in_front"}, NameOf{TwoHackles::through, "through"}};
 };
-enum class FilmHackle { soft, stiff };
+enum class FilmHackle { soft, stiff, both };
 template <>
 struct Names<FilmHackle> {
-    static constexpr std::array entries = {NameOf{FilmHackle::soft, "soft"}, NameOf{FilmHackle::stiff, "stiff"}};
+    static constexpr std::array entries = {NameOf{FilmHackle::soft, "soft"}, NameOf{FilmHackle::stiff, "stiff"},
+                                           NameOf{FilmHackle::both, "both"}};
 };
 enum class FeatherEnd { folded, cut, broken, left };
 template <>

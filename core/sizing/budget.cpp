@@ -18,7 +18,7 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
     }
     if (plan.head.margin() > 0.0 * mm) spans.push_back({SpanKind::spare, "to spare", at, front, -1});
     Length bodyFrom = front;
-    if (plan.head.margin() < 0.0 * mm) {
+    if (headIsShort(plan)) {
         bodyFrom = std::min(front - plan.head.margin(), plan.bodyEnd);
         spans.push_back({SpanKind::contested, "head and body want the same place", front, bodyFrom, -1});
     }
@@ -45,8 +45,12 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
     return spans;
 }
 
+bool headIsShort(const Plan& plan) { return plan.head.margin() < -slack(plan.head.needed, plan.head.available); }
+
 std::string sayMargin(const Plan& plan) {
     const Length margin = plan.head.margin();
+    constexpr Length kShown = 0.005 * mm;  // the least that two places show
+    if (!headIsShort(plan) && margin < kShown) return "just room enough ahead of the body";
     if (margin < 0.0 * mm) return "crowded by " + formatNumber(-margin / mm, 2) + " mm";
     return formatNumber(margin / mm, margin < 1.0 * mm ? 2 : 1) + " mm to spare ahead of the body (" +
            formatNumber(margin / plan.hook.eyeWidth(), 1) + " eye widths)";

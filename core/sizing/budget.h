@@ -22,7 +22,10 @@ struct BudgetSpan {
 // the front wants more than is there, what is short stands as a contested span over the body's front.
 [[nodiscard]] std::vector<BudgetSpan> shankBudget(const Plan& plan);
 
-// "0.2 mm to spare ahead of the body (0.1 eye widths)", "crowded by 0.30 mm".
+// Whether the front wants more than is there, by more than a tier would see (slack).
+[[nodiscard]] bool headIsShort(const Plan& plan);
+
+// "0.2 mm to spare ahead of the body (0.1 eye widths)", "crowded by 0.30 mm", "just room enough ahead of the body".
 [[nodiscard]] std::string sayMargin(const Plan& plan);
 
 }  // namespace machair

@@ -405,19 +405,21 @@ TEST_CASE("a batch is tied in one round: fly by fly, or stage by stage where the
             QTest::keyClick(tie, Qt::Key_Space);
         return tie->fly() == fly && tie->step() == step;
     };
-    SECTION("fly by fly") {
+    const auto layOut = [&](int way) {
         bench.window().showStation(Station::evening);
-        bench.find<QComboBox>("way")->setCurrentIndex(1);
+        REQUIRE(waitFor([&] { return bench.text("evening-said").contains(QStringLiteral("Hands free")); }));
+        bench.find<QComboBox>("way")->setCurrentIndex(way);
         bench.window().showStation(Station::tie);
+    };
+    SECTION("fly by fly") {
+        layOut(1);
         tie->go(static_cast<int>(coat));
         QTest::keyClick(tie, Qt::Key_Space);
         CHECK(tie->fly() == 0);
         REQUIRE(pressTo(1, static_cast<int>(firstAtTheVice(steps))));
     }
     SECTION("stage by stage") {
-        bench.window().showStation(Station::evening);
-        bench.find<QComboBox>("way")->setCurrentIndex(2);
-        bench.window().showStation(Station::tie);
+        layOut(2);
         tie->go(static_cast<int>(coat));
         QTest::keyClick(tie, Qt::Key_Space);
         CHECK(tie->fly() == 1);

@@ -3,6 +3,7 @@
 
 #include <catch2/catch.hpp>
 
+#include "book/kinds.h"
 #include "sizing/compare.h"
 #include "sizing/figures.h"
 #include "tests/samples.h"
@@ -126,4 +127,21 @@ TEST_CASE("of two dressings the materials are named first, then the manner, then
     CHECK(list[2].subject == "rib");
     CHECK(list[2].after == "with");
     CHECK(std::ranges::any_of(list, [](const Difference& d) { return d.subject == "collar" && d.what == "turns"; }));
+}
+
+TEST_CASE("the budget says crowded only of a head that the notes call so, never by nothing") {
+    int looked = 0;
+    for (const auto& entry : Names<FlyKind>::entries)
+        for (int size = 6; size <= 16; ++size) {
+            const NewRecord made = startFromKind(demoBook(), entry.value, "wet-10").value();
+            const auto plan = planOnSize(made.edit.after, made.id, size);
+            if (!plan) continue;
+            ++looked;
+            CAPTURE(entry.name, size, sayMargin(*plan));
+            const bool said = std::ranges::any_of(plan->warnings, [](const Warning& w) { return w.concern == Concern::crowdedHead; });
+            if (headIsShort(*plan)) CHECK(said);
+            CHECK(sayMargin(*plan).starts_with("crowded by") == headIsShort(*plan));
+            CHECK(sayMargin(*plan).find("0.00 mm") == std::string::npos);
+        }
+    CHECK(looked > 100);
 }

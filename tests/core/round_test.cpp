@@ -64,3 +64,10 @@ TEST_CASE("stage by stage no coat is given before every fly is tied") {
     for (int fly = 0; fly < 4; ++fly)
         CHECK(stopAt(round, steps, fly, firstCoat) < after);
 }
+
+TEST_CASE("an evening says how its batches go: fly by fly lays a coat between, stage by stage doesn't") {
+    const std::vector<TyingJob> jobs = {{"a", {{"tie", 12.0, 0.0}, {"coat 1", 0.5, 20.0}, {"coat 2", 0.5, 30.0}}, 6}};
+    CHECK(orderOf(flyByFly(jobs)) == RoundOrder::flyByFly);
+    CHECK(orderOf(stageByStage(jobs)) == RoundOrder::stageByStage);
+    CHECK(orderOf(Timetable{}) == RoundOrder::stageByStage);
+}

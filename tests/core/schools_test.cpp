@@ -221,6 +221,12 @@ TEST_CASE("worked: what single schools do to numbers, steps and judgement") {
         REQUIRE_FALSE(refused);
         CHECK(refused.error().front().remedy == "choose it for the dressing");
     }
+    SECTION("held to the letter, a change of material says what the recipe has") {
+        const Book held = changeSchool(book, "heather-tinker", "faithful", "to the letter").value().after;
+        const auto words = [&](const Book& b) { return changeMaterial(b, "heather-tinker", 0, "tippet-orange").value().words; };
+        CHECK(words(held).find("held to the letter") != std::string::npos);
+        CHECK(words(book).find("held to the letter") == std::string::npos);
+    }
     SECTION("a collar before and behind the wing is two collars; turned back they are both before it") {
         Book both = changeSchool(book, "heather-tinker", "collar_place", "both").value().after;
         const auto collars = [](const Pattern& p) { return std::ranges::count(p.parts, PartKind::collar, &Part::kind); };
