@@ -72,7 +72,7 @@ void FeatherView::paintCapes(QPainter& painter) const {
         const QColor ink = material && material->colour ? QColor(qt(*material->colour)) : c.inkSoft;
         painter.setFont(faceScaled(1.0, true));
         painter.setPen(c.ink);
-        painter.drawText(QPointF(14.0, floor - tall - 14.0), qt(cape.id));
+        painter.drawText(QPointF(14.0, floor - tall - 14.0), qt(material ? material->title() : cape.id));
         painter.setFont(faceScaled(0.9));
         for (const CapeBand& band : cape.bands) {
             const QRectF bar(x(band.from / mm) + 2.0, floor - tall * band.count / most, x(band.to / mm) - x(band.from / mm) - 4.0,
@@ -209,7 +209,10 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     }
     painter.setPen(row.cuts.empty() ? c.inkSoft : c.ink);
     painter.setFont(faceScaled(0.95, !row.cuts.empty()));
-    painter.drawText(QRectF(frame.left() + 12.0, stem - 42.0, kLabel - 30.0, 20.0), Qt::AlignLeft, qt(f.id));
+    painter.drawText(
+        QRectF(frame.left() + 12.0, stem - 42.0, kLabel - 16.0, 20.0), Qt::AlignLeft,
+        QFontMetricsF(painter.font())
+            .elidedText(tr("%1  %2").arg(index + 1).arg(qt(material ? material->title() : f.material)), Qt::ElideRight, kLabel - 16.0));
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
