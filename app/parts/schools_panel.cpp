@@ -7,6 +7,8 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <array>
+#include <map>
 
 #include "book/fields.h"
 #include "book/schools.h"

@@ -3,6 +3,7 @@
 #pragma once
 
 #include <QWidget>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -12,6 +13,7 @@
 
 class QLabel;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -36,7 +38,7 @@ class SchoolsPanel : public QWidget {
         QWidget* row;
         std::vector<Answer> answers;
     };
-    void addQuestion(const SchoolFacts& facts, class QVBoxLayout* column);
+    void addQuestion(const SchoolFacts& facts, QVBoxLayout* column);
     void refresh();
     void look(const Question& question, const Answer& answer);
     void leave();
