@@ -14,7 +14,6 @@ namespace machair::drawing {
 struct HeldAt {
     QPointF at;
     double pxPerMm = 20.0;
-    Bench bench = Bench::sand;
 };
 
 // A part that was tied in and waits to be wound. Nothing for parts that hang on nothing.

@@ -29,6 +29,13 @@ QString titleOf(std::string_view about) {
     return SchoolsPanel::tr(kTitles.at(about));
 }
 
+QString said(std::string_view words) { return QString::fromUtf8(words.data(), static_cast<qsizetype>(words.size())); }
+
+std::string textFor(const std::vector<Field>& fields, const SchoolFacts& facts) {
+    const auto found = std::ranges::find(fields, facts.key, &Field::key);
+    return found == fields.end() ? std::string() : found->text;
+}
+
 bool isAbout(const Pattern& pattern, const SchoolFacts& facts) {
     const auto any = [&](auto kinds) {
         return std::ranges::any_of(pattern.parts, [&](const Part& part) { return std::ranges::find(kinds, part.kind) != kinds.end(); });
@@ -110,8 +117,7 @@ void SchoolsPanel::addQuestion(const SchoolFacts& facts, QVBoxLayout* column) {
         const std::string key(facts.key);
         made->setObjectName(QStringLiteral("school-%1-%2").arg(qt(key), qt(choice)));
         made->setAccessibleName(qt(field.label + ": " + choice));
-        if (choice == facts.usual)
-            made->setToolTip(tr("the usual: %1").arg(QString::fromUtf8(facts.reason.data(), static_cast<int>(facts.reason.size()))));
+        if (choice == facts.usual) made->setToolTip(tr("the usual: %1").arg(said(facts.reason)));
         made->setCheckable(true);
         made->setFocusPolicy(Qt::StrongFocus);
         made->installEventFilter(this);
@@ -139,11 +145,10 @@ bool SchoolsPanel::concerns(const SchoolFacts& facts) const {
     return document_.pattern() && isAbout(*document_.pattern(), facts);
 }
 
-std::string SchoolsPanel::heldOf(const SchoolFacts& facts) const {
-    if (const auto pattern = whose()) return heldSchool(document_.book(), *pattern, facts.key);
-    for (const Field& field : fieldsOf(document_.book().schools.value_or(SchoolChoices{})))
-        if (field.key == facts.key) return field.text;
-    return {};
+// All answers at once: what is held is read off the parts, once for the whole panel.
+std::vector<Field> SchoolsPanel::held() const {
+    const Book& book = document_.book();
+    return fieldsOf(whose() ? heldChoices(book, *document_.pattern()) : book.schools.value_or(SchoolChoices{}));
 }
 
 // What nobody chose is marked as what most do, not as chosen.
@@ -152,16 +157,17 @@ void SchoolsPanel::refresh() {
     setEnabled(document_.isOpen() && (of_ == Of::allOnly || document_.pattern()));
     if (!isEnabled()) return;
     std::map<std::string_view, bool> shown;
+    const std::vector<Field> answers = held();
     for (const Question& question : questions_) {
         const bool wanted = concerns(*question.facts);
         question.row->setVisible(wanted);
         shown[question.facts->about] |= wanted;
         if (!wanted) continue;
-        const std::string held = heldOf(*question.facts);
+        const std::string own = textFor(answers, *question.facts);
         for (const Answer& answer : question.answers) {
-            answer.button->setChecked(answer.text == held);
+            answer.button->setChecked(answer.text == own);
             QFont font = answer.button->font();
-            font.setItalic(held.empty() && answer.text == question.facts->usual);
+            font.setItalic(own.empty() && answer.text == question.facts->usual);
             answer.button->setFont(font);
         }
     }
@@ -171,8 +177,7 @@ void SchoolsPanel::refresh() {
 }
 
 void SchoolsPanel::look(const Question& question, const Answer& answer) {
-    const QString reason = QString::fromUtf8(question.facts->reason.data(), static_cast<int>(question.facts->reason.size()));
-    const QString usual = answer.text == question.facts->usual ? tr("the usual: %1").arg(reason) : QString();
+    const QString usual = answer.text == question.facts->usual ? tr("the usual: %1").arg(said(question.facts->reason)) : QString();
     const auto edit = changeSchool(document_.book(), whose(), question.facts->key, answer.text);
     looking_ = true;
     if (!edit) {
@@ -185,19 +190,18 @@ void SchoolsPanel::look(const Question& question, const Answer& answer) {
         document_.previewBeside(edit);
         constexpr std::size_t kMost = 3;
         if (document_.previewing() && document_.ghost()) {
-            QStringList said;
+            QStringList words;
             for (const Difference& one : differences(*document_.ghost(), *document_.plan())) {
-                if (said.size() == kMost) break;
-                said << qt(one.words());
+                if (words.size() == kMost) break;
+                words << qt(one.words());
             }
-            changes = said.join(QStringLiteral("; "));
+            changes = words.join(QStringLiteral("; "));
         }
     }
     if (changes.isEmpty())
-        changes = answer.text == heldOf(*question.facts)
+        changes = answer.text == textFor(held(), *question.facts)
                       ? tr("as it is")
-                      : tr("no number of this fly; it changes: %1")
-                            .arg(QString::fromUtf8(question.facts->changes.data(), static_cast<int>(question.facts->changes.size())));
+                      : tr("no number of this fly; it changes: %1").arg(said(question.facts->changes));
     changes_->setText(usual.isEmpty() ? changes : changes + QLatin1Char('\n') + usual);
 }
 
@@ -211,7 +215,7 @@ void SchoolsPanel::leave() {
 void SchoolsPanel::take(const Question& question, const Answer& answer) {
     document_.dropPreview();
     looking_ = false;
-    const bool again = heldOf(*question.facts) == answer.text;
+    const bool again = textFor(held(), *question.facts) == answer.text;
     document_.refuse(document_.apply(changeSchool(document_.book(), whose(), question.facts->key, again ? std::string() : answer.text)));
     refresh();
 }

@@ -7,9 +7,9 @@
 #include <string>
 #include <vector>
 
+#include "book/fields.h"
 #include "book/school_table.h"
 #include "editing/document.h"
-#include "theme/theme.h"
 
 class QLabel;
 class QToolButton;
@@ -45,7 +45,7 @@ class SchoolsPanel : public QWidget {
     void take(const Question& question, const Answer& answer);
     [[nodiscard]] bool forAll() const;
     [[nodiscard]] bool concerns(const SchoolFacts& facts) const;
-    [[nodiscard]] std::string heldOf(const SchoolFacts& facts) const;
+    [[nodiscard]] std::vector<Field> held() const;
     [[nodiscard]] std::optional<std::string> whose() const;
 
     Document& document_;

@@ -217,8 +217,7 @@ QImage StepView::paintedAt(const TyingStep& step) {
 void StepView::paintInHand(QPainter& painter, const TyingStep& step, double k, QPointF origin) const {
     const auto on = [&](Length station) {
         const Point2 at = plan_->hook.at(station).position;
-        return drawing::HeldAt{
-            {origin.x() + k * (at.x / mm), origin.y() - k * (at.y / mm + 0.5 * (plan_->hook.wire() / mm))}, k, theme_.bench()};
+        return drawing::HeldAt{{origin.x() + k * (at.x / mm), origin.y() - k * (at.y / mm + 0.5 * (plan_->hook.wire() / mm))}, k};
     };
     for (const TyingStep::Waiting& waiting : step.waiting)
         drawing::paintWaiting(painter, *plan_, waiting.part, on(waiting.at));

@@ -16,7 +16,6 @@ namespace machair {
 namespace {
 
 constexpr double kPastThePoint = 0.10;  // of the gape
-constexpr double kPitchToGape = 0.22;   // of a rib, models.md section 4
 constexpr int kThreeLayers = 3, kFourLayers = 4, kHeavyLayers = 6;
 constexpr double kRaised = 70.0, kCoverLength = 0.35;
 
@@ -84,11 +83,6 @@ std::optional<std::size_t> tinselSection(const Book& book, const Pattern& patter
     }
     return std::nullopt;
 }
-bool isStiff(const Material& made) {
-    const auto* hackle = std::get_if<HackleTraits>(&made.traits);
-    return hackle && (hackle->bird == Bird::cockCape || hackle->bird == Bird::cockSaddle);
-}
-
 bool isSynthetic(const DubbingTraits& fur) {
     return fur.texture == DubbingTexture::fineSynthetic || fur.texture == DubbingTexture::coarseSynthetic;
 }
@@ -279,7 +273,7 @@ class Follow {
             if (*to.pitch != RibSpacing::byMm || !hook) return;
             r.turns.reset();
             constexpr double kTenths = 10.0;
-            r.spacing = inMm(std::round(kTenths * kPitchToGape * (nominalGape(hook->size) / mm)) / kTenths * mm);
+            r.spacing = inMm(std::round(kTenths * kRibPitchToGape * (nominalGape(hook->size) / mm)) / kTenths * mm);
         });
     }
     bool ribbed(const SchoolChoices& to) {

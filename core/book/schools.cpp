@@ -123,13 +123,13 @@ Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pa
     return edit;
 }
 
+SchoolChoices heldChoices(const Book& book, const Pattern& pattern) {
+    return over(pattern.schools.value_or(SchoolChoices{}), readOff(book, pattern));
+}
+
 std::string heldSchool(const Book& book, std::string_view pattern, std::string_view key) {
     const Pattern* found = book.findPattern(pattern);
-    const SchoolFacts* facts = factsOfSchool(key);
-    if (!found || !facts) return {};
-    std::string own = textOf(found->schools.value_or(SchoolChoices{}), key);
-    if (!own.empty() || !standsInParts(*facts)) return own;
-    return textOf(readOff(book, *found), key);
+    return found ? textOf(heldChoices(book, *found), key) : std::string();
 }
 
 void followOwnSchools(Book& book, std::string_view pattern, std::optional<std::size_t> part) {

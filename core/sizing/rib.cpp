@@ -3,6 +3,7 @@
 #include <boost/math/quadrature/gauss_kronrod.hpp>
 #include <cmath>
 
+#include "book/schools.h"
 #include "sizing/bench.h"
 #include "sizing/crossing.h"
 
@@ -10,7 +11,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kPitchToGape = 0.22;  // the usual pitch
 constexpr double kLeastTurns = 4.0, kMostTurns = 6.0;
 constexpr Length kRibHeld = 45.0 * mm;
 
@@ -80,7 +80,7 @@ void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& writte
     else if (written.spacing)
         rib.turns = std::max(1.0, std::round(along / bench.resolver.size(*written.spacing, bench.resolver.partPlace(part).key("spacing"))));
     else
-        rib.turns = std::clamp(std::round(along / (kPitchToGape * bench.hook.gape())), kLeastTurns, kMostTurns);
+        rib.turns = std::clamp(std::round(along / (kRibPitchToGape * bench.hook.gape())), kLeastTurns, kMostTurns);
     const Plan& plan = bench.plan;
     const BodyPlan* over = plan.bodyAt(0.5 * (rib.front + rib.end));
     rib.sinksIn = over && (over->method == BodyMethod::noodle || over->method == BodyMethod::level || over->method == BodyMethod::loop ||
