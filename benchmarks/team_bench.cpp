@@ -12,6 +12,7 @@
 #include "leader/drift.h"
 #include "team/balance.h"
 #include "team/choose.h"
+#include "tests/feathers.h"
 
 namespace machair::benchmarks {
 
@@ -165,16 +166,8 @@ BENCHMARK(balanceAHopelessTeam)->Unit(benchmark::kMillisecond)->Iterations(1);
 static void cutFortySlips(benchmark::State& state) {  // 40 slips over 12 feathers: < 1 s, proven
     std::vector<VaneFeather> feathers;
     for (int f = 0; f < 12; ++f)
-        feathers.push_back({"f" + std::to_string(f),
-                            "m",
-                            f % 2 ? VaneSide::left : VaneSide::right,
-                            (60.0 + 3.0 * f) * mm,
-                            {16.0 * mm, 24.0 * mm, 20.0 * mm},
-                            {},
-                            {},
-                            {},
-                            {},
-                            {}});
+        feathers.push_back(tests::vaneFeather("f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right, (60.0 + 3.0 * f) * mm,
+                                              {16.0 * mm, 24.0 * mm, 20.0 * mm}));
     std::vector<SlipWanted> slips;
     std::mt19937 random(static_cast<unsigned>(state.range(0)));
     for (int s = 0; s < 40; ++s)
@@ -196,16 +189,8 @@ static void cutForTwentyFourDozen(benchmark::State& state) {  // < 2 s with a bo
     const Book& book = demoBook();
     std::vector<VaneFeather> feathers;
     for (int f = 0; f < 60; ++f)
-        feathers.push_back({"f" + std::to_string(f),
-                            "flank-bronze",
-                            f % 2 ? VaneSide::left : VaneSide::right,
-                            70.0 * mm,
-                            {16.0 * mm, 24.0 * mm, 20.0 * mm},
-                            {},
-                            {},
-                            {},
-                            {},
-                            {}});
+        feathers.push_back(tests::vaneFeather("f" + std::to_string(f), "flank-bronze", f % 2 ? VaneSide::left : VaneSide::right, 70.0 * mm,
+                                              {16.0 * mm, 24.0 * mm, 20.0 * mm}));
     const auto slips = slipsFor(planPattern(book, "heather-tinker").value(), 288);
     for (auto _ : state)
         benchmark::DoNotOptimize(planCuts(feathers, slips));

@@ -36,11 +36,12 @@ class RandomBook {
         }
         for (int i = 0, n = whole(0, 3); i < n; ++i)
             book.feathers.push_back(feather(book, "feather-" + std::to_string(i)));
-        if (coin())
-            book.cutLists.push_back(
-                {"list",
-                 {SlipWanted{"slip", book.materials.front().id, real(1.0, 6.0) * mm, real(5.0, 20.0) * mm, SlipSide::any, coin(), {}}},
-                 {}});
+        if (coin()) {
+            CutList& list = book.cutLists.emplace_back();
+            list.id = "list";
+            list.slips = {
+                SlipWanted{"slip", book.materials.front().id, real(1.0, 6.0) * mm, real(5.0, 20.0) * mm, SlipSide::any, coin(), {}}};
+        }
         fillList(book.teamSchools);
         fillList(book.ruleCards);
         fillList(book.waters);
@@ -73,24 +74,31 @@ class RandomBook {
             if (coin()) mishap.nextFly = "look first";
             book.mishaps.push_back(std::move(mishap));
         }
-        if (coin())
-            book.days.push_back({"day",
-                                 "2026-06-0" + std::to_string(whole(1, 9)),
-                                 {},
-                                 2,
-                                 {},
-                                 {},
-                                 Light::cloud,
-                                 {{2.5, trioOf("somebody", {}, {})}},
-                                 {{"somebody", Position::bob, coin(), {}, {}}},
-                                 {},
-                                 {}});
-        if (coin())
-            book.checks.push_back(
-                {"check", "somebody", "2026-01-31", {{2, PartKind::body, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}}, {}, {}, {}});
+        if (coin()) {
+            Day& day = book.days.emplace_back();
+            day.id = "day";
+            day.date = "2026-06-0" + std::to_string(whole(1, 9));
+            day.rods = 2;
+            day.light = Light::cloud;
+            if (coin()) day.drift = whole(1, 40) / 100.0 * metrePerSecond;
+            day.outings = {{2.5, trioOf("somebody", {}, {})}};
+            day.fish = {{"somebody", Position::bob, coin(), {}, {}}};
+        }
+        if (coin()) {
+            CheckedFly& check = book.checks.emplace_back();
+            check.id = "check";
+            check.pattern = "somebody";
+            check.date = "2026-01-31";
+            check.readings = {{2, PartKind::body, "length_mm", real(5, 9) * mm, real(5, 9) * mm, {}}};
+        }
         if (!book.patterns.empty() && coin())
             book.batches.push_back({"batch", book.patterns.front().id, {}, 12, whole(0, 12), {}, "for June", {}, {}, {}});
-        if (!book.patterns.empty()) book.box.push_back({"box-0", book.patterns.front().id, {}, whole(0, 12), {}});
+        if (!book.patterns.empty()) {
+            BoxFly& fly = book.box.emplace_back();
+            fly.id = "box-0";
+            fly.pattern = book.patterns.front().id;
+            fly.tied = whole(0, 12);
+        }
         if (coin()) {
             book.schools = SchoolChoices{};
             book.schools->fibre = FibreSchool::layBack;

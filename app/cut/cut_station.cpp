@@ -53,6 +53,7 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
       said_(new Label),
       laid_(new Label),
       tied_(nullptr),
+      made_(new QDoubleSpinBox),
       left_(new QDoubleSpinBox),
       progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
@@ -114,7 +115,17 @@ QWidget* CutStation::makeBar() {
                        tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
     top->addWidget(tied_);
     top->addStretch(1);
-    top->addWidget(new Label(tr("left of the noodle or loop")));
+    top->addWidget(new Label(tr("noodle or loop")));
+    made_->setObjectName(QStringLiteral("noodle-made"));
+    made_->setAccessibleName(tr("The noodle or loop as it was made"));
+    made_->setToolTip(tr("How long it was made; leave it where it was made as reckoned"));
+    made_->setRange(0.0, 2000.0);
+    made_->setSpecialValueText(tr("made as reckoned"));
+    made_->setPrefix(tr("made "));
+    made_->setSuffix(tr(" mm"));
+    made_->setDecimals(0);
+    top->addWidget(made_);
+    top->addWidget(new Label(tr("left")));
     left_->setObjectName(QStringLiteral("leftover"));
     left_->setAccessibleName(tr("Left over of the noodle or loop"));
     left_->setToolTip(tr("What was left over teaches the next one of that fur; enter it after tying"));
@@ -122,7 +133,9 @@ QWidget* CutStation::makeBar() {
     left_->setSuffix(tr(" mm"));
     left_->setDecimals(0);
     top->addWidget(left_);
-    auto* learn = toolButton("learn", tr("Learn"), tr("The next noodle or loop of this fur is made so much shorter or longer, by half"));
+    auto* learn = toolButton(
+        "learn", tr("Learn"),
+        tr("The next noodle or loop of this fur is made by the longest of the last three that were wound so on this size of hook"));
     top->addWidget(learn);
     connect(learn, &QToolButton::clicked, this, &CutStation::learn);
     auto* card = toolButton("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
@@ -305,13 +318,14 @@ void CutStation::learn() {
     if (!document_.plan() || !document_.pattern()) return;
     const auto dubbed = [&](std::size_t i) {
         const auto* body = std::get_if<BodyPlan>(&document_.plan()->parts[i].detail);
-        return body && (body->noodle || body->rope);
+        return body && body->made;
     };
     std::optional<std::size_t> part = document_.part();
     for (std::size_t i = 0; (!part || !dubbed(*part)) && i < document_.plan()->parts.size(); ++i)
         if (dubbed(i)) part = i;
     if (!part || !dubbed(*part)) return document_.say(tr("Nothing of this fly is dubbed"));
-    const Faults faults = document_.apply(learnFromLeftover(document_.book(), document_.pattern()->id, *part, left_->value() * mm));
+    const auto made = made_->value() > 0.0 ? std::optional(made_->value() * mm) : std::nullopt;
+    const Faults faults = document_.apply(learnFromLeftover(document_.book(), document_.pattern()->id, *part, left_->value() * mm, made));
     if (!faults.empty()) document_.say(qt(faults.front().line()));
 }
 

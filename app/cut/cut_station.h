@@ -62,6 +62,7 @@ class CutStation : public QWidget {
     QLabel* laid_;
     QToolButton* tied_;
     QToolButton* halves_ = nullptr;
+    QDoubleSpinBox* made_;  // of a noodle or loop; 0 as it was reckoned
     QDoubleSpinBox* left_;
     QProgressBar* progress_;
     std::optional<CuttingPlan> cutting_;

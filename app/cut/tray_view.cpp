@@ -198,7 +198,7 @@ QSizeF TrayView::sizeOf(const Piece& piece) const {
     if (const auto* h = std::get_if<HacklePlan>(&detail)) return hackleSize(*h);
     if (const auto* p = std::get_if<PalmerPlan>(&detail)) return hackleSize(p->hackle);
     if (const auto* body = std::get_if<BodyPlan>(&detail)) {
-        if (body->noodle || body->rope) return {(body->rope ? *body->rope : *body->noodle) / mm + 2.0, 7.0};
+        if (body->made) return {*body->made / mm + 2.0, 7.0};
         if (body->strands && body->perStrand) return {*body->perStrand / mm + 2.0, 9.0};
     }
     if (const auto* tail = std::get_if<TailPlan>(&detail)) return {tail->fibreNeeded / mm + 2.0, tail->slip ? *tail->slip / mm + 3.0 : 9.0};
@@ -302,8 +302,7 @@ void TrayView::sayTable() {
 
 QColor TrayView::inkOf(const LaidOut& laid) const {
     const Material* made = laid.material.empty() ? nullptr : document_.book().findMaterial(laid.material);
-    if (made && made->colour) return QColor(qt(*made->colour));
-    if (made && !made->colours.empty()) return QColor(qt(made->colours.front()));
+    if (const std::string* hex = made ? made->mainColour() : nullptr) return QColor(qt(*hex));
     return theme_.colours().ink;
 }
 
@@ -318,9 +317,8 @@ void TrayView::paintPiece(QPainter& painter, const QRectF& area, const Piece& pi
     const auto& detail = plan.parts[laid.part].detail;
     if (const auto* h = std::get_if<HacklePlan>(&detail)) return paintHackle(painter, area, *h, ink, scale_);
     if (const auto* p = std::get_if<PalmerPlan>(&detail)) return paintHackle(painter, area, p->hackle, ink, scale_);
-    if (const auto* body = std::get_if<BodyPlan>(&detail); body && (body->noodle || body->rope))
-        return paintNoodle(painter, area, (body->rope ? *body->rope : *body->noodle) / mm, 0.5 * (body->rearDiameter / mm),
-                           0.7 * (body->frontDiameter / mm), ink, scale_);
+    if (const auto* body = std::get_if<BodyPlan>(&detail); body && body->made)
+        return paintNoodle(painter, area, *body->made / mm, 0.5 * (body->rearDiameter / mm), 0.7 * (body->frontDiameter / mm), ink, scale_);
     if (const auto* body = std::get_if<BodyPlan>(&detail); body && body->strands && body->perStrand)
         return paintFibres(painter, area, *body->strands, *body->perStrand / mm, wide, ink, scale_);
     if (const auto* tail = std::get_if<TailPlan>(&detail)) {

@@ -262,6 +262,9 @@ void DayPage::paintEvent(QPaintEvent*) {
     if (day->colour) like << tr("%1 water").arg(qt(std::string(nameOf(*day->colour))));
     if (day->celsius) like << tr("%1 °C").arg(qt(formatShort(*day->celsius, 1)));
     if (day->hatching) like << qt(*day->hatching);
+    if (day->drift)
+        like << (day->drogue.value_or(false) ? tr("drift %1 m/s on the drogue") : tr("drift %1 m/s"))
+                    .arg(qt(formatShort(*day->drift / metrePerSecond, 2)));
     painter.setFont(faceScaled(0.92));
     painter.setPen(c.inkSoft);
     painter.drawText(

@@ -171,7 +171,8 @@ QWidget* DaybookStation::makePanel() {
     note_->setPlaceholderText(tr("a note of the day"));
     note_->setFocusPolicy(Qt::ClickFocus);
     column->addWidget(note_);
-    like_ = new FieldsForm(document_, theme_, "day", {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "rods"},
+    like_ = new FieldsForm(document_, theme_, "day",
+                           {"wave_m", "wind_m_s", "light", "colour", "celsius", "hatching", "drift_m_s", "drogue", "rods"},
                            [this](const std::string& key, const std::string& text) {
                                return day().empty() ? Faults() : document_.apply(changeDayField(document_.book(), day(), key, text));
                            });

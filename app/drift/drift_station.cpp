@@ -14,6 +14,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "daybook/boat.h"
 #include "drift/water_section.h"
 #include "frame/panel.h"
 #include "parts/label.h"
@@ -217,7 +218,7 @@ Handling DriftStation::handling() const {
 WaveSurface DriftStation::dayWave() const {
     const WaterSpec* water = document_.water();
     if (!water || !water->wind || !water->fetch) return {};
-    const Sea sea = seaUnder({*water->wind, *water->fetch, false});
+    const Sea sea = seaOf(document_.book(), *water);
     if (sea.height <= Length{}) return {};
     const double frequency = 2.0 * std::numbers::pi / (sea.period / second);
     return {0.5 * (sea.height / metre), frequency * frequency / (kGravity / metrePerSecond2), frequency, 0.0};
@@ -226,7 +227,7 @@ WaveSurface DriftStation::dayWave() const {
 std::optional<Speed> DriftStation::dayDrift() const {
     const WaterSpec* water = document_.water();
     if (!water || !water->wind) return std::nullopt;
-    return seaUnder({*water->wind, water->fetch.value_or(Length{}), water->drogue.value_or(false)}).drift;
+    return seaOf(document_.book(), *water).drift;
 }
 
 std::optional<Rig> DriftStation::rig() const {

@@ -1,4 +1,5 @@
 #include "frame/cast_view.h"
+#include "daybook/boat.h"
 
 #include <QHelpEvent>
 #include <QKeyEvent>
@@ -364,7 +365,7 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
 void CastView::paintWave(QPainter& painter) const {
     const WaterSpec* water = document_.isOpen() ? document_.water() : nullptr;
     if (!water || !water->wind || !water->fetch) return;
-    const Sea sea = seaUnder({*water->wind, *water->fetch, water->drogue.value_or(false)});
+    const Sea sea = seaOf(document_.book(), *water);
     constexpr double kPxPerMetre = 36.0, kWavelength = 64.0, kMostHeight = 14.0;
     const double height = std::min(kPxPerMetre * (sea.height / metre), kMostHeight);
     QPainterPath path;

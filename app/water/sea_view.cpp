@@ -1,4 +1,5 @@
 #include "water/sea_view.h"
+#include "daybook/boat.h"
 
 #include <QMouseEvent>
 #include <QPainter>
@@ -35,8 +36,7 @@ SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWid
 
 void SeaView::refresh() {
     sea_.reset();
-    if (const WaterSpec* water = document_.water(); water && water->wind && water->fetch)
-        sea_ = seaUnder({*water->wind, *water->fetch, water->drogue.value_or(false)});
+    if (const WaterSpec* water = document_.water(); water && water->wind && water->fetch) sea_ = seaOf(document_.book(), *water);
     update();
 }
 

@@ -14,6 +14,7 @@
 #include <algorithm>
 
 #include "book/flies.h"
+#include "daybook/boat.h"
 #include "daybook/box.h"
 #include "drawing/card.h"
 #include "frame/ask_file.h"
@@ -62,6 +63,7 @@ WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub&
       weatherButton_(nullptr),
       season_(new QListWidget),
       answers_(new Label),
+      boat_(new Label),
       cautions_(new Label),
       card_(nullptr),
       addCard_(nullptr),
@@ -101,11 +103,14 @@ QWidget* WaterStation::makeDay() {
     auto* add = toolButton("add-water", tr("+"), tr("Another water"));
     line->addWidget(add);
     column->addLayout(line);
-    day_ = new FieldsForm(
-        document_, theme_, "water",
-        {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching", "drogue"},
-        [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
+    day_ = new FieldsForm(document_, theme_, "water",
+                          {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching",
+                           "drogue", "own_drift"},
+                          [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
     column->addWidget(day_);
+    boat_->setObjectName(QStringLiteral("own-boat"));
+    boat_->setWordWrap(true);
+    column->addWidget(boat_);
     auto* byForce = new QHBoxLayout;
     byForce->addWidget(new Label(tr("or by force")));
     force_->setObjectName(QStringLiteral("force"));
@@ -345,14 +350,16 @@ void WaterStation::refresh() {
         waters_->addItem(qt(water.title()), qt(water.id));
     const WaterSpec* water = document_.water();
     day_->setEnabled(water != nullptr);
+    boat_->clear();
     if (!water) {
         cautions_->setText(tr("+ makes a water: its wind and fetch give the wave, the wave says how full to dress."));
     } else {
         waters_->setCurrentIndex(waters_->findData(qt(water->id)));
         day_->show(fieldsOf(*water));
         if (water->wind) force_->setCurrentIndex(beaufort(*water->wind));
+        boat_->setText(qt(learnedDrift(document_.book()).words()));
         QStringList cautions;
-        for (const std::string& caution : seaUnder({water->wind.value_or(Speed{}), water->fetch.value_or(Length{}), false}).cautions)
+        for (const std::string& caution : seaOf(document_.book(), *water).cautions)
             cautions << QStringLiteral("! ") + qt(caution);
         cautions_->setText(cautions.join(QLatin1Char('\n')));
     }

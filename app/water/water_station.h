@@ -77,6 +77,7 @@ class WaterStation : public QWidget {
     QToolButton* weatherButton_;
     QListWidget* season_;
     QLabel* answers_;
+    QLabel* boat_;  // how fast the days have found it to drift
     QLabel* cautions_;
     FieldsForm* card_;
     FieldsForm* row_ = nullptr;

@@ -77,7 +77,7 @@ void StepWriter::dub(std::size_t i, const BodyPlan& body) {
         tieOff(i, nameOfPart(i));
         return;
     }
-    TyingStep& step = add(part, {"dub", pieceOf(i), body.noodle ? inMillimetres(*body.noodle) : Amount{}}, body.front);
+    TyingStep& step = add(part, {"dub", pieceOf(i), body.made ? inMillimetres(*body.made) : Amount{}}, body.front);
     step.how = "a noodle of " + machair::said(fur) + ", a third of what seems right, twisted one way, thin at the start" +
                (body.noodleTurns ? "; " + machair::said(turnsOf({}, *body.noodleTurns)) : std::string()) + "; " + outline;
     if (body.props) step.how += "; a ball that the bead is pushed onto, not lower than it";

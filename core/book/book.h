@@ -16,6 +16,13 @@
 namespace machair {
 
 struct Book {
+    Book();
+    Book(const Book&);
+    Book(Book&&) noexcept;
+    Book& operator=(const Book&);
+    Book& operator=(Book&&) noexcept;
+    ~Book();
+
     std::vector<HookSpec> hooks;
     std::vector<Material> materials;
     std::vector<Pattern> patterns;
@@ -35,7 +42,7 @@ struct Book {
     std::vector<Day> days;
     std::optional<SchoolChoices> schools;  // the tier's own, for every dressing that says nothing else
     Carried carried;
-    bool operator==(const Book&) const = default;
+    bool operator==(const Book&) const;
 
     [[nodiscard]] const HookSpec* findHook(std::string_view id) const;
     [[nodiscard]] const Material* findMaterial(std::string_view id) const;

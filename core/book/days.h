@@ -29,6 +29,13 @@ struct Batch {
 
 // How often something went wrong at the vice, by the id of its card ("wing.cocks"); older books have the kind of the part.
 struct Mishap {
+    Mishap();
+    Mishap(const Mishap&);
+    Mishap(Mishap&&) noexcept;
+    Mishap& operator=(const Mishap&);
+    Mishap& operator=(Mishap&&) noexcept;
+    ~Mishap();
+
     std::string id;
     int count = 0;
     std::optional<std::string> shows;  // in words: "stands up"
@@ -37,7 +44,7 @@ struct Mishap {
     std::optional<std::string> thisFly;
     std::optional<std::string> nextFly;
     Carried carried;
-    bool operator==(const Mishap&) const = default;
+    bool operator==(const Mishap&) const;
     [[nodiscard]] bool isOwnCard() const { return part || thisFly || nextFly; }
 };
 
@@ -52,6 +59,13 @@ struct CheckReading {
     bool operator==(const CheckReading&) const = default;
 };
 struct CheckedFly {
+    CheckedFly();
+    CheckedFly(const CheckedFly&);
+    CheckedFly(CheckedFly&&) noexcept;
+    CheckedFly& operator=(const CheckedFly&);
+    CheckedFly& operator=(CheckedFly&&) noexcept;
+    ~CheckedFly();
+
     std::string id;
     std::string pattern;
     std::optional<std::string> date;
@@ -59,7 +73,7 @@ struct CheckedFly {
     std::vector<std::string> faults;   // ids of looks that were not right ("wing"); older books have their words
     std::optional<std::string> photo;  // the file that it was measured on
     Carried carried;
-    bool operator==(const CheckedFly&) const = default;
+    bool operator==(const CheckedFly&) const;
 };
 
 // A team in the water for so long.
@@ -83,6 +97,13 @@ struct Fish {
 };
 [[nodiscard]] inline Fly flyOf(const Fish& fish) { return {fish.pattern, fish.hook}; }
 struct Day {
+    Day();
+    Day(const Day&);
+    Day(Day&&) noexcept;
+    Day& operator=(const Day&);
+    Day& operator=(Day&&) noexcept;
+    ~Day();
+
     std::string id;
     std::string date;  // YYYY-MM-DD
     std::optional<std::string> water;
@@ -97,8 +118,10 @@ struct Day {
     std::optional<WaterColour> colour = {};
     std::optional<double> celsius = {};
     std::optional<std::string> hatching = {};
+    std::optional<Speed> drift = {};  // of the boat, through the top metre of the water
+    std::optional<bool> drogue = {};  // while the drift was timed
     Carried carried = {};
-    bool operator==(const Day&) const = default;
+    bool operator==(const Day&) const;
 };
 
 // "2026-05-02": a day of the calendar.

@@ -73,12 +73,19 @@ void describe(V& v, T& b) {
     v("parts", b.parts, kPositive);
     v.rest(b.carried);
 }
+template <class V, Is<WoundFur> T>
+void describe(V& v, T& w) {
+    v("method", w.method);
+    v("size", w.size, kSize);
+    v("of_reckoned", w.ofReckoned, kCorrection);
+}
 template <class V, Is<DubbingTraits> T>
 void describe(V& v, T& t) {
     v("texture", t.texture);
     v("packed_mg_per_mm3", t.packed, kPositive.says("packed, mg a mm³"));
     v("blend", t.blend, kPlain.says("blend (fur and parts, …)"));
     v("correction", t.correction, kCorrection.says("noodle correction"));
+    v("wound", t.wound, kPlain.says("wound of what was reckoned (method, size, share; …)"));
 }
 template <class V, Is<StrandTraits> T>
 void describe(V& v, T& t) {
@@ -605,6 +612,8 @@ void describe(V& v, T& d) {
     v("colour", d.colour);
     v("celsius", d.celsius, kWaterWarmth.says("water, °C"));
     v("hatching", d.hatching);
+    v("drift_m_s", d.drift, kBoatSpeed.says("boat's drift, m/s"));
+    v("drogue", d.drogue, kPlain.says("a drogue out"));
     v("outings", d.outings);
     v("fish", d.fish);
     v("photos", d.photos);
@@ -626,6 +635,7 @@ void describe(V& v, T& w) {
     v("month", w.month, kMonth);
     v("hatching", w.hatching);
     v("drogue", w.drogue, kPlain.says("a drogue out"));
+    v("own_drift", w.ownDrift, kPlain.says("drift of your own boat"));
     v("kept", w.kept, kFewOrNone.says("fish kept so far"));
     v("rules", w.rules, kCardId);
     v("outline_m", w.outline, kOnMap);

@@ -38,6 +38,13 @@ struct Names<FeatherShade> {
 // One feather that lies in the drawer: its vane, how long its barbs are along it, what was cut out already; and how it was
 // graded: its shade, where it is broken, split or pale, and the mark that it shares with the one it was paired with.
 struct VaneFeather {
+    VaneFeather();
+    VaneFeather(const VaneFeather&);
+    VaneFeather(VaneFeather&&) noexcept;
+    VaneFeather& operator=(const VaneFeather&);
+    VaneFeather& operator=(VaneFeather&&) noexcept;
+    ~VaneFeather();
+
     std::string id;
     std::string material;
     VaneSide side = VaneSide::left;
@@ -48,7 +55,7 @@ struct VaneFeather {
     std::vector<Stretch> spoiled;
     std::optional<std::string> match;
     Carried carried;
-    bool operator==(const VaneFeather&) const = default;
+    bool operator==(const VaneFeather&) const;
 };
 
 struct SlipWanted {
@@ -63,10 +70,17 @@ struct SlipWanted {
 };
 
 struct CutList {
+    CutList();
+    CutList(const CutList&);
+    CutList(CutList&&) noexcept;
+    CutList& operator=(const CutList&);
+    CutList& operator=(CutList&&) noexcept;
+    ~CutList();
+
     std::string id;
     std::vector<SlipWanted> slips;
     Carried carried;
-    bool operator==(const CutList&) const = default;
+    bool operator==(const CutList&) const;
 };
 
 // Hackles that are left of a cape or skin, counted by how long their fibres are.

@@ -98,6 +98,16 @@ struct Show {
     static Field make(const std::vector<BlendPart>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](const BlendPart& b) { return b.material + " " + formatExact(b.parts); }), {}};
     }
+    static Field make(const std::vector<WoundFur>& v) {
+        return {{},
+                {},
+                FieldKind::text,
+                joined(v,
+                       [](const WoundFur& w) {
+                           return spaced(nameOf(w.method)) + " " + std::to_string(w.size) + " " + formatExact(w.ofReckoned);
+                       }),
+                {}};
+    }
     static Field make(const PerLength& v) { return {{}, {}, FieldKind::number, formatExact(v * mm), {}}; }
     static Field make(const Speed& v) { return {{}, {}, FieldKind::number, formatShort(v / metrePerSecond, 9), {}}; }
     static Field make(const Density& v) { return {{}, {}, FieldKind::number, formatExact(v / mgPerMm3), {}}; }
@@ -264,6 +274,21 @@ class Read {
             const auto value = fromName<Enum>(enumName(item));
             if (!value) return wrong(listOfNames<Enum>() + ", or several with commas");
             list.push_back(*value);
+        }
+        v = std::move(list);
+        return {};
+    }
+    // "noodle 10 0.93, loop 12 1.05": by which method, on which size, how much of what was reckoned was wound.
+    Faults into(std::vector<WoundFur>& v) const {
+        std::vector<WoundFur> list;
+        for (const std::string_view item : items()) {
+            const auto first = item.find(' '), last = item.rfind(' ');
+            const auto method = first == std::string_view::npos ? std::nullopt : fromName<BodyMethod>(item.substr(0, first));
+            const auto size = method && last > first ? parseNumber(item.substr(first + 1, last - first - 1)) : std::nullopt;
+            const auto share = size ? parseNumber(item.substr(last + 1)) : std::nullopt;
+            if (!share || !kSize.allows(*size) || !kCorrection.allows(*share))
+                return wrong("how it was wound, on which size and its share of what was reckoned, as \"noodle 10 0.93, loop 12 1.05\"");
+            list.push_back({*method, static_cast<int>(*size), *share});
         }
         v = std::move(list);
         return {};

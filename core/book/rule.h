@@ -62,6 +62,7 @@ inline constexpr Rule kDegrees{0.0, 180.0, false, "an angle from 0 to 180 degree
 inline constexpr Rule kBuoyancy{-1000.0, 1000.0, false, "a buoyancy from -1000 to 1000 mN"};
 inline constexpr Rule kPlaceOnVane{0.0, 1000.0, false, "a place on the vane from 0 to 1000 mm"};
 inline constexpr Rule kWind{0.0, 60.0, false, "a wind from 0 to 60 m/s", 1000.0};
+inline constexpr Rule kBoatSpeed{0.0, 5.0, false, "a drift from 0 to 5 m/s", 1000.0};
 inline constexpr Rule kBearing{0.0, 360.0, false, "a bearing from 0 to 360 degrees"};
 inline constexpr Rule kFetch{0.0, 500000.0, false, "a fetch from 0 to 500000 m", 1000.0};
 inline constexpr Rule kOnMap{-1e6, 1e6, false, "metres on a map, at most 1000 km off", 1000.0};

@@ -89,13 +89,12 @@ bool isSynthetic(const DubbingTraits& fur) {
 
 Lab colourOf(const Material& made) {
     constexpr Lab kMiddling{0.6, 0.0, 0.0};
-    const std::string* written = made.colour ? &*made.colour : made.colours.empty() ? nullptr : &made.colours.front();
+    const std::string* written = made.mainColour();
     if (const auto* strip = std::get_if<StripTraits>(&made.traits); !written && strip && !strip->faces.empty())
         written = &strip->faces.front();
     const auto colour = written ? parseColour(*written) : std::nullopt;
     return colour ? toLab(*colour) : kMiddling;
 }
-double apart(Lab a, Lab b) { return std::hypot(a.L - b.L, a.a - b.a, a.b - b.b); }
 
 // Of the book's materials that pass, the nearest in colour.
 template <class Passes>

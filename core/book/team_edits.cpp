@@ -256,8 +256,11 @@ Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied
     if (found != edit.after.box.end()) {
         found->tied = tied;
     } else {
-        const std::string id = freeIdIn(edit.after.box, dressing->id);
-        edit.after.box.push_back({id, dressing->id, hook.value_or(dressing->hook), tied, {}});
+        BoxFly& fly = edit.after.box.emplace_back();
+        fly.id = freeIdIn(book.box, dressing->id);
+        fly.pattern = dressing->id;
+        fly.hook = hook.value_or(dressing->hook);
+        fly.tied = tied;
     }
     return edit;
 }

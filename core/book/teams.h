@@ -81,6 +81,13 @@ struct LeaderSpec {
 };
 
 struct TeamSpec {
+    TeamSpec();
+    TeamSpec(const TeamSpec&);
+    TeamSpec(TeamSpec&&) noexcept;
+    TeamSpec& operator=(const TeamSpec&);
+    TeamSpec& operator=(TeamSpec&&) noexcept;
+    ~TeamSpec();
+
     std::string id;
     std::optional<std::string> name;
     FliesByPosition flies;
@@ -89,7 +96,7 @@ struct TeamSpec {
     std::optional<LeaderSpec> leader;
     std::optional<std::string> note;
     Carried carried;
-    bool operator==(const TeamSpec&) const = default;
+    bool operator==(const TeamSpec&) const;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
     [[nodiscard]] const std::optional<Fly>& at(Position position) const { return flies[position]; }
@@ -195,6 +202,13 @@ struct OwnStyle {
 
 // A school of the tier's own: one of the four, with what it wants otherwise. team/rules.h says what each number is.
 struct TeamSchool {
+    TeamSchool();
+    TeamSchool(const TeamSchool&);
+    TeamSchool(TeamSchool&&) noexcept;
+    TeamSchool& operator=(const TeamSchool&);
+    TeamSchool& operator=(TeamSchool&&) noexcept;
+    ~TeamSchool();
+
     std::string id;
     std::optional<std::string> name;
     School like = School::stepped;
@@ -213,7 +227,7 @@ struct TeamSchool {
     std::vector<OwnRange> ranges;  // a place that is named has only these rows
     std::vector<OwnStyle> styles;
     Carried carried;
-    bool operator==(const TeamSchool&) const = default;
+    bool operator==(const TeamSchool&) const;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
 };

@@ -26,6 +26,13 @@ struct Names<Light> {
 };
 
 struct WaterSpec {
+    WaterSpec();
+    WaterSpec(const WaterSpec&);
+    WaterSpec(WaterSpec&&) noexcept;
+    WaterSpec& operator=(const WaterSpec&);
+    WaterSpec& operator=(WaterSpec&&) noexcept;
+    ~WaterSpec();
+
     std::string id;
     std::optional<std::string> name;
     std::optional<Speed> wind;
@@ -38,12 +45,13 @@ struct WaterSpec {
     std::optional<int> month;
     std::optional<std::string> hatching;
     std::optional<bool> drogue;
+    std::optional<bool> ownDrift;                // of the boat as the days have it, not the rule of thumb
     std::optional<int> kept;                     // fish so far today: a contest's barbs come off after so many
     std::optional<std::string> rules;            // id of a rule card
     std::vector<std::array<Length, 2>> outline;  // its shore, east and north of a corner
     std::optional<std::string> note;
     Carried carried;
-    bool operator==(const WaterSpec&) const = default;
+    bool operator==(const WaterSpec&) const;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
 };
@@ -57,6 +65,13 @@ struct Names<BarbRule> {
 
 // What a water or a contest allows. What is absent is not ruled.
 struct RuleCard {
+    RuleCard();
+    RuleCard(const RuleCard&);
+    RuleCard(RuleCard&&) noexcept;
+    RuleCard& operator=(const RuleCard&);
+    RuleCard& operator=(RuleCard&&) noexcept;
+    ~RuleCard();
+
     std::string id;
     std::optional<std::string> name;
     std::optional<std::string> source;  // where it was read
@@ -72,7 +87,7 @@ struct RuleCard {
     std::optional<bool> beads;  // and any other weight
     std::optional<std::string> note;
     Carried carried;
-    bool operator==(const RuleCard&) const = default;
+    bool operator==(const RuleCard&) const;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
 };
@@ -87,6 +102,13 @@ struct Names<WaterLayer> {
 
 // What is about on the water from one month to another (over the new year where the first is later), and what suits it.
 struct SeasonRow {
+    SeasonRow();
+    SeasonRow(const SeasonRow&);
+    SeasonRow(SeasonRow&&) noexcept;
+    SeasonRow& operator=(const SeasonRow&);
+    SeasonRow& operator=(SeasonRow&&) noexcept;
+    ~SeasonRow();
+
     std::string id;
     std::string creature;
     int fromMonth = 1;
@@ -101,7 +123,7 @@ struct SeasonRow {
     std::optional<Position> place;  // of the team; any where absent
     std::optional<std::string> note;
     Carried carried;
-    bool operator==(const SeasonRow&) const = default;
+    bool operator==(const SeasonRow&) const;
     [[nodiscard]] const std::string& title() const { return creature; }
     [[nodiscard]] bool includes(int month) const {
         return fromMonth <= toMonth ? month >= fromMonth && month <= toMonth : month >= fromMonth || month <= toMonth;
@@ -110,6 +132,13 @@ struct SeasonRow {
 
 // Flies that are tied and lie in the box: one dressing on one hook.
 struct BoxFly {
+    BoxFly();
+    BoxFly(const BoxFly&);
+    BoxFly(BoxFly&&) noexcept;
+    BoxFly& operator=(const BoxFly&);
+    BoxFly& operator=(BoxFly&&) noexcept;
+    ~BoxFly();
+
     std::string id;
     std::string pattern;
     std::optional<std::string> hook;  // the dressing's own where absent
@@ -117,7 +146,7 @@ struct BoxFly {
     std::optional<int> chewed;        // of those, still there but spent
     std::optional<int> lost = {};     // in the water so far
     Carried carried = {};
-    bool operator==(const BoxFly&) const = default;
+    bool operator==(const BoxFly&) const;
 };
 [[nodiscard]] inline Fly flyOf(const BoxFly& fly) { return {fly.pattern, fly.hook}; }
 

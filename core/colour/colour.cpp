@@ -53,6 +53,8 @@ Lab shade(Lab c, double delta) {
     return {std::clamp(c.L + delta, 0.0, 1.0), c.a * chroma, c.b * chroma};
 }
 
+double apart(Lab a, Lab b) { return std::hypot(a.L - b.L, a.a - b.a, a.b - b.b); }
+
 Lab mix(Lab a, Lab b, double share) { return {a.L + (b.L - a.L) * share, a.a + (b.a - a.a) * share, a.b + (b.b - a.b) * share}; }
 
 std::string_view colourWord(Rgb colour) {

@@ -32,6 +32,7 @@ struct Lab {  // OKLab: L 0 … 1, a and b about ±0.4
 
 // Lightness moved by `delta`; chroma × (1 − 0.35 δ) when lighter, × (1 + 0.25 |δ|) when darker (drawing.md section 4).
 [[nodiscard]] Lab shade(Lab colour, double delta);
+[[nodiscard]] double apart(Lab a, Lab b);           // as the eye has it: the distance in OKLab
 [[nodiscard]] Lab mix(Lab a, Lab b, double share);  // share of b
 
 }  // namespace machair

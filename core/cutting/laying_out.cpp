@@ -82,9 +82,9 @@ class Writer {
     }
     void write(std::size_t i, const std::string& what, const PartPlan& p, const BodyPlan& body) {
         if (body.rope)
-            length(i, what + ", loop or rope", noodleToMake(p), formatNumber(body.mass / mg, 1) + " mg of fur; short is worse than long");
+            length(i, what + ", loop or rope", *body.made, formatNumber(body.mass / mg, 1) + " mg of fur; short is worse than long");
         else if (body.noodle)
-            length(i, what + ", noodle", noodleToMake(p), formatNumber(body.mass / mg, 1) + " mg of fur");
+            length(i, what + ", noodle", *body.made, formatNumber(body.mass / mg, 1) + " mg of fur");
         else if (body.strands && body.perStrand) {
             pieces(i, what, *body.strands, "strands, " + formatNumber(*body.perStrand / mm, 0) + " mm wound of each",
                    body.yield ? "a set gives " + std::to_string(*body.yield) + (*body.yield == 1 ? " body" : " bodies") : "");
@@ -131,14 +131,6 @@ class Writer {
 };
 
 }  // namespace
-
-Length noodleToMake(const PartPlan& part) {
-    const auto& body = std::get<BodyPlan>(part.detail);
-    const auto* fur = std::get_if<DubbingTraits>(&part.made.traits);
-    const double learned = fur ? fur->correction.value_or(1.0) : 1.0;
-    const Length wound = learned * body.noodle.value_or(Length{});
-    return body.rope ? kRopeSpare * wound + kRopeHeld : wound;
-}
 
 std::vector<LaidOut> layOut(const Plan& plan, int flies) {
     require(flies >= 1 && flies <= kMostFlies, "a batch has from 1 to 10000 flies");

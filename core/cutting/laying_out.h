@@ -22,9 +22,6 @@ struct LaidOut {
     std::optional<Mass> mass;
 };
 
-// How long a noodle, loop or rope is made for a dubbed body, with what its fur's leftovers have taught.
-[[nodiscard]] Length noodleToMake(const PartPlan& part);
-
 // In laying-out order: the tying order, the thread first. `flies` from 1 to 10000.
 [[nodiscard]] std::vector<LaidOut> layOut(const Plan& plan, int flies);
 

@@ -5,6 +5,7 @@
 
 #include "book/fields.h"
 #include "book/record_edits.h"
+#include "book/rule.h"
 #include "book/team_edits.h"
 #include "units/text.h"
 
@@ -173,23 +174,27 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
     return edit;
 }
 
-Result<Edit> learnFromLeftover(const Book& book, std::string_view pattern, std::size_t part, Length left) {
-    const auto plan = planPattern(book, pattern);
+Result<Edit> learnFromLeftover(const Book& book, const Fly& fly, std::size_t part, Length left, std::optional<Length> made) {
+    const auto plan = planFly(book, fly, Place("patterns"));
     if (!plan) return tl::unexpected(plan.error());
-    const Place place = Place("patterns").at(book.indexOfPattern(pattern)).key("parts").at(part);
+    const Place place = Place("patterns").at(book.indexOfPattern(fly.pattern)).key("parts").at(part);
     const auto* body = part < plan->parts.size() ? std::get_if<BodyPlan>(&plan->parts[part].detail) : nullptr;
     const auto* fur = body && plan->parts[part].material ? std::get_if<DubbingTraits>(&plan->parts[part].made.traits) : nullptr;
-    if (!fur || !(body->noodle || body->rope)) return fail(place, "expected a body that is dubbed from a fur of the drawers");
-    const double before = fur->correction.value_or(1.0);
-    const Length made = noodleToMake(plan->parts[part]);
-    if (left >= made)
-        return fail(place, "expected less left over than the " + formatNumber(made / mm, 0) + " mm that were made, got " +
-                               formatNumber(left / mm, 0) + " mm");
-    // Longer at once, shorter by a third of the way: never under what was wound, whatever one odd fly left.
-    const double wound = (made - left) / *body->noodle;
-    constexpr double kOfTheWay = 1.0 / 3.0;
-    const double after = std::clamp(wound >= before ? wound : before - kOfTheWay * (before - wound), 0.2, 3.0);
-    return changeMaterialField(book, *plan->parts[part].material, "correction", formatNumber(after, 3), Source::measured);
+    if (!fur || !body->made) return fail(place, "expected a body that is dubbed from a fur of the drawers");
+    const Length wound = made.value_or(*body->made) - left;
+    const double share = wound / *body->noodle;
+    if (!kCorrection.allows(share))
+        return fail(place,
+                    "expected from " + formatNumber(kCorrection.low, 1) + " to " + formatNumber(kCorrection.high, 0) + " times the " +
+                        formatNumber(*body->noodle / mm, 0) + " mm reckoned to be wound, got " + formatNumber(wound / mm, 0) + " mm",
+                    "say how long it was made as well");
+    DubbingTraits taught = *fur;
+    taught.wound = withWound(std::move(taught.wound), {body->method, plan->hook.size(), std::round(1000.0 * share) / 1000.0});
+    Material material = *book.findMaterial(*plan->parts[part].material);
+    material.traits = taught;
+    const auto fields = fieldsOf(material);
+    const auto field = std::ranges::find(fields, "wound", &Field::key);
+    return changeMaterialField(book, material.id, "wound", field->text, Source::measured);
 }
 
 }  // namespace machair

@@ -56,9 +56,11 @@ struct StockWanted {
 // mass_mg, offcuts_mm.
 [[nodiscard]] Result<Edit> changeStock(const Book& book, std::string_view material, std::string_view key, std::string_view text);
 
-// So much of a noodle or rope was left over after a body: what was wound of it over what was reckoned is what the next of
-// that fur is made by. It grows at once (a negative rest) and falls by a third of the way, so that it never goes under what
-// was last wound and one odd fly doesn't decide. Faults: a part that is not dubbed, a rest that is not less than what was made.
-[[nodiscard]] Result<Edit> learnFromLeftover(const Book& book, std::string_view pattern, std::size_t part, Length left);
+// So much of a noodle, loop or rope was left over after a body, negative where it ran short; `made` is how long it was made
+// where that isn't what the plan says. What was wound over what was reckoned is kept with the fur, by method and hook size,
+// and the next one is made by it (models.md section 4). Faults: a part that is not dubbed from a fur of the drawers, less or
+// more wound than any noodle could need.
+[[nodiscard]] Result<Edit> learnFromLeftover(const Book& book, const Fly& fly, std::size_t part, Length left,
+                                             std::optional<Length> made = {});
 
 }  // namespace machair

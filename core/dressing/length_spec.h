@@ -95,9 +95,18 @@ struct Bars {
 };
 
 struct LengthSpec {
-    std::variant<Length, Ratio, Reach, Bars> value;
+    using Value = std::variant<Length, Ratio, Reach, Bars>;
+    LengthSpec();
+    LengthSpec(Value v, Carried c);
+    LengthSpec(const LengthSpec&);
+    LengthSpec(LengthSpec&&) noexcept;
+    LengthSpec& operator=(const LengthSpec&);
+    LengthSpec& operator=(LengthSpec&&) noexcept;
+    ~LengthSpec();
+
+    Value value;
     Carried carried;
-    bool operator==(const LengthSpec&) const = default;
+    bool operator==(const LengthSpec&) const;
 };
 
 [[nodiscard]] inline LengthSpec inMm(Length length) { return {length, {}}; }
@@ -106,11 +115,19 @@ struct LengthSpec {
 
 // {"at": LANDMARK, "ahead": LENGTH?, "behind": LENGTH?}
 struct StationSpec {
+    StationSpec();
+    StationSpec(AnyLandmark landmark, std::optional<LengthSpec> aheadOf, std::optional<LengthSpec> behindOf, Carried c);
+    StationSpec(const StationSpec&);
+    StationSpec(StationSpec&&) noexcept;
+    StationSpec& operator=(const StationSpec&);
+    StationSpec& operator=(StationSpec&&) noexcept;
+    ~StationSpec();
+
     AnyLandmark at = Landmark::eye;
     std::optional<LengthSpec> ahead;
     std::optional<LengthSpec> behind;
     Carried carried;
-    bool operator==(const StationSpec&) const = default;
+    bool operator==(const StationSpec&) const;
 };
 
 }  // namespace machair

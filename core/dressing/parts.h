@@ -85,15 +85,6 @@ struct UnderbodyPart {
     bool operator==(const UnderbodyPart&) const = default;
 };
 
-enum class BodyMethod { noodle, level, loop, rope, herl, fibres, floss, tinsel, wire, chenille, tube, thread };
-template <>
-struct Names<BodyMethod> {
-    static constexpr std::array entries = {
-        NameOf{BodyMethod::noodle, "noodle"},     NameOf{BodyMethod::level, "level"},   NameOf{BodyMethod::loop, "loop"},
-        NameOf{BodyMethod::rope, "rope"},         NameOf{BodyMethod::herl, "herl"},     NameOf{BodyMethod::fibres, "fibres"},
-        NameOf{BodyMethod::floss, "floss"},       NameOf{BodyMethod::tinsel, "tinsel"}, NameOf{BodyMethod::wire, "wire"},
-        NameOf{BodyMethod::chenille, "chenille"}, NameOf{BodyMethod::tube, "tube"},     NameOf{BodyMethod::thread, "thread"}};
-};
 enum class Grip { fingers, pliers };
 template <>
 struct Names<Grip> {
@@ -259,6 +250,13 @@ using PartDetail = std::variant<TagPart, TailPart, RibPart, UnderbodyPart, BodyP
 [[nodiscard]] PartDetail detailFor(PartKind kind);
 
 struct Part {
+    Part();
+    Part(const Part&);
+    Part(Part&&) noexcept;
+    Part& operator=(const Part&);
+    Part& operator=(Part&&) noexcept;
+    ~Part();
+
     PartKind kind = PartKind::body;
     std::optional<std::string> id;  // lives as long as the part does
     std::optional<std::string> material;
@@ -267,7 +265,7 @@ struct Part {
     std::optional<std::string> note;
     PartDetail detail = BodyPart{};
     Carried carried;
-    bool operator==(const Part&) const = default;
+    bool operator==(const Part&) const;
 };
 
 }  // namespace machair

@@ -5,6 +5,23 @@
 
 namespace machair {
 
+// Copied, moved and compared here once, not in every source that does so.
+Part::Part() = default;
+Part::Part(const Part&) = default;
+Part::Part(Part&&) noexcept = default;
+Part& Part::operator=(const Part&) = default;
+Part& Part::operator=(Part&&) noexcept = default;
+Part::~Part() = default;
+bool Part::operator==(const Part&) const = default;
+
+Pattern::Pattern() = default;
+Pattern::Pattern(const Pattern&) = default;
+Pattern::Pattern(Pattern&&) noexcept = default;
+Pattern& Pattern::operator=(const Pattern&) = default;
+Pattern& Pattern::operator=(Pattern&&) noexcept = default;
+Pattern::~Pattern() = default;
+bool Pattern::operator==(const Pattern&) const = default;
+
 double Count::wholeMiddle() const {
     constexpr double kCountRounding = 1e-9;  // so that a sum like 2.9999999999 is three
     return std::ceil(middle() - kCountRounding);

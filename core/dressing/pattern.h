@@ -35,6 +35,13 @@ struct Names<FlyStyle> {
 };
 
 struct Pattern {
+    Pattern();
+    Pattern(const Pattern&);
+    Pattern(Pattern&&) noexcept;
+    Pattern& operator=(const Pattern&);
+    Pattern& operator=(Pattern&&) noexcept;
+    ~Pattern();
+
     std::string id;
     std::optional<std::string> name;
     std::optional<TeamRole> role;
@@ -51,7 +58,7 @@ struct Pattern {
     std::optional<std::string> note;
     std::vector<Part> parts;
     Carried carried;
-    bool operator==(const Pattern&) const = default;
+    bool operator==(const Pattern&) const;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
 };

@@ -10,6 +10,15 @@
 
 namespace machair {
 
+// Copied, moved and compared here once, not in every source that does so.
+HookSpec::HookSpec() = default;
+HookSpec::HookSpec(const HookSpec&) = default;
+HookSpec::HookSpec(HookSpec&&) noexcept = default;
+HookSpec& HookSpec::operator=(const HookSpec&) = default;
+HookSpec& HookSpec::operator=(HookSpec&&) noexcept = default;
+HookSpec::~HookSpec() = default;
+bool HookSpec::operator==(const HookSpec&) const = default;
+
 namespace {
 
 constexpr Density kSteel = 7.85 * mgPerMm3;

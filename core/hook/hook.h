@@ -60,6 +60,13 @@ struct Names<HookFinish> {
 
 // A hook as it is written down.
 struct HookSpec {
+    HookSpec();
+    HookSpec(const HookSpec&);
+    HookSpec(HookSpec&&) noexcept;
+    HookSpec& operator=(const HookSpec&);
+    HookSpec& operator=(HookSpec&&) noexcept;
+    ~HookSpec();
+
     std::string id;
     std::optional<std::string> name;
     int size = 10;
@@ -72,7 +79,7 @@ struct HookSpec {
     std::optional<HookMeasures> measured;
     std::optional<std::string> note;
     Carried carried;
-    bool operator==(const HookSpec&) const = default;
+    bool operator==(const HookSpec&) const;
 };
 
 // Bend and spear as ratios of the gape; the shank's turn over the rear `turnShare` of it.

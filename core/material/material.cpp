@@ -7,6 +7,17 @@
 
 namespace machair {
 
+// Copied, moved and compared here once, not in every source that does so.
+Material::Material() = default;
+Material::Material(const Material&) = default;
+Material::Material(Material&&) noexcept = default;
+Material& Material::operator=(const Material&) = default;
+Material& Material::operator=(Material&&) noexcept = default;
+Material::~Material() = default;
+bool Material::operator==(const Material&) const = default;
+
+const std::string* Material::mainColour() const { return colour ? &*colour : colours.empty() ? nullptr : &colours.front(); }
+
 namespace {
 
 constexpr double kPacking = 0.80;  // of thread laid on the hook, models.md section 3
@@ -363,6 +374,34 @@ Length windingWidth(const Material& material) {
     if (std::holds_alternative<ThreadTraits>(material.traits)) return laidThread(material).width;
     if (material.kind == MaterialKind::quill) return 0.45 * mm;  // stripped
     return windingThickness(material);
+}
+
+namespace {
+constexpr std::size_t kWoundRead = 3;  // the last so many are asked
+}
+
+double takesOfReckoned(const DubbingTraits& dubbing, BodyMethod method, int size) {
+    const auto largest = [&](auto counts) {
+        double most = 0.0;
+        std::size_t read = 0;
+        for (auto one = dubbing.wound.rbegin(); one != dubbing.wound.rend() && read < kWoundRead; ++one)
+            if (one->method == method && counts(*one)) {
+                most = std::max(most, one->ofReckoned);
+                ++read;
+            }
+        return most;
+    };
+    if (const double here = largest([&](const WoundFur& one) { return one.size == size; }); here > 0.0) return here;
+    if (const double any = largest([](const WoundFur&) { return true; }); any > 0.0) return any;
+    return dubbing.correction.value_or(1.0);
+}
+
+std::vector<WoundFur> withWound(std::vector<WoundFur> wound, const WoundFur& one) {
+    wound.push_back(one);
+    const auto alike = [&](const WoundFur& other) { return other.method == one.method && other.size == one.size; };
+    for (auto over = std::ranges::count_if(wound, alike) - static_cast<std::ptrdiff_t>(kWoundRead); over > 0; --over)
+        wound.erase(std::ranges::find_if(wound, alike));
+    return wound;
 }
 
 bool isRoundWinding(const Material& material) { return std::holds_alternative<WireTraits>(material.traits); }

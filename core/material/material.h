@@ -105,6 +105,17 @@ struct StripTraits {  // flat tinsel, floss, ribbon
     bool operator==(const StripTraits&) const = default;
 };
 
+// What a body is wound by.
+enum class BodyMethod { noodle, level, loop, rope, herl, fibres, floss, tinsel, wire, chenille, tube, thread };
+template <>
+struct Names<BodyMethod> {
+    static constexpr std::array entries = {
+        NameOf{BodyMethod::noodle, "noodle"},     NameOf{BodyMethod::level, "level"},   NameOf{BodyMethod::loop, "loop"},
+        NameOf{BodyMethod::rope, "rope"},         NameOf{BodyMethod::herl, "herl"},     NameOf{BodyMethod::fibres, "fibres"},
+        NameOf{BodyMethod::floss, "floss"},       NameOf{BodyMethod::tinsel, "tinsel"}, NameOf{BodyMethod::wire, "wire"},
+        NameOf{BodyMethod::chenille, "chenille"}, NameOf{BodyMethod::tube, "tube"},     NameOf{BodyMethod::thread, "thread"}};
+};
+
 enum class DubbingTexture { sealLike, hare, fineSynthetic, coarseSynthetic };
 template <>
 struct Names<DubbingTexture> {
@@ -118,11 +129,19 @@ struct BlendPart {
     Carried carried;
     bool operator==(const BlendPart&) const = default;
 };
+// What one fly took of a noodle, loop or rope: the length that was wound over what was reckoned.
+struct WoundFur {
+    BodyMethod method = BodyMethod::noodle;
+    int size = 10;  // of the hook
+    double ofReckoned = 1.0;
+    bool operator==(const WoundFur&) const = default;
+};
 struct DubbingTraits {
     std::optional<DubbingTexture> texture;
     std::optional<Density> packed;
     std::vector<BlendPart> blend;
-    std::optional<double> correction;  // of the noodle or loop that the model wants, learned from what was left over
+    std::optional<double> correction;  // of older books: what was learned of every noodle of this fur
+    std::vector<WoundFur> wound;       // the latest last
     bool operator==(const DubbingTraits&) const = default;
 };
 
@@ -231,6 +250,13 @@ using Traits = std::variant<ThreadTraits, WireTraits, StripTraits, DubbingTraits
 [[nodiscard]] Traits traitsFor(MaterialKind kind);
 
 struct Material {
+    Material();
+    Material(const Material&);
+    Material(Material&&) noexcept;
+    Material& operator=(const Material&);
+    Material& operator=(Material&&) noexcept;
+    ~Material();
+
     std::string id;
     MaterialKind kind = MaterialKind::thread;
     std::optional<std::string> name;
@@ -243,9 +269,11 @@ struct Material {
     std::vector<std::string> measured;
     Traits traits;
     Carried carried;
-    bool operator==(const Material&) const = default;
+    bool operator==(const Material&) const;
 
     [[nodiscard]] const std::string& title() const { return name ? *name : id; }
+    // Its own colour, or the first of several; nothing where neither is written.
+    [[nodiscard]] const std::string* mainColour() const;
 };
 
 // What a thread is on the hook, models.md section 3.
@@ -280,6 +308,12 @@ struct Feather {
 [[nodiscard]] Feather feather(const Material& hackle, const Hook& hook);
 [[nodiscard]] bool isCoarseFur(const Material& made);  // seal-like, hare and coarse synthetics: held badly, and shaggy
 [[nodiscard]] bool canBeWound(MaterialKind kind);      // as a collar or throat
+
+// ρ of models.md section 4, the length of noodle, loop or rope that this fur takes over what is reckoned: the largest of the
+// last three of this method on this size of hook, else of the last three of this method, else 1 (or what an older book learned).
+[[nodiscard]] double takesOfReckoned(const DubbingTraits& dubbing, BodyMethod method, int size);
+// With one more fly's, and of each method and size no more than are read.
+[[nodiscard]] std::vector<WoundFur> withWound(std::vector<WoundFur> wound, const WoundFur& one);
 
 [[nodiscard]] Density packedDensity(const DubbingTraits& dubbing);  // of one fur; a blend's own is book/book.h's to know
 

@@ -268,9 +268,8 @@ double HeadScene::radiusAt(double s) const {
 }
 
 Lab baseColour(const Material& material, Rgb usual) {
-    std::string_view hex = material.colour ? std::string_view(*material.colour) : std::string_view();
-    if (hex.empty() && !material.colours.empty()) hex = material.colours.front();
-    return toLab(parseColour(hex).value_or(usual));
+    const std::string* hex = material.mainColour();
+    return toLab((hex ? parseColour(*hex) : std::nullopt).value_or(usual));
 }
 
 Marking markingOf(const Material& made) {

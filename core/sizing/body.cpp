@@ -257,7 +257,10 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         body.noodle = integrateOver(bench, body, [&](double s) { return section2(s) / std::pow(noodleAt(s), 2); }) * mm;
         body.noodleTurns =
             integrateOver(bench, body, [&](double s) { return std::max(0.0, wanted(s) - under(s)) / (2.0 * std::pow(noodleAt(s), 2)); });
-        if (rope) body.rope = kRopeSpare * *body.noodle + kRopeHeld;
+        if (const auto* fur = std::get_if<DubbingTraits>(&made.traits))
+            body.takes = takesOfReckoned(*fur, body.method, bench.plan.hook.size());
+        body.made = body.takes * *body.noodle;
+        if (rope) body.made = body.rope = kRopeSpare * *body.made + kRopeHeld;
         if (body.method != BodyMethod::noodle && !body.overUnderbody) {
             const double least = std::min(wanted(body.front / mm) - under(body.front / mm), wanted(body.end / mm) - under(body.end / mm));
             const double fits = std::max(0.0, least / 2.0);

@@ -195,8 +195,8 @@ struct SayPart {
         std::string text = "from " + place(body.end) + " forward to " + place(body.front) + ", " + formatNumber(body.rearDiameter / mm, 1) +
                            " to " + lengthText(body.frontDiameter) + " thick";
         if (body.noodle)
-            text += "; " + formatNumber(body.mass / mg, 1) + " mg in " +
-                    (body.rope ? "a rope of " + lengthText(*body.rope) : "a noodle of " + lengthText(*body.noodle));
+            text +=
+                "; " + formatNumber(body.mass / mg, 1) + " mg in " + (body.rope ? "a rope of " : "a noodle of ") + lengthText(*body.made);
         return text;
     }
     std::string fibre(const HacklePlan& h) const {

@@ -16,6 +16,21 @@
 
 namespace machair {
 
+// Copied, moved and compared here once, not in every source that does so.
+PartPlan::PartPlan() = default;
+PartPlan::PartPlan(const PartPlan&) = default;
+PartPlan::PartPlan(PartPlan&&) noexcept = default;
+PartPlan& PartPlan::operator=(const PartPlan&) = default;
+PartPlan& PartPlan::operator=(PartPlan&&) noexcept = default;
+PartPlan::~PartPlan() = default;
+
+Plan::Plan(Pattern p, Hook h) : pattern(std::move(p)), hook(std::move(h)), bulk(hook.wire()) {}
+Plan::Plan(const Plan&) = default;
+Plan::Plan(Plan&&) noexcept = default;
+Plan& Plan::operator=(const Plan&) = default;
+Plan& Plan::operator=(Plan&&) noexcept = default;
+Plan::~Plan() = default;
+
 namespace {
 
 class Planner {

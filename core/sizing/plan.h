@@ -94,9 +94,11 @@ struct BodyPlan {
     Length noodleDiameter;
     Volume volume;
     Mass mass;
-    std::optional<Length> noodle;
+    std::optional<Length> noodle;  // L_n, as reckoned
     std::optional<double> noodleTurns;
-    std::optional<Length> rope;
+    std::optional<Length> rope;  // as it is made, with its spare and the end that is held
+    std::optional<Length> made;  // noodle or rope as it is made, with what this fur has been found to take
+    double takes = 1.0;          // ρ, of what is reckoned
     std::optional<double> turns;
     std::optional<double> strands;
     std::optional<Length> length;
@@ -206,6 +208,13 @@ struct HeadPlan {
 };
 
 struct PartPlan {
+    PartPlan();
+    PartPlan(const PartPlan&);
+    PartPlan(PartPlan&&) noexcept;
+    PartPlan& operator=(const PartPlan&);
+    PartPlan& operator=(PartPlan&&) noexcept;
+    ~PartPlan();
+
     PartKind kind = PartKind::body;
     std::optional<std::string> material;
     Material made;  // the material, or the usual one of that part
@@ -355,7 +364,12 @@ struct Warning : Fault {
 [[nodiscard]] inline Length slack(Length a, Length b) { return std::max(0.10 * mm, 0.03 * std::max(abs(a), abs(b))); }
 
 struct Plan {
-    Plan(Pattern p, Hook h) : pattern(std::move(p)), hook(std::move(h)), bulk(hook.wire()) {}
+    Plan(Pattern p, Hook h);
+    Plan(const Plan&);
+    Plan(Plan&&) noexcept;
+    Plan& operator=(const Plan&);
+    Plan& operator=(Plan&&) noexcept;
+    ~Plan();
 
     Pattern pattern;
     Hook hook;

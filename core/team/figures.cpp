@@ -13,8 +13,8 @@ constexpr Rgb kUnknownColour{0.48, 0.42, 0.34};
 constexpr double kHopeless = 100.0;  // near-widths: a fly that floats below one that sinks is not nearly right
 
 Rgb colourOf(const Material& material) {
-    const std::string hex = material.colour ? *material.colour : material.colours.empty() ? std::string() : material.colours.front();
-    return toLinear(parseColour(hex).value_or(kUnknownColour));
+    const std::string* hex = material.mainColour();
+    return toLinear((hex ? parseColour(*hex) : std::nullopt).value_or(kUnknownColour));
 }
 
 double spread(double a, double b) { return std::max(a, b) / std::min(a, b) - 1.0; }

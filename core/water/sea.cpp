@@ -12,8 +12,6 @@ namespace {
 constexpr double kG = 9.81;
 constexpr Length kCautionHeight = 350.0 * mm;
 constexpr Speed kCautionWind = 10.8 * metrePerSecond;
-constexpr double kBoatDrift = 0.035;    // of the wind
-constexpr double kDrogueDrift = 0.018;  // with a drogue out
 
 // Lower ends of Beaufort's forces, m/s.
 constexpr std::array kForces = {0.0, 0.3, 1.6, 3.4, 5.5, 8.0, 10.8, 13.9, 17.2, 20.8, 24.5, 28.5, 32.7};
@@ -30,7 +28,7 @@ WaveClass seaClass(Length waveHeight) {
     return metres < 0.20 ? WaveClass::wave : WaveClass::bigWave;
 }
 
-Sea seaUnder(const Wind& wind) {
+Sea seaUnder(const Wind& wind, const BoatDrift& boat) {
     Sea sea;
     const double u = wind.speed / metrePerSecond;
     const double fetch = wind.fetch / metre;
@@ -42,7 +40,7 @@ Sea seaUnder(const Wind& wind) {
         sea.surface = std::numbers::pi * height / period * metrePerSecond;
         sea.builds = 68.8 * std::pow(kG * fetch / (u * u), 2.0 / 3.0) * u / kG * second;
     }
-    sea.drift = (wind.drogue ? kDrogueDrift : kBoatDrift) * wind.speed;
+    sea.drift = (wind.drogue ? boat.drogue : boat.open) * wind.speed;
     sea.kind = seaClass(sea.height);
     sea.cautions.emplace_back("Life jackets on; the boat owner's and local rules decide whether anyone goes out.");
     if (sea.height >= kCautionHeight)

@@ -18,6 +18,12 @@ struct Names<WaveClass> {
                                            NameOf{WaveClass::wave, "wave"}, NameOf{WaveClass::bigWave, "big_wave"}};
 };
 
+// How fast a boat drifts through the water, as a share of the wind: a rule of thumb, or one's own boat (daybook/boat.h).
+struct BoatDrift {
+    double open = 0.035;
+    double drogue = 0.018;  // with one out
+};
+
 struct Wind {
     Speed speed;   // 0 to 60 m/s
     Length fetch;  // 0 to 500 km
@@ -33,7 +39,7 @@ struct Sea {
     WaveClass kind = WaveClass::calm;
     std::vector<std::string> cautions;  // one always
 };
-[[nodiscard]] Sea seaUnder(const Wind& wind);
+[[nodiscard]] Sea seaUnder(const Wind& wind, const BoatDrift& boat = {});
 [[nodiscard]] WaveClass seaClass(Length waveHeight);
 
 // Beaufort's scale, 0 to 12: the force of a wind, and the middle of a force.

@@ -75,8 +75,8 @@ class Census : public At {
         auto* editor = window().drawers().findChild<QWidget*>(QStringLiteral("record-") + qt(key));
         if (!editor) return false;
         if (auto* line = qobject_cast<QLineEdit*>(editor)) {
-            for (const char* text :
-                 {"7", "6", "15", "0.5", "2", "1", "0.2", "2026-05-03", "#123456", "5, 6, 7", "0 to 3", "palmer", "13", "in words"}) {
+            for (const char* text : {"7", "6", "15", "0.5", "2", "1", "0.2", "2026-05-03", "#123456", "5, 6, 7", "0 to 3", "palmer", "13",
+                                     "in words", "noodle 10 0.9"}) {
                 if (line->text() == QLatin1String(text)) continue;
                 line->setFocus();
                 line->selectAll();

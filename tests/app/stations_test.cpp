@@ -541,11 +541,11 @@ TEST_CASE("what was left of a noodle teaches the next one") {
     bench.find<QDoubleSpinBox>("leftover")->setValue(20.0);
     bench.click("learn");
     const auto& fur = std::get<DubbingTraits>(bench.document().book().findMaterial("fur-olive")->traits);
-    REQUIRE(fur.correction);
-    CHECK(*fur.correction < 1.0);
+    REQUIRE(fur.wound.size() == 1);
+    CHECK(fur.wound[0].ofReckoned < 1.0);
     bench.find<QDoubleSpinBox>("leftover")->setValue(300.0);
     bench.click("learn");
-    CHECK(bench.text("quiet").contains(QStringLiteral("expected less left over")));
+    CHECK(bench.text("quiet").contains(QStringLiteral("mm reckoned to be wound")));
 }
 
 TEST_CASE("the season's table shows the month and is edited in place") {

@@ -66,6 +66,14 @@ std::vector<Triple> everyTriple(const TripleScores& s, std::size_t wanted) {
     return best;
 }
 
+BoxFly boxed(const std::string& id, const std::string& pattern, int tied) {
+    BoxFly fly;
+    fly.id = id;
+    fly.pattern = pattern;
+    fly.tied = tied;
+    return fly;
+}
+
 }  // namespace
 
 TEST_CASE("the best ten teams are those of the plain triple loop, ties and all") {
@@ -122,13 +130,13 @@ TEST_CASE("a fly that is tied once is used once, one to be tied only breaks ties
     Book book = demoBook();
     book.box.clear();
     for (const char* id : {"kelp-lantern", "heather-tinker", "rush-piper"})
-        book.box.push_back({std::string("box-") + id, id, {}, 1, {}});
+        book.box.push_back(boxed(std::string("box-") + id, id, 1));
     const TeamSetting setting = windy();
     auto box = candidatesOf(book, setting).value();
     ChoiceReport report = chooseTeams(box, rulesOf(School::stepped), setting);
     REQUIRE_FALSE(report.teams.empty());
     CHECK(report.teams[0].flies == std::array<std::size_t, 3>{0, 1, 2});
-    book.box.push_back({"twin", "rush-piper", {}, 0, {}});  // the same fly again: still one
+    book.box.push_back(boxed("twin", "rush-piper", 0));  // the same fly again: still one
     CHECK(candidatesOf(book, setting)->size() == 3);
     RuleCard card;
     card.id = "card";

@@ -9,6 +9,7 @@
 
 #include "cutting/cutting.h"
 #include "cutting/vane.h"
+#include "tests/feathers.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -114,16 +115,8 @@ TEST_CASE("the plan is as good as an integer programme's, on sets too large to t
         std::vector<VaneFeather> feathers;
         for (int f = 0, n = whole(3, 7); f < n; ++f) {
             const Length barb = whole(12, 20) * mm;
-            feathers.push_back({"f" + std::to_string(f),
-                                "m",
-                                whole(0, 1) ? VaneSide::left : VaneSide::right,
-                                whole(30, 60) * mm,
-                                {barb, barb, barb},
-                                {},
-                                {},
-                                {},
-                                {},
-                                {}});
+            feathers.push_back(vaneFeather("f" + std::to_string(f), "m", whole(0, 1) ? VaneSide::left : VaneSide::right, whole(30, 60) * mm,
+                                           {barb, barb, barb}));
             if (whole(0, 1)) feathers.back().taken = {{12.0 * mm, whole(14, 20) * mm}};
         }
         std::vector<SlipWanted> slips;

@@ -8,6 +8,7 @@
 #include "cutting/hackles.h"
 #include "cutting/stock.h"
 
+#include "tests/feathers.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -312,16 +313,8 @@ TEST_CASE("forty mixed slips on twelve feathers are proven best within the budge
         std::mt19937 random(seed);
         std::vector<VaneFeather> feathers;
         for (int f = 0; f < 12; ++f)
-            feathers.push_back({"f" + std::to_string(f),
-                                "m",
-                                f % 2 ? VaneSide::left : VaneSide::right,
-                                (60.0 + 3.0 * f) * mm,
-                                {16.0 * mm, 24.0 * mm, 20.0 * mm},
-                                {},
-                                {},
-                                {},
-                                {},
-                                {}});
+            feathers.push_back(vaneFeather("f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right, (60.0 + 3.0 * f) * mm,
+                                           {16.0 * mm, 24.0 * mm, 20.0 * mm}));
         std::vector<SlipWanted> slips;
         Length wanted;
         for (int s = 0; s < 40; ++s) {
@@ -353,16 +346,8 @@ TEST_CASE("forty mixed slips on twelve feathers are proven best within the budge
 TEST_CASE("a plan that isn't proven says how far from best it can be") {
     std::vector<VaneFeather> feathers;
     for (int f = 0; f < 12; ++f)
-        feathers.push_back({"f" + std::to_string(f),
-                            "m",
-                            f % 2 ? VaneSide::left : VaneSide::right,
-                            (51.0 + 2.7 * f) * mm,
-                            {13.0 * mm, 22.0 * mm, 17.0 * mm},
-                            {},
-                            {},
-                            {},
-                            {},
-                            {}});
+        feathers.push_back(vaneFeather("f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right, (51.0 + 2.7 * f) * mm,
+                                       {13.0 * mm, 22.0 * mm, 17.0 * mm}));
     std::mt19937 random(11);
     std::vector<SlipWanted> slips;
     for (int s = 0; s < 40; ++s)
@@ -384,7 +369,7 @@ TEST_CASE("a plan that isn't proven says how far from best it can be") {
 
 TEST_CASE("a slip wider than any stretch is offered as two halves, and cut so when asked") {
     const std::vector<VaneFeather> feathers = {
-        {"f", "m", VaneSide::left, 60.0 * mm, {20.0 * mm, 20.0 * mm, 20.0 * mm}, {{20.0 * mm, 40.0 * mm}}, {}, {}, {}, {}}};
+        vaneFeather("f", "m", VaneSide::left, 60.0 * mm, {20.0 * mm, 20.0 * mm, 20.0 * mm}, {{20.0 * mm, 40.0 * mm}})};
     const std::vector<SlipWanted> slips = {{"wide", "m", 24.0 * mm, 10.0 * mm, SlipSide::any, {}, {}},
                                            {"small", "m", 5.0 * mm, 10.0 * mm, SlipSide::any, {}, {}}};
     const CuttingPlan whole = planCuts(feathers, slips);

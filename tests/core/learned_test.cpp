@@ -1,6 +1,7 @@
 // What the days give back: ratios against the same days, corrections, swaps in words.
 #include <catch2/catch.hpp>
 
+#include "daybook/boat.h"
 #include "daybook/learned.h"
 #include "tests/samples.h"
 
@@ -137,4 +138,40 @@ TEST_CASE("a swap is advised in words and only where it would teach: else that i
         CHECK(advice.now >= 0.5);
     }
     CHECK(swapAdvice(book, "no-such", setting).words.starts_with("nothing in your box"));
+}
+
+TEST_CASE("the boat's own drift is the mean of the days that timed it, the rule of thumb worth three of them") {
+    Book book = demoBook();
+    book.days.clear();
+    CHECK(learnedDrift(book).empty());
+    CHECK(learnedDrift(book).words().empty());
+    const auto timed = [&](double wind, double drift, std::optional<bool> drogue) {
+        Day day;
+        day.id = day.date = "2026-05-" + std::to_string(10 + book.days.size());
+        day.wind = wind * metrePerSecond;
+        day.drift = drift * metrePerSecond;
+        day.drogue = drogue;
+        book.days.push_back(day);
+    };
+    timed(6.0, 0.30, {});     // 0.05
+    timed(4.0, 0.18, false);  // 0.045
+    timed(0.5, 0.10, {});     // too little wind to tell
+    timed(8.0, 0.12, true);   // 0.015 on the drogue
+    const BoatLearned boat = learnedDrift(book);
+    CHECK(boat.days == 2);
+    CHECK(boat.drogueDays == 1);
+    CHECK(boat.drift.open == Approx((3 * 0.035 + 0.05 + 0.045) / 5));  // 0.040
+    CHECK(boat.drift.drogue == Approx((3 * 0.018 + 0.015) / 4));       // 0.01725
+    CHECK(boat.words() ==
+          "your boat: 0.040 of the wind on 2 days (a usual one 0.035), 0.017 of the wind with a drogue on 1 day (a usual "
+          "one 0.018)");
+    // Only where the water asks for it.
+    WaterSpec water;
+    water.wind = 5.0 * metrePerSecond;
+    CHECK(seaOf(book, water).drift / metrePerSecond == Approx(0.175));
+    water.ownDrift = true;
+    CHECK(seaOf(book, water).drift / metrePerSecond == Approx(0.200));
+    water.drogue = true;
+    CHECK(seaOf(book, water).drift / metrePerSecond == Approx(5.0 * 0.01725));
+    CHECK(seaOf(book, WaterSpec{}).drift / metrePerSecond == 0.0);
 }

@@ -172,7 +172,11 @@ TEST_CASE("80 % intervals hold the truth about 80 times in a hundred, over 2,000
 
 TEST_CASE("fish without a fly in the water, and days without hours, don't break the sums") {
     Book book = demoBook();
-    book.days = {{"d", "2026-06-01", {}, {}, {}, {}, {}, {}, {{"kelp-lantern", Position::bob, {}, {}, {}}}, {}, {}}};
+    Day day;
+    day.id = "d";
+    day.date = "2026-06-01";
+    day.fish = {{"kelp-lantern", Position::bob, {}, {}, {}}};
+    book.days = {day};
     for (const auto& entry : Names<Factor>::entries)
         for (const Rate& rate : ratesBy(book, entry.value)) {
             CHECK(std::isfinite(rate.mean()));

@@ -177,29 +177,50 @@ TEST_CASE("a batch is tied one by one into the box, and no further than wanted")
     CHECK(addBatch(book, "rush-piper", 1)->after.batches[1].id != id);
 }
 
-TEST_CASE("a leftover shortens the next noodle, but never to under what was wound: a shortfall lengthens it at once") {
-    const Book book = demoBook();
-    const Length made = *std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail).noodle;
-    const auto correction = [](const Edit& edit) {
-        return *std::get<DubbingTraits>(edit.after.findMaterial("fur-olive")->traits).correction;
-    };
-    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value()) == Approx(1.0 - 0.2 / 3.0).margin(1e-3));
-    CHECK(correction(learnFromLeftover(book, "kelp-lantern", 2, -0.2 * made).value()) == Approx(1.2).margin(1e-3));
-    const Edit once = learnFromLeftover(book, "kelp-lantern", 2, 0.2 * made).value();
-    for (const double left : {0.0, 0.05, 0.3, 0.6}) {
-        const double then = correction(learnFromLeftover(once.after, "kelp-lantern", 2, left * made).value());
-        const double wound = correction(once) - left;
-        CHECK(then >= wound - 1e-3);
-        CHECK(then <= correction(once) + 1e-3);
+TEST_CASE("a noodle is made by the longest of the last three that were wound so on that size, else so on any size") {
+    const Book demo = demoBook();
+    const auto bodyOf = [](const Book& book) { return std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail); };
+    const Length reckoned = *bodyOf(demo).noodle;
+    CHECK(*bodyOf(demo).made / mm == Approx(reckoned / mm));
+    // A fifth left over: the next is a fifth shorter; then as much too short: at once longer.
+    Book book = learnFromLeftover(demo, "kelp-lantern", 2, 0.2 * reckoned)->after;
+    CHECK(*bodyOf(book).made / mm == Approx(0.8 * reckoned / mm).margin(0.1));
+    CHECK(*bodyOf(book).noodle / mm == Approx(reckoned / mm));
+    book = learnFromLeftover(book, "kelp-lantern", 2, -0.3 * reckoned)->after;  // 1.1 wound
+    CHECK(*bodyOf(book).made / mm == Approx(1.1 * reckoned / mm).margin(0.1));
+    // Two thinner ones don't shorten it while the long one is among the last three; a third does.
+    for (const double share : {0.9, 0.85}) {
+        book = learnFromLeftover(book, "kelp-lantern", 2, 0.0 * mm, share * reckoned)->after;
+        CHECK(*bodyOf(book).made / mm == Approx(1.1 * reckoned / mm).margin(0.1));
     }
-    // A rope's spare and the end that is held are not learned away.
+    book = learnFromLeftover(book, "kelp-lantern", 2, 0.0 * mm, 0.7 * reckoned)->after;
+    CHECK(*bodyOf(book).made / mm == Approx(0.9 * reckoned / mm).margin(0.1));
+    const auto& wound = std::get<DubbingTraits>(book.findMaterial("fur-olive")->traits).wound;
+    CHECK(wound.size() == 3);
+    // On another size, where nothing was wound, what was wound on this one; by another method nothing.
+    const auto& fur = std::get<DubbingTraits>(book.findMaterial("fur-olive")->traits);
+    const int size = planPattern(book, "kelp-lantern")->hook.size();
+    CHECK(takesOfReckoned(fur, BodyMethod::noodle, size + 4) == Approx(0.9).margin(1e-3));
+    CHECK(takesOfReckoned(fur, BodyMethod::loop, size) == Approx(1.0));
+    // What an older book learned holds until the first is wound.
+    CHECK(takesOfReckoned({{}, {}, {}, 0.85, {}}, BodyMethod::noodle, 10) == Approx(0.85));
+    CHECK(takesOfReckoned({{}, {}, {}, 0.85, {{BodyMethod::noodle, 12, 1.2}}}, BodyMethod::noodle, 10) == Approx(1.2));
+}
+
+TEST_CASE("a rope's spare and the end that is held are not learned away, and nonsense teaches nothing") {
+    const Book book = demoBook();
     Book rope = book;
     std::get<BodyPart>(rope.findPattern("kelp-lantern")->parts[2].detail).method = BodyMethod::rope;
-    const PartPlan planned = planPattern(rope, "kelp-lantern")->parts[2];
-    CHECK(noodleToMake(planned) / mm == Approx(*std::get<BodyPlan>(planned.detail).rope / mm));
-    const Length whole = noodleToMake(planned), wound = *std::get<BodyPlan>(planned.detail).noodle;
-    CHECK(correction(learnFromLeftover(rope, "kelp-lantern", 2, whole - wound).value()) == Approx(1.0).margin(1e-3));
+    const auto bodyOf = [](const Book& b) { return std::get<BodyPlan>(planPattern(b, "kelp-lantern")->parts[2].detail); };
+    const Length whole = *bodyOf(rope).rope, wound = *bodyOf(rope).noodle;
+    CHECK(whole / mm == Approx(1.10 * wound / mm + 12.0));
+    rope = learnFromLeftover(rope, "kelp-lantern", 2, whole - wound)->after;
+    CHECK(*bodyOf(rope).rope / mm == Approx(whole / mm).margin(0.1));
+    rope = learnFromLeftover(rope, "kelp-lantern", 2, whole - 1.2 * wound)->after;
+    CHECK(*bodyOf(rope).rope / mm == Approx(1.10 * 1.2 * wound / mm + 12.0).margin(0.1));
+    const Length made = *std::get<BodyPlan>(planPattern(book, "kelp-lantern")->parts[2].detail).made;
     CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 2, made));
+    CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 2, -5.0 * made));
     CHECK_FALSE(learnFromLeftover(book, "kelp-lantern", 0, 1.0 * mm));  // a tail
     CHECK_FALSE(learnFromLeftover(book, "nobody", 0, 1.0 * mm));
 }

@@ -1,0 +1,47 @@
+#include "daybook/boat.h"
+
+#include "units/text.h"
+
+namespace machair {
+
+namespace {
+
+constexpr double kRuleIsWorth = 3.0;  // days
+constexpr Speed kLeastWind = 1.0 * metrePerSecond;
+
+std::string shareWords(double own, int days, double usual, const char* with) {
+    return formatNumber(own, 3) + " of the wind" + with + " on " + std::to_string(days) + (days == 1 ? " day" : " days") +
+           " (a usual one " + formatNumber(usual, 3) + ")";
+}
+
+}  // namespace
+
+std::string BoatLearned::words() const {
+    if (empty()) return {};
+    const BoatDrift usual;
+    std::string text = "your boat: ";
+    if (days > 0) text += shareWords(drift.open, days, usual.open, "");
+    if (drogueDays > 0) text += (days > 0 ? ", " : "") + shareWords(drift.drogue, drogueDays, usual.drogue, " with a drogue");
+    return text;
+}
+
+BoatLearned learnedDrift(const Book& book) {
+    BoatLearned learned;
+    double open = kRuleIsWorth * learned.drift.open, held = kRuleIsWorth * learned.drift.drogue;
+    for (const Day& day : book.days) {
+        if (!day.drift || !day.wind || *day.wind < kLeastWind) continue;
+        const bool drogue = day.drogue.value_or(false);
+        (drogue ? held : open) += *day.drift / *day.wind;
+        ++(drogue ? learned.drogueDays : learned.days);
+    }
+    learned.drift.open = open / (kRuleIsWorth + learned.days);
+    learned.drift.drogue = held / (kRuleIsWorth + learned.drogueDays);
+    return learned;
+}
+
+Sea seaOf(const Book& book, const WaterSpec& water) {
+    const Wind wind{water.wind.value_or(Speed{}), water.fetch.value_or(Length{}), water.drogue.value_or(false)};
+    return seaUnder(wind, water.ownDrift.value_or(false) ? learnedDrift(book).drift : BoatDrift{});
+}
+
+}  // namespace machair
