@@ -73,7 +73,7 @@ void paintBarbules(Canvas& canvas, const Fibre& fibre, const FibreLook& look, co
     constexpr double kWidth = 0.019;
     if (canvas.skips(kWidth)) return;
     // Behind the fly they are only its softness: fewer do.
-    const double spacing = std::clamp(2.2 / canvas.k(), 0.034, 0.08) * (far.toPaper > 0.0 ? 1.6 : 1.0);
+    const double spacing = std::clamp(2.2 / canvas.k(), 0.034, 0.08) * (far.toPaper > 0.0 ? 1.6 : 1.0) * look.barbulesApart;
     const int n = static_cast<int>(fibre.length / spacing);
     const double alpha = far.toPaper > 0.0 ? 0.28 : 0.38;
     constexpr double kLean = 37.0 * kPi / 180.0;

@@ -1,5 +1,6 @@
 #include "balance/balance_station.h"
 
+#include <QApplication>
 #include <QComboBox>
 #include <QDrag>
 #include <QFrame>
@@ -9,6 +10,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMimeData>
+#include <QMouseEvent>
 #include <QProgressBar>
 #include <QSettings>
 #include <QSignalBlocker>
@@ -17,6 +19,7 @@
 #include <algorithm>
 #include <set>
 
+#include "balance/team_sheet.h"
 #include "balance/team_view.h"
 #include "book/flies.h"
 #include "drawing/card.h"
@@ -24,6 +27,7 @@
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "parts/label.h"
+#include "parts/things.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -33,18 +37,45 @@ namespace {
 
 constexpr int kBalancePanel = 400;
 
-// The box of dressings: what is dragged out of it is the dressing's id.
-class BoxList : public QListWidget {
+// The fly that a thing of the box is.
+Fly flyIn(const Book& book, const Thing& thing) {
+    if (thing.record.list != "box") return {thing.record.id};
+    const auto found = std::ranges::find(book.box, thing.record.id, &BoxFly::id);
+    return found == book.box.end() ? Fly() : flyOf(*found);
+}
+
+// The box along the foot: what is dragged out of it is the fly, the dressing on its hook.
+class BoxTray : public Tray {
   public:
-    using QListWidget::QListWidget;
+    BoxTray(Document& document, const Theme& theme) : Tray(document, theme, QSize(148, 104)), document_(document) {
+        setWrapping(false);
+        setFlow(QListView::LeftToRight);
+        setHorizontalScrollBarPolicy(Qt::ScrollBarAsNeeded);
+        setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        setFixedHeight(122);
+    }
 
   protected:
-    QMimeData* mimeData(const QList<QListWidgetItem*>& items) const override {
-        auto* dragged = new QMimeData;
-        if (!items.isEmpty())
-            dragged->setData(QString::fromLatin1(TeamView::kDressing), items.front()->data(Qt::UserRole).toString().toUtf8());
-        return dragged;
+    void mousePressEvent(QMouseEvent* event) override {
+        pressed_ = event->position().toPoint();
+        Tray::mousePressEvent(event);
     }
+    void mouseMoveEvent(QMouseEvent* event) override {
+        const Thing* thing = things().at(indexAt(pressed_).row());
+        if (!(event->buttons() & Qt::LeftButton) || !thing ||
+            (event->position().toPoint() - pressed_).manhattanLength() < QApplication::startDragDistance())
+            return Tray::mouseMoveEvent(event);
+        auto* drag = new QDrag(this);
+        auto* mime = new QMimeData;
+        mime->setData(QString::fromLatin1(TeamView::kDressing), TeamView::dragged(flyIn(document_.book(), *thing)).toUtf8());
+        drag->setMimeData(mime);
+        drag->setPixmap(viewport()->grab(visualRect(indexAt(pressed_))));
+        drag->exec(Qt::CopyAction);
+    }
+
+  private:
+    Document& document_;
+    QPoint pressed_;
 };
 
 }  // namespace
@@ -56,18 +87,33 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings
       settings_(settings),
       schools_(new QComboBox),
       belief_(new Label),
-      checks_(new QListWidget),
+      checks_(new TeamSheet(document, theme)),
+      words_(new Label),
       find_(new QToolButton),
       progress_(new QProgressBar),
       found_(new Label),
       takeAs_(new QComboBox),
       proposals_(new QListWidget),
       fished_(new QLineEdit),
-      box_(new BoxList) {
+      box_(new BoxTray(document, theme)) {
     setObjectName(QStringLiteral("balance"));
     auto* layout = sideBySide(this);
     flies_ = new TeamView(document, theme);
-    layout->addWidget(flies_, 1);
+    auto* left = new QVBoxLayout;
+    left->setSpacing(0);
+    left->addWidget(flies_, 1);
+    box_->setObjectName(QStringLiteral("team-box"));
+    box_->setAccessibleName(tr("The box: drag a fly to its place, or Enter hangs it where the chosen one is"));
+    box_->setToolTip(tr("Drag a fly to its place on the leader; Enter puts it where the chosen one hangs"));
+    left->addWidget(box_);
+    layout->addLayout(left, 1);
+    connect(box_, &QListView::activated, this, [this] {
+        const Thing* thing = box_->current();
+        if (!thing || !document_.team()) return;
+        if (!document_.position()) return document_.say(tr("Choose the place on the cast first"));
+        document_.refuse(
+            document_.apply(changeTeamFly(document_.book(), document_.team()->id, *document_.position(), flyIn(document_.book(), *thing))));
+    });
     layout->addWidget(scrolled(makePanel(), kBalancePanel));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] {
@@ -151,8 +197,17 @@ QWidget* BalanceStation::makePanel() {
                         &BalanceStation::writeSheet);
     });
     column->addWidget(heading(tr("What it asks")));
-    asLines(checks_, "checks", tr("Checks of the team"));
-    column->addWidget(checks_, 3);
+    column->addWidget(checks_);
+    words_->setObjectName(QStringLiteral("check-words"));
+    words_->setWordWrap(true);
+    words_->setMinimumHeight(3 * QFontMetrics(words_->font()).lineSpacing());
+    words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    column->addWidget(words_);
+    connect(checks_, &TeamSheet::chose, this, [this] {
+        flies_->point(checks_->chosen());
+        sayCheck();
+    });
+    connect(checks_, &TeamSheet::mendAsked, this, &BalanceStation::propose);
     auto* seek = new QHBoxLayout;
     seek->addWidget(heading(tr("Mend")));
     seek->addStretch(1);
@@ -187,7 +242,7 @@ QWidget* BalanceStation::makePanel() {
     proposals_->hide();
     column->addWidget(proposals_, 2);
     auto* places = new QHBoxLayout;
-    places->addWidget(heading(tr("Box")));
+    places->addWidget(heading(tr("Its place")));
     places->addStretch(1);
     auto* five = toolButton("five-places", tr("Room for five"),
                             tr("Shows the places between bob, middle and point, for waters that allow four or five flies"));
@@ -210,13 +265,7 @@ QWidget* BalanceStation::makePanel() {
     connect(&document_, &Document::planChanged, this, &BalanceStation::refreshFished);
     connect(five, &QToolButton::toggled, flies_, &TeamView::showFive);
     connect(off, &QToolButton::clicked, flies_, &TeamView::takeOff);
-    box_->setObjectName(QStringLiteral("team-box"));
-    box_->setAccessibleName(tr("Dressings to drag to a position"));
-    box_->setToolTip(tr("Drag a dressing to its place on the leader"));
-    box_->setDragEnabled(true);
-    box_->setFrameShape(QFrame::NoFrame);
-    box_->setMaximumHeight(110);
-    column->addWidget(box_, 1);
+    column->addStretch(1);
     connect(schools_, &QComboBox::activated, this, [this](int i) {
         if (document_.team())
             document_.refuse(
@@ -252,22 +301,22 @@ void BalanceStation::refreshSchools() {
             schools_->findData(qt(team->ownSchool.value_or(std::string(nameOf(team->school.value_or(School::stepped)))))));
 }
 
+// The flies that are tied, each on its hook; then the dressings of which none is.
 void BalanceStation::refreshBox() {
-    box_->clear();
-    if (!document_.isOpen()) return;
-    // The flies that are tied, each on its hook; then the dressings of which none is.
-    const auto add = [this](const Fly& fly, const QString& text) {
-        auto* item = new QListWidgetItem(text, box_);
-        item->setData(Qt::UserRole, TeamView::dragged(fly));
-    };
-    std::set<std::string> tied;
-    for (const BoxFly& fly : document_.book().box) {
-        if (fly.tied.value_or(1) == 0) continue;
-        tied.insert(fly.pattern);
-        add(flyOf(fly), tr("%1  ·  %2 tied").arg(qt(sayFly(document_.book(), flyOf(fly)))).arg(fly.tied.value_or(1)));
+    std::vector<Thing> things;
+    if (document_.isOpen()) {
+        const Book& book = document_.book();
+        std::set<std::string> tied;
+        for (Thing& thing : thingsIn(book, "box")) {
+            const auto fly = std::ranges::find(book.box, thing.record.id, &BoxFly::id);
+            if (fly == book.box.end() || fly->tied.value_or(1) == 0) continue;
+            tied.insert(fly->pattern);
+            things.push_back(std::move(thing));
+        }
+        for (Thing& thing : thingsIn(book, "patterns"))
+            if (!tied.contains(thing.record.id)) things.push_back(std::move(thing));
     }
-    for (const Pattern& pattern : document_.book().patterns)
-        if (!tied.contains(pattern.id)) add(pattern.id, qt(pattern.title()));
+    box_->things().show(std::move(things));
 }
 
 void BalanceStation::writeSheet(const QString& path) {
@@ -313,20 +362,32 @@ void BalanceStation::refresh() {
         if (own) own_->show(fieldsOf(*own));
     }
     const auto& report = document_.teamReport();
-    const QSignalBlocker quiet(checks_);
-    checks_->clear();
     belief_->setText(report ? tr("“%1” — an opinion, not a law.").arg(qt(report->rules.belief)) : QString());
-    if (!report) return;
-    std::vector<const TeamCheck*> order;
+    checks_->refresh();
+    sayCheck();
+}
+
+// The check that is looked at; else what is off, the worst first.
+void BalanceStation::sayCheck() {
+    const auto& report = document_.teamReport();
+    if (!report) return words_->clear();
+    const auto said = [](const TeamCheck& check) {
+        return signOf(check.verdict) + QLatin1Char(' ') + qt(check.words) +
+               (check.mend.empty() ? QString() : QStringLiteral("\n     → ") + qt(check.mend));
+    };
+    if (const auto chosen = checks_->chosen(); chosen && *chosen < report->checks.size())
+        return words_->setText(said(report->checks[*chosen]));
+    std::vector<const TeamCheck*> off;
     for (const TeamCheck& check : report->checks)
-        order.push_back(&check);
-    std::ranges::stable_sort(order, std::greater{}, [](const TeamCheck* check) { return check->verdict; });
-    for (const TeamCheck* check : order) {
-        QString text = signOf(check->verdict) + QStringLiteral("  ") + qt(check->words);
-        if (!check->mend.empty()) text += QStringLiteral("\n     → ") + qt(check->mend);
-        auto* item = new QListWidgetItem(text, checks_);
-        item->setForeground(check->verdict == Verdict::pass ? theme_.colours().inkSoft : colourOf(theme_.colours(), check->verdict));
-    }
+        if (check.verdict != Verdict::pass) off.push_back(&check);
+    std::ranges::stable_sort(off, std::greater{}, [](const TeamCheck* check) { return check->shortfall; });
+    QStringList lines;
+    constexpr std::size_t kMost = 3;
+    for (std::size_t i = 0; i < std::min(kMost, off.size()); ++i)
+        lines << said(*off[i]);
+    if (off.size() > kMost) lines << tr("and %1 more: point at them").arg(off.size() - kMost);
+    words_->setText(off.empty() ? tr("All of it passes. Point at a check, or walk to it with the arrows, to see it on the flies.")
+                                : lines.join(QLatin1Char('\n')));
 }
 
 void BalanceStation::propose() {

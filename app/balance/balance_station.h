@@ -20,7 +20,9 @@ class QToolButton;
 namespace machair::app {
 
 class FieldsForm;
+class TeamSheet;
 class TeamView;
+class Tray;
 
 class BalanceStation : public QWidget {
     Q_OBJECT
@@ -39,6 +41,7 @@ class BalanceStation : public QWidget {
     void refreshSchools();
     void refreshBox();
     void refreshFished();
+    void sayCheck();
     void show(const Result<BalanceReport>& report);
     void list(const QString& title, const std::vector<Proposal>& proposals);
     [[nodiscard]] const Proposal* offeredAt(int row) const;
@@ -53,14 +56,15 @@ class BalanceStation : public QWidget {
     Background background_{document_};
     QComboBox* schools_;
     QLabel* belief_;
-    QListWidget* checks_;
+    TeamSheet* checks_;
+    QLabel* words_;  // of the check that is looked at
     QToolButton* find_;
     QProgressBar* progress_;
     QLabel* found_;
     QComboBox* takeAs_;
     QListWidget* proposals_;
     QLineEdit* fished_;
-    QListWidget* box_;
+    Tray* box_;
     FieldsForm* leader_ = nullptr;
     FieldsForm* own_ = nullptr;
     QToolButton* numbers_ = nullptr;

@@ -10,6 +10,7 @@
 #include <cmath>
 
 #include "book/flies.h"
+#include "colour/colour.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -199,47 +200,83 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
     if (!weighed.sink.drivers.empty()) say(qt(weighed.sink.drivers.front()), faceScaled(0.88), c.inkSoft);
 }
 
-// The pair's checks in a line on the border between the two rows.
-void TeamView::paintBetween(QPainter& painter, const TeamFly& upper, const TeamFly& lower) const {
+namespace {
+
+// What a check compares, of one fly; nothing where it is no amount that could be drawn to a scale.
+struct Amount {
+    double value;
+    QString words;
+};
+std::optional<Amount> amountOf(TeamTerm term, const TeamFly& fly) {
+    const FlyFigures& f = fly.figures;
+    switch (term) {
+        case TeamTerm::sinkStep:
+        case TeamTerm::sinkAcross:
+        case TeamTerm::anchor:
+            return Amount{100.0 * f.sink, f.floats ? TeamView::tr("floats") : TeamView::tr("%1 cm/s").arg(number(100.0 * f.sink, 1))};
+        case TeamTerm::presenceOrder: return Amount{f.presence, TeamView::tr("pushes %1 mN").arg(number(f.presence, 2))};
+        case TeamTerm::turnover:
+            return Amount{f.mass / std::max(1e-9, f.presence),
+                          TeamView::tr("%1 mg a mN pushed").arg(number(f.mass / std::max(1e-9, f.presence), 0))};
+        case TeamTerm::pointWeight: return Amount{f.mass, TeamView::tr("%1 mg wet").arg(number(f.mass, 0))};
+        case TeamTerm::fullness:
+        case TeamTerm::slim: return Amount{f.full, TeamView::tr("%1 usual collars").arg(number(f.full, 1))};
+        case TeamTerm::stiff: return Amount{f.stiff, TeamView::tr("%1 % of it stiff").arg(number(100.0 * f.stiff, 0))};
+        case TeamTerm::hold: return Amount{f.hold(), TeamView::tr("pushes %1 times its weight").arg(number(f.hold(), 1))};
+        default: return std::nullopt;
+    }
+}
+
+}  // namespace
+
+void TeamView::point(std::optional<std::size_t> check) {
+    if (pointed_ == check) return;
+    pointed_ = check;
+    update();
+}
+
+// Of the flies of the check that is looked at: what it compares, as bars to one scale, as gapes, arcs or colours.
+void TeamView::paintPointed(QPainter& painter) const {
+    const auto& report = document_.teamReport();
+    if (!pointed_ || *pointed_ >= report->checks.size()) return;
     const Colours& c = theme_.colours();
-    const double y = 0.5 * (rowOf(upper.position).center().y() + rowOf(lower.position).center().y());
-    painter.setPen(QPen(c.line, 1.0));
-    painter.drawLine(QPointF(kStrandX + 110.0, y), QPointF(width() - 14.0, y));
-    const auto name = [](TeamTerm term) {
-        switch (term) {
-            case TeamTerm::sinkStep: return tr("sinks ×");
-            case TeamTerm::presenceOrder: return tr("water ×");
-            case TeamTerm::turnover: return tr("turnover ×");
-            case TeamTerm::pointWeight: return tr("weight ×");
-            case TeamTerm::sizeStep: return tr("size ");
-            case TeamTerm::family: return tr("family ");
-            case TeamTerm::variety: return tr("colour ");
-            default: return QString();
+    const TeamCheck& check = report->checks[*pointed_];
+    const QColor ink = colourOf(c, check.verdict);
+    constexpr double kLongest = 190.0, kBar = 7.0;
+    double most = 1e-9;
+    for (const TeamFly& fly : report->flies)
+        if (const auto amount = amountOf(check.term, fly)) most = std::max(most, amount->value);
+    for (std::size_t i = 0; i < report->flies.size(); ++i) {
+        const TeamFly& fly = report->flies[i];
+        const bool itsOwn = fly.position == check.upper || fly.position == check.lower;
+        if (!itsOwn && !(check.term == TeamTerm::rules && check.upper != check.lower)) continue;
+        const QRectF row = rowOf(fly.position).adjusted(kStrandX + 40.0, 5.0, -8.0, -5.0);
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(QPen(ink, 1.4, Qt::DashLine));
+        painter.drawRoundedRect(row, 6.0, 6.0);
+        painter.setFont(faceScaled(0.95, true));
+        const QPointF at(row.left() + 12.0, row.top() + 20.0);
+        if (const auto amount = amountOf(check.term, fly)) {
+            painter.setPen(ink);
+            painter.drawText(at, amount->words);
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(ink);
+            painter.drawRoundedRect(QRectF(at.x(), at.y() + 6.0, std::max(2.0, kLongest * amount->value / most), kBar), 3.0, 3.0);
+        } else if (check.term == TeamTerm::variety) {
+            const Rgb seen = fromLinear(meanColour(fly.plan));
+            painter.setPen(QPen(c.line, 1.0));
+            painter.setBrush(QColor::fromRgbF(static_cast<float>(seen.r), static_cast<float>(seen.g), static_cast<float>(seen.b)));
+            painter.drawRoundedRect(QRectF(at.x(), at.y() - 12.0, 64.0, 22.0), 4.0, 4.0);
+        } else if (check.term == TeamTerm::size || check.term == TeamTerm::sizeStep || check.term == TeamTerm::topSizeStep) {
+            const Hook& hook = fly.plan.hook;
+            const QPointF top = flies_[i].view.origin + QPointF(scale_ * ((hook.landmarkX(Landmark::rearmost) + 1.1 * mm) / mm), 0.0);
+            painter.setPen(QPen(ink, 3.0));
+            painter.drawLine(top, top + QPointF(0.0, scale_ * (hook.gape() / mm)));
+            painter.drawText(at, tr("gape %1 mm").arg(number(hook.gape() / mm, 1)));
+        } else if (check.term == TeamTerm::spacing && i + 1 < report->flies.size() && fly.position == check.upper) {
+            painter.setPen(QPen(ink, 4.0, Qt::SolidLine, Qt::RoundCap));
+            painter.drawLine(QPointF(kStrandX, rowOf(check.upper).center().y()), QPointF(kStrandX, rowOf(check.lower).center().y()));
         }
-    };
-    painter.setFont(faceScaled(0.92));
-    const QFontMetricsF metrics(painter.font());
-    double x = kStrandX + 118.0;
-    for (const TeamCheck& check : document_.teamReport()->checks) {
-        const QString what = name(check.term);
-        if (what.isEmpty() || check.upper != upper.position || check.lower != lower.position) continue;
-        QString value = check.value ? number(*check.value, check.term == TeamTerm::sizeStep  ? 0
-                                                           : check.term == TeamTerm::variety ? 1
-                                                                                             : 2)
-                                    : tr("floats");
-        if (check.term == TeamTerm::family && check.value) value = tr("%1 %").arg(number(100.0 * *check.value, 0));
-        if (check.term == TeamTerm::sizeStep && check.value && *check.value > 0.0) value.prepend(QLatin1Char('+'));
-        const QString text = signOf(check.verdict) + QLatin1Char(' ') + what + value;
-        const double w = metrics.horizontalAdvance(text) + 14.0;
-        const QRectF tag(x, y - 11.0, w, 22.0);
-        painter.setPen(
-            QPen(check.verdict == Verdict::pass ? c.line : colourOf(c, check.verdict), check.verdict == Verdict::pass ? 1.0 : 1.6));
-        painter.setBrush(c.raised);
-        painter.drawRoundedRect(tag, 5.0, 5.0);
-        painter.setPen(colourOf(c, check.verdict));
-        painter.drawText(tag, Qt::AlignCenter, text);
-        x += w + 5.0;
-        if (x > width() - 60.0) break;
     }
 }
 
@@ -264,8 +301,8 @@ void TeamView::paintEvent(QPaintEvent*) {
         painter.setOpacity(dragged_ == flies_[i].position && over_ ? 0.35 : 1.0);
         paintFly(painter, flies_[i], report->flies[i]);
         painter.setOpacity(1.0);
-        if (i + 1 < flies_.size()) paintBetween(painter, report->flies[i], report->flies[i + 1]);
     }
+    paintPointed(painter);
     for (const Position position : rows())
         if (std::ranges::none_of(flies_, [&](const Shown& fly) { return fly.position == position; })) {
             painter.setPen(c.inkSoft);

@@ -1,6 +1,6 @@
-// The three flies one under another, aligned at the eye and to one scale, on their leader: sink steps and water pushed
-// stand between the flies they are of, hackles are matched as arcs, sizes as gapes. Flies are dragged from one position
-// to another, or in from the box.
+// The three flies one under another, aligned at the eye and to one scale, on their leader. Hackles are matched as arcs, sizes
+// as gapes; what a check compares is drawn on its flies while it is looked at. Flies are dragged from one position to another,
+// or in from the box.
 #pragma once
 
 #include <QWidget>
@@ -21,6 +21,8 @@ class TeamView : public QWidget {
     [[nodiscard]] QRectF rowOf(Position position) const;
     // Rows for all five positions, so that a fly can be dragged to any; else those in use.
     void showFive(bool five);
+    // A check of the report that is looked at: what it compares is drawn on its flies.
+    void point(std::optional<std::size_t> check);
     // Takes the fly on the bench off the leader.
     void takeOff();
     // What is dragged in: a dressing and, in a second line, the hook that it is on.
@@ -53,7 +55,7 @@ class TeamView : public QWidget {
     void paintLeader(QPainter& painter) const;
     void paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) const;
     void paintMeasures(QPainter& painter, const Shown& fly, const TeamFly& weighed) const;
-    void paintBetween(QPainter& painter, const TeamFly& upper, const TeamFly& lower) const;
+    void paintPointed(QPainter& painter) const;
 
     Document& document_;
     const Theme& theme_;
@@ -61,6 +63,7 @@ class TeamView : public QWidget {
     bool five_ = false;
     double scale_ = 10.0;       // px a mm
     double hackleRatio_ = 0.0;  // to the gape, the team's mean
+    std::optional<std::size_t> pointed_;
     std::optional<Position> dragged_;
     QPointF pressed_;
     QPointF pointer_;

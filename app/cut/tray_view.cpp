@@ -300,6 +300,14 @@ void TrayView::sayTable() {
     setAccessibleDescription(said.join(QLatin1Char('\n')));
 }
 
+std::vector<SpokenPart> TrayView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (std::size_t i = 0; i < pieces_.size(); ++i)
+        parts.push_back({qt(pieces_[i].laid.what), (isLaid(i) ? tr("laid: ") : QString()) + pieces_[i].words.join(tr(", ")),
+                         cellOf(i).toRect(), static_cast<int>(i) == current_});
+    return parts;
+}
+
 QColor TrayView::inkOf(const LaidOut& laid) const {
     const Material* made = laid.material.empty() ? nullptr : document_.book().findMaterial(laid.material);
     if (const std::string* hex = made ? made->mainColour() : nullptr) return QColor(qt(*hex));

@@ -9,11 +9,12 @@
 
 #include "cutting/laying_out.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class TrayView : public QWidget {
+class TrayView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     // What lies there for one dressing, and what else is to be said of a part's: the band of its cape.
@@ -32,6 +33,9 @@ class TrayView : public QWidget {
     [[nodiscard]] bool isLaid(std::size_t piece) const;
     [[nodiscard]] const QStringList& wordsOf(std::size_t piece) const { return pieces_.at(piece).words; }
     void tick(std::size_t piece);
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override { tick(part); }
 
   signals:
     void ticked(int laid, int all);

@@ -3,7 +3,6 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDoubleSpinBox>
-#include <QFormLayout>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QSignalBlocker>
@@ -15,6 +14,7 @@
 #include <numbers>
 
 #include "daybook/boat.h"
+#include "drift/handling_strip.h"
 #include "drift/water_section.h"
 #include "frame/panel.h"
 #include "parts/label.h"
@@ -41,8 +41,6 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
       style_(new QComboBox),
       words_(new Label),
       answer_(new Label),
-      question_(new QComboBox),
-      ask_(new QToolButton),
       play_(new QToolButton),
       waves_(new QCheckBox),
       ofDay_(new QCheckBox),
@@ -74,6 +72,8 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
         const QSignalBlocker quiet(scrub_);
         scrub_->setValue(static_cast<int>(std::lround(seconds * 20.0)));
     });
+    connect(&section_->strip(), &HandlingStrip::changed, this, &DriftStation::handlingChanged);
+    connect(&section_->strip(), &HandlingStrip::said, &document_, &Document::say);
     connect(scrub_, &QSlider::valueChanged, this, [this](int value) { section_->setTime(value / 20.0); });
     connect(play_, &QToolButton::toggled, this, [this](bool on) {
         if (on && section_->time() >= section_->length() - 1e-6) section_->setTime(0.0);
@@ -87,7 +87,6 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     settle_.setSingleShot(true);
     settle_.setInterval(kSettles);
     connect(&settle_, &QTimer::timeout, this, [this] { run({}); });
-    connect(&asking_, &Background::runningChanged, this, [this](bool running) { ask_->setText(running ? tr("Stop") : tr("Ask")); });
 }
 
 QDoubleSpinBox* DriftStation::blank(const char* name, const QString& label, double low, double high, double step, int decimals,
@@ -108,68 +107,50 @@ QDoubleSpinBox* DriftStation::blank(const char* name, const QString& label, doub
 QWidget* DriftStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
-    column->addWidget(heading(tr("What the rod does")));
-    auto* form = new QFormLayout;
-    form->setVerticalSpacing(4);
-    const auto row = [&](const char* name, const QString& label, double low, double high, double step, int decimals, double value,
-                         const QString& unit) { form->addRow(label, blank(name, label, low, high, step, decimals, value, unit)); };
-    row("count", tr("Count"), 0, 120, 1, 1, 5, tr(" s"));
+    column->addWidget(heading(tr("The retrieve")));
     style_->setObjectName(QStringLiteral("drift-style"));
+    style_->setAccessibleName(tr("How it is retrieved"));
     style_->addItem(tr("steady"), static_cast<int>(Style::steady));
     style_->addItem(tr("pulls and pauses"), static_cast<int>(Style::pulls));
     style_->addItem(tr("figure of eight"), static_cast<int>(Style::figureOfEight));
     style_->setToolTip(tr("A figure of eight is a slow steady draw with short rests"));
-    form->addRow(tr("Retrieve"), style_);
-    row("retrieve", tr("at"), 0, 3, 0.05, 2, 0.30, tr(" m/s"));
-    row("for", tr("for"), 0, 300, 1, 1, 12, tr(" s"));
-    row("pull", tr("pulls of"), 0.1, 5, 0.1, 1, 0.6, tr(" s"));
-    row("pause", tr("pauses of"), 0, 5, 0.1, 1, 0.8, tr(" s"));
-    row("drift", tr("Boat drifts"), 0, 2, 0.01, 2, 0.10, tr(" m/s"));
-    row("lift", tr("Lift"), 0, 2, 0.05, 2, 0.40, tr(" m/s"));
-    row("height", tr("to a height of"), 0.2, 5, 0.1, 1, 2.0, tr(" m"));
-    row("hold", tr("Hold the bob"), 0, 60, 1, 1, 6, tr(" s"));
-    row("draw", tr("drawing"), 0, 1, 0.02, 2, 0, tr(" m/s"));
-    numbers_["hold"]->setToolTip(tr("The rod goes with the boat and goes on rising, so that the bob stays in the surface"));
-    row("hang", tr("Hang"), 0, 60, 1, 1, 0, tr(" s"));
+    column->addWidget(style_);
+    pulls_ = new QWidget;
+    auto* pulls = new QHBoxLayout(pulls_);
+    pulls->setContentsMargins(0, 0, 0, 0);
+    pulls->addWidget(new Label(tr("pulls of")));
+    pulls->addWidget(blank("pull", tr("pulls of"), 0.1, 5, 0.1, 1, 0.6, tr(" s")));
+    pulls->addWidget(new Label(tr("pauses of")));
+    pulls->addWidget(blank("pause", tr("pauses of"), 0, 5, 0.1, 1, 0.8, tr(" s")));
+    pulls_->hide();
+    column->addWidget(pulls_);
+    column->addSpacing(4);
+    column->addWidget(heading(tr("The day")));
+    auto* boat = new QHBoxLayout;
     ofDay_->setObjectName(QStringLiteral("drift-of-day"));
     ofDay_->setText(tr("the boat drifts with the day's wind"));
     ofDay_->setToolTip(tr("The drift of the water's wind, with its drogue where one is out"));
     ofDay_->setChecked(true);
-    form->addRow(QString(), ofDay_);
+    boat->addWidget(ofDay_, 1);
+    boat->addWidget(blank("drift", tr("Boat drifts"), 0, 2, 0.01, 2, 0.10, tr(" m/s")));
+    column->addLayout(boat);
     connect(ofDay_, &QCheckBox::toggled, this, [this] { handlingChanged(); });
     waves_->setObjectName(QStringLiteral("drift-waves"));
     waves_->setText(tr("in the day's wave"));
     waves_->setToolTip(tr("Runs the wave at three of its phases and says how much it moves the flies"));
-    form->addRow(QString(), waves_);
-    column->addLayout(form);
+    column->addWidget(waves_);
+    column->addSpacing(4);
+    column->addWidget(heading(tr("What comes of it")));
     words_->setObjectName(QStringLiteral("drift-words"));
     words_->setWordWrap(true);
     column->addWidget(words_);
     column->addSpacing(4);
     column->addWidget(heading(tr("Ask it")));
-    question_->setObjectName(QStringLiteral("question"));
-    question_->addItem(tr("How long to count so that the point is at"));
-    question_->addItem(tr("How fast to draw so that the point ends at"));
-    question_->addItem(tr("Which spacing keeps the bob up longest"));
-    question_->addItem(tr("How fast to draw to stay in touch"));
-    question_->addItem(tr("How high and how slow to hold the bob"));
-    question_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    column->addWidget(question_);
-    auto* line = new QHBoxLayout;
-    auto* depth = new QDoubleSpinBox;
-    depth->setObjectName(QStringLiteral("drift-depth"));
-    depth->setAccessibleName(tr("Depth asked for"));
-    depth->setRange(0.05, 10.0);
-    depth->setSingleStep(0.05);
-    depth->setValue(0.5);
-    depth->setSuffix(tr(" m"));
-    numbers_["depth"] = depth;
-    line->addWidget(depth);
-    ask_->setObjectName(QStringLiteral("ask"));
-    ask_->setText(tr("Ask"));
-    line->addWidget(ask_);
-    line->addStretch(1);
-    column->addLayout(line);
+    addQuestion(column, Question::count, "ask-count", tr("How long to count so that the point is at"), true);
+    addQuestion(column, Question::draw, "ask-draw", tr("How fast to draw so that the point ends at"), true);
+    addQuestion(column, Question::spacing, "ask-spacing", tr("Which spacing keeps the bob up longest?"), false);
+    addQuestion(column, Question::touch, "ask-touch", tr("How fast to draw to stay in touch?"), false);
+    addQuestion(column, Question::hold, "ask-hold", tr("How high and how slow to hold the bob?"), false);
     answer_->setObjectName(QStringLiteral("answer"));
     answer_->setWordWrap(true);
     answer_->setFont(faceScaled(1.0, true));
@@ -183,35 +164,26 @@ QWidget* DriftStation::makePanel() {
     column->addWidget(why);
     connect(waves_, &QCheckBox::toggled, this, [this] { handlingChanged(); });
     connect(style_, &QComboBox::currentIndexChanged, this, [this] { handlingChanged(); });
-    connect(ask_, &QToolButton::clicked, this, [this] {
-        if (asking_.running())
-            asking_.stop();
-        else
-            ask();
-    });
     return panel;
+}
+
+// Of the retrieve as it is broken up; nothing for a steady one.
+std::pair<std::optional<Time>, std::optional<Time>> DriftStation::pulls() const {
+    switch (static_cast<Style>(style_->currentData().toInt())) {
+        case Style::steady: return {};
+        case Style::pulls: return {numbers_.at("pull")->value() * second, numbers_.at("pause")->value() * second};
+        case Style::figureOfEight: return {0.5 * second, 0.15 * second};
+    }
+    return {};
 }
 
 Handling DriftStation::handling() const {
     const auto value = [this](const char* name) { return numbers_.at(name)->value(); };
-    Handling h;
-    h.count = value("count") * second;
-    h.retrieve = value("retrieve") * metrePerSecond;
-    h.retrieveFor = value("for") * second;
-    const auto style = static_cast<Style>(style_->currentData().toInt());
-    if (style == Style::pulls) {
-        h.pull = value("pull") * second;
-        h.pause = value("pause") * second;
-    } else if (style == Style::figureOfEight) {
-        h.pull = 0.5 * second;
-        h.pause = 0.15 * second;
-    }
+    Handling h = section_->strip().handling();
+    const auto [pull, pause] = pulls();
+    h.pull = pull;
+    h.pause = pause;
     h.drift = ofDay_->isChecked() && dayDrift() ? *dayDrift() : value("drift") * metrePerSecond;
-    h.lift = value("lift") * metrePerSecond;
-    h.height = value("height") * metre;
-    h.hold = value("hold") * second;
-    h.draw = value("draw") * metrePerSecond;
-    h.hang = value("hang") * second;
     return h;
 }
 
@@ -255,9 +227,9 @@ void DriftStation::showDay() {
 
 // While a control moves the run is rougher and quicker; the full one follows when it rests.
 void DriftStation::handlingChanged() {
-    const bool pulls = static_cast<Style>(style_->currentData().toInt()) == Style::pulls;
-    for (const char* name : {"pull", "pause"})
-        numbers_.at(name)->setEnabled(pulls);
+    pulls_->setVisible(static_cast<Style>(style_->currentData().toInt()) == Style::pulls);
+    const auto [pull, pause] = pulls();
+    section_->strip().setPulls(pull, pause);
     showDay();
     if (!isVisible()) return;
     DriftOptions rough;
@@ -317,19 +289,48 @@ void DriftStation::report() {
     words_->setText(words.join(QLatin1Char('\n')));
 }
 
-void DriftStation::ask() {
+// A sentence to press, with its blank where it has one. Pressed while it is being tried it stops.
+void DriftStation::addQuestion(QVBoxLayout* column, Question question, const char* name, const QString& sentence, bool atDepth) {
+    auto* line = new QHBoxLayout;
+    auto* sentenced = toolButton(name, sentence, tr("Tries it, by running the drift again and again; once more stops"));
+    sentenced->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Preferred);
+    line->addWidget(sentenced, 1);
+    if (atDepth) {
+        auto* depth = new QDoubleSpinBox;
+        depth->setObjectName(QString::fromLatin1(name) + QStringLiteral("-depth"));
+        depth->setAccessibleName(tr("%1 so many metres deep").arg(sentence));
+        depth->setRange(0.05, 10.0);
+        depth->setSingleStep(0.05);
+        depth->setValue(0.5);
+        depth->setSuffix(tr(" m?"));
+        depths_[question] = depth;
+        line->addWidget(depth);
+    }
+    column->addLayout(line);
+    connect(sentenced, &QToolButton::clicked, this, [this, question] {
+        if (asking_.running())
+            asking_.stop();
+        else
+            ask(question);
+    });
+}
+
+void DriftStation::ask(Question which) {
     const auto rigged = rig();
     if (!rigged) return;
-    const int which = question_->currentIndex();
-    const Length depth = numbers_.at("depth")->value() * metre;
+    const Length depth = depths_.contains(which) ? depths_.at(which)->value() * metre : Length{};
     const Handling h = handling();
     if (const Faults faults = check(h); !faults.empty()) return answer_->setText(qt(faults.front().line()));
     answer_->setText(tr("Trying it…"));
     const auto work = [rig = *rigged, h, which, depth](const std::stop_token& stop, const Background::Progress&) {
-        if (which == 0) return countFor(rig, Position::point, depth, stop);
-        if (which == 1) return retrieveFor(rig, h, Position::point, depth, stop);
-        if (which == 4) return holdingFor(rig, h, h.hold > Time{} ? h.hold : 5.0 * second, stop).answer;
-        return which == 2 ? spacingFor(rig, h, stop) : touchFor(rig, h, stop);
+        switch (which) {
+            case Question::count: return countFor(rig, Position::point, depth, stop);
+            case Question::draw: return retrieveFor(rig, h, Position::point, depth, stop);
+            case Question::spacing: return spacingFor(rig, h, stop);
+            case Question::touch: return touchFor(rig, h, stop);
+            case Question::hold: return holdingFor(rig, h, h.hold > Time{} ? h.hold : 5.0 * second, stop).answer;
+        }
+        throw BrokenContract("unknown question");
     };
     asking_.start(work, [this](const Answer& answer) { answer_->setText(answer.stopped ? tr("Stopped.") : qt(answer.words)); });
 }

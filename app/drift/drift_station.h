@@ -19,6 +19,7 @@ class QLabel;
 class QProgressBar;
 class QSlider;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -38,13 +39,16 @@ class DriftStation : public QWidget {
     [[nodiscard]] QDoubleSpinBox* blank(const char* name, const QString& label, double low, double high, double step, int decimals,
                                         double value, const QString& unit);
     [[nodiscard]] Handling handling() const;
+    [[nodiscard]] std::pair<std::optional<Time>, std::optional<Time>> pulls() const;
     [[nodiscard]] std::optional<Speed> dayDrift() const;
     void showDay();
     [[nodiscard]] std::optional<Rig> rig() const;
     [[nodiscard]] WaveSurface dayWave() const;
     void handlingChanged();
     void run(const DriftOptions& options);
-    void ask();
+    enum class Question { count, draw, spacing, touch, hold };
+    void addQuestion(QVBoxLayout* column, Question question, const char* name, const QString& sentence, bool atDepth);
+    void ask(Question which);
     void report();
 
     Document& document_;
@@ -53,11 +57,11 @@ class DriftStation : public QWidget {
     Background asking_{document_};
     WaterSection* section_;
     std::map<std::string, QDoubleSpinBox*> numbers_;
+    std::map<Question, QDoubleSpinBox*> depths_;  // the blanks of the questions
     QComboBox* style_;
+    QWidget* pulls_ = nullptr;
     QLabel* words_;
     QLabel* answer_;
-    QComboBox* question_;
-    QToolButton* ask_;
     QToolButton* play_;
     QCheckBox* waves_;
     QCheckBox* ofDay_;

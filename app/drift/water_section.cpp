@@ -7,6 +7,7 @@
 #include <cmath>
 
 #include "colour/colour.h"
+#include "drift/handling_strip.h"
 #include "theme/said.h"
 #include "units/text.h"
 #include "water/sight.h"
@@ -15,7 +16,10 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kChartShare = 0.36;
+constexpr double kChartShare = 0.30;
+constexpr double kStrip = 66.0;        // px, of what the rod does
+constexpr double kChartMargin = 56.0;  // px, of its title and seconds
+constexpr double kAxisLeft = 54.0, kAxisRight = 150.0;
 constexpr double kFlyPxPerMm = 3.4;  // flies are drawn larger than the water is, to be seen
 constexpr double kAir = 0.16;        // share of the section above the surface
 
@@ -45,11 +49,13 @@ Qt::PenStyle penStyleOf(Position position) {
 
 }  // namespace
 
-WaterSection::WaterSection(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+WaterSection::WaterSection(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), strip_(new HandlingStrip(theme, this)) {
     setObjectName(QStringLiteral("water-section"));
     setAccessibleName(tr("The leader in the water, and depth against time"));
     setMinimumSize(420, 320);
     setMouseTracking(true);
+    connect(strip_, &HandlingStrip::axisChanged, this, qOverload<>(&QWidget::update));
     connect(&document_, &Document::teamChanged, this, [this] {
         rebuildFlies();
         update();
@@ -97,6 +103,7 @@ void WaterSection::show(DriftReport run, WaveSpread waves) {
     deepest_ *= 1.15;
     time_ = first ? 0.5 * length() : std::min(time_, length());  // at first in the middle of the draw, where there is something to see
     if (first) emit timeChanged(time_);
+    strip_->setHeldFrom(run_->heldFrom);
     if (flies_.empty()) rebuildFlies();
     update();
 }
@@ -117,10 +124,19 @@ const DriftSample* WaterSection::sampleAt(double seconds) const {
     return &run_->samples[std::min(index, run_->samples.size() - 1)];
 }
 
+double WaterSection::waterHeight() const { return height() - std::max(kChartShare * height(), kChartMargin + 70.0) - kStrip; }
+
 QRectF WaterSection::chart() const {
-    const double top = height() * (1.0 - kChartShare);
-    return QRectF(54.0, top + 26.0, width() - 54.0 - 150.0, height() - top - 26.0 - 30.0);
+    const double top = waterHeight() + kStrip;
+    return QRectF(kAxisLeft, top + 26.0, width() - kAxisLeft - kAxisRight, height() - top - kChartMargin);
 }
+
+void WaterSection::layStrip() {
+    strip_->setGeometry(QRectF(0.0, waterHeight(), width(), kStrip).toRect());
+    strip_->setAxis(kAxisLeft, width() - kAxisLeft - kAxisRight);
+}
+
+void WaterSection::resizeEvent(QResizeEvent*) { layStrip(); }
 
 QPointF WaterSection::toScreen(const QRectF& frame, const Point2& at) const {
     const double span = std::max(right_ - left_, 1.0);
@@ -239,12 +255,12 @@ void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const Drif
 void WaterSection::paintChart(QPainter& painter) const {
     const Colours& c = theme_.colours();
     const QRectF box = chart();
-    painter.fillRect(QRectF(0.0, height() * (1.0 - kChartShare), width(), height() * kChartShare), c.panel);
+    painter.fillRect(QRectF(0.0, waterHeight(), width(), height() - waterHeight()), c.panel);
     painter.setFont(faceScaled(0.88, true));
     painter.setPen(c.ink);
     painter.drawText(QPointF(14.0, box.top() - 9.0), tr("Depth against time"));
     painter.setFont(faceScaled(0.85));
-    const double seconds = std::max(length(), 1.0);
+    const double seconds = strip_->seconds();  // one axis for what the rod does and what the flies do
     const auto at = [&](double t, double depth) {
         return QPointF(box.left() + box.width() * t / seconds, box.top() + box.height() * std::clamp(depth / deepest_, -0.05, 1.0));
     };
@@ -332,7 +348,7 @@ void WaterSection::paintBands(QPainter& painter, const QRectF& frame) const {
 void WaterSection::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setRenderHint(QPainter::Antialiasing);
-    const QRectF frame(0.0, 0.0, width(), height() * (1.0 - kChartShare));
+    const QRectF frame(0.0, 0.0, width(), waterHeight());
     if (!run_) {
         painter.fillRect(rect(), theme_.colours().paper);
         painter.setPen(theme_.colours().inkSoft);
@@ -363,7 +379,7 @@ void WaterSection::mouseMoveEvent(QMouseEvent* event) {
     const QRectF box = chart();
     const bool over = box.adjusted(-20, -20, 20, 20).contains(event->position());
     setCursor(over ? Qt::SplitHCursor : Qt::ArrowCursor);
-    if ((event->buttons() & Qt::LeftButton) && over) setTime(length() * (event->position().x() - box.left()) / box.width());
+    if ((event->buttons() & Qt::LeftButton) && over) setTime(strip_->seconds() * (event->position().x() - box.left()) / box.width());
 }
 
 }  // namespace machair::app

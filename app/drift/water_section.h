@@ -13,6 +13,8 @@
 
 namespace machair::app {
 
+class HandlingStrip;
+
 class WaterSection : public QWidget {
     Q_OBJECT
   public:
@@ -25,6 +27,8 @@ class WaterSection : public QWidget {
     [[nodiscard]] double length() const;
     [[nodiscard]] const std::optional<DriftReport>& run() const { return run_; }
     [[nodiscard]] QRectF chart() const;  // depth against time
+    // What the rod does, on the same axis above it.
+    [[nodiscard]] HandlingStrip& strip() { return *strip_; }
 
   signals:
     void timeChanged(double seconds);
@@ -33,8 +37,11 @@ class WaterSection : public QWidget {
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
   private:
+    [[nodiscard]] double waterHeight() const;
+    void layStrip();
     void rebuildFlies();
     void paintWater(QPainter& painter, const QRectF& frame) const;
     void paintLeader(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
@@ -47,6 +54,7 @@ class WaterSection : public QWidget {
 
     Document& document_;
     const Theme& theme_;
+    HandlingStrip* strip_;
     std::optional<DriftReport> run_;
     std::optional<DriftReport> before_;
     WaveSpread waves_;

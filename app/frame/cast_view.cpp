@@ -361,6 +361,22 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
     }
 }
 
+std::vector<SpokenPart> CastView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (const Hanging& fly : flies_)
+        parts.push_back(
+            {titleOf(fly.position), tr("%1, %2").arg(fly.name, fly.sinks), fly.rect.toRect(), document_.position() == fly.position});
+    for (const auto& [position, rect] : empty_)
+        parts.push_back({titleOf(position), tr("no fly hangs here"), rect.toRect()});
+    return parts;
+}
+void CastView::choosePart(std::size_t part) {
+    if (part < flies_.size())
+        document_.choosePosition(flies_[part].position);
+    else if (part - flies_.size() < empty_.size())
+        hang(empty_[part - flies_.size()].first);
+}
+
 // The day's wave along the top, its height at the flies' own scale times a fortieth.
 void CastView::paintWave(QPainter& painter) const {
     const WaterSpec* water = document_.isOpen() ? document_.water() : nullptr;

@@ -9,6 +9,7 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "theme/theme.h"
 
 class QToolButton;
@@ -18,7 +19,7 @@ namespace machair::app {
 
 class NameField;
 
-class CastView : public QWidget {
+class CastView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     CastView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -36,6 +37,9 @@ class CastView : public QWidget {
     void hang(Position position);
     // A team with the fly on the bench, its name ready to be typed.
     void beginTeam();
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;  // the flies, and the places that have none
+    void choosePart(std::size_t part) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

@@ -48,6 +48,7 @@
 #include "frame/station_bar.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
+#include "parts/spoken.h"
 #include "plan/plan_station.h"
 #include "store/copies.h"
 #include "store/home.h"
@@ -103,6 +104,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       recipe_(new RecipeSheet(document_, theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
+    speakParts();
     setAcceptDrops(true);
     auto* middle = new QWidget(this);
     auto* layout = new QVBoxLayout(middle);

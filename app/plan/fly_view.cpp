@@ -336,6 +336,29 @@ bool FlyView::focusNextPrevChild(bool next) {
 }
 
 // One step of 0.1 mm by keyboard is one edit.
+std::vector<SpokenPart> FlyView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    constexpr int kAround = 8;  // px
+    for (std::size_t i = 0; i < handles_.size(); ++i) {
+        const Handle& handle = handles_[i];
+        const QPoint place = placeOf(handle).toPoint();
+        const QString words =
+            document_.plan() && handle.part < document_.plan()->parts.size() ? qt(document_.plan()->parts[handle.part].words) : QString();
+        parts.push_back(
+            {qt(handle.name), words, QRect(place - QPoint(kAround, kAround), QSize(2 * kAround, 2 * kAround)), focused_ == i, true});
+    }
+    return parts;
+}
+void FlyView::choosePart(std::size_t part) {
+    if (part >= handles_.size()) return;
+    focused_ = part;
+    update();
+}
+void FlyView::nudgePart(std::size_t part, int steps) {
+    choosePart(part);
+    if (focused_) nudge(steps, handles_[*focused_].travel == Travel::across);
+}
+
 void FlyView::nudge(int steps, bool across) {
     if (!focused_) return;
     const Handle handle = handles_[*focused_];

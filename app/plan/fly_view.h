@@ -7,12 +7,13 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "sizing/handles.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class FlyView : public QWidget {
+class FlyView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     FlyView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -26,6 +27,10 @@ class FlyView : public QWidget {
     // What can be taken hold of, and where it is on the screen.
     [[nodiscard]] const std::vector<Handle>& handles() const { return handles_; }
     [[nodiscard]] QPointF placeOf(const Handle& handle) const { return at(handle.at.x / mm, handle.at.y / mm); }
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;  // the handles
+    void choosePart(std::size_t part) override;
+    void nudgePart(std::size_t part, int steps) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

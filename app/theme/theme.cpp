@@ -91,7 +91,7 @@ void apply(QApplication& application, const Colours& c) {
             "QHeaderView::section { background: %6; color: %7; border: none; border-bottom: 1px solid %3; padding: 4px 6px; }"
             "QListWidget::item { padding: 7px 12px; }"
             "QListWidget#drawer-list { padding: 6px 0px 6px 10px; } QListWidget#drawer-list::item { padding: 3px 0px; }"
-            "QListWidget#checks::item, QListWidget#proposals::item, QListWidget#team-box::item, QListWidget#choices::item, "
+            "QListWidget#proposals::item, QListWidget#choices::item, "
             "QListWidget#steps::item, QListWidget#cuts::item, QListWidget#season::item, QListWidget#days::item, QListWidget#batches::item "
             "{ padding: 3px 4px; }"
             "QToolButton:disabled, QPushButton:disabled { color: %7; border-color: %8; }"

@@ -13,7 +13,7 @@
 namespace machair::app {
 
 namespace {
-constexpr double kStripHeight = 92.0, kSmall = 66.0, kPresent = 128.0, kGap = 6.0;  // px
+constexpr double kStripHeight = 92.0, kSmall = 66.0, kPresent = 128.0, kBetween = 6.0;  // px
 }
 
 StepStrip::StepStrip(const Theme& theme, QWidget* parent) : QWidget(parent), theme_(theme) {
@@ -64,14 +64,14 @@ QRectF StepStrip::rectOf(int step) const {
     const int count = static_cast<int>(steps_.size());
     if (step < 0 || step >= count) return {};
     // The present one in the middle, as far as the ends allow.
-    const double all = kPresent + (count - 1) * (kSmall + kGap);
-    const double before = current_ * (kSmall + kGap);
+    const double all = kPresent + (count - 1) * (kSmall + kBetween);
+    const double before = current_ * (kSmall + kBetween);
     double left = 0.5 * width() - before - 0.5 * kPresent;
-    if (all <= width() - 2.0 * kGap)
+    if (all <= width() - 2.0 * kBetween)
         left = 0.5 * (width() - all);
     else
-        left = std::clamp(left, width() - kGap - all, kGap);
-    const double x = left + step * (kSmall + kGap) + (step > current_ ? kPresent - kSmall : 0.0);
+        left = std::clamp(left, width() - kBetween - all, kBetween);
+    const double x = left + step * (kSmall + kBetween) + (step > current_ ? kPresent - kSmall : 0.0);
     const bool present = step == current_;
     const QRectF rect(x, present ? 4.0 : 20.0, present ? kPresent : kSmall, height() - (present ? 8.0 : 26.0));
     return rect.right() < 0.0 || rect.left() > width() ? QRectF() : rect;

@@ -69,6 +69,22 @@ void TipPath::add(double length, Vec2 speed) {
     end_ += length;
 }
 
+namespace {
+double riseOf(const Handling& h) { return h.lift / metrePerSecond * sin(h.elevation); }  // m/s
+}  // namespace
+
+// Half of the ramp is lost to it, so a lift lasts so much longer.
+Time liftTime(const Handling& h) {
+    if (h.lift <= Speed{}) return {};
+    const double even = h.height / metre / riseOf(h);
+    return (even >= 0.5 * kRamp ? even + 0.5 * kRamp : even / 0.75) * second;
+}
+
+Length liftedIn(const Handling& h, Time time) {
+    const double t = std::max(0.0, time / second);
+    return (t >= kRamp ? t - 0.5 * kRamp : 0.75 * t) * riseOf(h) * metre;
+}
+
 TipPath::TipPath(const Handling& h) {
     const double drift = h.drift / metrePerSecond;
     const Vec2 drawn{-std::max(h.retrieve / metrePerSecond - drift, 0.0), 0.0};
@@ -86,11 +102,7 @@ TipPath::TipPath(const Handling& h) {
     }
     if (h.lift > Speed{}) {
         lift_ = end_;
-        const double rise = h.lift / metrePerSecond * sin(h.elevation);
-        // Half of the ramp is lost to it, so the lift lasts so much longer.
-        const double even = h.height / metre / rise;
-        const double length = even >= 0.5 * kRamp ? even + 0.5 * kRamp : even / 0.75;
-        add(length, {drift - h.lift / metrePerSecond * cos(h.elevation), rise});
+        add(liftTime(h) / second, {drift - h.lift / metrePerSecond * cos(h.elevation), riseOf(h)});
     }
     if (h.hold <= Time{}) add(h.hang / second, {drift, 0.0});
 }
@@ -137,6 +149,7 @@ class Rod {
             speed_ = path_.speedAt(now - dt);
             phase_ = Phase::hold;
             since_ = now - dt;
+            heldFrom_ = since_ * second;
         }
         if (phase_ == Phase::hold && now - since_ > hold_ + 1e-9) {
             phase_ = Phase::hang;
@@ -146,6 +159,7 @@ class Rod {
         at_ = at_ + dt * speed_;
         return at_;
     }
+    [[nodiscard]] std::optional<Time> heldFrom() const { return heldFrom_; }
     [[nodiscard]] bool done(double now) const {
         constexpr double kDust = 1e-9;
         if (!holds_) return now > path_.length() / second - kDust;
@@ -176,6 +190,7 @@ class Rod {
     double half_, reach_, along_, drift_, hold_, hang_;
     Phase phase_ = Phase::path;
     double since_ = 0.0;
+    std::optional<Time> heldFrom_;
     Vec2 at_, speed_;
     double sum_ = 0.0;
 };
@@ -296,6 +311,7 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
             if (options.progress) options.progress(static_cast<double>(i) / static_cast<double>(steps));
         }
     }
+    report.heldFrom = rod.heldFrom();
     for (const Position position : kPositions)
         if (const auto since = reading.onBottom()[position])
             report.warnings.push_back("the " + std::string(nameOf(position)) + " is on the bottom from " + formatNumber(*since, 0) +

@@ -29,8 +29,12 @@ struct Handling {
     Time hang;
 };
 
-// Faults where a number can't be fished: longer than 10 minutes in all, a lift with no height, angles that don't rise.
+// How long a lift to its height takes with its ramp, and how high it comes in a time: each the other's inverse. No lift, no time.
+[[nodiscard]] Time liftTime(const Handling& handling);
+[[nodiscard]] Length liftedIn(const Handling& handling, Time time);
+
 inline constexpr Time kLongestDrift = 600.0 * second;
+// Faults where a number can't be fished: longer than 10 minutes in all, a lift with no height, angles that don't rise.
 [[nodiscard]] Faults check(const Handling& handling);
 
 // Where the rod tip is up to the end of the lift, and in the hang where nothing is held: exact integrals of a speed that
@@ -76,6 +80,7 @@ struct DriftReport {
     std::optional<Time> bobHolds;      // with its fibres touching the surface, in lift and hold
     std::optional<Time> bobWorks;      // within 2 cm and a quarter of the wave's height of it
     std::optional<Length> tipAtBreak;  // height of the line's end then
+    std::optional<Time> heldFrom;      // since the start, when the rod began to hold the bob
     std::optional<Time> bobClear;
     std::vector<std::string> warnings;
     Chain::Count count;

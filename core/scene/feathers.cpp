@@ -217,6 +217,8 @@ TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& 
     const bool under = std::get<WingPart>(build.plan.pattern.parts[part].detail).position == WingPosition::under;
     const double half = radians(wing.round == CloakRound::all ? 175.0 : under ? 95.0 : 140.0);
     const int n = std::clamp(static_cast<int>(std::lround(wing.barbs)), 6, 160);
+    constexpr double kSeenSingly = 32.0;  // barbs of a sheet; of more each shows the less of itself
+    scene.look.barbulesApart = std::max(1.0, n / kSeenSingly);
     const auto over = [&](double x, double share) {  // how far off the shank's line the barbs lie
         const double s = std::min(station + x, build.plan.bodyEnd / mm - 0.05);
         const double body = build.plan.diameter(s * mm) / mm / 2.0;

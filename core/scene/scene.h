@@ -66,8 +66,9 @@ struct FibreLook {
     Lab tip;
     Lab mark;
     FibreKind kind = FibreKind::soft;
-    double barbule = 0.0;  // length of its barbules, mm; 0 none
-    bool marked = false;   // partridge and grouse
+    double barbule = 0.0;        // length of its barbules, mm; 0 none
+    double barbulesApart = 1.0;  // so many times their usual spacing: barbs of a sheet hide one another's
+    bool marked = false;         // partridge and grouse
     double alphaRoot = 0.95;
     double alphaTip = 0.95;
     double barSpacing = 0.0;  // tippet

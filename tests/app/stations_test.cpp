@@ -21,6 +21,7 @@
 #include "cut/feather_view.h"
 #include "cut/gauge_view.h"
 #include "cut/tray_view.h"
+#include "drift/handling_strip.h"
 #include "drift/water_section.h"
 #include "frame/bench_bar.h"
 #include "frame/recipe_sheet.h"
@@ -110,13 +111,13 @@ TEST_CASE("the drift runs, is scrubbed, and answers how long to count") {
     QTest::mouseClick(section, Qt::LeftButton, Qt::NoModifier, QPointF(chart.left() + 0.25 * chart.width(), chart.center().y()).toPoint());
     CHECK(section->time() == Approx(0.25 * length).margin(0.3));
     CHECK(bench.find<QSlider>("scrub")->value() == Approx(section->time() * 20.0).margin(1.0));
-    auto* count = bench.find<QDoubleSpinBox>("drift-count");
-    count->setValue(15.0);
+    auto& strip = section->strip();
+    strip.setLasts(Phase::count, 15.0 * second);
     REQUIRE(waitFor([&] { return section->length() > length + 9.0; }));
-    bench.click("ask");
+    bench.click("ask-count");
     REQUIRE(waitFor([&] { return bench.text("answer").startsWith(QStringLiteral("count ")); }));
-    bench.find<QDoubleSpinBox>("drift-for")->setValue(300.0);
-    bench.find<QDoubleSpinBox>("drift-count")->setValue(120.0);
+    strip.setLasts(Phase::retrieve, 300.0 * second);
+    strip.setLasts(Phase::count, 120.0 * second);
     bench.window().showStation(Station::plan);  // leaving in the middle of a run hurts nothing
 }
 
@@ -124,11 +125,8 @@ TEST_CASE("a hopeless handling says what is wrong with it and keeps the last run
     At bench(Station::drift);
     auto* section = bench.find<WaterSection>("water-section");
     REQUIRE(waitFor([&] { return section->run().has_value(); }));
-    bench.find<QDoubleSpinBox>("drift-count")->setValue(0.0);
-    bench.find<QDoubleSpinBox>("drift-for")->setValue(0.0);
-    bench.find<QDoubleSpinBox>("drift-lift")->setValue(0.0);
-    bench.find<QDoubleSpinBox>("drift-hang")->setValue(0.0);
-    bench.find<QDoubleSpinBox>("drift-hold")->setValue(0.0);
+    for (const Phase phase : kPhases)
+        section->strip().setLasts(phase, {});
     CHECK(bench.text("drift-words").contains(QStringLiteral("expected some time in the water")));
     CHECK(section->run().has_value());
 }

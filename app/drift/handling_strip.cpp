@@ -1,0 +1,457 @@
+#include "drift/handling_strip.h"
+
+#include <QHelpEvent>
+#include <QKeyEvent>
+#include <QLineEdit>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QRegularExpression>
+#include <QToolTip>
+#include <algorithm>
+#include <cmath>
+
+#include "theme/said.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr double kTop = 6.0, kFoot = 8.0;  // px above and below the blocks
+constexpr double kGrip = 5.0;              // px around an edge
+constexpr double kSpareWide = 66.0, kSpareHigh = 24.0;
+constexpr double kLeastAxis = 5.0;  // s
+
+struct Limits {
+    double longest;          // s
+    double fastest;          // m/s, 0 where it has no speed
+    double shown;            // m/s at the top of its block, until it goes faster
+    double step = 0.05;      // m/s a key
+    double takenUp = 5.0;    // s, where it was none
+    double speedThen = 0.0;  // m/s, where it had none
+};
+const Limits& limitsOf(Phase phase) {
+    static constexpr std::array kLimits = {Limits{120.0, 0.0, 0.0}, Limits{300.0, 3.0, 0.6, 0.05, 10.0, 0.3},
+                                           Limits{60.0, 2.0, 0.8, 0.05, 5.0, 0.4}, Limits{60.0, 1.0, 0.4, 0.02}, Limits{60.0, 0.0, 0.0}};
+    return kLimits[static_cast<std::size_t>(phase)];
+}
+
+double toWhole(double value, double step) { return std::round(value / step) * step; }
+
+}  // namespace
+
+HandlingStrip::HandlingStrip(const Theme& theme, QWidget* parent) : QWidget(parent), theme_(theme), typing_(new QLineEdit(this)) {
+    setObjectName(QStringLiteral("handling-strip"));
+    setAccessibleName(tr("What the rod does, against time"));
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    handling_.lift = 0.4 * metrePerSecond;
+    handling_.height = 2.0 * metre;
+    handling_.hold = 6.0 * second;
+    typing_->setObjectName(QStringLiteral("handling-typed"));
+    typing_->setAccessibleName(tr("Seconds and speed"));
+    typing_->hide();
+    connect(typing_, &QLineEdit::returnPressed, this, &HandlingStrip::typed);
+    connect(typing_, &QLineEdit::editingFinished, typing_, &QWidget::hide);
+    connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
+    refit();
+    tell();
+}
+
+void HandlingStrip::setHandling(const Handling& handling) {
+    handling_ = handling;
+    heldFrom_.reset();
+    refit();
+    tell();
+    emit changed();
+}
+
+void HandlingStrip::setPulls(std::optional<Time> pull, std::optional<Time> pause) {
+    handling_.pull = pull;
+    handling_.pause = pause;
+    update();
+}
+
+void HandlingStrip::setHeldFrom(std::optional<Time> heldFrom) {
+    heldFrom_ = heldFrom;
+    if (held_.grip == Grip::none) refit();
+    update();
+}
+
+void HandlingStrip::setAxis(double left, double width) {
+    left_ = left;
+    width_ = width;
+    update();
+}
+
+std::optional<Speed> HandlingStrip::speed(Phase phase) const {
+    switch (phase) {
+        case Phase::retrieve: return handling_.retrieve;
+        case Phase::lift: return handling_.lift;
+        case Phase::hold: return handling_.draw;
+        case Phase::count:
+        case Phase::hang: return std::nullopt;
+    }
+    return std::nullopt;
+}
+
+Time HandlingStrip::lasts(Phase phase) const {
+    switch (phase) {
+        case Phase::count: return handling_.count;
+        case Phase::retrieve: return handling_.retrieveFor;
+        case Phase::lift: {
+            const Time whole = liftTime(handling_);
+            // The rod stops rising as soon as the bob is up.
+            return heldFrom_ && held_.grip == Grip::none ? std::clamp(*heldFrom_ - starts(Phase::lift), Time{}, whole) : whole;
+        }
+        case Phase::hold: return handling_.hold;
+        case Phase::hang: return handling_.hang;
+    }
+    return {};
+}
+
+Time HandlingStrip::starts(Phase phase) const {
+    Time at;
+    for (const Phase before : kPhases) {
+        if (before == phase) break;
+        at += lasts(before);
+    }
+    return at;
+}
+
+void HandlingStrip::setLasts(Phase phase, Time time) {
+    const Limits& limits = limitsOf(phase);
+    const Time to = std::clamp(toWhole(time / second, 0.1), 0.0, limits.longest) * second;
+    switch (phase) {
+        case Phase::count: handling_.count = to; break;
+        case Phase::retrieve: handling_.retrieveFor = to; break;
+        case Phase::lift:
+            if (to > Time{} && handling_.lift <= Speed{}) handling_.lift = limits.speedThen * metrePerSecond;
+            if (to > Time{})
+                handling_.height = std::clamp(toWhole(liftedIn(handling_, to) / metre, 0.05), 0.2, 5.0) * metre;
+            else
+                handling_.lift = {};
+            break;
+        case Phase::hold: handling_.hold = to; break;
+        case Phase::hang: handling_.hang = to; break;
+    }
+    heldFrom_.reset();
+    if (held_.grip == Grip::none) refit();
+    tell();
+    emit changed();
+}
+
+void HandlingStrip::setSpeed(Phase phase, Speed speed) {
+    const Limits& limits = limitsOf(phase);
+    const Speed to = std::clamp(toWhole(speed / metrePerSecond, 0.01), 0.0, limits.fastest) * metrePerSecond;
+    switch (phase) {
+        case Phase::retrieve: handling_.retrieve = to; break;
+        case Phase::lift: handling_.lift = std::max(to, 0.05 * metrePerSecond); break;
+        case Phase::hold: handling_.draw = to; break;
+        case Phase::count:
+        case Phase::hang: return;
+    }
+    heldFrom_.reset();
+    if (held_.grip == Grip::none) refit();
+    tell();
+    emit changed();
+}
+
+double HandlingStrip::fastest(Phase phase) const {
+    const double own = speed(phase).value_or(Speed{}) / metrePerSecond;
+    return std::max(limitsOf(phase).shown, own * 1.15);
+}
+
+// The axis holds still under a drag, and fits all of it afterwards.
+void HandlingStrip::refit() {
+    const double all = std::max(kLeastAxis, (starts(Phase::hang) + lasts(Phase::hang)) / second);
+    if (std::abs(all - seconds_) > 1e-9) {
+        seconds_ = all;
+        emit axisChanged();
+    }
+    update();
+}
+
+QRectF HandlingStrip::block(Phase phase) const {
+    if (lasts(phase) <= Time{}) return {};
+    const double perSecond = width_ / seconds_;
+    return QRectF(left_ + starts(phase) / second * perSecond, kTop, lasts(phase) / second * perSecond, height() - kTop - kFoot);
+}
+
+QRectF HandlingStrip::spare(Phase phase) const {
+    if (lasts(phase) > Time{}) return {};
+    int place = 0;
+    for (const Phase other : kPhases) {
+        if (other == phase) break;
+        if (lasts(other) <= Time{}) ++place;
+    }
+    return QRectF(left_ + width_ + 14.0 + (place % 2) * (kSpareWide + 4.0), kTop + (place / 2) * (kSpareHigh + 4.0), kSpareWide,
+                  kSpareHigh);
+}
+
+double HandlingStrip::level(Phase phase) const {
+    const QRectF box = block(phase);
+    const auto own = speed(phase);
+    if (!own || box.isEmpty()) return box.bottom();
+    return box.bottom() - box.height() * std::min(1.0, *own / metrePerSecond / fastest(phase));
+}
+
+QString HandlingStrip::title(Phase phase) const {
+    switch (phase) {
+        case Phase::count: return tr("count");
+        case Phase::retrieve: return handling_.pull ? tr("pulls") : tr("retrieve");
+        case Phase::lift: return tr("lift");
+        case Phase::hold: return tr("hold the bob");
+        case Phase::hang: return tr("hang");
+    }
+    return {};
+}
+
+QString HandlingStrip::words(Phase phase) const {
+    const QString time = tr("%1 s").arg(number(lasts(phase) / second, 1));
+    const auto own = speed(phase);
+    if (!own) return time;
+    const QString fast = tr("%1 m/s").arg(number(*own / metrePerSecond, 2));
+    if (phase == Phase::lift) return tr("%1 · %2 to %3 m").arg(time, fast, number(handling_.height / metre, 1));
+    if (phase == Phase::hold) return *own > Speed{} ? tr("%1 · drawing %2").arg(time, fast) : time;
+    return tr("%1 · %2").arg(time, fast);
+}
+
+void HandlingStrip::paintBlock(QPainter& painter, Phase phase) const {
+    const Colours& c = theme_.colours();
+    const QRectF box = block(phase).adjusted(1.0, 0.0, -1.0, 0.0);
+    const bool isChosen = phase == chosen_ && hasFocus();
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(c.raised);
+    painter.drawRoundedRect(box, 4.0, 4.0);
+    QColor fill = c.slate;
+    fill.setAlpha(70);
+    if (const auto own = speed(phase)) {
+        const double top = level(phase);
+        painter.setBrush(fill);
+        if (phase == Phase::retrieve && handling_.pull && handling_.pause) {
+            const double perSecond = width_ / seconds_;
+            const double pull = *handling_.pull / second, both = pull + *handling_.pause / second;
+            for (double t = 0.0; both > 0.01 && t < lasts(phase) / second && (width_ / seconds_) * both > 1.5; t += both)
+                painter.drawRect(
+                    QRectF(box.left() + t * perSecond, top, std::min(pull, lasts(phase) / second - t) * perSecond, box.bottom() - top));
+        } else {
+            painter.drawRect(QRectF(box.left(), top, box.width(), box.bottom() - top));
+        }
+        painter.setPen(QPen(c.slate, 2.0));
+        painter.drawLine(QPointF(box.left(), top), QPointF(box.right(), top));
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(c.slate);
+        if (box.width() > 18.0) painter.drawRoundedRect(QRectF(box.center().x() - 8.0, top - 2.5, 16.0, 5.0), 2.5, 2.5);
+    }
+    painter.setBrush(Qt::NoBrush);
+    painter.setPen(QPen(isChosen ? c.accent : c.line, isChosen ? 2.0 : 1.0));
+    painter.drawRoundedRect(box, 4.0, 4.0);
+    painter.setPen(QPen(c.inkSoft, 2.0, Qt::SolidLine, Qt::RoundCap));  // the edge to drag
+    painter.drawLine(QPointF(box.right() - 2.5, box.center().y() - 6.0), QPointF(box.right() - 2.5, box.center().y() + 6.0));
+    const QRectF text = box.adjusted(6.0, 2.0, -7.0, -2.0);
+    if (text.width() < 20.0) return;
+    painter.setPen(c.ink);
+    painter.setFont(faceScaled(0.85, true));
+    painter.drawText(text, Qt::AlignLeft | Qt::AlignTop,
+                     QFontMetrics(painter.font()).elidedText(title(phase), Qt::ElideRight, static_cast<int>(text.width())));
+    painter.setFont(faceScaled(0.82));
+    const QFontMetrics metrics(painter.font());
+    QString said = words(phase);
+    if (metrics.horizontalAdvance(said) > text.width()) said = tr("%1 s").arg(number(lasts(phase) / second, 0));
+    painter.drawText(text, Qt::AlignLeft | Qt::AlignBottom, metrics.elidedText(said, Qt::ElideRight, static_cast<int>(text.width())));
+}
+
+void HandlingStrip::paintEvent(QPaintEvent*) {
+    const Colours& c = theme_.colours();
+    QPainter painter(this);
+    painter.setRenderHint(QPainter::Antialiasing);
+    painter.fillRect(rect(), c.panel);
+    painter.setFont(faceScaled(0.85, true));
+    painter.setPen(c.ink);
+    painter.drawText(QRectF(0.0, kTop, left_ - 6.0, height() - kTop - kFoot), Qt::AlignRight | Qt::AlignVCenter, tr("rod"));
+    for (const Phase phase : kPhases) {
+        if (lasts(phase) > Time{}) {
+            paintBlock(painter, phase);
+            continue;
+        }
+        const QRectF box = spare(phase);
+        const bool isChosen = phase == chosen_ && hasFocus();
+        painter.setBrush(Qt::NoBrush);
+        painter.setPen(QPen(isChosen ? c.accent : c.inkSoft, isChosen ? 2.0 : 1.0, Qt::DashLine));
+        painter.drawRoundedRect(box, 4.0, 4.0);
+        painter.setPen(c.inkSoft);
+        painter.setFont(faceScaled(0.82));
+        painter.drawText(
+            box, Qt::AlignCenter,
+            QFontMetrics(painter.font()).elidedText(tr("+ %1").arg(title(phase)), Qt::ElideRight, static_cast<int>(box.width()) - 6));
+    }
+}
+
+HandlingStrip::Held HandlingStrip::gripAt(QPointF at) const {
+    // Edges first: a block may be narrower than its grips. The last of those that meet is the one that can grow.
+    for (auto phase = kPhases.rbegin(); phase != kPhases.rend(); ++phase)
+        if (const QRectF box = block(*phase); !box.isEmpty() && std::abs(at.x() - box.right()) <= kGrip && at.y() <= height())
+            return {Grip::edge, *phase};
+    for (const Phase phase : kPhases) {
+        if (spare(phase).contains(at)) return {Grip::spare, phase};
+        if (!block(phase).contains(at)) continue;
+        return {speed(phase) && std::abs(at.y() - level(phase)) <= kGrip + 1.0 ? Grip::level : Grip::body, phase};
+    }
+    return {};
+}
+
+void HandlingStrip::choose(Phase phase) {
+    if (typing_->isVisible()) typing_->hide();
+    chosen_ = phase;
+    tell();
+    update();
+}
+
+void HandlingStrip::tell() {
+    QStringList said;
+    for (const Phase phase : kPhases)
+        said << (phase == chosen_ ? tr("chosen: %1 %2") : tr("%1 %2")).arg(title(phase), words(phase));
+    setAccessibleDescription(said.join(tr("; ")));
+}
+
+std::vector<SpokenPart> HandlingStrip::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (const Phase phase : kPhases)
+        parts.push_back(
+            {title(phase), words(phase), (lasts(phase) > Time{} ? block(phase) : spare(phase)).toRect(), phase == chosen_, true});
+    return parts;
+}
+void HandlingStrip::choosePart(std::size_t part) {
+    if (part < kPhases.size()) choose(kPhases[part]);
+}
+void HandlingStrip::nudgePart(std::size_t part, int steps) {
+    if (part < kPhases.size()) setLasts(kPhases[part], std::max(Time{}, lasts(kPhases[part]) + static_cast<double>(steps) * second));
+}
+
+void HandlingStrip::mousePressEvent(QMouseEvent* event) {
+    if (event->button() != Qt::LeftButton) return QWidget::mousePressEvent(event);
+    const Held grip = gripAt(event->position());
+    if (grip.grip == Grip::none) return;
+    choose(grip.phase);
+    if (grip.grip == Grip::spare) return setLasts(grip.phase, limitsOf(grip.phase).takenUp * second);
+    if (grip.grip == Grip::body) return;
+    held_ = grip;  // a lift shows all that was asked of it while it is dragged
+    update();
+}
+
+void HandlingStrip::mouseMoveEvent(QMouseEvent* event) {
+    const QPointF at = event->position();
+    if (held_.grip == Grip::edge) {
+        const double t = (at.x() - left_) / width_ * seconds_;
+        return setLasts(held_.phase, std::max(0.1, toWhole(t - starts(held_.phase) / second, 0.5)) * second);
+    }
+    if (held_.grip == Grip::level) {
+        const double foot = height() - kFoot;
+        const double share = (foot - at.y()) / (foot - kTop);
+        const double most = fastest(held_.phase);
+        return setSpeed(held_.phase, toWhole(share * most, limitsOf(held_.phase).step) * metrePerSecond);
+    }
+    const Held grip = gripAt(at);
+    setCursor(grip.grip == Grip::edge    ? Qt::SplitHCursor
+              : grip.grip == Grip::level ? Qt::SplitVCursor
+              : grip.grip == Grip::none  ? Qt::ArrowCursor
+                                         : Qt::PointingHandCursor);
+}
+
+void HandlingStrip::mouseReleaseEvent(QMouseEvent*) {
+    if (held_.grip == Grip::none) return;
+    held_ = {};
+    refit();
+    emit changed();
+}
+
+void HandlingStrip::mouseDoubleClickEvent(QMouseEvent* event) {
+    const Held grip = gripAt(event->position());
+    if (grip.grip == Grip::none || grip.grip == Grip::spare) return;
+    choose(grip.phase);
+    type({});
+}
+
+void HandlingStrip::keyPressEvent(QKeyEvent* event) {
+    const auto at = std::ranges::find(kPhases, chosen_) - kPhases.begin();
+    const auto others = static_cast<std::ptrdiff_t>(kPhases.size());
+    const double now = lasts(chosen_) / second;
+    const double fast = speed(chosen_).value_or(Speed{}) / metrePerSecond;
+    switch (event->key()) {
+        case Qt::Key_Left: return choose(kPhases[static_cast<std::size_t>((at + others - 1) % others)]);
+        case Qt::Key_Right: return choose(kPhases[static_cast<std::size_t>((at + 1) % others)]);
+        case Qt::Key_PageUp: return setLasts(chosen_, (now + 1.0) * second);
+        case Qt::Key_PageDown: return setLasts(chosen_, std::max(0.0, now - 1.0) * second);
+        case Qt::Key_Up: return setSpeed(chosen_, (fast + limitsOf(chosen_).step) * metrePerSecond);
+        case Qt::Key_Down: return setSpeed(chosen_, std::max(0.0, fast - limitsOf(chosen_).step) * metrePerSecond);
+        case Qt::Key_Delete: return setLasts(chosen_, {});
+        case Qt::Key_Return:
+        case Qt::Key_Enter: return type({});
+        default:
+            if (!event->text().isEmpty() && event->text().at(0).isDigit()) return type(event->text());
+            QWidget::keyPressEvent(event);
+    }
+}
+
+// What it is now, to be typed over; or what was begun.
+void HandlingStrip::type(const QString& text) {
+    const QRectF box = block(chosen_).isEmpty() ? spare(chosen_) : block(chosen_);
+    constexpr double kWide = 170.0;
+    typing_->setGeometry(QRectF(std::clamp(box.left(), 2.0, width() - kWide - 2.0), kTop + 8.0, kWide, 28.0).toRect());
+    typing_->setPlaceholderText(chosen_ == Phase::lift ? tr("\"0.4 m/s to 2 m\", \"5 s\"")
+                                : speed(chosen_)       ? tr("\"12 s at 0.3 m/s\"")
+                                                       : tr("seconds"));
+    typing_->setText(text.isEmpty() ? words(chosen_) : text);
+    typing_->show();
+    typing_->setFocus();
+    if (text.isEmpty()) typing_->selectAll();
+}
+
+// Numbers with their units in any order; without one the first is seconds, the second m/s.
+void HandlingStrip::typed() {
+    static const QRegularExpression kNumber(QStringLiteral("(\\d+(?:[.,]\\d+)?)\\s*(m/s|m|s)?(?![\\w/])"));
+    std::optional<double> time, fast, high;
+    auto found = kNumber.globalMatch(typing_->text());
+    while (found.hasNext()) {
+        const auto match = found.next();
+        const double value = match.captured(1).replace(QLatin1Char(','), QLatin1Char('.')).toDouble();
+        const QString unit = match.captured(2);
+        if (unit == QLatin1String("m/s") || (unit.isEmpty() && time))
+            fast = value;
+        else if (unit == QLatin1String("m"))
+            high = value;
+        else
+            time = value;
+    }
+    if (!time && !fast && !high) {
+        emit said(tr("Type seconds, and a speed where it has one, as \"12 s at 0.3 m/s\""));
+        return;
+    }
+    if (fast) setSpeed(chosen_, *fast * metrePerSecond);
+    if (high && chosen_ == Phase::lift) {
+        handling_.height = std::clamp(*high, 0.2, 5.0) * metre;
+        setSpeed(chosen_, handling_.lift > Speed{} ? handling_.lift : limitsOf(chosen_).speedThen * metrePerSecond);
+    } else if (time && !(chosen_ == Phase::lift && *time * second == lasts(chosen_))) {
+        setLasts(chosen_, *time * second);
+    }
+    typing_->hide();
+    setFocus();
+}
+
+bool HandlingStrip::event(QEvent* event) {
+    if (event->type() == QEvent::ToolTip) {
+        auto* help = static_cast<QHelpEvent*>(event);
+        const Held grip = gripAt(help->pos());
+        QString text =
+            tr("Drag an edge for how long, the filling's top for how fast; double-click to type. Keys: Left and Right, "
+               "Page Up and Page Down, Up and Down, Delete.");
+        if (grip.grip == Grip::spare) text = tr("Takes it up: %1").arg(title(grip.phase));
+        if (grip.phase == Phase::hold && grip.grip != Grip::none)
+            text = tr("The rod goes with the boat and goes on rising, so that the bob stays in the surface");
+        QToolTip::showText(help->globalPos(), text, this);
+        return true;
+    }
+    return QWidget::event(event);
+}
+
+}  // namespace machair::app

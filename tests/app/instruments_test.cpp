@@ -1,0 +1,184 @@
+// Instruments worked as a person would, by mouse, by keyboard and through what assistive technology is told.
+#include <QAccessible>
+#include <QLineEdit>
+#include <QListView>
+
+#include "balance/team_sheet.h"
+#include "balance/team_view.h"
+#include "drift/handling_strip.h"
+#include "drift/water_section.h"
+#include "tests/app/at.h"
+
+using namespace machair;
+using namespace machair::app;
+using namespace machair::app::tests;
+
+namespace {
+
+void drag(QWidget* widget, QPointF from, QPointF to) {
+    QTest::mousePress(widget, Qt::LeftButton, Qt::NoModifier, from.toPoint());
+    for (int i = 1; i <= 4; ++i) {
+        const QPointF at = from + (to - from) * (i / 4.0);
+        QMouseEvent move(QEvent::MouseMove, at, widget->mapToGlobal(at), Qt::NoButton, Qt::LeftButton, Qt::NoModifier);
+        QApplication::sendEvent(widget, &move);
+    }
+    QTest::mouseRelease(widget, Qt::LeftButton, Qt::NoModifier, to.toPoint());
+}
+
+double secondsOf(const HandlingStrip& strip, Phase phase) { return strip.lasts(phase) / second; }
+
+}  // namespace
+
+TEST_CASE("what the rod does stands on the axis of the depths, and is dragged there") {
+    At bench(Station::drift);
+    auto* section = bench.find<WaterSection>("water-section");
+    REQUIRE(waitFor([&] { return section->run().has_value(); }));
+    HandlingStrip& strip = section->strip();
+    CHECK(secondsOf(strip, Phase::count) == Approx(5.0));
+    // The retrieve's end stands over its second on the chart.
+    const double perSecond = section->chart().width() / strip.seconds();
+    CHECK(strip.block(Phase::retrieve).right() == Approx(section->chart().left() + 17.0 * perSecond).margin(1.0));
+    // The rod began to hold when the bob was up, which is before the lift's whole height.
+    REQUIRE(section->run()->heldFrom);
+    CHECK(strip.block(Phase::hold).left() == Approx(section->chart().left() + *section->run()->heldFrom / second * perSecond).margin(1.0));
+    // An edge for how long, the filling for how fast.
+    const QRectF count = strip.block(Phase::count);
+    drag(&strip, QPointF(count.right(), count.center().y()), QPointF(count.right() + 5.0 * perSecond, count.center().y()));
+    CHECK(secondsOf(strip, Phase::count) == Approx(10.0).margin(0.5));
+    CHECK(secondsOf(strip, Phase::retrieve) == Approx(12.0));
+    const QRectF retrieve = strip.block(Phase::retrieve);
+    const QPointF top(retrieve.center().x(), strip.level(Phase::retrieve));
+    drag(&strip, top, QPointF(top.x(), retrieve.bottom() - 2.0));
+    CHECK(strip.handling().retrieve < 0.1 * metrePerSecond);
+    REQUIRE(waitFor([&] { return section->length() > strip.seconds() - 4.0; }));
+    // What takes no time waits at the right, and is taken up by a press.
+    CHECK(strip.block(Phase::hang).isEmpty());
+    QTest::mouseClick(&strip, Qt::LeftButton, Qt::NoModifier, strip.spare(Phase::hang).center().toPoint());
+    CHECK(secondsOf(strip, Phase::hang) == Approx(5.0));
+    CHECK(strip.spare(Phase::hang).isEmpty());
+}
+
+TEST_CASE("the rod is led by keyboard and by typing, and nonsense changes nothing") {
+    At bench(Station::drift);
+    auto* section = bench.find<WaterSection>("water-section");
+    REQUIRE(waitFor([&] { return section->run().has_value(); }));
+    HandlingStrip& strip = section->strip();
+    strip.setFocus();
+    CHECK(strip.chosen() == Phase::retrieve);
+    QTest::keyClick(&strip, Qt::Key_PageUp);
+    CHECK(secondsOf(strip, Phase::retrieve) == Approx(13.0));
+    QTest::keyClick(&strip, Qt::Key_Down);
+    CHECK(strip.handling().retrieve / metrePerSecond == Approx(0.25));
+    QTest::keyClick(&strip, Qt::Key_Left);
+    CHECK(strip.chosen() == Phase::count);
+    QTest::keyClick(&strip, Qt::Key_Delete);
+    CHECK(secondsOf(strip, Phase::count) == 0.0);
+    QTest::keyClick(&strip, Qt::Key_Right);
+    const auto type = [&](const char* text) {
+        QTest::keyClick(&strip, Qt::Key_Return);
+        auto* line = bench.find<QLineEdit>("handling-typed");
+        line->selectAll();
+        QTest::keyClicks(line, QString::fromLatin1(text));
+        QTest::keyClick(line, Qt::Key_Return);
+    };
+    type("20 s at 0,4 m/s");
+    CHECK(secondsOf(strip, Phase::retrieve) == Approx(20.0));
+    CHECK(strip.handling().retrieve / metrePerSecond == Approx(0.4));
+    const Handling before = strip.handling();
+    type("as slow as you can");
+    CHECK(bench.text("quiet").contains(QStringLiteral("12 s at 0.3 m/s")));
+    CHECK(strip.handling().retrieve == before.retrieve);
+    CHECK(strip.handling().retrieveFor == before.retrieveFor);
+    type("99999 s");  // to what can be fished
+    CHECK(secondsOf(strip, Phase::retrieve) == Approx(300.0));
+    QTest::keyClick(bench.find<QLineEdit>("handling-typed"), Qt::Key_Escape);
+    strip.setFocus();
+    QTest::keyClick(&strip, Qt::Key_Right);
+    CHECK(strip.chosen() == Phase::lift);
+    type("to 1.2 m at 0.5 m/s");
+    CHECK(strip.handling().height / metre == Approx(1.2));
+    CHECK(strip.handling().lift / metrePerSecond == Approx(0.5));
+}
+
+TEST_CASE("the sheet of the team has every check once, its words when it is pointed at, and what is off first") {
+    At bench(Station::balance);
+    auto* sheet = bench.find<TeamSheet>("team-checks");
+    const auto& report = bench.document().teamReport();
+    REQUIRE(report);
+    std::size_t shown = 0;
+    for (std::size_t i = 0; i < report->checks.size(); ++i) {
+        INFO(report->checks[i].words);
+        const QRectF cell = sheet->cellOf(i);
+        REQUIRE_FALSE(cell.isEmpty());
+        CHECK(QRectF(sheet->rect()).contains(cell));
+        for (std::size_t k = 0; k < i; ++k)
+            CHECK_FALSE(sheet->cellOf(k).intersects(cell));
+        QTest::mouseMove(sheet, cell.center().toPoint());
+        REQUIRE(sheet->chosen() == i);
+        CHECK(bench.text("check-words").contains(QString::fromStdString(report->checks[i].words)));
+        ++shown;
+    }
+    CHECK(shown > 10);
+    // By keyboard: first what is furthest off, then row by row.
+    sheet->setFocus();
+    QTest::mouseMove(sheet, QPoint(1, 1));
+    QTest::keyClick(sheet, Qt::Key_Down);
+    REQUIRE(sheet->chosen());
+    const double top = sheet->cellOf(*sheet->chosen()).top();
+    QTest::keyClick(sheet, Qt::Key_Down);
+    CHECK(sheet->cellOf(*sheet->chosen()).top() >= top);
+    QTest::keyClick(sheet, Qt::Key_Escape);
+    CHECK_FALSE(sheet->chosen());
+}
+
+TEST_CASE("a fly is taken out of the box along the foot and hangs where the chosen one hung") {
+    At bench(Station::balance);
+    auto* box = bench.find<QListView>("team-box");
+    REQUIRE(box->model()->rowCount() > 3);
+    bench.document().choosePosition(Position::middle);
+    const auto before = bench.document().team()->at(Position::middle);
+    int other = -1;
+    for (int i = 0; i < box->model()->rowCount() && other < 0; ++i)
+        if (box->model()->index(i, 0).data().toString().contains(QStringLiteral("Soot and Ember"))) other = i;
+    REQUIRE(other >= 0);
+    box->setFocus();
+    box->setCurrentIndex(box->model()->index(other, 0));
+    QTest::keyClick(box, Qt::Key_Return);
+    REQUIRE(bench.document().team()->at(Position::middle));
+    CHECK_FALSE(bench.document().team()->at(Position::middle) == before);
+    CHECK(bench.document().team()->at(Position::middle)->pattern == "soot-ember");
+    QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+    CHECK(bench.document().team()->at(Position::middle) == before);
+}
+
+TEST_CASE("assistive technology hears the parts of an instrument, chooses them and changes them") {
+    At bench(Station::drift);
+    auto* section = bench.find<WaterSection>("water-section");
+    REQUIRE(waitFor([&] { return section->run().has_value(); }));
+    HandlingStrip& strip = section->strip();
+    auto* heard = QAccessible::queryAccessibleInterface(&strip);
+    REQUIRE(heard);
+    REQUIRE(heard->childCount() >= static_cast<int>(kPhases.size()));
+    auto* count = heard->child(0);
+    CHECK(count->text(QAccessible::Name) == QStringLiteral("count"));
+    CHECK(count->text(QAccessible::Value) == QStringLiteral("5.0 s"));
+    CHECK_FALSE(count->rect().isEmpty());
+    CHECK(count->parent() == heard);
+    CHECK(heard->indexOfChild(count) == 0);
+    QAccessibleActionInterface* acts = count->actionInterface();
+    REQUIRE(acts);
+    acts->doAction(QAccessibleActionInterface::increaseAction());
+    CHECK(secondsOf(strip, Phase::count) == Approx(6.0));
+    CHECK(count->text(QAccessible::Value) == QStringLiteral("6.0 s"));
+    acts->doAction(QAccessibleActionInterface::pressAction());
+    CHECK(strip.chosen() == Phase::count);
+    CHECK(count->state().selected);
+    bench.window().showStation(Station::balance);
+    auto* sheet = QAccessible::queryAccessibleInterface(bench.find<TeamSheet>("team-checks"));
+    REQUIRE(sheet);
+    REQUIRE(sheet->childCount() == static_cast<int>(bench.document().teamReport()->checks.size()));
+    for (int i = 0; i < sheet->childCount(); ++i) {
+        CHECK_FALSE(sheet->child(i)->text(QAccessible::Name).isEmpty());
+        CHECK_FALSE(sheet->child(i)->text(QAccessible::Value).isEmpty());
+    }
+}
