@@ -109,7 +109,7 @@ void paintFibre(Canvas& canvas, const Fibre& fibre, const FibreLook& look, const
     const bool barbules = look.barbule > 0.0 && canvas.everything();
     const double px = fibre.length * canvas.k();
     int n = std::clamp(static_cast<int>(px / 13.0), 2, 16);
-    if (look.marked && canvas.k() > 8.0) n = std::clamp(static_cast<int>(fibre.length / 0.11), n, 60);
+    if (look.marked && canvas.k() > 8.0) n = std::clamp(static_cast<int>(fibre.length / (0.11 * std::min(2.0, look.barbulesApart))), n, 60);
     const double widthFloor = canvas.middling() ? 0.0 : 0.75 / canvas.k();
     Vec3 before = fibre.curve[0];
     for (int i = 0; i < n; ++i) {

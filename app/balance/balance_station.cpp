@@ -396,9 +396,10 @@ void BalanceStation::propose() {
     proposals_->clear();
     offeredTeam_ = document_.team()->id;
     found_->setText(tr("Looking through the box, the orders, turns, lengths, hooks and wires…"));
-    const auto work = [book = document_.book(), team = offeredTeam_, water = document_.water() ? document_.water()->id : std::string()](
-                          const std::stop_token& stop, const Background::Progress& progress) {
-        return balanceTeam(book, team, settingOf(book, book.findWater(water)), {3, stop, progress});
+    const auto work = [book = document_.book(), plans = document_.plans(), team = offeredTeam_,
+                       water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop,
+                                                                                          const Background::Progress& progress) {
+        return balanceTeam(book, team, settingOf(book, book.findWater(water), plans), {3, stop, progress});
     };
     background_.start(work, [this](const Result<BalanceReport>& report) { show(report); });
 }

@@ -255,7 +255,7 @@ void TeamView::paintPointed(QPainter& painter) const {
         painter.setPen(QPen(ink, 1.4, Qt::DashLine));
         painter.drawRoundedRect(row, 6.0, 6.0);
         painter.setFont(faceScaled(0.95, true));
-        const QPointF at(row.left() + 12.0, row.top() + 20.0);
+        const QPointF at(width() - kTextRoom - kLongest - 12.0, row.center().y() - 4.0);  // between the fly and its words
         if (const auto amount = amountOf(check.term, fly)) {
             painter.setPen(ink);
             painter.drawText(at, amount->words);

@@ -1,4 +1,4 @@
-// The fly with a ring where the next measure is taken.
+// The fly in the jaws of a calliper, where the next measure is taken.
 #pragma once
 
 #include <QWidget>
@@ -19,6 +19,7 @@ class AskedView : public QWidget {
     void paintEvent(QPaintEvent* event) override;
 
   private:
+    void paintJaws(QPainter& painter, QPointF from, QPointF to) const;
     Document& document_;
     const Theme& theme_;
     std::optional<CheckItem> item_;

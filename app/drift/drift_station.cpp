@@ -25,7 +25,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kDriftPanel = 330;
+constexpr int kDriftPanel = 340;
 constexpr int kFrame = 16;     // ms
 constexpr int kSettles = 250;  // ms after the last change
 
@@ -146,8 +146,8 @@ QWidget* DriftStation::makePanel() {
     column->addWidget(words_);
     column->addSpacing(4);
     column->addWidget(heading(tr("Ask it")));
-    addQuestion(column, Question::count, "ask-count", tr("How long to count so that the point is at"), true);
-    addQuestion(column, Question::draw, "ask-draw", tr("How fast to draw so that the point ends at"), true);
+    addQuestion(column, Question::count, "ask-count", tr("How long a count puts the point at"), true);
+    addQuestion(column, Question::draw, "ask-draw", tr("How fast a draw brings the point to"), true);
     addQuestion(column, Question::spacing, "ask-spacing", tr("Which spacing keeps the bob up longest?"), false);
     addQuestion(column, Question::touch, "ask-touch", tr("How fast to draw to stay in touch?"), false);
     addQuestion(column, Question::hold, "ask-hold", tr("How high and how slow to hold the bob?"), false);
@@ -293,7 +293,7 @@ void DriftStation::report() {
 void DriftStation::addQuestion(QVBoxLayout* column, Question question, const char* name, const QString& sentence, bool atDepth) {
     auto* line = new QHBoxLayout;
     auto* sentenced = toolButton(name, sentence, tr("Tries it, by running the drift again and again; once more stops"));
-    sentenced->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Preferred);
+    sentenced->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);  // a large type clips it rather than the panel
     line->addWidget(sentenced, 1);
     if (atDepth) {
         auto* depth = new QDoubleSpinBox;

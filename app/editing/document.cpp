@@ -430,7 +430,7 @@ void Document::chooseWater(const std::string& id) {
     emit teamChanged();
 }
 
-TeamSetting Document::setting() const { return settingOf(*book_, water()); }
+TeamSetting Document::setting() const { return settingOf(*book_, water(), plans_); }
 
 int Document::kept() const { return water() ? water()->kept.value_or(0) : 0; }
 
@@ -442,7 +442,7 @@ void Document::keepFish(int kept) {
 void Document::previewTeam(const Result<Edit>& edit) {
     if (!edit || !team()) return;
     const Book& after = edit->after;
-    auto weighed = weighTeam(after, team_, settingOf(after, water() ? after.findWater(water()->id) : nullptr));
+    auto weighed = weighTeam(after, team_, settingOf(after, water() ? after.findWater(water()->id) : nullptr, plans_));
     if (!weighed) return;
     report_ = std::move(*weighed);
     teamPreviewed_ = true;

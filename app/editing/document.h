@@ -60,6 +60,8 @@ class Document : public QObject {
     [[nodiscard]] const WaterSpec* water() const;
     void chooseWater(const std::string& id);
     [[nodiscard]] TeamSetting setting() const;
+    // Plans of flies, for whoever works on a copy of the book beside the window.
+    [[nodiscard]] const std::shared_ptr<Plans>& plans() const { return plans_; }
     // How many fish are kept today on the water, where a rule card asks.
     [[nodiscard]] int kept() const;
     void keepFish(int kept);
@@ -143,6 +145,7 @@ class Document : public QObject {
     std::optional<std::size_t> part_;
     std::optional<Plan> plan_;
     std::optional<Plan> ghost_;
+    std::shared_ptr<Plans> plans_ = std::make_shared<Plans>();
     std::optional<TeamReport> report_;
     std::optional<Edit> previewed_;
     std::optional<Plan> planBeforePreview_;

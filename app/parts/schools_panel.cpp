@@ -67,9 +67,9 @@ SchoolsPanel::SchoolsPanel(Document& document, Of of, QWidget* parent)
     : QWidget(parent), document_(document), of_(of), changes_(new Label(this)) {
     setObjectName(QStringLiteral("schools"));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(of == Of::dressing ? 14 : 0, 4, of == Of::dressing ? 12 : 0, 10);
+    column->setContentsMargins(0, 4, 0, 10);
     column->setSpacing(3);
-    column->addWidget(heading(of == Of::dressing ? tr("Where tiers disagree") : tr("Schools, for all my dressings")));
+    if (of == Of::allOnly) column->addWidget(heading(tr("Schools, for all my dressings")));  // folded away in the ticket, under its name
     if (of == Of::dressing) {
         auto* scope = new QHBoxLayout;
         auto* either = new QButtonGroup(this);

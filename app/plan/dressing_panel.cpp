@@ -6,7 +6,6 @@
 
 #include "daybook/rates.h"
 #include "frame/fields_form.h"
-#include "frame/panel.h"
 #include "parts/label.h"
 #include "sizing/compare.h"
 #include "units/text.h"
@@ -17,9 +16,8 @@ DressingPanel::DressingPanel(Document& document, const Theme& theme, QWidget* pa
     : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("dressing"));
     auto* column = new QVBoxLayout(this);
-    column->setContentsMargins(14, 4, 12, 6);
+    column->setContentsMargins(0, 0, 0, 6);
     column->setSpacing(4);
-    column->addWidget(heading(tr("This dressing")));
     form_ = new FieldsForm(
         document_, theme_, "dressing",
         {"thread", "role", "style", "presentation", "max_length_mm", "treated", "buoyancy_mN", "note", "varied_why"},

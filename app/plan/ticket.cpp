@@ -9,10 +9,13 @@
 #include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "book/edits.h"
+#include "book/fields.h"
 #include "frame/retire.h"
 #include "hand/hand.h"
+#include "parts/folded.h"
 #include "parts/label.h"
 #include "parts/schools_panel.h"
 #include "plan/dressing_panel.h"
@@ -57,12 +60,29 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     foot->addStretch(1);
     layout_->addWidget(refused_);
     layout_->addLayout(foot);
-    layout_->addWidget(new DressingPanel(document_, theme_, sheet_));
-    layout_->addWidget(new SchoolsPanel(document_, SchoolsPanel::Of::dressing, sheet_));
+    dressing_ = new Folded("fold-dressing", tr("This dressing"), new DressingPanel(document_, theme_, sheet_), sheet_);
+    schools_ =
+        new Folded("fold-schools", tr("Where tiers disagree"), new SchoolsPanel(document_, SchoolsPanel::Of::dressing, sheet_), sheet_);
+    layout_->addWidget(dressing_);
+    layout_->addWidget(schools_);
     layout_->addStretch(1);
     setWidget(sheet_);
     connect(&document_, &Document::planChanged, this, &Ticket::refresh);
     connect(&document_, &Document::partChosen, this, &Ticket::openChosen);
+}
+
+// What is folded away, in short.
+void Ticket::sayFolded() {
+    const Pattern* pattern = document_.pattern();
+    if (!pattern) return;
+    QStringList said;
+    if (const Material* thread = document_.book().findMaterial(pattern->thread)) said << qt(thread->title());
+    if (pattern->role) said << qt(std::string(nameOf(*pattern->role)));
+    if (pattern->note) said << qt(*pattern->note);
+    dressing_->say(said.join(QStringLiteral(" · ")));
+    const auto chosen =
+        pattern->schools ? std::ranges::count_if(fieldsOf(*pattern->schools), [](const Field& f) { return !f.text.empty(); }) : 0;
+    schools_->say(chosen > 0 ? tr("%1 of its own").arg(chosen) : tr("as you hold them all"));
 }
 
 bool Ticket::sameParts() const {
@@ -74,6 +94,7 @@ bool Ticket::sameParts() const {
 }
 
 void Ticket::refresh() {
+    sayFolded();
     if (sameParts()) {  // the fields keep their focus while their numbers move
         refreshRows();
         return;

@@ -14,6 +14,7 @@ class QVBoxLayout;
 
 namespace machair::app {
 
+class Folded;
 class PartRow;
 
 class Ticket : public QScrollArea {
@@ -34,6 +35,7 @@ class Ticket : public QScrollArea {
     void move(std::size_t part, std::ptrdiff_t to);
     void refuse(const Faults& faults);
     void refreshRows();
+    void sayFolded();
     [[nodiscard]] bool sameParts() const;
 
     Document& document_;
@@ -42,6 +44,8 @@ class Ticket : public QScrollArea {
     QVBoxLayout* layout_;
     QToolButton* add_;
     QLabel* refused_;
+    Folded* dressing_ = nullptr;
+    Folded* schools_ = nullptr;
     Deviations hand_;  // of the book's checks: gone over when the book changes, not while something is dragged
     std::vector<PartRow*> rows_;
     std::string shown_;  // the dressing whose rows these are

@@ -422,10 +422,10 @@ void WaterStation::refreshRules() {
         Faults faults;
     };
     boxWork_.start(
-        [book = document_.book(), on = water->id, team = document_.team() ? document_.team()->id : std::string()](
-            const std::stop_token& stop, const Background::Progress&) {
+        [book = document_.book(), plans = document_.plans(), on = water->id,
+         team = document_.team() ? document_.team()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
             Ruled ruled;
-            const TeamSetting setting = settingOf(book, book.findWater(on));
+            const TeamSetting setting = settingOf(book, book.findWater(on), plans);
             const auto box = candidatesOf(book, setting);
             if (!box) {
                 ruled.faults = box.error();
@@ -509,8 +509,9 @@ void WaterStation::choose() {
         if (team) wanted.beside = team->flies;
     }
     stale_ = false;
-    const auto work = [book = document_.book(), wanted](const std::stop_token& stop, const Background::Progress&) {
-        const TeamSetting setting = settingOf(book, book.findWater(wanted.water));
+    const auto work = [book = document_.book(), plans = document_.plans(), wanted](const std::stop_token& stop,
+                                                                                   const Background::Progress&) {
+        const TeamSetting setting = settingOf(book, book.findWater(wanted.water), plans);
         Found found;
         auto box = candidatesOf(book, setting);
         if (!box) {

@@ -151,6 +151,13 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     return edit;
 }
 
+namespace {
+const HacklePlan* hackleIn(const PartPlan& part) {
+    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
+    return std::get_if<HacklePlan>(&part.detail);
+}
+}  // namespace
+
 std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle, Point2 to) {
     const PartPlan& part = plan.parts[handle.part];
     const auto lengthOf = [&](std::string_view key) -> Length {
@@ -164,8 +171,7 @@ std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle,
         case Grab::tailTip:
         case Grab::wingTip: return along("length_mm");
         case Grab::hackleTip: {  // by its distance from the root, as the plan's own fibre has it
-            const HacklePlan* h = std::get_if<HacklePlan>(&part.detail);
-            if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) h = &palmer->hackle;
+            const HacklePlan* h = hackleIn(part);
             if (!h) return std::nullopt;
             const WirePoint at = plan.hook.at(part.station);
             const Point2 root{at.position.x, at.position.y - 0.5 * h->bed};
@@ -180,6 +186,31 @@ std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle,
         }
         case Grab::bodyEnd: return along("end_mm");
         case Grab::head: return MeasuredLength{"diameter_mm", lengthOf("diameter_mm") + 2.0 * (to.y - handle.at.y)};
+        case Grab::bodyFront:
+        case Grab::taper:
+        case Grab::ribTurn:
+        case Grab::wingDepth: return std::nullopt;
+    }
+    return std::nullopt;
+}
+
+std::optional<Jaws> jawsAt(const Plan& plan, const Handle& handle) {
+    const PartPlan& part = plan.parts[handle.part];
+    const Point2 root = plan.hook.at(part.station).position;
+    switch (handle.grab) {
+        case Grab::tailTip:
+        case Grab::wingTip: return Jaws{{root.x, handle.at.y}, handle.at};  // along the shank, as it is measured
+        case Grab::hackleTip: {
+            const HacklePlan* h = hackleIn(part);
+            return h ? std::optional(Jaws{{root.x, root.y - 0.5 * h->bed}, handle.at}) : std::nullopt;
+        }
+        case Grab::rearDiameter:
+        case Grab::shoulder:
+        case Grab::head: {
+            const Length axis = plan.hook.at(handle.at.x).position.y;
+            return Jaws{handle.at, {handle.at.x, 2.0 * axis - handle.at.y}};
+        }
+        case Grab::bodyEnd: return Jaws{{Length{}, handle.at.y}, handle.at};
         case Grab::bodyFront:
         case Grab::taper:
         case Grab::ribTurn:

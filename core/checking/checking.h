@@ -68,6 +68,11 @@ struct MeasuredLength {
     Length length;
 };
 [[nodiscard]] std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle, Point2 to);
+// Between which two places of the profile a calliper measures what this handle stands on; nothing for what isn't measured.
+struct Jaws {
+    Point2 from, to;
+};
+[[nodiscard]] std::optional<Jaws> jawsAt(const Plan& plan, const Handle& handle);
 
 // The best pairing of a heap: most pairs, then the least sum of differences, exactly. On one measure neighbours in order
 // make the best pairs, so with an odd heap only the one left out is searched for; O(n log n).

@@ -205,6 +205,8 @@ TailScene tipsScene(const SceneBuild& build, std::size_t part, const WingPlan& w
     return scene;
 }
 
+constexpr double kSeenSingly = 20.0;  // barbs of a sheet; of more each shows the less of itself
+
 // A sheet of barbs folded over the back like a saddle cloth: each lies along the body at its own place round it, the lowest
 // the shortest, and the body shows between them.
 TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& wing) {
@@ -217,7 +219,6 @@ TailScene cloakScene(const SceneBuild& build, std::size_t part, const WingPlan& 
     const bool under = std::get<WingPart>(build.plan.pattern.parts[part].detail).position == WingPosition::under;
     const double half = radians(wing.round == CloakRound::all ? 175.0 : under ? 95.0 : 140.0);
     const int n = std::clamp(static_cast<int>(std::lround(wing.barbs)), 6, 160);
-    constexpr double kSeenSingly = 32.0;  // barbs of a sheet; of more each shows the less of itself
     scene.look.barbulesApart = std::max(1.0, n / kSeenSingly);
     const auto over = [&](double x, double share) {  // how far off the shank's line the barbs lie
         const double s = std::min(station + x, build.plan.bodyEnd / mm - 0.05);
@@ -259,6 +260,7 @@ TailScene cloakTailScene(const SceneBuild& build, std::size_t part, const TailPl
     const Axis::Frame root = build.axis.frame(planned.station / mm - 0.5);
     const double gape = build.plan.hook.gape() / mm, length = tail.length / mm + 0.5;
     const int n = std::clamp(static_cast<int>(std::lround(tail.barbs.value_or(tail.fibres))), 4, 80);
+    scene.look.barbulesApart = std::max(1.0, n / kSeenSingly);
     for (int i = 0; i < n; ++i) {
         Random random(seedOf(build.partSeed(part), static_cast<std::uint64_t>(i)));
         const double v = n == 1 ? 0.0 : -1.0 + 2.0 * (i + random.uniform(0.2, 0.8)) / n;

@@ -345,9 +345,11 @@ std::vector<std::size_t> allowedOf(const std::vector<BoxCandidate>& box, const s
 Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetting& setting) {
     std::vector<BoxCandidate> box;
     Faults faults;
+    Plans::Of plans = Plans::of(book, setting.plans.get());
     const auto add = [&](const std::string& id, const Pattern& pattern, const Fly& fly, int tied, const Place& place) {
-        const auto planned = planFly(book, fly, place);
-        if (!planned) return append(faults, planned.error());
+        const auto kept = plans.fly(fly, place);
+        if (!kept) return append(faults, kept.error());
+        const Plan* planned = kept->get();
         if (!planned->faults.empty()) return append(faults, planned->faults);
         const SinkReport sink = sinkReport(*planned, setting.celsius);
         box.push_back({id, onItsHook(book, fly), sayFly(book, fly), pattern.title(), tied, figuresOf(*planned, sink, setting.seen)});

@@ -163,8 +163,9 @@ std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> mont
     return rows;
 }
 
-TeamSetting settingOf(const Book& book, const WaterSpec* water) {
+TeamSetting settingOf(const Book& book, const WaterSpec* water, std::shared_ptr<Plans> plans) {
     TeamSetting setting;
+    setting.plans = std::move(plans);
     if (!water) return setting;
     setting.celsius = water->celsius.value_or(kUsualCelsius);
     if (water->colour) setting.seen.clarity = clarityOf(*water->colour);
@@ -289,17 +290,17 @@ Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const Te
     if (!team) return noSuch(Place("teams"), "team", teamId);
     std::vector<TeamFly> flies;
     Faults faults;
+    Plans::Of plans = Plans::of(book, setting.plans.get());
     for (const Position position : kPositions) {
         const auto& fly = team->at(position);
         if (!fly) continue;
-        auto planned = planFly(book, *fly,
-                               Place("teams")
-                                   .at(static_cast<std::size_t>(team - book.teams.data()))
-                                   .key(nameOf(position)));  // a part that can't be tied takes no fly off its team
+        const auto planned = plans.fly(*fly, Place("teams")
+                                                 .at(static_cast<std::size_t>(team - book.teams.data()))
+                                                 .key(nameOf(position)));  // a part that can't be tied takes no fly off its team
         if (!planned)
             append(faults, planned.error());
         else
-            flies.push_back(teamFly(position, std::move(*planned), setting));
+            flies.push_back(teamFly(position, **planned, setting));
     }
     if (flies.empty() && faults.empty())
         faults.push_back({Place("teams"), "expected a fly in the team, got none", "put a dressing on bob, middle or point"});

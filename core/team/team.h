@@ -2,12 +2,13 @@
 // two, which is what makes the searches over teams exact.
 #pragma once
 
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
 
 #include "book/book.h"
-#include "sizing/plan.h"
+#include "sizing/plans.h"
 #include "team/figures.h"
 #include "team/place.h"
 #include "team/rule_card.h"
@@ -65,10 +66,11 @@ struct TeamSetting {
     TeamDay day;
     const RuleCard* card = nullptr;
     ContestState contest;
+    std::shared_ptr<Plans> plans = {};  // where plans of its flies are kept; made anew each time without
 };
 // What a team is judged under on a water of the book: one function for the cast, Balance, Choose, Water and the command
 // line, so that all say one verdict.
-[[nodiscard]] TeamSetting settingOf(const Book& book, const WaterSpec* water);
+[[nodiscard]] TeamSetting settingOf(const Book& book, const WaterSpec* water, std::shared_ptr<Plans> plans = {});
 // The rows of the season that speak of a month.
 [[nodiscard]] std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> month);
 

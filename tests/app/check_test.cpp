@@ -182,6 +182,7 @@ TEST_CASE("a warning's mend is done by its button and the warning is gone") {
 TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, and a school is followed by its parts") {
     At bench(Station::plan);
     const double head = bench.document().plan()->head.diameter / mm;
+    bench.click("fold-dressing");
     bench.pick("dressing-thread", qt(bench.document().book().findMaterial("thread-fine")->title()));
     CHECK(bench.document().pattern()->thread == "thread-fine");
     CHECK(bench.document().plan()->head.diameter / mm < head);
@@ -190,6 +191,7 @@ TEST_CASE("a dressing's thread and why it was varied are edited in the ticket, a
     QTest::keyClicks(why, QStringLiteral("a smaller head"));
     QTest::keyClick(why, Qt::Key_Return);
     CHECK(bench.document().pattern()->variedWhy == std::string("a smaller head"));
+    bench.click("fold-schools");
     CHECK(bench.find<QToolButton>("school-tail-shank")->isChecked());
     auto* tail = bench.find<QToolButton>("school-tail-body");
     tail->setFocus();

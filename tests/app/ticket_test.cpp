@@ -115,6 +115,7 @@ TEST_CASE("a school chosen for this dressing changes its numbers, and one for al
     Bench bench;
     bench.document().choosePattern("soot-ember");
     const QString before = bench.text("headline-4");
+    bench.find<QToolButton>("fold-schools")->click();
     auto* layBack = bench.find<QToolButton>("school-fibre-lay back");
     layBack->setFocus();  // looked at before it is taken: the drawing shows it, the numbers stand beside, nothing is changed
     CHECK(bench.document().previewing());
@@ -137,6 +138,7 @@ TEST_CASE("a school chosen for this dressing changes its numbers, and one for al
 
 TEST_CASE("every answer of every question about the fly can be looked at and left, and the bench is as it was") {
     Bench bench;
+    bench.find<QToolButton>("fold-schools")->click();
     for (const char* fly : {"kelp-lantern", "heather-tinker", "rush-piper"}) {
         bench.document().choosePattern(fly);
         const Book before = bench.document().book();

@@ -274,3 +274,39 @@ TEST_CASE("a dressing suggests at each size what the season has of that size, by
     any.size.reset();
     CHECK(suggestedBy({any}, *book.findPattern("rush-piper"), FlyStyle::spider, 8).size() == 1);
 }
+
+TEST_CASE("a box is planned once: not again for another wind, again for what changed, and all of it for another material") {
+    Book book = demoBook();
+    TeamSetting setting = windy();
+    setting.plans = std::make_shared<Plans>();
+    const auto plain = [&] {
+        TeamSetting without = setting;
+        without.plans.reset();
+        return candidatesOf(book, without).value();
+    };
+    const auto same = [](const std::vector<BoxCandidate>& a, const std::vector<BoxCandidate>& b) {
+        return std::ranges::equal(a, b, [](const BoxCandidate& x, const BoxCandidate& y) {
+            return x.fly == y.fly && x.figures.sink == y.figures.sink && x.figures.presence == y.figures.presence &&
+                   x.figures.full == y.figures.full && x.figures.mass == y.figures.mass;
+        });
+    };
+    CHECK(same(candidatesOf(book, setting).value(), plain()));
+    const std::size_t first = setting.plans->made();
+    REQUIRE(first > 5);
+    setting.day.wave = 0.02 * metre;
+    setting.celsius = 4.0;
+    CHECK(same(candidatesOf(book, setting).value(), plain()));
+    CHECK(setting.plans->made() == first);
+    // A fly dressed otherwise, and a hook of another size: those alone.
+    Pattern& kelp = *book.findPattern("kelp-lantern");
+    std::erase_if(kelp.parts, [](const Part& part) { return part.kind == PartKind::rib; });
+    CHECK(same(candidatesOf(book, setting).value(), plain()));
+    CHECK(setting.plans->made() == first + 1);
+    // A material or a school is in all of them.
+    book.materials.front().note = "old";
+    (void)candidatesOf(book, setting);
+    CHECK(setting.plans->made() >= 2 * first);
+    book.schools = SchoolChoices{};
+    book.schools->fibre = FibreSchool::layBack;
+    CHECK(same(candidatesOf(book, setting).value(), plain()));
+}
