@@ -7,6 +7,7 @@
 #include <cmath>
 
 #include "colour/colour.h"
+#include "cut/cape_fan.h"
 #include "cutting/vane.h"
 #include "units/random.h"
 #include "units/text.h"
@@ -52,50 +53,17 @@ void FeatherView::showCapes(std::vector<Cape> capes, std::vector<HackleWanted> w
     update();
 }
 
-// How many feathers are left in each band of fibre length, and where the fly's hackles want theirs.
+// Side by side while they are wide enough, else one below the other.
 void FeatherView::paintCapes(QPainter& painter) const {
-    const Colours& c = theme_.colours();
-    double shortest = 10.0, longest = 10.0;
-    int most = 1;
-    for (const Cape& cape : capes_)
-        for (const CapeBand& band : cape.bands) {
-            shortest = std::min(shortest, band.from / mm - 1.0);
-            longest = std::max(longest, band.to / mm + 1.0);
-            most = std::max(most, band.count);
-        }
-    const double row = height() / static_cast<double>(capes_.size());
-    const auto x = [&](double fibre) { return kLabel + 40.0 + (width() - kLabel - 80.0) * (fibre - shortest) / (longest - shortest); };
+    constexpr int kLeastWidth = 420;
+    const int columns = std::max(1, std::min(static_cast<int>(capes_.size()), width() / kLeastWidth));
+    const int lines = (static_cast<int>(capes_.size()) + columns - 1) / columns;
+    const QSizeF cell(width() / static_cast<double>(columns), height() / static_cast<double>(lines));
     for (std::size_t i = 0; i < capes_.size(); ++i) {
-        const Cape& cape = capes_[i];
-        const double floor = row * static_cast<double>(i + 1) - 40.0, tall = row - 84.0;
-        const Material* material = document_.book().findMaterial(cape.material);
-        const QColor ink = material && material->colour ? QColor(qt(*material->colour)) : c.inkSoft;
-        painter.setFont(faceScaled(1.0, true));
-        painter.setPen(c.ink);
-        painter.drawText(QPointF(14.0, floor - tall - 14.0), qt(material ? material->title() : cape.id));
-        painter.setFont(faceScaled(0.9));
-        for (const CapeBand& band : cape.bands) {
-            const QRectF bar(x(band.from / mm) + 2.0, floor - tall * band.count / most, x(band.to / mm) - x(band.from / mm) - 4.0,
-                             tall * band.count / most);
-            painter.setPen(QPen(ink.darker(140), 1.0));
-            painter.setBrush(ink);
-            painter.drawRect(bar);
-            painter.setPen(c.ink);
-            painter.drawText(QRectF(bar.left(), bar.top() - 20.0, bar.width(), 18.0), Qt::AlignCenter, QString::number(band.count));
-            painter.setPen(c.inkSoft);
-            painter.drawText(QRectF(bar.left() - 10.0, floor + 4.0, bar.width() + 20.0, 18.0), Qt::AlignCenter,
-                             tr("%1 to %2").arg(shown(band.from), shown(band.to)));
-        }
-        painter.setPen(QPen(c.inkSoft, 1.0));
-        painter.drawLine(QPointF(kLabel + 40.0, floor), QPointF(width() - 30.0, floor));
-        painter.setPen(QPen(c.ink, 2.5, Qt::DashLine));
-        for (const HackleWanted& hackle : wanted_)
-            if (hackle.material == cape.material)
-                painter.drawLine(QPointF(x(hackle.fibre / mm), floor), QPointF(x(hackle.fibre / mm), floor - tall - 8.0));
+        const auto n = static_cast<int>(i);
+        paintCapeFan(painter, QRectF(QPointF(cell.width() * (n % columns), cell.height() * (n / columns)), cell), capes_[i],
+                     document_.book().findMaterial(capes_[i].material), wanted_, theme_.colours());
     }
-    painter.setPen(c.ink);
-    painter.drawText(QRectF(0.0, height() - 20.0, width() - 16.0, 18.0), Qt::AlignRight,
-                     tr("dashed: the fibre that this fly's hackles want, mm"));
 }
 
 // The number of columns in which the feathers are largest.

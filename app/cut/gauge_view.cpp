@@ -7,6 +7,7 @@
 #include <QSettings>
 #include <algorithm>
 
+#include "theme/screens.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -14,8 +15,7 @@ namespace machair::app {
 namespace {
 
 constexpr double kNameRoom = 150.0;
-constexpr double kLeastPx = 1.5, kMostPx = 30.0;  // px a mm of any screen there is
-constexpr double kCardLeft = 30.0;                // of the card's outline
+constexpr double kCardLeft = 30.0;  // of the card's outline
 constexpr double kFirstRow = 36.0, kRowHigh = 23.0;
 constexpr int kRows = 3, kCardHigh = 200;  // rows to a column; px while a card is laid on it
 
@@ -32,16 +32,12 @@ GaugeView::GaugeView(Document& document, const Theme& theme, QSettings& settings
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
-QString GaugeView::key() const {
-    return QStringLiteral("screen/") + (screen() ? screen()->name() : QString()) + QStringLiteral("/px_per_mm");
-}
-
 void GaugeView::showEvent(QShowEvent*) {
-    const double kept = settings_.value(key()).toDouble();
-    calibrated_ = kept >= kLeastPx && kept <= kMostPx;
+    const auto kept = calibratedScale(settings_, screen());
+    calibrated_ = kept.has_value();
     constexpr double kInch = 25.4;
     const double told = screen() ? screen()->physicalDotsPerInch() / kInch : 0.0;
-    pxPerMm_ = calibrated_ ? kept : told >= kLeastPx && told <= kMostPx ? told : 96.0 / kInch;
+    pxPerMm_ = kept ? *kept : told >= kLeastPx && told <= kMostPx ? told : 96.0 / kInch;
     emit calibrationChanged();
 }
 
@@ -50,7 +46,7 @@ void GaugeView::calibrate(bool on) {
     setFixedHeight(on ? kCardHigh : static_cast<int>(kFirstRow + kRows * kRowHigh));
     if (on) setFocus();
     if (!on) {
-        settings_.setValue(key(), pxPerMm_);
+        settings_.setValue(scaleKey(screen()), pxPerMm_);
         calibrated_ = true;
         emit calibrationChanged();
     }

@@ -32,7 +32,6 @@ class GaugeView : public QWidget {
     void showEvent(QShowEvent* event) override;
 
   private:
-    [[nodiscard]] QString key() const;
     void setScale(double pxPerMm);
     Document& document_;
     const Theme& theme_;

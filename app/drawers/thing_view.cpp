@@ -109,6 +109,7 @@ void ThingView::paintMaterial(QPainter& painter, const Material& material) {
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(right.left(), 6, right.width(), 18), Qt::AlignLeft, tr("on a size 10"));
     }
+    if (const auto blend = blendOf(material, document_.book())) return paintBlend(painter, *blend);
     painter.setFont(faceScaled(0.90, true));
     double x = 14.0, y = height() - 44.0;
     for (const Field& field : fieldsOf(material)) {
@@ -128,6 +129,36 @@ void ThingView::paintMaterial(QPainter& painter, const Material& material) {
         write(painter, QPointF(x, y), text, field.key);
         x += wide;
     }
+}
+
+// Its furs by weight, and what they come to.
+void ThingView::paintBlend(QPainter& painter, const Blended& blend) const {
+    const Colours& c = theme_.colours();
+    painter.setFont(faceScaled(0.90));
+    const QFontMetricsF metrics(painter.font());
+    constexpr double kPatch = 14.0;
+    double x = 14.0, y = height() - 46.0;
+    const auto say = [&](const std::optional<Lab>& colour, const QString& text, bool strong) {
+        painter.setFont(faceScaled(0.90, strong));
+        const double wide = kPatch + 6.0 + QFontMetricsF(painter.font()).horizontalAdvance(text) + 14.0;
+        if (x + wide > width() - 8.0) {
+            x = 14.0;
+            y += 22.0;
+        }
+        const Rgb rgb = toRgb(colour.value_or(Lab{0.6, 0.0, 0.0}));
+        painter.setPen(QPen(c.line, 1.0));
+        painter.setBrush(colour ? QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b))
+                                : c.panel);
+        painter.drawRoundedRect(QRectF(x, y, kPatch, kPatch), 3.0, 3.0);
+        painter.setPen(c.ink);
+        painter.drawText(QPointF(x + kPatch + 6.0, y + metrics.ascent()), text);
+        x += wide;
+    };
+    for (const Blended::Fur& fur : blend.furs) {
+        const Material* of = document_.book().findMaterial(fur.material);
+        say(fur.colour, tr("%1 % %2").arg(number(100.0 * fur.weight, 0), qt(of ? of->title() : fur.material)), false);
+    }
+    say(blend.colour, tr("makes %1 mg a mm³ packed").arg(number(blend.packed / mgPerMm3, 2)), true);
 }
 
 void ThingView::mousePressEvent(QMouseEvent* event) {

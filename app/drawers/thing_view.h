@@ -6,6 +6,7 @@
 #include <optional>
 #include <vector>
 
+#include "book/blend.h"
 #include "book/records.h"
 #include "editing/document.h"
 #include "scene/scene.h"
@@ -33,6 +34,7 @@ class ThingView : public QWidget {
     void take();
     void paintHook(QPainter& painter);
     void paintMaterial(QPainter& painter, const Material& material);
+    void paintBlend(QPainter& painter, const Blended& blend) const;
     void write(QPainter& painter, QPointF at, const QString& text, const std::string& key);
 
     Document& document_;

@@ -7,6 +7,7 @@
 #include <cmath>
 
 #include "colour/colour.h"
+#include "drift/fish_view.h"
 #include "drift/handling_strip.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -141,7 +142,7 @@ void WaterSection::resizeEvent(QResizeEvent*) { layStrip(); }
 QPointF WaterSection::toScreen(const QRectF& frame, const Point2& at) const {
     const double span = std::max(right_ - left_, 1.0);
     const double surface = frame.top() + kAir * frame.height();
-    return {frame.left() + 20.0 + (frame.width() - 130.0) * (at.x / metre - left_) / span,
+    return {frame.left() + 20.0 + (frame.width() - 290.0) * (at.x / metre - left_) / span,
             surface - (1.0 - kAir) * frame.height() * (at.y / metre) / deepest_};
 }
 
@@ -203,39 +204,18 @@ void WaterSection::paintLeader(QPainter& painter, const QRectF& frame, const Dri
 }
 
 void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const DriftSample& sample) const {
-    const Clarity clarity = clarityOf(document_.water() ? document_.water()->colour.value_or(WaterColour::tea) : WaterColour::tea);
-    const auto& report = document_.teamReport();
     double labelled = -1e9;
     for (const Small& fly : flies_)  // all of them under all labels
         if (const auto& own = run_->flyNode[fly.position]) painter.drawImage(toScreen(frame, sample.nodes[*own]) - fly.eye, fly.picture);
     for (const Small& fly : flies_) {
         if (!run_->flyNode[fly.position]) continue;
         const Point2 node = sample.nodes[*run_->flyNode[fly.position]];
-        const auto slot = &fly - flies_.data();
         const QPointF at = toScreen(frame, node);
         painter.setPen(flyInk(fly.position));
         painter.setFont(faceScaled(0.9, true));
         const double depth = -node.y / metre;
         QString label =
             depth < -0.02 ? tr("%1, in the air").arg(titleOf(fly.position)) : tr("%1  %2 m").arg(titleOf(fly.position), number(depth, 2));
-        if (report)
-            for (const TeamFly& weighed : report->flies)
-                if (weighed.position == fly.position && depth > 0.0) {
-                    const Seen there = seen(meanColour(weighed.plan), clarity, {depth * metre, 0.5 * metre, 0.83});
-                    // As it looks to a fish half a metre off, on the water behind it.
-                    const double exposure =
-                        0.55 / std::max({there.fly.r, there.fly.g, there.fly.b, there.water.r, there.water.g, there.water.b});
-                    const QRectF chip(frame.right() - 112.0, frame.top() + 8.0 + 30.0 * static_cast<double>(slot), 100.0, 24.0);
-                    painter.setPen(QPen(theme_.colours().line, 1.0));
-                    painter.setBrush(shown(there.water, exposure));
-                    painter.drawRoundedRect(chip, 4.0, 4.0);
-                    painter.setPen(Qt::NoPen);
-                    painter.setBrush(shown(there.fly, exposure));
-                    painter.drawEllipse(QRectF(chip.left() + 6.0, chip.top() + 5.0, 24.0, 14.0));
-                    painter.setPen(qGray(shown(there.water, exposure).rgb()) > 120 ? QColor(0x20, 0x20, 0x20) : QColor(0xf5, 0xf0, 0xe4));
-                    painter.drawText(chip.adjusted(34, 0, -4, 0), Qt::AlignVCenter | Qt::AlignLeft, titleOf(fly.position));
-                    painter.setPen(flyInk(fly.position));
-                }
         painter.setFont(faceScaled(0.9, true));
         const QFontMetricsF width(painter.font());
         QPointF text(at.x() + fly.picture.deviceIndependentSize().width() - fly.eye.x() + 4.0, at.y() + 4.0);
@@ -250,6 +230,24 @@ void WaterSection::paintFlies(QPainter& painter, const QRectF& frame, const Drif
                          back);
         painter.drawText(text, label);
     }
+}
+
+// As a fish half a metre off sees each of them, those that are in the water.
+void WaterSection::paintSeen(QPainter& painter, const QRectF& frame, const DriftSample& sample) const {
+    const auto& report = document_.teamReport();
+    if (!report) return;
+    std::vector<SeenFly> seen;
+    for (const Small& fly : flies_) {
+        const auto weighed = std::ranges::find(report->flies, fly.position, &TeamFly::position);
+        const auto& own = run_->flyNode[fly.position];
+        if (weighed == report->flies.end() || !own) continue;
+        const Length depth = -sample.nodes[*own].y;
+        if (depth > Length{}) seen.push_back({titleOf(fly.position), fly.picture, flyInk(fly.position), meanColour(weighed->plan), depth});
+    }
+    const TeamSetting setting = document_.setting();
+    constexpr double kWide = 164.0;
+    paintFishView(painter, QRectF(frame.right() - kWide - 10.0, frame.top() + 8.0, kWide, frame.height() - 16.0), seen,
+                  setting.seen.clarity, setting.seen.sighting.cosine, theme_.colours());
 }
 
 void WaterSection::paintChart(QPainter& painter) const {
@@ -368,6 +366,7 @@ void WaterSection::paintEvent(QPaintEvent*) {
                 }
         paintLeader(painter, frame, *sample);
         paintFlies(painter, frame, *sample);
+        paintSeen(painter, frame, *sample);
     }
     painter.restore();
     paintChart(painter);

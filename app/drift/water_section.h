@@ -46,6 +46,7 @@ class WaterSection : public QWidget {
     void paintWater(QPainter& painter, const QRectF& frame) const;
     void paintLeader(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
     void paintFlies(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
+    void paintSeen(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
     void paintChart(QPainter& painter) const;
     void paintBands(QPainter& painter, const QRectF& frame) const;
     [[nodiscard]] const DriftSample* sampleAt(double seconds) const;

@@ -1,6 +1,7 @@
 #include "frame/house.h"
 
 #include <QApplication>
+#include <QGuiApplication>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -14,6 +15,8 @@
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "parts/schools_panel.h"
+#include "theme/screens.h"
+#include "units/text.h"
 
 namespace machair::app {
 
@@ -88,6 +91,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
       text_(new QSlider(Qt::Horizontal)),
       textSaid_(new Label),
       left_(toolButton("house-left", tr("I tie with the left hand"), tr("The bench is mirrored, and its words follow"))),
+      screensSaid_(new Label),
       devicesSaid_(new Label) {
     setObjectName(QStringLiteral("house"));
     setAccessibleName(tr("The house"));
@@ -130,6 +134,16 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
     });
     column->addWidget(left_, 0, Qt::AlignLeft);
     column->addWidget(new SchoolsPanel(document, SchoolsPanel::Of::allOnly));
+    column->addWidget(heading(tr("Screens")));
+    screensSaid_->setObjectName(QStringLiteral("house-screens"));
+    screensSaid_->setWordWrap(true);
+    column->addWidget(screensSaid_);
+    auto* calibrate = toolButton("house-calibrate", tr("Calibrate this one"), tr("A bank card laid on the gauge in Cut makes it true"));
+    connect(calibrate, &QToolButton::clicked, this, [this] {
+        hide();
+        emit calibrationWanted();
+    });
+    column->addWidget(calibrate, 0, Qt::AlignLeft);
     column->addWidget(heading(tr("Devices")));
     devicesSaid_->setObjectName(QStringLiteral("house-devices"));
     devicesSaid_->setWordWrap(true);
@@ -171,6 +185,18 @@ void House::light(Lighting lighting) {
     refresh();
 }
 
+// Each screen with whether a millimetre on it is one.
+void House::sayScreens() {
+    QStringList said;
+    for (const QScreen* one : QGuiApplication::screens()) {
+        const auto scale = calibratedScale(settings_, one);
+        const QString name = one->name().isEmpty() ? tr("the screen") : one->name();
+        said << (scale ? tr("✓ %1: true, %2 px a mm").arg(name, number(*scale, 2)) : tr("– %1: never calibrated").arg(name)) +
+                    (one == screen() ? tr(" (this one)") : QString());
+    }
+    screensSaid_->setText(said.join(QLatin1Char('\n')));
+}
+
 void House::sayDevices() {
     const auto say = [](const QString& what, bool ready) {
         return (ready ? QStringLiteral("✓ ") : QStringLiteral("– ")) + what + (ready ? tr(": ready") : tr(": not there"));
@@ -181,6 +207,7 @@ void House::sayDevices() {
 }
 
 void House::refresh() {
+    sayScreens();
     const Lighting now = lightingOf(settings_);
     for (const auto& [lighting, button] : lights_)
         button->setChecked(lighting == now);

@@ -31,6 +31,7 @@ class House : public QFrame {
 
   signals:
     void leftHandChosen(bool left);
+    void calibrationWanted();  // of the screen that the window is on
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -40,6 +41,7 @@ class House : public QFrame {
     void keep(Lighting lighting);
     void refresh();
     void sayDevices();
+    void sayScreens();
 
     Document& document_;
     Theme& theme_;
@@ -49,6 +51,7 @@ class House : public QFrame {
     QSlider* text_;
     QLabel* textSaid_;
     QToolButton* left_;
+    QLabel* screensSaid_;
     QLabel* devicesSaid_;
 };
 

@@ -145,6 +145,10 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     house_ = new House(document_, theme_, hub_, settings_, middle);
     connect(house_, &House::leftHandChosen, this,
             [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
+    connect(house_, &House::calibrationWanted, this, [this] {
+        showStation(Station::cut);
+        findChild<QToolButton*>(QStringLiteral("calibrate"))->setChecked(true);
+    });
     connect(doors_, &Doors::beginWanted, this, &MainWindow::beginBook);
     connect(doors_, &Doors::demoWanted, this, [this] { openFile(ownDemo()); });
     connect(doors_, &Doors::anotherWanted, this, &MainWindow::askForFile);

@@ -25,6 +25,11 @@ SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setObjectName(QStringLiteral("sea"));
     setAccessibleName(tr("The loch, its wave and how full to dress"));
     setMinimumWidth(420);
+    setFocusPolicy(Qt::StrongFocus);
+    setMouseTracking(true);
+    setToolTip(
+        tr("Drag the arrow for the wind, its length is its force; drag the boat for the fetch. Keys: Left and Right turn the wind, Up and "
+           "Down make it stronger or weaker"));
     connect(&document_, &Document::teamChanged, this, &SeaView::refresh);
     connect(&document_, &Document::bookOpened, this, [this] {
         boat_.reset();
@@ -69,6 +74,61 @@ MapPoint SeaView::toMap(QPointF at) const {
     return {100.0 * (at.x() - zero.x()) / (one.x() - zero.x()) * metre, 100.0 * (at.y() - zero.y()) / (one.y() - zero.y()) * metre};
 }
 
+namespace {
+constexpr double kRoseRadius = 54.0, kStill = 8.0, kPxPerSpeed = 3.8;  // px; px a m/s
+}
+
+QPointF SeaView::rose() const { return {width() - 16.0 - kRoseRadius, 40.0 + kRoseRadius}; }
+
+QPointF SeaView::arrowTip(double speed, double from) const {
+    const double bearing = from * std::numbers::pi / 180.0;
+    return rose() + std::min(kRoseRadius, kStill + kPxPerSpeed * speed) * QPointF(-std::sin(bearing), std::cos(bearing));
+}
+
+SeaView::Blowing SeaView::windTo(QPointF tip) const {
+    const QPointF off = tip - rose();
+    const double far = std::hypot(off.x(), off.y());
+    const double from = std::fmod(std::atan2(-off.x(), off.y()) * 180.0 / std::numbers::pi + 360.0, 360.0);
+    constexpr double kHalf = 0.5, kWholes = 5.0;  // m/s; degrees
+    return {std::round(std::max(0.0, (far - kStill) / kPxPerSpeed) / kHalf) * kHalf,
+            std::fmod(std::round(from / kWholes) * kWholes, 360.0)};
+}
+
+std::optional<SeaView::Blowing> SeaView::wind() const {
+    if (drawnWind_) return drawnWind_;
+    const WaterSpec* water = document_.water();
+    if (!water || !water->wind) return std::nullopt;
+    return Blowing{*water->wind / metrePerSecond, water->windFrom.value_or(0.0)};
+}
+
+void SeaView::paintWind(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    if (!document_.water() || drawing_) return;
+    QColor ground = c.paper;
+    ground.setAlpha(215);
+    painter.setPen(QPen(c.line, 1.0));
+    painter.setBrush(ground);
+    painter.drawEllipse(rose(), kRoseRadius, kRoseRadius);
+    painter.setFont(faceScaled(0.80));
+    painter.setPen(c.inkSoft);
+    const std::array<std::pair<QString, QPointF>, 4> kNames = {std::pair(tr("N"), QPointF(0, -1)), std::pair(tr("E"), QPointF(1, 0)),
+                                                               std::pair(tr("S"), QPointF(0, 1)), std::pair(tr("W"), QPointF(-1, 0))};
+    for (const auto& [name, out] : kNames)
+        painter.drawText(QRectF(rose() + (kRoseRadius - 8.0) * out - QPointF(8, 8), QSizeF(16, 16)), Qt::AlignCenter, name);
+    const auto blowing = wind();
+    const QPointF tip = blowing ? arrowTip(blowing->speed, blowing->from) : rose() + QPointF(0.0, kStill);
+    const QPointF along = (tip - rose()) / std::max(1.0, std::hypot(tip.x() - rose().x(), tip.y() - rose().y()));
+    const QPointF side(-along.y(), along.x());
+    painter.setPen(QPen(hasFocus() || drawnWind_ ? c.accent : c.fault, hasFocus() || drawnWind_ ? 4.0 : 3.0, Qt::SolidLine, Qt::RoundCap));
+    painter.drawLine(rose(), tip);
+    painter.drawLine(tip, tip - 8.0 * along + 5.0 * side);
+    painter.drawLine(tip, tip - 8.0 * along - 5.0 * side);
+    painter.setFont(faceScaled(0.92, true));
+    painter.setPen(c.ink);
+    painter.drawText(QRectF(rose().x() - 110.0, rose().y() + kRoseRadius + 2.0, 110.0 + kRoseRadius, 18.0), Qt::AlignRight,
+                     blowing ? tr("%1 m/s from %2°").arg(number(blowing->speed, 1), number(blowing->from, 0)) : tr("drag out the wind"));
+}
+
 void SeaView::paintMap(QPainter& painter) const {
     const Colours& c = theme_.colours();
     const WaterSpec* water = document_.water();
@@ -111,21 +171,6 @@ void SeaView::paintMap(QPainter& painter) const {
     painter.setPen(QPen(c.ink, 1.5));
     painter.drawLine(foot, foot + QPointF(half, 0.0));
     painter.drawText(foot + QPointF(0.0, -6.0), tr("500 m"));
-    if (water->windFrom) {
-        // The wind as parallel strokes that blow across the map.
-        const double bearing = *water->windFrom * std::numbers::pi / 180.0;
-        const QPointF blow(-std::sin(bearing), std::cos(bearing));
-        const QString said = tr("wind from %1°").arg(number(*water->windFrom, 0));
-        const double room = QFontMetricsF(painter.font()).horizontalAdvance(said);
-        const QPointF at(width() - 16.0 - room - 26.0, 18.0);
-        painter.setPen(QPen(c.accent, 2.2, Qt::SolidLine, Qt::RoundCap));
-        painter.drawLine(at - 13.0 * blow, at + 13.0 * blow);
-        const QPointF side(-blow.y(), blow.x());
-        painter.drawLine(at + 13.0 * blow, at + 5.0 * blow + 5.0 * side);
-        painter.drawLine(at + 13.0 * blow, at + 5.0 * blow - 5.0 * side);
-        painter.setPen(c.inkSoft);
-        painter.drawText(QPointF(width() - 16.0 - room, 23.0), said);
-    }
     if (boat_ && water->windFrom) {
         const double bearing = *water->windFrom * std::numbers::pi / 180.0;
         const Length fetch = fetchAt(water->outline, *boat_, *water->windFrom);
@@ -276,6 +321,7 @@ void SeaView::paintEvent(QPaintEvent*) {
     painter.fillRect(rect(), theme_.colours().paper);
     if (!document_.isOpen()) return;
     paintMap(painter);
+    paintWind(painter);
     const double wave = kWaveShare * height();
     paintWave(painter, QRectF(0.0, height() - wave - kFullnessHeight, width(), wave));
     painter.fillRect(QRectF(0.0, height() - kFullnessHeight, width(), kFullnessHeight), theme_.colours().panel);
@@ -289,13 +335,68 @@ void SeaView::mousePressEvent(QMouseEvent* event) {
         update();
         return;
     }
+    constexpr double kReach = 14.0;  // px around the tip
+    const QPointF off = event->position() - rose();
+    if (document_.water() && std::hypot(off.x(), off.y()) <= kRoseRadius + kReach) {
+        setFocus();
+        drawnWind_ = windTo(event->position());
+        update();
+        return;
+    }
+    steering_ = true;
+    putBoat(event->position());
+}
+
+void SeaView::putBoat(QPointF place) {
     const WaterSpec* water = document_.water();
     if (!water || water->outline.size() < 3 || !water->windFrom) return;
-    const MapPoint at = toMap(event->position());
+    const MapPoint at = toMap(place);
     if (!onWater(water->outline, at)) return;
     boat_ = at;
     update();
-    emit fetchMeasured(fetchAt(water->outline, at, *water->windFrom) / metre);
+}
+
+void SeaView::mouseMoveEvent(QMouseEvent* event) {
+    const QPointF off = event->position() - rose();
+    const bool overRose = document_.isOpen() && document_.water() && std::hypot(off.x(), off.y()) <= kRoseRadius;
+    if (!drawing_) setCursor(drawnWind_ ? Qt::ClosedHandCursor : overRose ? Qt::OpenHandCursor : Qt::ArrowCursor);
+    if (drawnWind_) {
+        drawnWind_ = windTo(event->position());
+        // The wave follows at once; the day does when the arrow is let go.
+        if (const WaterSpec* water = document_.water(); water && water->fetch) {
+            WaterSpec as = *water;
+            as.wind = drawnWind_->speed * metrePerSecond;
+            sea_ = seaOf(document_.book(), as);
+        }
+        update();
+    } else if (steering_) {
+        putBoat(event->position());
+    }
+}
+
+void SeaView::mouseReleaseEvent(QMouseEvent*) {
+    if (const auto drawn = std::exchange(drawnWind_, std::nullopt)) {
+        emit windDrawn(drawn->speed, drawn->from);
+        return refresh();
+    }
+    const WaterSpec* water = document_.water();
+    if (std::exchange(steering_, false) && boat_ && water && water->windFrom)
+        emit fetchMeasured(fetchAt(water->outline, *boat_, *water->windFrom) / metre);
+}
+
+// The arrow by keyboard: Left and Right turn it, Up and Down are its force.
+void SeaView::keyPressEvent(QKeyEvent* event) {
+    if (!document_.isOpen() || !document_.water()) return QWidget::keyPressEvent(event);
+    Blowing to = wind().value_or(Blowing{});
+    constexpr double kTurn = 10.0, kStronger = 0.5, kMost = 60.0;
+    switch (event->key()) {
+        case Qt::Key_Left: to.from = std::fmod(to.from + 360.0 - kTurn, 360.0); break;
+        case Qt::Key_Right: to.from = std::fmod(to.from + kTurn, 360.0); break;
+        case Qt::Key_Up: to.speed = std::min(kMost, to.speed + kStronger); break;
+        case Qt::Key_Down: to.speed = std::max(0.0, to.speed - kStronger); break;
+        default: return QWidget::keyPressEvent(event);
+    }
+    emit windDrawn(to.speed, to.from);
 }
 
 void SeaView::mouseDoubleClickEvent(QMouseEvent* event) {

@@ -20,17 +20,32 @@ class SeaView : public QWidget {
     void drawShore(bool drawing);  // clicks set corners until drawn again
     [[nodiscard]] QPointF toScreen(const MapPoint& at) const;
     [[nodiscard]] QRectF mapFrame() const;
+    // The wind as an arrow that blows out of the rose's middle: dragged by its tip, its length is its force.
+    [[nodiscard]] QPointF rose() const;
+    [[nodiscard]] QPointF arrowTip(double speed, double from) const;  // m/s, degrees
 
   signals:
     void fetchMeasured(double metres);
+    void windDrawn(double speed, double from);
     void shoreDrawn(const std::vector<machair::MapPoint>& outline);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    struct Blowing {
+        double speed = 0.0;  // m/s
+        double from = 0.0;   // degrees from north
+    };
+    [[nodiscard]] std::optional<Blowing> wind() const;  // as it is drawn, else as the water has it
+    [[nodiscard]] Blowing windTo(QPointF tip) const;
+    void paintWind(QPainter& painter) const;
+    void putBoat(QPointF at);
     [[nodiscard]] MapPoint toMap(QPointF at) const;
     void refresh();
     void paintMap(QPainter& painter) const;
@@ -42,6 +57,8 @@ class SeaView : public QWidget {
     std::optional<Sea> sea_;
     std::optional<MapPoint> boat_;
     bool drawing_ = false;
+    bool steering_ = false;             // the boat is dragged
+    std::optional<Blowing> drawnWind_;  // the arrow is
     std::vector<MapPoint> drawn_;
 };
 

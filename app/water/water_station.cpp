@@ -24,6 +24,7 @@
 #include "store/geojson.h"
 #include "theme/said.h"
 #include "units/text.h"
+#include "water/day_picker.h"
 #include "water/sea_view.h"
 
 namespace machair::app {
@@ -87,6 +88,9 @@ WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub&
     connect(sea_, &SeaView::fetchMeasured, this,
             [this](double metres) { document_.refuse(writeWater("fetch_m", formatNumber(metres, 0))); });
     connect(sea_, &SeaView::shoreDrawn, this, &WaterStation::setShore);
+    connect(sea_, &SeaView::windDrawn, this, [this](double speed, double from) {
+        writeAll({{"wind_m_s", formatShort(speed, 1)}, {"wind_from_deg", formatShort(from, 0)}}, "the wind, as it was drawn");
+    });
     connect(&background_, &Background::runningChanged, this,
             [this](bool running) { chooseButton_->setText(running ? tr("Stop") : tr("Choose")); });
     watchWeather();
@@ -104,10 +108,13 @@ QWidget* WaterStation::makeDay() {
     line->addWidget(add);
     column->addLayout(line);
     day_ = new FieldsForm(document_, theme_, "water",
-                          {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "colour", "light", "celsius", "month", "hatching",
-                           "drogue", "own_drift"},
+                          {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "celsius", "hatching", "drogue", "own_drift"},
                           [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
     column->addWidget(day_);
+    looks_ = new DayPicker(document_, theme_);
+    column->addWidget(looks_);
+    connect(looks_, &DayPicker::chose, this,
+            [this](const std::string& key, const std::string& text) { document_.refuse(writeWater(key, text)); });
     boat_->setObjectName(QStringLiteral("own-boat"));
     boat_->setWordWrap(true);
     column->addWidget(boat_);
@@ -290,19 +297,30 @@ QWidget* WaterStation::makeRules() {
 }
 
 // What the weather station last said, as one step.
+// Several of the day's fields as one edit; whether it took.
+bool WaterStation::writeAll(const std::vector<std::pair<const char*, std::string>>& fields, const char* words) {
+    if (!document_.water()) return false;
+    Result<Edit> edit = Edit{words, document_.book()};
+    for (const auto& [key, text] : fields) {
+        edit = changeWaterField(edit->after, document_.water()->id, key, text);
+        if (!edit) {
+            document_.refuse(edit.error());
+            return false;
+        }
+    }
+    edit->words = words;
+    const Faults faults = document_.apply(std::move(edit));
+    if (!faults.empty()) document_.refuse(faults);
+    return faults.empty();
+}
+
 void WaterStation::takeWeather() {
     if (!document_.water()) return;
     std::vector<std::pair<const char*, std::string>> fields = {{"wind_m_s", formatShort(reading_->wind / metrePerSecond, 1)},
                                                                {"wind_from_deg", formatShort(reading_->from, 0)}};
     if (reading_->celsius) fields.emplace_back("celsius", formatShort(*reading_->celsius, 1));
     if (reading_->light) fields.emplace_back("light", reading_->light->toStdString());
-    Result<Edit> taken = Edit{"the weather station's day", document_.book()};
-    for (const auto& [key, text] : fields) {
-        taken = changeWaterField(taken->after, document_.water()->id, key, text);
-        if (!taken) return document_.refuse(taken.error());
-    }
-    taken->words = "the weather station's day";
-    if (const Faults faults = document_.apply(std::move(taken)); !faults.empty()) return document_.refuse(faults);
+    if (!writeAll(fields, "the weather station's day")) return;
     document_.say(
         tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(readAt_.secsTo(QDateTime::currentDateTime())));
 }
@@ -350,6 +368,7 @@ void WaterStation::refresh() {
         waters_->addItem(qt(water.title()), qt(water.id));
     const WaterSpec* water = document_.water();
     day_->setEnabled(water != nullptr);
+    looks_->refresh();
     boat_->clear();
     if (!water) {
         cautions_->setText(tr("+ makes a water: its wind and fetch give the wave, the wave says how full to dress."));

@@ -22,6 +22,7 @@ class QToolButton;
 
 namespace machair::app {
 
+class DayPicker;
 class FieldsForm;
 class SeaView;
 
@@ -60,6 +61,7 @@ class WaterStation : public QWidget {
     void takeChoice(int row);
     void setShore(const std::vector<MapPoint>& outline);
     void watchWeather();
+    bool writeAll(const std::vector<std::pair<const char*, std::string>>& fields, const char* words);
     void takeWeather();
     Faults writeWater(const std::string& key, const std::string& text);
 
@@ -74,6 +76,7 @@ class WaterStation : public QWidget {
     QComboBox* waters_;
     QComboBox* force_;
     FieldsForm* day_;
+    DayPicker* looks_ = nullptr;
     QToolButton* weatherButton_;
     QListWidget* season_;
     QLabel* answers_;

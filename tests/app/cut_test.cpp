@@ -3,6 +3,7 @@
 #include <QListWidget>
 #include <QSpinBox>
 
+#include "cut/cape_fan.h"
 #include "cut/feather_view.h"
 #include "cut/tray_view.h"
 #include "tests/app/at.h"
@@ -96,4 +97,36 @@ TEST_CASE("a batch of ten thousand is laid out without holding up the window, an
     CHECK(bench.find<TrayView>("tray")->pieces() > 3);
     bench.find<QSpinBox>("batch")->setValue(1);
     REQUIRE(waitFor([&] { return bench.text("cut-said").contains(QStringLiteral("proven best")); }));
+}
+
+TEST_CASE("a cape is a fan of its bands from the shortest, each at least as wide as can be read, with what is wanted in its own") {
+    Cape cape;
+    cape.material = "hen";
+    for (const auto& [from, count] : {std::pair(4.0, 12), std::pair(5.0, 0), std::pair(6.0, 400)}) {
+        CapeBand band;
+        band.from = from * mm;
+        band.to = (from + 1.0) * mm;
+        band.count = count;
+        cape.bands.push_back(band);
+    }
+    const auto wants = [](const char* material, double fibre) {
+        HackleWanted wanted;
+        wanted.material = material;
+        wanted.fibre = fibre * mm;
+        return wanted;
+    };
+    const auto fan =
+        fanOf(cape, {wants("hen", 4.2), wants("hen", 4.2), wants("hen", 7.0), wants("hen", 5.0), wants("cock", 6.5), wants("hen", 9.0)});
+    REQUIRE(fan.size() == 3);
+    CHECK(fan[0].from == Approx(-68.0));
+    CHECK(fan[2].to == Approx(68.0));
+    for (std::size_t i = 0; i < fan.size(); ++i) {
+        if (i > 0) CHECK(fan[i].from == Approx(fan[i - 1].to));
+        CHECK(fan[i].to - fan[i].from > 8.0);  // degrees: even one that is empty
+    }
+    CHECK(fan[2].to - fan[2].from < 2.0 * (fan[0].to - fan[0].from));  // four hundred don't drown twelve
+    CHECK(fan[0].wanted == std::vector<Length>{4.2 * mm});
+    CHECK(fan[1].wanted == std::vector<Length>{5.0 * mm});  // a border belongs to the longer
+    CHECK(fan[2].wanted == std::vector<Length>{7.0 * mm});  // but for the last
+    CHECK(fanOf(Cape{}, {}).empty());
 }

@@ -5,9 +5,12 @@
 
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
+#include "drift/fish_view.h"
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
 #include "tests/app/at.h"
+#include "water/day_picker.h"
+#include "water/sea_view.h"
 
 using namespace machair;
 using namespace machair::app;
@@ -181,4 +184,72 @@ TEST_CASE("assistive technology hears the parts of an instrument, chooses them a
         CHECK_FALSE(sheet->child(i)->text(QAccessible::Name).isEmpty());
         CHECK_FALSE(sheet->child(i)->text(QAccessible::Value).isEmpty());
     }
+}
+
+TEST_CASE("a fish sees the fly fade into the water with depth and distance, and nothing where there is nothing") {
+    QImage fly(8, 4, QImage::Format_ARGB32);
+    fly.fill(Qt::transparent);
+    for (int x = 0; x < 4; ++x)
+        fly.setPixelColor(x, 1, QColor(230, 90, 40));
+    const Clarity tea = clarityOf(WaterColour::tea);
+    const auto apart = [&](Length depth, Length from) {
+        const Sighting sighting{depth, from, 0.83};
+        const Seen there = seen({230 / 255.0, 90 / 255.0, 40 / 255.0}, tea, sighting);
+        const double exposure = exposureOf(there);
+        const QImage image = asSeen(fly, tea, sighting, exposure);
+        CHECK(image.pixelColor(6, 1).alpha() == 0);
+        CHECK(image.pixelColor(0, 0).alpha() == 0);
+        const QColor of = image.pixelColor(1, 1);
+        // The pixel is what the model says of its colour.
+        const Rgb shown = fromLinear({there.fly.r * exposure, there.fly.g * exposure, there.fly.b * exposure});
+        CHECK(of.redF() == Approx(shown.r).margin(0.02));
+        CHECK(of.greenF() == Approx(shown.g).margin(0.02));
+        CHECK(of.blueF() == Approx(shown.b).margin(0.02));
+        return there.contrast;
+    };
+    CHECK(apart(0.3 * metre, 0.5 * metre) > apart(0.3 * metre, 2.0 * metre));
+    CHECK(apart(0.3 * metre, 20.0 * metre) < 1.0);  // from afar it is the water
+}
+
+TEST_CASE("the wind is drawn on the map, its length is its force, and the day follows when it is let go") {
+    At bench(Station::water);
+    auto* sea = bench.find<SeaView>("sea");
+    const auto wind = [&] { return std::pair(*bench.document().water()->wind / metrePerSecond, *bench.document().water()->windFrom); };
+    REQUIRE(wind() == std::pair(6.0, 250.0));
+    const QPointF tip = sea->arrowTip(6.0, 250.0);
+    CHECK(tip.x() > sea->rose().x());  // from west-south-west: it blows to the right
+    const Book before = bench.document().book();
+    drag(sea, tip, sea->arrowTip(10.0, 180.0));
+    CHECK(wind().first == Approx(10.0).margin(0.6));
+    CHECK(wind().second == Approx(180.0).margin(6.0));
+    bench.document().undoStack().undo();  // one edit
+    CHECK(bench.document().book() == before);
+    sea->setFocus();
+    QTest::keyClick(sea, Qt::Key_Up);
+    QTest::keyClick(sea, Qt::Key_Right);
+    CHECK(wind() == std::pair(6.5, 260.0));
+}
+
+TEST_CASE("light, water and month are chosen by how they look, and let go by the same press") {
+    At bench(Station::water);
+    auto* picker = bench.find<DayPicker>("day-picker");
+    const auto press = [&](const char* name) {
+        const auto found = std::ranges::find_if(picker->choices(), [&](const auto& c) { return c.name == QLatin1String(name); });
+        REQUIRE(found != picker->choices().end());
+        QTest::mouseClick(picker, Qt::LeftButton, Qt::NoModifier, found->place.center().toPoint());
+    };
+    press("dusk");
+    CHECK(bench.document().water()->light == Light::dusk);
+    press("peat water");
+    CHECK(bench.document().water()->colour == WaterColour::peat);
+    press("peat water");
+    CHECK_FALSE(bench.document().water()->colour);
+    for (std::size_t a = 0; a < picker->choices().size(); ++a)
+        for (std::size_t b = 0; b < a; ++b)
+            CHECK_FALSE(picker->choices()[a].place.intersects(picker->choices()[b].place));
+    // By keyboard from where it was pressed last: the next water on.
+    picker->setFocus();
+    QTest::keyClick(picker, Qt::Key_Right);
+    QTest::keyClick(picker, Qt::Key_Space);
+    CHECK(bench.document().water()->colour == WaterColour::green);
 }

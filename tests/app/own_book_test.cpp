@@ -14,6 +14,7 @@
 #include "frame/doors.h"
 #include "frame/first_evening.h"
 #include "frame/guide_view.h"
+#include "frame/house.h"
 #include "parts/chooser.h"
 #include "parts/record_sheet.h"
 #include "tests/app/at.h"
@@ -405,6 +406,24 @@ TEST_CASE("the chooser narrows by words, takes the arrows, and Esc changes nothi
     const std::string wanted = tray->current()->record.id;
     QTest::keyClick(tray, Qt::Key_Return);
     CHECK(bench.document().pattern()->id == wanted);
+}
+
+TEST_CASE("the house says which screens are true, and calibrates this one on the gauge") {
+    Bench bench;
+    auto* house = bench.find<House>("house");
+    house->open();
+    CHECK(bench.text("house-screens").contains(QStringLiteral("never calibrated")));
+    bench.find<QToolButton>("house-calibrate")->click();
+    CHECK_FALSE(house->isVisible());
+    CHECK(bench.window().station() == Station::cut);
+    auto* calibrate = bench.find<QToolButton>("calibrate");
+    REQUIRE(calibrate->isChecked());
+    calibrate->click();  // as it lies there
+    house->open();
+    CHECK(bench.text("house-screens").contains(QStringLiteral("true, ")));
+    bench.restart();
+    bench.find<House>("house")->open();
+    CHECK(bench.text("house-screens").contains(QStringLiteral("true, ")));
 }
 
 TEST_CASE("the house is kept: bench, text, hand and schools come back at the next start") {

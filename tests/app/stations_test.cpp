@@ -31,6 +31,7 @@
 #include "tie/step_strip.h"
 #include "tie/step_view.h"
 #include "tie/tie_station.h"
+#include "water/day_picker.h"
 #include "water/sea_view.h"
 #include "water/water_station.h"
 
@@ -550,7 +551,10 @@ TEST_CASE("the season's table shows the month and is edited in place") {
     At bench(Station::water);
     auto* season = bench.find<QListWidget>("season");
     REQUIRE(season->count() == 2);  // June
-    bench.setText("water-month", QStringLiteral("8"));
+    auto* picker = bench.find<DayPicker>("day-picker");
+    const auto august = std::ranges::find_if(picker->choices(), [](const auto& c) { return c.name == QStringLiteral("August"); });
+    QTest::mouseClick(picker, Qt::LeftButton, Qt::NoModifier, august->place.center().toPoint());
+    CHECK(bench.document().water()->month == 8);
     CHECK(season->count() == 3);
     QTest::mouseClick(season->viewport(), Qt::LeftButton, Qt::NoModifier, season->visualItemRect(season->item(0)).center());
     bench.setText("season-row-suits", QStringLiteral("anything black"));
