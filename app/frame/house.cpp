@@ -133,7 +133,6 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
         emit leftHandChosen(left);
     });
     column->addWidget(left_, 0, Qt::AlignLeft);
-    column->addWidget(new SchoolsPanel(document, SchoolsPanel::Of::allOnly));
     column->addWidget(heading(tr("Screens")));
     screensSaid_->setObjectName(QStringLiteral("house-screens"));
     screensSaid_->setWordWrap(true);
@@ -155,6 +154,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
         sayDevices();
     });
     column->addWidget(look, 0, Qt::AlignLeft);
+    column->addWidget(new SchoolsPanel(document, SchoolsPanel::Of::allOnly));
     column->addStretch(1);
     auto* whole = new QVBoxLayout(this);
     whole->setContentsMargins(0, 0, 0, 0);
