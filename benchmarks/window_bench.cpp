@@ -5,12 +5,16 @@
 
 #include <QApplication>
 #include <QDir>
+#include <QPainter>
 #include <QSettings>
 #include <QTemporaryDir>
 #include <fstream>
 
 #include "benchmarks/demo_book.h"
 #include "book/edits.h"
+#include "drift/fish_view.h"
+#include "drift/handling_strip.h"
+#include "drift/water_section.h"
 #include "frame/main_window.h"
 #include "parts/things.h"
 #include "plan/fly_view.h"
@@ -76,6 +80,44 @@ static void aFrameOfADrag(benchmark::State& state) {
     window->document().dropPreview();
 }
 BENCHMARK(aFrameOfADrag)->Unit(benchmark::kMillisecond);
+
+// What a fish sees of the three, painted anew for another moment. Target: < 16 ms.
+static void theFishsView(benchmark::State& state) {
+    std::vector<app::SeenFly> flies;
+    for (const char* pattern : {"kelp-lantern", "heather-tinker", "rush-piper"}) {
+        const Plan plan = demoPlan(pattern);
+        QImage picture(QSize(150, 90), QImage::Format_ARGB32_Premultiplied);
+        picture.fill(Qt::transparent);
+        QPainter painter(&picture);
+        drawing::paintFly(painter, makeScene(plan), {3.4, QPointF(20.0, 40.0), drawing::Bench::sand, 0.0});
+        flies.push_back({QStringLiteral("fly"), picture, Qt::black, meanColour(plan), {}});
+    }
+    QImage water(QSize(170, 240), QImage::Format_ARGB32_Premultiplied);
+    int n = 0;
+    for (auto _ : state) {
+        for (app::SeenFly& fly : flies)
+            fly.depth = (0.2 + 0.01 * (++n % 100)) * metre;
+        QPainter painter(&water);
+        app::paintFishView(painter, QRectF(0, 0, 170, 240), flies, clarityOf(WaterColour::tea), 0.83, app::coloursOf(drawing::Bench::sand));
+    }
+}
+BENCHMARK(theFishsView)->Unit(benchmark::kMillisecond);
+
+// A second more of the retrieve, by the strip, with the water below it. Target: < 16 ms; the run itself goes beside the window.
+static void aFrameOfTheHandlingStrip(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    window->showStation(app::Station::drift);
+    auto* section = window->findChild<app::WaterSection*>(QStringLiteral("water-section"));
+    while (!section->run())
+        QApplication::processEvents();
+    int n = 0;
+    for (auto _ : state) {
+        section->strip().setLasts(app::Phase::retrieve, (8.0 + ++n % 8) * second);
+        section->repaint();
+    }
+}
+BENCHMARK(aFrameOfTheHandlingStrip)->Unit(benchmark::kMillisecond);
 
 // The next step of the fullest fly at the vice, asked for while one is looked at. Target: < 16 ms.
 static void aStepAtTheVice(benchmark::State& state) {

@@ -5,18 +5,13 @@
 #include <array>
 #include <cmath>
 
+#include "theme/light.h"
+
 namespace machair::app {
 
 namespace {
 
 QString tr(const char* text) { return QCoreApplication::translate("FishView", text); }
-
-// Linear light as the screen shows it.
-QColor shown(Rgb linear, double exposure) {
-    const Rgb c = fromLinear({linear.r * exposure, linear.g * exposure, linear.b * exposure});
-    const auto within = [](double v) { return static_cast<float>(std::clamp(v, 0.0, 1.0)); };
-    return QColor::fromRgbF(within(c.r), within(c.g), within(c.b));
-}
 
 using Table = std::array<std::uint8_t, 256>;
 
@@ -31,7 +26,7 @@ QImage asSeen(const QImage& picture, const Clarity& clarity, const Sighting& sig
     Table red, green, blue;
     for (int i = 0; i < 256; ++i) {
         const double v = i / 255.0;
-        const QColor to = shown(seen({v, v, v}, clarity, sighting).fly, exposure);
+        const QColor to = shownLight(seen({v, v, v}, clarity, sighting).fly, exposure);
         const auto at = static_cast<std::size_t>(i);
         red[at] = static_cast<std::uint8_t>(to.red());
         green[at] = static_cast<std::uint8_t>(to.green());
@@ -68,7 +63,7 @@ void paintFishView(QPainter& painter, const QRectF& frame, const std::vector<See
         const Seen there = seen(fly.colour, clarity, sighting);
         const double exposure = exposureOf(there);
         const QRectF box(frame.left(), top, frame.width(), tall);
-        const QColor water = shown(there.water, exposure);
+        const QColor water = shownLight(there.water, exposure);
         painter.setPen(QPen(colours.line, 1.0));
         painter.setBrush(water);
         painter.drawRoundedRect(box, 5.0, 5.0);

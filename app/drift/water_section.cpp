@@ -9,6 +9,7 @@
 #include "colour/colour.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
+#include "theme/light.h"
 #include "theme/said.h"
 #include "units/text.h"
 #include "water/sight.h"
@@ -23,12 +24,6 @@ constexpr double kChartMargin = 56.0;  // px, of its title and seconds
 constexpr double kAxisLeft = 54.0, kAxisRight = 150.0;
 constexpr double kFlyPxPerMm = 3.4;  // flies are drawn larger than the water is, to be seen
 constexpr double kAir = 0.16;        // share of the section above the surface
-
-// Linear light as the screen shows it.
-QColor shown(Rgb linear, double exposure) {
-    const Rgb c = fromLinear({linear.r * exposure, linear.g * exposure, linear.b * exposure});
-    return QColor::fromRgbF(static_cast<float>(c.r), static_cast<float>(c.g), static_cast<float>(c.b));
-}
 
 double niceStep(double range) {
     for (const double step : {0.05, 0.1, 0.2, 0.5, 1.0, 2.0, 5.0})
@@ -170,7 +165,7 @@ void WaterSection::paintWater(QPainter& painter, const QRectF& frame) const {
     for (int i = 0; i <= 6; ++i) {
         const Seen there = seen({0.5, 0.5, 0.5}, clarity, {i / 6.0 * deepest_ * metre, 0.5 * metre, 0.83});
         const double dim = 1.0 - 0.35 * i / 6.0;
-        const QColor pure = shown(there.water, exposure * dim);
+        const QColor pure = shownLight(there.water, exposure * dim);
         const auto mixed = [&](int own, int bench) {
             return static_cast<int>(std::lround(0.42 * own + 0.58 * bench * (1.0 - 0.22 * i / 6.0)));
         };

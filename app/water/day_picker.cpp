@@ -11,6 +11,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "theme/light.h"
 #include "units/text.h"
 #include "water/sight.h"
 
@@ -20,12 +21,6 @@ namespace {
 
 constexpr double kTile = 38.0, kApart = 6.0, kRing = 66.0, kMonth = 12.0;  // px
 constexpr std::size_t kMonths = 12;
-
-QColor colourOf(Rgb linear, double exposure) {
-    const Rgb c = fromLinear({linear.r * exposure, linear.g * exposure, linear.b * exposure});
-    const auto within = [](double v) { return static_cast<float>(std::clamp(v, 0.0, 1.0)); };
-    return QColor::fromRgbF(within(c.r), within(c.g), within(c.b));
-}
 
 }  // namespace
 
@@ -123,7 +118,7 @@ void DayPicker::paintTile(QPainter& painter, const Choice& choice) const {
         for (int i = 0; i <= 4; ++i) {
             const Seen there = seen({0.5, 0.5, 0.5}, clarity, {0.4 * i * metre, 0.5 * metre, 0.83});
             // Less of it than a lamp under water would show: what an angler sees over the side has the bottom's grey in it.
-            const QColor own = colourOf(there.water, exposure * (1.0 - 0.14 * i));
+            const QColor own = shownLight(there.water, exposure * (1.0 - 0.14 * i));
             const auto greyed = [](int channel) { return static_cast<int>(0.62 * channel + 0.38 * 84.0); };
             water.setColorAt(0.25 * i, QColor(greyed(own.red()), greyed(own.green()), greyed(own.blue())));
         }
