@@ -63,6 +63,7 @@ Chooser::Chooser(QWidget* under, Document& document, const Theme& theme, Asked a
     if (!asked.fresh.isEmpty()) button("chooser-new", asked.fresh, [fresh = std::move(fresh)] { fresh(); });
     column->addLayout(head);
     auto* words = new QHBoxLayout;
+    column->addLayout(words);  // before anything is put into it: a layout that nobody holds is never let go
     words->setSpacing(4);
     for (const QString& trait : commonTraits(asked.things, kTraits)) {
         auto* made = new QToolButton;
@@ -74,8 +75,7 @@ Chooser::Chooser(QWidget* under, Document& document, const Theme& theme, Asked a
         traits_.push_back(made);
         words->addWidget(made);
     }
-    words->addStretch(1);
-    if (!traits_.empty()) column->addLayout(words);
+    if (!traits_.empty()) words->addStretch(1);
     column->addWidget(tray_, 1);
     tray_->things().show(std::move(asked.things));
     if (!tray_->choose(asked.now)) tray_->chooseFirst();

@@ -125,12 +125,12 @@ class StepWriter {
     std::vector<char> tiedIn_;
     std::vector<std::size_t> ribs_;     // tied in, not wound yet
     std::vector<std::size_t> hackles_;  // the same: palmers and collars tied in before the body
+    std::optional<Length> ahead_;       // where work goes on from, ahead of a bead that was pushed back; before what is begun from it
     Length thread_;
     bool threadOn_ = false;
     bool bed_ = false;
     bool head_ = false;
     bool brushed_ = false;
-    std::optional<Length> ahead_;  // where work goes on from, ahead of a bead that was pushed back
 };
 
 }  // namespace machair
