@@ -23,7 +23,7 @@ const QColor kBand(0xd9, 0xcf, 0xba);
 const QColor kAccent(0x9a, 0x3d, 0x1c);
 
 QString text(const std::string& words) { return QString::fromStdString(words); }
-QString millimetres(Length length) { return text(formatNumber(length / mm, 1)); }
+QString said(Length length, LengthUnit unit) { return text(formatLength(length, unit)); }
 
 // Fonts are set large and scaled down: they have no sizes under a pixel.
 QFont face(bool bold) {
@@ -56,20 +56,23 @@ void hairline(QPainter& painter, QPointF a, QPointF b, double width = 0.15, cons
     painter.drawLine(a, b);
 }
 
-void proving(QPainter& painter, QPointF at) {
+void proving(QPainter& painter, QPointF at, LengthUnit unit = LengthUnit::millimetres) {
     const double length = kProvingBar / mm;
     painter.setPen(Qt::NoPen);
     painter.setBrush(kInk);
     painter.drawRect(QRectF(at.x(), at.y(), length, 0.6));
     for (int i = 0; i <= 10; ++i)
         hairline(painter, at + QPointF(5.0 * i, -1.0), at + QPointF(5.0 * i, 0.0));  // above the bar, whose ends stay its own
-    write(painter, at + QPointF(length + 2.0, 0.6), QObject::tr("50 mm: measure this bar; if it isn't, the printer scaled"), 2.2, kSoft);
+    write(painter, at + QPointF(length + 2.0, 0.6),
+          QObject::tr("50 mm%1: measure this bar; if it isn't, the printer scaled")
+              .arg(unit == LengthUnit::millimetres ? QString() : QObject::tr(" (%1)").arg(said(kProvingBar, unit))),
+          2.2, kSoft);
 }
 
 // A strip: the band that a hand holds it to, and the line itself with its ends.
-void gauge(QPainter& painter, QPointF at, const Gauge& g, double labelRoom) {
+void gauge(QPainter& painter, QPointF at, const Gauge& g, double labelRoom, LengthUnit unit) {
     const double length = g.length / mm, tolerance = g.tolerance / mm;
-    write(painter, at + QPointF(labelRoom - 2.0, 1.0), QObject::tr("%1  %2").arg(text(g.label), millimetres(g.length)), 2.5, kInk, false,
+    write(painter, at + QPointF(labelRoom - 2.0, 1.0), QObject::tr("%1  %2").arg(text(g.label), said(g.length, unit)), 2.5, kInk, false,
           1.0, labelRoom - 2.0);
     const QPointF zero = at + QPointF(labelRoom, 0.0);
     if (tolerance > 0.0) {
@@ -85,7 +88,7 @@ void gauge(QPainter& painter, QPointF at, const Gauge& g, double labelRoom) {
 }
 
 // Teeth as wide as the slips, and half a millimetre either way.
-void comb(QPainter& painter, QPointF at, const Gauge& slip) {
+void comb(QPainter& painter, QPointF at, const Gauge& slip, LengthUnit unit) {
     const double width = slip.length / mm;
     double x = at.x();
     for (const double step : {-0.5, 0.0, 0.5}) {
@@ -94,7 +97,7 @@ void comb(QPainter& painter, QPointF at, const Gauge& slip) {
         painter.setPen(QPen(kInk, 0.15));
         painter.setBrush(step == 0.0 ? kBand : QColor(Qt::transparent));
         painter.drawRect(QRectF(x, at.y(), w, 7.0));
-        write(painter, QPointF(x + 0.5 * w, at.y() + 10.0), text(formatNumber(w, 1)), 2.2, step == 0.0 ? kInk : kSoft, step == 0.0, 0.5);
+        write(painter, QPointF(x + 0.5 * w, at.y() + 10.0), said(w * mm, unit), 2.2, step == 0.0 ? kInk : kSoft, step == 0.0, 0.5);
         x += w + 3.0;
     }
     write(painter, at + QPointF(0.0, -1.2), text(slip.label), 2.4, kInk);
@@ -147,7 +150,7 @@ QString writeTo(const QString& path, QSizeF size, const QString& title, Paint pa
 
 }  // namespace
 
-void paintCard(QPainter& painter, const Plan& plan) {
+void paintCard(QPainter& painter, const Plan& plan, LengthUnit unit) {
     painter.setRenderHint(QPainter::Antialiasing);
     write(painter, {kMargin, kMargin + 4.0}, text(plan.pattern.title()), 5.0, kInk, true, 0.0, 90.0);
     write(painter, {kMargin, kMargin + 8.5},
@@ -162,7 +165,7 @@ void paintCard(QPainter& painter, const Plan& plan) {
         const PartPlan& part = plan.parts[i];
         write(painter, {right, y}, QObject::tr("%1: %2").arg(text(std::string(nameOf(part.kind))), text(part.made.title())), 2.5, kInk,
               true, 0.0, 40.0);
-        write(painter, {kCardWidth - kMargin, y}, text(headlineOf(plan, i)), 2.5, kInk, false, 1.0, 26.0);
+        write(painter, {kCardWidth - kMargin, y}, text(inUnit(headlineOf(plan, i), unit)), 2.5, kInk, false, 1.0, 26.0);
         y += 3.9;
     }
     hairline(painter, {kMargin, 54.0}, {kCardWidth - kMargin, 54.0}, 0.1, kSoft);
@@ -175,16 +178,16 @@ void paintCard(QPainter& painter, const Plan& plan) {
             continue;
         }
         if (row > 90.0) break;
-        gauge(painter, {kMargin, row}, g, 34.0);
+        gauge(painter, {kMargin, row}, g, 34.0, unit);
         row += 4.6;
     }
     double comb0 = 92.0;
     for (const Gauge& slip : slips) {
-        comb(painter, {comb0, 66.0}, slip);
+        comb(painter, {comb0, 66.0}, slip, unit);
         comb0 += 3.0 * (slip.length / mm) + 14.0;
         if (comb0 > kCardWidth - 30.0) break;
     }
-    proving(painter, {kMargin, kCardHeight - kMargin});
+    proving(painter, {kMargin, kCardHeight - kMargin}, unit);
 }
 
 void paintTeamSheet(QPainter& painter, const TeamSheet& sheet) {
@@ -212,13 +215,13 @@ void paintTeamSheet(QPainter& painter, const TeamSheet& sheet) {
     proving(painter, {kMargin, kSheetHeight - 3.5});
 }
 
-void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution) {
+void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution, LengthUnit unit) {
     painter.setRenderHint(QPainter::Antialiasing);
     const Length longest = card.longestFly.value();
     write(painter, {kMargin, kMargin + 4.0}, text(card.title()), 5.0, kInk, true, 0.0, kCardWidth - 2.0 * kMargin);
     write(painter, {kMargin, kMargin + 9.5},
-          QObject::tr("Longest fly %1 mm%2%3")
-              .arg(millimetres(longest), card.source ? QObject::tr(", from %1").arg(text(*card.source)) : QString(),
+          QObject::tr("Longest fly %1%2%3")
+              .arg(said(longest, unit), card.source ? QObject::tr(", from %1").arg(text(*card.source)) : QString(),
                    card.date ? QObject::tr(", read %1").arg(text(*card.date)) : QString()),
           2.8, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
     // The slot, with the edge that the eye stands against and the line that nothing may pass.
@@ -244,20 +247,21 @@ void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& c
         write(painter, {kMargin, y}, line, 2.6, kSoft, false, 0.0, kCardWidth - 2.0 * kMargin);
         y += 4.2;
     }
-    proving(painter, {kMargin, kCardHeight - kMargin});
+    proving(painter, {kMargin, kCardHeight - kMargin}, unit);
 }
 
-QString writeCard(const QString& path, const Plan& plan) {
-    return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(plan.pattern.title()), [&](QPainter& painter) { paintCard(painter, plan); });
+QString writeCard(const QString& path, const Plan& plan, LengthUnit unit) {
+    return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(plan.pattern.title()),
+                   [&](QPainter& painter) { paintCard(painter, plan, unit); });
 }
 
-QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution) {
+QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution, LengthUnit unit) {
     constexpr double kRoom = kCardWidth - 60.0;
     if (!card.longestFly) return QObject::tr("this rule card says no longest fly");
     if (*card.longestFly / mm > kRoom)
-        return QObject::tr("a longest fly of %1 mm is longer than the card has room for").arg(millimetres(*card.longestFly));
+        return QObject::tr("a longest fly of %1 is longer than the card has room for").arg(said(*card.longestFly, unit));
     return writeTo(path, QSizeF(kCardWidth, kCardHeight), text(card.title()),
-                   [&](QPainter& painter) { paintContestGauge(painter, card, caution); });
+                   [&](QPainter& painter) { paintContestGauge(painter, card, caution, unit); });
 }
 
 QString writeTeamSheet(const QString& path, const TeamSheet& sheet) {

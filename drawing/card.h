@@ -9,6 +9,7 @@
 #include "cutting/gauges.h"
 #include "drawing/paint.h"
 #include "scene/scene.h"
+#include "units/text.h"
 
 class QPainter;
 
@@ -17,8 +18,8 @@ namespace machair::drawing {
 inline constexpr double kCardWidth = 148.0;  // mm: A6 on its side
 inline constexpr double kCardHeight = 105.0;
 
-// Paints in millimetres: the painter's unit is 1 mm, the origin the card's corner.
-void paintCard(QPainter& painter, const Plan& plan);
+// Paints in millimetres: the painter's unit is 1 mm, the origin the card's corner. Its figures are said in `unit`.
+void paintCard(QPainter& painter, const Plan& plan, LengthUnit unit = LengthUnit::millimetres);
 
 struct SheetFly {
     const Plan* plan;
@@ -38,11 +39,12 @@ void paintTeamSheet(QPainter& painter, const TeamSheet& sheet);
 
 // A gauge for contests: a slot as long as the longest fly that the rule card allows, an edge for the eye, and how to hold
 // a fly to it, with the caution that goes with the rules. The card says a longest fly.
-void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution);
+void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution, LengthUnit unit = LengthUnit::millimetres);
 
 // Writes to a .pdf or .svg. What went wrong as text; empty where it was written.
-[[nodiscard]] QString writeCard(const QString& path, const Plan& plan);
-[[nodiscard]] QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution);
+[[nodiscard]] QString writeCard(const QString& path, const Plan& plan, LengthUnit unit = LengthUnit::millimetres);
+[[nodiscard]] QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution,
+                                        LengthUnit unit = LengthUnit::millimetres);
 [[nodiscard]] QString writeTeamSheet(const QString& path, const TeamSheet& sheet);
 
 }  // namespace machair::drawing

@@ -332,7 +332,7 @@ void BalanceStation::writeSheet(const QString& path) {
                                    .arg(number(100.0 * (fly.sink.sinkRate / metrePerSecond), 1), number(fly.sink.presence / millinewton, 2),
                                         number(fly.sink.mass / mg, 0))});
     for (const Field& field : fieldsOf(team->leader.value_or(LeaderSpec{})))
-        if (!field.text.empty()) sheet.leader << qt(field.label) + QStringLiteral(": ") + qt(field.text);
+        if (!field.text.empty()) sheet.leader << inHouseUnit(field.label) + QStringLiteral(": ") + shownText(field);
     if (const WaterSpec* water = document_.water())
         sheet.notes << tr("%1: wind %2 m/s, fetch %3 m")
                            .arg(qt(water->title()), number(water->wind.value_or(Speed{}) / metrePerSecond, 1),
@@ -439,12 +439,12 @@ void BalanceStation::list(const QString& title, const std::vector<Proposal>& pro
     head->setFlags(Qt::NoItemFlags);
     head->setForeground(theme_.colours().inkSoft);
     for (const Proposal& proposal : proposals) {
-        auto* item =
-            new QListWidgetItem(tr("%1  %2   (%3)").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
+        auto* item = new QListWidgetItem(
+            tr("%1  %2   (%3)").arg(signOf(proposal.verdict), inHouseUnit(proposal.words())).arg(proposal.cost), proposals_);
         item->setData(Qt::UserRole, static_cast<int>(offered_.size()));
         QStringList tip;
         for (const TeamCheck& check : proposal.checks)
-            tip << signOf(check.verdict) + QLatin1Char(' ') + qt(check.words);
+            tip << signOf(check.verdict) + QLatin1Char(' ') + inHouseUnit(check.words);
         item->setToolTip(tip.join(QLatin1Char('\n')));
         offered_.push_back(proposal);
     }

@@ -9,7 +9,6 @@
 #include "theme/theme.h"
 
 class QComboBox;
-class QLabel;
 class QLineEdit;
 class QListWidget;
 class QListWidgetItem;
@@ -18,6 +17,8 @@ class QProgressBar;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class FieldsForm;
 class TeamSheet;
@@ -55,12 +56,12 @@ class BalanceStation : public QWidget {
     QSettings& settings_;
     Background background_{document_};
     QComboBox* schools_;
-    QLabel* belief_;
+    Label* belief_;
     TeamSheet* checks_;
-    QLabel* words_;  // of the check that is looked at
+    Label* words_;  // of the check that is looked at
     QToolButton* find_;
     QProgressBar* progress_;
-    QLabel* found_;
+    Label* found_;
     QComboBox* takeAs_;
     QListWidget* proposals_;
     QLineEdit* fished_;

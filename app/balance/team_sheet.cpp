@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "parts/said.h"
 #include "theme/said.h"
 
 namespace machair::app {
@@ -157,7 +158,7 @@ void TeamSheet::paintCell(QPainter& painter, const Cell& cell) const {
     }
     painter.setPen(ink);
     painter.setFont(faceScaled(0.85, !passes));
-    const QString value = valueText(check);
+    const QString value = inHouseUnit(valueText(check));
     const QString sign = passes ? QString() : signOf(check.verdict) + QLatin1Char(' ');
     if (value.isEmpty() || (!check.low && !check.high) || !check.value) {
         painter.drawText(box, Qt::AlignCenter, signOf(check.verdict) + (value.isEmpty() ? QString() : QLatin1Char(' ') + value));

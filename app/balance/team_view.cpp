@@ -11,6 +11,7 @@
 
 #include "book/flies.h"
 #include "colour/colour.h"
+#include "parts/said.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -148,7 +149,7 @@ void TeamView::paintMeasures(QPainter& painter, const Shown& fly, const TeamFly&
     painter.drawLine(top, bottom);
     painter.drawLine(top - QPointF(3.0, 0.0), top + QPointF(3.0, 0.0));
     painter.drawLine(bottom - QPointF(3.0, 0.0), bottom + QPointF(3.0, 0.0));
-    const QString gape = tr("gape %1 · hook %2").arg(number(hook.gape() / mm, 1)).arg(hook.size());
+    const QString gape = tr("gape %1 · hook %2").arg(lengthSaid(hook.gape())).arg(hook.size());
     painter.drawText(QPointF(bottom.x() - 0.5 * metrics.horizontalAdvance(gape), bottom.y() + metrics.ascent() + 3.0), gape);
     // The longest hackle as an arc about its root, beside the arc that the team's mean makes on this gape.
     const auto hackle = longestHackle(weighed.plan);
@@ -184,7 +185,7 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
         painter.setPen(ink);
         const QFontMetricsF metrics(font);
         if (text.height() < metrics.height()) return;  // no half lines
-        painter.drawText(text, Qt::AlignTop | Qt::AlignLeft, metrics.elidedText(words, Qt::ElideRight, text.width()));
+        painter.drawText(text, Qt::AlignTop | Qt::AlignLeft, metrics.elidedText(inHouseUnit(words), Qt::ElideRight, text.width()));
         text.adjust(0.0, metrics.height() + 2.0, 0.0, 0.0);
     };
     say(titleOf(fly.position), faceScaled(0.92), c.accent);
@@ -258,7 +259,7 @@ void TeamView::paintPointed(QPainter& painter) const {
         const QPointF at(width() - kTextRoom - kLongest - 12.0, row.center().y() - 4.0);  // between the fly and its words
         if (const auto amount = amountOf(check.term, fly)) {
             painter.setPen(ink);
-            painter.drawText(at, amount->words);
+            painter.drawText(at, inHouseUnit(amount->words));
             painter.setPen(Qt::NoPen);
             painter.setBrush(ink);
             painter.drawRoundedRect(QRectF(at.x(), at.y() + 6.0, std::max(2.0, kLongest * amount->value / most), kBar), 3.0, 3.0);
@@ -272,7 +273,7 @@ void TeamView::paintPointed(QPainter& painter) const {
             const QPointF top = flies_[i].view.origin + QPointF(scale_ * ((hook.landmarkX(Landmark::rearmost) + 1.1 * mm) / mm), 0.0);
             painter.setPen(QPen(ink, 3.0));
             painter.drawLine(top, top + QPointF(0.0, scale_ * (hook.gape() / mm)));
-            painter.drawText(at, tr("gape %1 mm").arg(number(hook.gape() / mm, 1)));
+            painter.drawText(at, tr("gape %1").arg(lengthSaid(hook.gape())));
         } else if (check.term == TeamTerm::spacing && i + 1 < report->flies.size() && fly.position == check.upper) {
             painter.setPen(QPen(ink, 4.0, Qt::SolidLine, Qt::RoundCap));
             painter.drawLine(QPointF(kStrandX, rowOf(check.upper).center().y()), QPointF(kStrandX, rowOf(check.lower).center().y()));

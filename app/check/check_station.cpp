@@ -38,7 +38,7 @@ constexpr qint64 kMostPixels = 16'000'000;  // a larger picture is read smaller
 std::optional<std::vector<Length>> lengthsIn(const QString& text) {
     std::vector<Length> list;
     for (const QString& word : QString(text).replace(QLatin1Char(','), QLatin1Char(' ')).split(QLatin1Char(' '), Qt::SkipEmptyParts)) {
-        const auto length = parseLength(word.toStdString());
+        const auto length = parseLength(word.toStdString(), lengthsSaidIn());
         if (!length || *length <= 0.0 * mm) return std::nullopt;
         list.push_back(*length);
     }
@@ -63,7 +63,7 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
       number_(new Label),
       verdict_(new Label),
       devices_(new Label),
-      typed_(new QDoubleSpinBox),
+      typed_(new LengthSpin),
       list_(new QListWidget),
       looks_(new QListWidget),
       said_(new Label),
@@ -112,7 +112,7 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
 void CheckStation::takeLength(double millimetres) {
     if (views_->currentIndex() != static_cast<int>(Mode::pairs)) return take(millimetres);
     QLineEdit* to = rights_->hasFocus() ? rights_ : lefts_;
-    to->setText((to->text() + QLatin1Char(' ') + number(millimetres, 2)).trimmed());
+    to->setText((to->text() + QLatin1Char(' ') + lengthFigure(millimetres * mm, 2)).trimmed());
     pair();
 }
 
@@ -140,7 +140,6 @@ QWidget* CheckStation::makeBench() {
     typed_->setAccessibleName(tr("A reading, typed"));
     typed_->setRange(0.0, 200.0);
     typed_->setDecimals(2);
-    typed_->setSuffix(tr(" mm"));
     typed_->setSpecialValueText(tr("type a reading, Enter"));
     typed_->setMinimumWidth(220);
     type->addWidget(typed_);
@@ -183,8 +182,9 @@ QWidget* CheckStation::makePairs() {
                      "each pair takes one of both."));
     how->setWordWrap(true);
     column->addWidget(how);
-    for (const auto& [line, name, label] : {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (mm)")},
-                                            std::tuple{rights_, "rights", tr("the rights (mm); empty where there are no sides")}}) {
+    for (const auto& [line, name, label] :
+         {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (%1)").arg(lengthUnitName())},
+          std::tuple{rights_, "rights", tr("the rights (%1); empty where there are no sides").arg(lengthUnitName())}}) {
         line->setObjectName(QString::fromLatin1(name));
         line->setAccessibleName(label);
         line->setPlaceholderText(QStringLiteral("11.2  11.6  11.4 …"));
@@ -335,7 +335,7 @@ void CheckStation::take(double millimetres) {
     if (current_ >= items_.size()) return document_.say(tr("All of this fly is measured: keep it, or choose a part to measure again"));
     readings_[current_] = millimetres * mm;
     const Judged judged = judge(items_[current_], *readings_[current_]);
-    if (aloud_->isChecked()) speaker_.say(qt(items_[current_].name + ": " + judged.words));
+    if (aloud_->isChecked()) speaker_.say(inHouseUnit(items_[current_].name + ": " + judged.words));
     ++current_;
     refresh();
     // What was read stays large until the next reading.
@@ -352,14 +352,14 @@ void CheckStation::refresh() {
     for (std::size_t i = 0; i < items_.size(); ++i) {
         const CheckItem& item = items_[i];
         QString text = tr("%1: planned %2 ± %3 mm").arg(qt(item.name), number(item.planned / mm, 1), number(item.tolerance / mm, 1));
-        if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1").arg(number(item.aim / mm, 1));
-        auto* row = new QListWidgetItem(text, list_);
+        if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1 mm").arg(number(item.aim / mm, 1));
+        auto* row = new QListWidgetItem(inHouseUnit(text), list_);
         if (!readings_[i]) continue;
         const Judged judged = judge(item, *readings_[i]);
         ++measured;
         if (judged.finding == Finding::asPlanned) ++within;
-        row->setText((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text +
-                     QStringLiteral("\n      ") + qt(judged.words));
+        row->setText(inHouseUnit((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text +
+                                 QStringLiteral("\n      ") + qt(judged.words)));
         row->setForeground(judged.finding == Finding::asPlanned ? c.grass : c.fault);
     }
     list_->setCurrentRow(current_ < items_.size() ? static_cast<int>(current_) : -1);
@@ -368,8 +368,8 @@ void CheckStation::refresh() {
         const CheckItem& item = items_[current_];
         asked_->setText(tr("Measure the %1").arg(qt(item.name)));
         number_->setText(readings_[current_] ? tr("%1 mm").arg(number(*readings_[current_] / mm, 2))
-                                             : tr("%1 ± %2").arg(number(item.planned / mm, 1), number(item.tolerance / mm, 1)));
-        verdict_->setText(readings_[current_] ? qt(judge(item, *readings_[current_]).words) : tr("mm planned"));
+                                             : tr("%1 ± %2 mm").arg(number(item.planned / mm, 1), number(item.tolerance / mm, 1)));
+        verdict_->setText(readings_[current_] ? qt(judge(item, *readings_[current_]).words) : tr("planned"));
     } else {
         asked_->setText(items_.empty() ? tr("Nothing of this fly is measured")
                                        : tr("All is measured: %1 of %2 as planned").arg(within).arg(measured));
@@ -412,13 +412,14 @@ void CheckStation::refreshHand() {
         }
     const HandPosterior hand = handOf(deviations);
     hand_->show(handPart_->currentText(), deviations, tolerance);
-    QString said = tr("%1 flies: %2 % %3 on average, give or take %4 %. Aim for %5 to land at %6 mm. A dozen all within %7 %: %8 % as tied "
-                      "now, %9 % at that aim.")
-                       .arg(hand.flies)
-                       .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()),
-                            number(aimFor(planned, hand) / mm, 1), number(planned / mm, 1), percent(tolerance),
-                            number(100.0 * dozenWithin(hand, planned, tolerance, planned), 0),
-                            number(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0));
+    QString said =
+        tr("%1 flies: %2 % %3 on average, give or take %4 %. Aim for %5 mm to land at %6 mm. A dozen all within %7 %: %8 % as tied "
+           "now, %9 % at that aim.")
+            .arg(hand.flies)
+            .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()),
+                 number(aimFor(planned, hand) / mm, 1), number(planned / mm, 1), percent(tolerance),
+                 number(100.0 * dozenWithin(hand, planned, tolerance, planned), 0),
+                 number(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0));
     constexpr std::size_t kForShift = 8;
     if (deviations.size() >= kForShift) {
         const auto half = deviations.begin() + static_cast<std::ptrdiff_t>(deviations.size() / 2);
@@ -451,9 +452,9 @@ void CheckStation::pair() {
     QStringList said;
     for (const auto& [a, b] : pairing.pairs) {
         const Length one = (*lefts)[a], two = sides ? (*rights)[b] : (*lefts)[b];
-        said << tr("%1 with %2: %3 mm apart").arg(number(one / mm, 2), number(two / mm, 2), number(abs(one - two) / mm, 2));
+        said << tr("%1 mm with %2 mm: %3 mm apart").arg(number(one / mm, 2), number(two / mm, 2), number(abs(one - two) / mm, 2));
     }
-    if (pairing.left) said << tr("%1 is left over").arg(number((*lefts)[*pairing.left] / mm, 2));
+    if (pairing.left) said << tr("%1 mm is left over").arg(number((*lefts)[*pairing.left] / mm, 2));
     said << tr("Worst pair %1 mm apart; no other pairing has a smaller sum.").arg(number(pairing.worst / mm, 2));
     paired_->setText(said.join(QLatin1Char('\n')));
 }

@@ -16,8 +16,6 @@
 #include "tie/speaker.h"
 
 class QComboBox;
-class QDoubleSpinBox;
-class QLabel;
 class QLineEdit;
 class QListWidget;
 class QProgressBar;
@@ -25,6 +23,9 @@ class QStackedWidget;
 class QToolButton;
 
 namespace machair::app {
+
+class LengthSpin;
+class Label;
 
 class AskedView;
 class EyeView;
@@ -70,22 +71,22 @@ class CheckStation : public QWidget, public ReadsLengths {
     HandView* hand_;
     EyeView* eye_;
     AskedView* fly_;
-    QLabel* asked_;
-    QLabel* number_;
-    QLabel* verdict_;
-    QLabel* devices_;
-    QDoubleSpinBox* typed_;
+    Label* asked_;
+    Label* number_;
+    Label* verdict_;
+    Label* devices_;
+    LengthSpin* typed_;
     QListWidget* list_;
     QListWidget* looks_;
-    QLabel* said_;
+    Label* said_;
     QProgressBar* progress_;
     QToolButton* keep_ = nullptr;
     QToolButton* aloud_ = nullptr;
     QComboBox* handPart_;
-    QLabel* handSaid_;
+    Label* handSaid_;
     QLineEdit* lefts_;
     QLineEdit* rights_;
-    QLabel* paired_;
+    Label* paired_;
     std::vector<QToolButton*> modes_;
     QWidget* measuring_ = nullptr;  // of the panel
     QWidget* handPanel_ = nullptr;

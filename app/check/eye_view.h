@@ -8,10 +8,11 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class EyeView : public QWidget {
     Q_OBJECT
@@ -33,8 +34,8 @@ class EyeView : public QWidget {
     EyeTrainer trainer_;
     std::optional<EyeQuestion> question_;
     std::optional<Plan> shown_;
-    QLabel* asked_;
-    QLabel* said_;
+    Label* asked_;
+    Label* said_;
 };
 
 }  // namespace machair::app

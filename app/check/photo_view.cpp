@@ -6,6 +6,7 @@
 #include <cmath>
 
 #include "drawing/fly_painter.h"
+#include "parts/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -152,10 +153,7 @@ void PhotoView::paintEvent(QPaintEvent*) {
         painter.drawEllipse(at, kTip, kTip);
         if (grabbed_ == static_cast<int>(i))
             if (const auto length = measuredAt(*plan_, tips_[i].handle, tips_[i].at))
-                tag(at,
-                    qt(tips_[i].handle.name) + QStringLiteral(" ") + qt(formatLength(length->length, LengthUnit::millimetres, 2)) +
-                        liftOf(tips_[i]),
-                    c.ink);
+                tag(at, qt(tips_[i].handle.name) + QStringLiteral(" ") + lengthSaid(length->length, 2) + liftOf(tips_[i]), c.ink);
     }
     for (const Landmarked& landmark : landmarks_) {
         const QPointF at = onScreen(landmark.seen);

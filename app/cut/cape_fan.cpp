@@ -6,6 +6,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "parts/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -106,10 +107,7 @@ void paintCapeFan(QPainter& painter, const QRectF& frame, const Cape& cape, cons
         painter.drawArc(circle, static_cast<int>(16.0 * (90.0 - fan[i].to + 0.6)),
                         static_cast<int>(16.0 * (fan[i].to - fan[i].from - 1.2)));
         const QPointF label = root + (radius + 30.0) * towards(middle);
-        QString text =
-            QObject::tr("%1 to %2 mm · %3")
-                .arg(QString::fromStdString(formatNumber(band.from / mm, 1)), QString::fromStdString(formatNumber(band.to / mm, 1)))
-                .arg(band.count);
+        QString text = QObject::tr("%1 to %2 · %3").arg(lengthFigure(band.from), lengthSaid(band.to)).arg(band.count);
         painter.setFont(faceScaled(0.88, isWanted));
         painter.setPen(isWanted ? colours.ink : colours.inkSoft);
         const double wide = 130.0, side = towards(middle).x();
@@ -119,7 +117,7 @@ void paintCapeFan(QPainter& painter, const QRectF& frame, const Cape& cape, cons
         if (!isWanted) continue;
         QStringList fibres;
         for (const Length length1 : fan[i].wanted)
-            fibres << QString::fromStdString(formatNumber(length1 / mm, 1));
+            fibres << lengthSaid(length1);
         painter.setPen(colours.accent);
         painter.drawText(box.translated(0.0, -15.0), alignment | Qt::AlignVCenter,
                          QObject::tr("wants %1").arg(fibres.join(QObject::tr(", "))));
@@ -128,14 +126,14 @@ void paintCapeFan(QPainter& painter, const QRectF& frame, const Cape& cape, cons
     for (const HackleWanted& one : wanted) {
         const bool lies =
             std::ranges::any_of(fan, [&](const FanBand& band) { return std::ranges::find(band.wanted, one.fibre) != band.wanted.end(); });
-        const QString text = QString::fromStdString(formatNumber(one.fibre / mm, 1));
+        const QString text = lengthSaid(one.fibre);
         if (one.material == cape.material && !lies && !missing.contains(text)) missing << text;
     }
     if (missing.isEmpty()) return;
     painter.setPen(colours.fault);
     painter.setFont(faceScaled(0.95, true));
     painter.drawText(QPointF(frame.left() + 14.0, frame.bottom() - 8.0),
-                     QObject::tr("✗ no feather with a fibre of %1 mm").arg(missing.join(QObject::tr(", "))));
+                     QObject::tr("✗ no feather with a fibre of %1").arg(missing.join(QObject::tr(", "))));
 }
 
 }  // namespace machair::app

@@ -35,7 +35,7 @@ namespace {
 QString sayProof(const CuttingPlan& plan) {
     if (plan.optimal) return CutStation::tr("proven best");
     if (plan.bound < plan.feathersUsed()) return CutStation::tr("at least %1 are needed, not proven best").arg(plan.bound);
-    return CutStation::tr("no fewer would do; at best %1 mm less is left on them").arg(number((plan.waste - plan.leastWaste) / mm, 1));
+    return CutStation::tr("no fewer would do; at best %1 less is left on them").arg(lengthSaid(plan.waste - plan.leastWaste));
 }
 
 }  // namespace
@@ -53,8 +53,8 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
       said_(new Label),
       laid_(new Label),
       tied_(nullptr),
-      made_(new QDoubleSpinBox),
-      left_(new QDoubleSpinBox),
+      made_(new LengthSpin),
+      left_(new LengthSpin),
       progress_(new QProgressBar) {
     setObjectName(QStringLiteral("cut"));
     auto* column = new QVBoxLayout(this);
@@ -122,7 +122,6 @@ QWidget* CutStation::makeBar() {
     made_->setRange(0.0, 2000.0);
     made_->setSpecialValueText(tr("made as reckoned"));
     made_->setPrefix(tr("made "));
-    made_->setSuffix(tr(" mm"));
     made_->setDecimals(0);
     top->addWidget(made_);
     top->addWidget(new Label(tr("left")));
@@ -130,7 +129,6 @@ QWidget* CutStation::makeBar() {
     left_->setAccessibleName(tr("Left over of the noodle or loop"));
     left_->setToolTip(tr("What was left over teaches the next one of that fur; enter it after tying"));
     left_->setRange(-300.0, 300.0);
-    left_->setSuffix(tr(" mm"));
     left_->setDecimals(0);
     top->addWidget(left_);
     auto* learn = toolButton(
@@ -145,6 +143,7 @@ QWidget* CutStation::makeBar() {
     for (QToolButton* one : {card, print, calibrate})
         top->addWidget(one);
     column->addLayout(top);
+    progress_->setObjectName(QStringLiteral("cut-searching"));
     progress_->setRange(0, 0);
     progress_->setTextVisible(false);
     progress_->setMaximumHeight(5);
@@ -243,9 +242,8 @@ std::map<std::size_t, QStringList> CutStation::bandsFor(const Plan& plan) const 
         const Cape& cape = document_.book().capes[served.cape];
         const CapeBand& band = cape.bands[served.band];
         const Material* made = document_.book().findMaterial(cape.material);
-        QString text =
-            tr("%1, band %2 to %3 mm").arg(qt(made ? made->title() : cape.id), number(band.from / mm, 1), number(band.to / mm, 1));
-        if (!served.does.empty()) text += tr(": ") + qt(served.does);
+        QString text = tr("%1, band %2 to %3").arg(qt(made ? made->title() : cape.id), lengthFigure(band.from), lengthSaid(band.to));
+        if (!served.does.empty()) text += tr(": ") + inHouseUnit(served.does);
         say(hacklesWanted_[served.wanted].fly, text);
     }
     for (const auto& [wanted, why] : hackles_.unserved) {
@@ -293,9 +291,9 @@ void CutStation::show() {
     if (!materials.empty()) {
         const int used = cutting_->feathersUsed();
         said << (used == 0 ? tr("No slip could be cut.")
-                           : tr("Slips from %1 %2, %3 mm of vane left on them: %4.")
+                           : tr("Slips from %1 %2, %3 of vane left on them: %4.")
                                  .arg(used)
-                                 .arg(used == 1 ? tr("feather") : tr("feathers"), number(cutting_->waste / mm, 0), sayProof(*cutting_)));
+                                 .arg(used == 1 ? tr("feather") : tr("feathers"), lengthSaid(cutting_->waste, 0), sayProof(*cutting_)));
         for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i)
             said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
         if (cutting_->uncut.size() > 2) said << tr("and %1 more slips.").arg(cutting_->uncut.size() - 2);
@@ -335,7 +333,7 @@ void CutStation::askForCard() {
 
 void CutStation::writeCard(const QString& path) {
     if (!document_.plan()) return;
-    const QString wrong = drawing::writeCard(path, *document_.plan());
+    const QString wrong = drawing::writeCard(path, *document_.plan(), lengthsSaidIn());
     document_.say(wrong.isEmpty() ? tr("The card is in %1").arg(path) : tr("No card: %1 %2").arg(path, wrong));
 }
 
@@ -351,7 +349,7 @@ void CutStation::printCard() {
         if (!painter.begin(printer.get())) return document_.say(tr("The printer refused; nothing was printed"));
         constexpr double kInch = 25.4;
         painter.scale(printer->resolution() / kInch, printer->resolution() / kInch);
-        drawing::paintCard(painter, *document_.plan());
+        drawing::paintCard(painter, *document_.plan(), lengthsSaidIn());
         document_.say(tr("The card went to %1; prove it by its 50 mm bar").arg(printer->printerName()));
     });
     dialog->open();

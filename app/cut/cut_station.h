@@ -12,9 +12,6 @@
 #include "theme/theme.h"
 
 class QComboBox;
-class QDoubleSpinBox;
-class QLabel;
-class QLabel;
 class QProgressBar;
 class QSettings;
 class QSpinBox;
@@ -22,6 +19,9 @@ class QStackedWidget;
 class QToolButton;
 
 namespace machair::app {
+
+class LengthSpin;
+class Label;
 
 class FeatherView;
 class GaugeView;
@@ -58,12 +58,12 @@ class CutStation : public QWidget {
     QStackedWidget* views_;
     QComboBox* scope_;
     QSpinBox* flies_;
-    QLabel* said_;
-    QLabel* laid_;
+    Label* said_;
+    Label* laid_;
     QToolButton* tied_;
     QToolButton* halves_ = nullptr;
-    QDoubleSpinBox* made_;  // of a noodle or loop; 0 as it was reckoned
-    QDoubleSpinBox* left_;
+    LengthSpin* made_;  // of a noodle or loop; 0 as it was reckoned
+    LengthSpin* left_;
     QProgressBar* progress_;
     std::optional<CuttingPlan> cutting_;
     HacklesChosen hackles_;

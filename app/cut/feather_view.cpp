@@ -9,6 +9,7 @@
 #include "colour/colour.h"
 #include "cut/cape_fan.h"
 #include "cutting/vane.h"
+#include "parts/said.h"
 #include "units/random.h"
 #include "units/text.h"
 
@@ -17,12 +18,10 @@ namespace machair::app {
 namespace {
 
 constexpr std::size_t kMostRows = 8;
-constexpr double kLabel = 118.0;  // px at the left
-constexpr double kSlant = 0.62;   // how far a barb's tip leans towards the feather's, of its length
-constexpr double kRise = 0.78;
+constexpr double kLabel = 118.0;     // px at the left
 constexpr double kUsualBarbs = 2.4;  // a mm, where the material is gone from the drawers
 
-QString shown(Length length) { return number(length / mm, 1); }
+QString shown(Length length) { return lengthFigure(length); }
 
 }  // namespace
 
@@ -70,7 +69,7 @@ void FeatherView::paintCapes(QPainter& painter) const {
 FeatherView::Layout FeatherView::layOut() const {
     double vane = 40.0, barb = 10.0;
     for (const Row& row : rows_) {
-        vane = std::max(vane, row.feather.vane / mm + kSlant * (row.feather.barbs.back() / mm));
+        vane = std::max(vane, row.feather.vane / mm + kBarbAlong * (row.feather.barbs.back() / mm));
         barb = std::max(barb, *std::ranges::max_element(row.feather.barbs) / mm);
     }
     const std::size_t feathers = std::max<std::size_t>(1, rows_.size());
@@ -78,7 +77,7 @@ FeatherView::Layout FeatherView::layOut() const {
     for (const std::size_t columns : {std::size_t{1}, std::size_t{2}, std::size_t{3}}) {
         const std::size_t lines = (feathers + columns - 1) / columns;
         const QSizeF cell(width() / static_cast<double>(columns), height() / static_cast<double>(lines));
-        const double scale = std::min((cell.width() - kLabel - 30.0) / vane, (cell.height() - 34.0) / (kRise * barb));
+        const double scale = std::min((cell.width() - kLabel - 30.0) / vane, (cell.height() - 34.0) / (kBarbOut * barb));
         if (scale > best.scale) best = {lines, cell, scale};
     }
     return best;
@@ -136,7 +135,7 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         const bool inSlip = cut != row.cuts.end();
         QPainterPath path(QPointF(x(place), stem));
         path.quadTo(QPointF(x(place) + 0.12 * k * barb, stem - 0.45 * k * barb),
-                    QPointF(x(place) + kSlant * k * barb, stem - kRise * k * barb));
+                    QPointF(x(place) + kBarbAlong * k * barb, stem - kBarbOut * k * barb));
         QColor ink = inSlip ? base : base.lighter(theme_.bench() == drawing::Bench::sand ? 118 : 92);
         ink.setAlpha(inSlip ? 240 : 150);
         painter.setPen(QPen(ink.darker(94 + static_cast<int>(14.0 * random.uniform())), std::max(0.9, 0.7 * k * step)));
@@ -184,9 +183,9 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     tr("%1, %2 mm").arg(qt(std::string(nameOf(f.side))), number(f.vane / mm, 0)));
+                     tr("%1, %2").arg(qt(std::string(nameOf(f.side))), lengthSaid(f.vane, 0)));
     painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     QStringList{tr("%1 free").arg(number(freeVane(f) / mm, 0)),
+                     QStringList{tr("%1 free").arg(lengthSaid(freeVane(f), 0)),
                                  f.shade && *f.shade != FeatherShade::middling ? qt(std::string(nameOf(*f.shade))) : QString(),
                                  f.match ? tr("pair %1").arg(qt(*f.match)) : QString()}
                          .filter(QRegularExpression(QStringLiteral(".")))

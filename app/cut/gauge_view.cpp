@@ -7,6 +7,7 @@
 #include <QSettings>
 #include <algorithm>
 
+#include "parts/said.h"
 #include "theme/screens.h"
 #include "units/text.h"
 
@@ -104,7 +105,7 @@ void GaugeView::paintEvent(QPaintEvent*) {
         const double length = pxPerMm_ * (gauge.length / mm), band = pxPerMm_ * (gauge.tolerance / mm);
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(left + 14.0, y - 10.0, kNameRoom - 22.0, 20.0), Qt::AlignRight | Qt::AlignVCenter,
-                         tr("%1  %2").arg(qt(gauge.label), qt(formatLength(gauge.length))));
+                         tr("%1  %2").arg(qt(gauge.label), lengthSaid(gauge.length)));
         if (band > 0.0) {
             QColor soft = c.grass;
             soft.setAlpha(80);

@@ -8,6 +8,7 @@
 #include <cmath>
 
 #include "cutting/stock.h"
+#include "parts/said.h"
 #include "units/random.h"
 #include "units/text.h"
 
@@ -22,14 +23,16 @@ constexpr double kNarrowest = 176.0;                    // px, so that its words
 constexpr double kTickSide = 18.0;
 
 void paintBar(QPainter& painter, const QRectF& area, double scale, const Colours& c) {
-    const double mm10 = 10.0 * scale;
+    const bool metric = lengthsSaidIn() == LengthUnit::millimetres;
+    const double bar = (metric ? 10.0 : 0.5 * (inch / mm)) * scale;
     painter.setPen(QPen(c.inkSoft, 1.2));
-    const QPointF from(area.right() - mm10, area.bottom() - 2.0);
+    const QPointF from(area.right() - bar, area.bottom() - 2.0);
     painter.drawLine(from, QPointF(area.right(), area.bottom() - 2.0));
     painter.drawLine(from, from - QPointF(0.0, 4.0));
     painter.drawLine(QPointF(area.right(), area.bottom() - 2.0), QPointF(area.right(), area.bottom() - 6.0));
     painter.setFont(faceScaled(0.88));
-    painter.drawText(QRectF(from.x() - 90.0, from.y() - 14.0, 84.0, 18.0), Qt::AlignRight | Qt::AlignVCenter, QObject::tr("10 mm"));
+    painter.drawText(QRectF(from.x() - 90.0, from.y() - 14.0, 84.0, 18.0), Qt::AlignRight | Qt::AlignVCenter,
+                     metric ? QObject::tr("10 mm") : QObject::tr("half an inch"));
 }
 
 // A length of something wound off its spool: loops of 18 mm, and its end.
@@ -161,19 +164,19 @@ void TrayView::layNoMore() {
 
 // What its words say under its name: how much, what is in it, from which off-cuts or band, and whether the drawers hold it.
 QStringList TrayView::wordsOf(const OnTable& dressing, const LaidOut& laid) const {
-    QStringList words = {qt(dressing.flies == 1 ? laid.each : laid.all)};
+    QStringList words = {inHouseUnit(dressing.flies == 1 ? laid.each : laid.all)};
     if (const auto own = dressing.notes.find(laid.part); own != dressing.notes.end()) words << own->second;
     const Stock* stock = laid.material.empty() ? nullptr : document_.book().findStock(laid.material);
     if (stock && laid.length && !stock->offcuts.empty()) {
         const FromOffcuts cut = cutFrom(stock->offcuts, *laid.length, dressing.flies);
         QStringList from;
         for (const Length offcut : cut.from)
-            from << number(offcut / mm, 0);
+            from << lengthSaid(offcut, 0);
         if (cut.pieces > 0)
-            words << tr("%1 out of the off-cuts of %2 mm, %3 off the spool").arg(cut.pieces).arg(from.join(tr(", "))).arg(cut.offSpool);
+            words << tr("%1 out of the off-cuts of %2, %3 off the spool").arg(cut.pieces).arg(from.join(tr(", "))).arg(cut.offSpool);
     }
     if (stock && isShort(*stock, laid, dressing.flies)) words << tr("✗ the drawers hold less: fetch more before you start");
-    if (!laid.why.empty()) words << qt(laid.why);
+    if (!laid.why.empty()) words << inHouseUnit(laid.why);
     return words;
 }
 

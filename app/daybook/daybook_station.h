@@ -17,11 +17,12 @@
 class QComboBox;
 class QDoubleSpinBox;
 class QFormLayout;
-class QLabel;
 class QLineEdit;
 class QListWidget;
 
 namespace machair::app {
+
+class Label;
 
 class FieldsForm;
 
@@ -71,16 +72,16 @@ class DaybookStation : public QWidget {
     QLineEdit* date_;
     QListWidget* days_;
     QDoubleSpinBox* hours_;
-    QLabel* entry_;
-    QLabel* swap_;
+    Label* entry_;
+    Label* swap_;
     QComboBox* one_;
     QComboBox* two_;
-    QLabel* compared_;
+    Label* compared_;
     QDoubleSpinBox* depth_;
     PhotoStrip* photos_;
     QWidget* mapping_;
     QFormLayout* columns_;
-    QLabel* mappingSaid_;
+    Label* mappingSaid_;
     std::string csv_;
     std::map<std::string, QComboBox*> ours_;
     std::optional<Position> position_;

@@ -13,6 +13,7 @@
 #include <algorithm>
 
 #include "drawers/thing_view.h"
+#include "drawers/vane_view.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "frame/retire.h"
@@ -30,7 +31,7 @@ QString kindName(MaterialKind kind) { return qt(std::string(nameOf(kind))); }
 
 }  // namespace
 
-DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent)
+DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, const QSettings& settings, QWidget* parent)
     : QWidget(parent),
       document_(document),
       theme_(theme),
@@ -40,6 +41,7 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
       tray_(new Tray(document, theme, kTrayCell)),
       sheet_(new RecordSheet(document, theme, QStringLiteral("record"))),
       thing_(new ThingView(document, theme)),
+      vane_(new VaneView(document, theme, settings)),
       said_(new Label),
       holders_(new QWidget),
       calliperButton_(new QToolButton) {
@@ -67,9 +69,11 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
     auto* right = new QVBoxLayout;
     right->setSpacing(0);
     right->addWidget(thing_);
+    right->addWidget(vane_);
     right->addWidget(sheet_, 1);
     sheet_->setFixedWidth(kSheetWidth);
     thing_->setFixedWidth(kSheetWidth);
+    vane_->setFixedWidth(kSheetWidth);
     auto* layout = sideBySide(this);
     layout->addWidget(list_);
     layout->addLayout(middle, 1);
@@ -208,7 +212,12 @@ void DrawersStation::refresh() {
 
 void DrawersStation::showChosen() {
     std::vector<RecordId> chosen = tray_->selected();
-    thing_->show(chosen.empty() ? RecordId() : chosen.front());
+    const RecordId first = chosen.empty() ? RecordId() : chosen.front();
+    const bool feather = first.list == "feathers" && !first.id.empty();
+    thing_->setVisible(!feather);
+    vane_->setVisible(feather);
+    thing_->show(first);
+    vane_->show(feather ? first.id : std::string());
     sheet_->show(std::move(chosen));
 }
 
@@ -283,7 +292,7 @@ void DrawersStation::offerHolders(const RecordId& record) {
     constexpr std::size_t kMost = 5;
     const auto holders = heldBy(document_.book(), record);
     for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
-        auto* go = toolButton("holder", tr("Go to %1").arg(qt(holders[i].title)), tr("It needs what you want to take out"));
+        auto* go = toolButton("holder", tr("Go to %1").arg(inHouseUnit(holders[i].title)), tr("It needs what you want to take out"));
         connect(go, &QToolButton::clicked, this, [this, to = holders[i].record] { emit goTo(to); });
         holders_->layout()->addWidget(go);
     }

@@ -13,20 +13,23 @@
 #include "theme/theme.h"
 
 class QHBoxLayout;
-class QLabel;
 class QLineEdit;
 class QListWidget;
+class QSettings;
 class QToolButton;
 
 namespace machair::app {
 
+class Label;
+
 class RecordSheet;
 class ThingView;
+class VaneView;
 
 class DrawersStation : public QWidget, public ReadsLengths {
     Q_OBJECT
   public:
-    DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, QWidget* parent = nullptr);
+    DrawersStation(Document& document, const Theme& theme, devices::Hub& devices, const QSettings& settings, QWidget* parent = nullptr);
     void open(Drawer drawer);
     bool choose(const std::string& id);  // whether it lies in the open drawer
     void show(const RecordId& record);   // opens its drawer at it
@@ -66,7 +69,8 @@ class DrawersStation : public QWidget, public ReadsLengths {
     Tray* tray_;
     RecordSheet* sheet_;
     ThingView* thing_;
-    QLabel* said_;
+    VaneView* vane_;  // in its place, of a feather
+    Label* said_;
     QWidget* holders_;
     QToolButton* new_ = nullptr;
     QToolButton* copy_ = nullptr;

@@ -8,6 +8,7 @@
 #include "drawing/fly_painter.h"
 #include "drawing/things.h"
 #include "parts/pictures.h"
+#include "parts/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -85,8 +86,7 @@ void ThingView::paintHook(QPainter& painter) {
         for (const QPointF& end : {from, to})
             painter.drawEllipse(end, 2.0, 2.0);
         painter.setPen(c.ink);
-        write(painter, 0.5 * (from + to) + beside,
-              qt(formatLength(length, LengthUnit::millimetres, 2)) + (measured ? tr(" ✓") : tr(" nominal")), key);
+        write(painter, 0.5 * (from + to) + beside, lengthSaid(length, 2) + (measured ? tr(" ✓") : tr(" nominal")), key);
     };
     const double shank = hook_->shank() / mm, wire = hook_->wire() / mm;
     measure(at(0.0, 0.0) - QPointF(0, 15), at(shank, 0.0) - QPointF(0, 15), hook_->shank(), hook_->shankMeasured(), "measured.shank_mm",
@@ -117,8 +117,9 @@ void ThingView::paintMaterial(QPainter& painter, const Material& material) {
         const bool measured = std::ranges::find(material.measured, field.key) != material.measured.end();
         QString label = qt(field.label);
         label.remove(QStringLiteral(", mm"));
-        const QString text =
-            field.text.empty() ? tr("%1 usual").arg(label) : tr("%1 %2 mm%3").arg(label, qt(field.text), measured ? tr(" ✓") : QString());
+        const QString text = field.text.empty()
+                                 ? tr("%1 usual").arg(label)
+                                 : tr("%1 %2 %3%4").arg(label, shownText(field), lengthUnitName(), measured ? tr(" ✓") : QString());
         const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text) + 22.0;
         if (x + wide > width() - 8.0) {
             x = 14.0;

@@ -15,13 +15,14 @@
 class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
-class QLabel;
 class QProgressBar;
 class QSlider;
 class QToolButton;
 class QVBoxLayout;
 
 namespace machair::app {
+
+class Label;
 
 class WaterSection;
 
@@ -60,8 +61,8 @@ class DriftStation : public QWidget {
     std::map<Question, QDoubleSpinBox*> depths_;  // the blanks of the questions
     QComboBox* style_;
     QWidget* pulls_ = nullptr;
-    QLabel* words_;
-    QLabel* answer_;
+    Label* words_;
+    Label* answer_;
     QToolButton* play_;
     QCheckBox* waves_;
     QCheckBox* ofDay_;

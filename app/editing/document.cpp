@@ -187,6 +187,12 @@ void Document::tellViews() {
     emit partChosen();
 }
 
+void Document::sayAnew() {
+    if (!book_) return;
+    emit bookChanged();
+    tellViews();
+}
+
 // Something is on the bench wherever the book has anything to put there.
 void Document::settle() {
     if (!book_->findTeam(team_)) team_ = book_->teams.empty() ? std::string() : book_->teams.front().id;

@@ -70,6 +70,8 @@ class Document : public QObject {
     void dropTeamPreview();
     [[nodiscard]] bool teamPreviewing() const { return teamPreviewed_; }
     void say(const QString& words) { emit said(words); }
+    // Everything is shown again as it is: what it is said in has changed.
+    void sayAnew();
     // Says why something was not done. Nobody throws a refusal away.
     void refuse(const Faults& faults);
     [[nodiscard]] bool done(const Faults& faults);  // the same, and whether there was nothing to say

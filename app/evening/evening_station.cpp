@@ -260,7 +260,7 @@ void EveningStation::refreshBox() {
     box_->setCurrentRow(std::min(chosen, box_->count() - 1));
     next_->clear();
     for (const TieNext& row : tieNext(book, QDate::currentDate().month())) {
-        auto* item = new QListWidgetItem(qt(row.title) + QStringLiteral("\n      ") + qt(row.why), next_);
+        auto* item = new QListWidgetItem(inHouseUnit(row.title + "\n      " + row.why), next_);
         item->setData(Qt::UserRole, qt(row.pattern));
         if (next_->count() >= 8) break;
     }
@@ -273,7 +273,7 @@ void EveningStation::refreshBox() {
             if (row.runsOutIn)
                 text += tr("; out in %1: buy %2%3")
                             .arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
-            auto* item = new QListWidgetItem(text, stock_);
+            auto* item = new QListWidgetItem(inHouseUnit(text), stock_);
             item->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
             item->setData(Qt::UserRole, qt(row.material));
             item->setToolTip(tr("Choose it to say how much there is"));

@@ -12,13 +12,14 @@
 #include "theme/theme.h"
 
 class QComboBox;
-class QLabel;
 class QListWidget;
 class QSpinBox;
 class QTimeEdit;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class FieldsForm;
 class TimelineView;
@@ -63,7 +64,7 @@ class EveningStation : public QWidget {
     QSpinBox* minutes_;
     QTimeEdit* by_;
     QComboBox* way_;
-    QLabel* said_;
+    Label* said_;
     QListWidget* box_;
     QListWidget* next_;
     QListWidget* stock_;
@@ -76,7 +77,7 @@ class EveningStation : public QWidget {
     std::optional<AskedEvening> asked_;
     Background asking_{document_};
     QToolButton* run_ = nullptr;
-    QLabel* due_;
+    Label* due_;
     QTimer clock_;
     QElapsedTimer begun_;
     double pace_ = 1.0;

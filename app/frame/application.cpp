@@ -1,9 +1,12 @@
 #include "frame/application.h"
 
+#include <QHelpEvent>
 #include <QImageReader>
 #include <QLabel>
+#include <QToolTip>
 #include <new>
 
+#include "parts/said.h"
 #include "store/disk.h"
 
 namespace machair::app {
@@ -30,6 +33,11 @@ bool Application::notify(QObject* receiver, QEvent* event) {
 
 // Qt's tip is a label that would read mark-up; before it has a text it is polished.
 bool Application::eventFilter(QObject* watched, QEvent* event) {
+    if (const auto* widget = event->type() == QEvent::ToolTip ? qobject_cast<QWidget*>(watched) : nullptr;
+        widget && !widget->toolTip().isEmpty()) {
+        QToolTip::showText(static_cast<QHelpEvent*>(event)->globalPos(), broken(inHouseUnit(widget->toolTip())));
+        return true;
+    }
     if (event->type() == QEvent::Polish && watched->inherits("QTipLabel")) static_cast<QLabel*>(watched)->setTextFormat(Qt::PlainText);
     return false;
 }

@@ -8,10 +8,11 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QListWidget;
 
 namespace machair::app {
+
+class Label;
 
 class ArrivalsSheet : public QFrame {
     Q_OBJECT
@@ -27,9 +28,9 @@ class ArrivalsSheet : public QFrame {
     Book other_;
     QString name_;
     std::vector<Arriving> arrivals_;
-    QLabel* title_;
+    Label* title_;
     QListWidget* list_;
-    QLabel* said_;
+    Label* said_;
 };
 
 }  // namespace machair::app

@@ -191,7 +191,8 @@ void BenchBar::buildDressingMenu() {
     file("read-recipe", tr("Read a &recipe…"), [this] { emit recipeOffered(QGuiApplication::clipboard()->text()); });
     file("copy-recipe", tr("Put its recipe on the clip&board"), [this] {
         if (!document_.pattern()) return;
-        QGuiApplication::clipboard()->setText(qt(store::writeRecipe(*document_.pattern(), document_.book(), store::RecipeFormat::text)));
+        QGuiApplication::clipboard()->setText(
+            inHouseUnit(store::writeRecipe(*document_.pattern(), document_.book(), store::RecipeFormat::text)));
         document_.say(tr("The recipe of %1 is on the clipboard").arg(qt(document_.pattern()->title())));
     });
     file("keep-recipe", tr("Keep its recipe as a &file…"), [this] { askForRecipeFile(); });
@@ -217,12 +218,12 @@ void BenchBar::offerStandIns(QMenu* menu) {
         const StandIn& s = (*list)[i];
         QStringList words;
         for (const StandInChange& change : s.changes)
-            words << qt(change.words());
+            words << inHouseUnit(change.words());
         QAction* action = menu->addAction(qt(s.title) + QStringLiteral(":  ") +
                                           (words.isEmpty() ? tr("next to no change") : words.mid(0, 3).join(QStringLiteral(", "))));
         QStringList tip;
         for (const StandInChange& change : s.changes)
-            tip << qt(change.words()) + (change.ruleOfThumb ? tr(" (rule of thumb)") : QString());
+            tip << inHouseUnit(change.words()) + (change.ruleOfThumb ? tr(" (rule of thumb)") : QString());
         if (!s.mind.empty()) tip << qt(s.mind);
         action->setToolTip(tip.join(QLatin1Char('\n')));
         connect(action, &QAction::triggered, this, [this, pattern = dressing->id, part = *part, material = s.material] {
@@ -260,7 +261,7 @@ void BenchBar::keepRecipe(const QString& path) {
                                                                 : store::RecipeFormat::text;
     QSaveFile file(path);
     const std::string picture = format == store::RecipeFormat::html ? pictureInText() : std::string();
-    const QByteArray text = QByteArray::fromStdString(store::writeRecipe(*document_.pattern(), document_.book(), format, picture));
+    const QByteArray text = inHouseUnit(store::writeRecipe(*document_.pattern(), document_.book(), format, picture)).toUtf8();
     const bool written = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
     document_.say(written ? tr("The recipe is in %1").arg(path) : tr("No recipe written: %1: %2").arg(path, file.errorString()));
 }
@@ -333,7 +334,7 @@ void BenchBar::refresh() {
     measured_->setText(from.isEmpty() ? tr("nominal") : tr("measured"));
     measured_->setToolTip(
         tr("shank %1, gape %2, wire %3%4")
-            .arg(qt(formatLength(made.shank())), qt(formatLength(made.gape())), qt(formatLength(made.wire(), LengthUnit::millimetres, 2)),
+            .arg(lengthSaid(made.shank()), lengthSaid(made.gape()), lengthSaid(made.wire(), 2),
                  from.isEmpty() ? tr(": nominal, makers' sizes don't agree") : tr("; measured: %1").arg(from.join(QStringLiteral(", ")))));
 }
 

@@ -7,12 +7,13 @@
 #include "theme/theme.h"
 
 class QComboBox;
-class QLabel;
 class QMenu;
 class QSpinBox;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class NameField;
 
@@ -49,8 +50,8 @@ class BenchBar : public QWidget {
     QToolButton* hooks_;
     QSpinBox* size_;
     QComboBox* wire_;
-    QLabel* measured_;
-    QLabel* on_ = nullptr;
+    Label* measured_;
+    Label* on_ = nullptr;
     QToolButton* dressing_;
     QToolButton* sizes_;
     QToolButton* start_;

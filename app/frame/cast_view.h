@@ -13,9 +13,10 @@
 #include "theme/theme.h"
 
 class QToolButton;
-class QLabel;
 
 namespace machair::app {
+
+class Label;
 
 class NameField;
 
@@ -84,8 +85,8 @@ class CastView : public QWidget, public Spoken {
     NameField* name_;  // in the button's place while the team is named
     QToolButton* team_;
     QToolButton* begin_;
-    QLabel* verdict_;
-    QLabel* reason_;
+    Label* verdict_;
+    Label* reason_;
     bool slim_ = false;
     std::vector<Hanging> flies_;
     std::vector<std::pair<Position, QRectF>> empty_;

@@ -282,7 +282,7 @@ void Doors::paintRecent(const QStringList& recent) {
     }
     static_cast<QHBoxLayout*>(recent_->layout())->addStretch(1);
     recent_->setVisible(shown > 0);
-    findChild<QLabel*>(QStringLiteral("lately"))->setVisible(shown > 0);
+    findChild<Label*>(QStringLiteral("lately"))->setVisible(shown > 0);
 }
 
 void Doors::keyPressEvent(QKeyEvent* event) {

@@ -9,10 +9,11 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QLineEdit;
 
 namespace machair::app {
+
+class Label;
 
 class DoorButton : public QAbstractButton {
     Q_OBJECT
@@ -57,7 +58,7 @@ class Doors : public QFrame {
 
     const Theme& theme_;
     QLineEdit* name_;
-    QLabel* refused_;
+    Label* refused_;
     QAbstractButton* leave_;
     QWidget* recent_;
     std::vector<DoorButton*> doors_;

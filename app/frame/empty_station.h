@@ -3,10 +3,11 @@
 
 #include <QWidget>
 
-class QLabel;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class EmptyStation : public QWidget {
     Q_OBJECT
@@ -18,8 +19,8 @@ class EmptyStation : public QWidget {
     void begun();
 
   private:
-    QLabel* title_;
-    QLabel* words_;
+    Label* title_;
+    Label* words_;
     QToolButton* begin_;
 };
 

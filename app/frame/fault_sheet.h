@@ -7,11 +7,12 @@
 #include "faults/faults.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QPlainTextEdit;
 class QPushButton;
 
 namespace machair::app {
+
+class Label;
 
 class FaultSheet : public QFrame {
     Q_OBJECT
@@ -31,7 +32,7 @@ class FaultSheet : public QFrame {
     void refresh();
     void list(const Faults& faults);
     const Theme& theme_;
-    QLabel* title_;
+    Label* title_;
     QPlainTextEdit* list_;
     QPushButton* mend_ = nullptr;
     QPushButton* out_ = nullptr;

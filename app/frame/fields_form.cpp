@@ -58,7 +58,7 @@ void FieldsForm::build(const std::vector<Field>& fields) {
         auto* editor = new FieldEditor(document_, theme_, field, name_ + QLatin1Char('-') + qt(field.key),
                                        [this, key = field.key](const QString& text) { write(key, text); });
         editor->setToolTip(tr("Empty where it isn't known or isn't ruled"));
-        form_->addRow(qt(field.label), editor);
+        form_->addRow(labelFor(field, editor), editor);
         editors_[field.key] = editor;
     }
 }

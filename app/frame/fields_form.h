@@ -12,9 +12,10 @@
 #include "theme/theme.h"
 
 class QFormLayout;
-class QLabel;
 
 namespace machair::app {
+
+class Label;
 
 class FieldEditor;
 
@@ -35,7 +36,7 @@ class FieldsForm : public QWidget {
     std::vector<std::string> keys_;
     std::function<Faults(const std::string&, const std::string&)> write_;
     QFormLayout* form_;
-    QLabel* fault_;
+    Label* fault_;
     std::map<std::string, FieldEditor*> editors_;
 };
 

@@ -8,11 +8,12 @@
 
 #include "editing/document.h"
 
-class QLabel;
 class QSettings;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 struct EveningStep {
     QString words;  // "Measure the hook in your vice"
@@ -39,7 +40,7 @@ class FirstEvening : public QFrame {
     Document& document_;
     QSettings& settings_;
     std::vector<EveningStep> steps_;
-    QLabel* words_;
+    Label* words_;
     QToolButton* do_;
     int step_ = -1;  // none is under way
 };

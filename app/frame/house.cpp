@@ -24,6 +24,7 @@ namespace {
 
 const QString kBench = QStringLiteral("window/bench");
 const QString kText = QStringLiteral("house/text");
+const QString kLengths = QStringLiteral("house/lengths");
 constexpr int kLeastText = 80, kMostText = 200, kStep = 10, kUsual = 100;
 
 struct LightingName {
@@ -36,6 +37,21 @@ constexpr std::array kLightings = {LightingName{Lighting::sand, "sand", QT_TR_NO
                                    LightingName{Lighting::contrast, "contrast", QT_TR_NOOP("High contrast")},
                                    LightingName{Lighting::darkContrast, "dark-contrast", QT_TR_NOOP("High contrast, dark")},
                                    LightingName{Lighting::system, "system", QT_TR_NOOP("As the system")}};
+
+struct UnitName {
+    LengthUnit unit;
+    const char* name;
+    const char* text;
+};
+constexpr std::array kUnits = {UnitName{LengthUnit::millimetres, "mm", QT_TR_NOOP("Millimetres")},
+                               UnitName{LengthUnit::inches, "in64", QT_TR_NOOP("Inches to 1/64")},
+                               UnitName{LengthUnit::decimalInches, "in", QT_TR_NOOP("Decimal inches")}};
+
+LengthUnit lengthsOf(const QSettings& settings) {
+    const QString name = settings.value(kLengths).toString();
+    const auto known = std::ranges::find_if(kUnits, [&](const UnitName& one) { return name == QLatin1String(one.name); });
+    return known == kUnits.end() ? LengthUnit::millimetres : known->unit;
+}
 
 // The system's own palette, before ours is laid over it.
 bool systemIsDark() {
@@ -126,6 +142,21 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
         textSaid_->setText(tr("%1 %").arg(tenths * kStep));
         useTextSize(tenths * kStep);
     });
+    column->addWidget(heading(tr("Lengths")));
+    auto* units = new QHBoxLayout;
+    for (const UnitName& one : kUnits) {
+        auto* made = toolButton((std::string("house-lengths-") + one.name).c_str(), tr(one.text),
+                                tr("Everywhere at once: figures, fields, steps, cards, speech. Waters and leaders stay in metres"));
+        made->setCheckable(true);
+        connect(made, &QToolButton::clicked, this, [this, one] {
+            settings_.setValue(kLengths, QString::fromLatin1(one.name));
+            sayIn(one.unit);
+        });
+        units_.emplace_back(one.unit, made);
+        units->addWidget(made);
+    }
+    units->addStretch(1);
+    column->addLayout(units);
     column->addWidget(heading(tr("At the vice")));
     left_->setCheckable(true);
     connect(left_, &QToolButton::clicked, this, [this](bool left) {
@@ -185,6 +216,12 @@ void House::light(Lighting lighting) {
     refresh();
 }
 
+void House::sayIn(LengthUnit unit) {
+    sayLengthsIn(unit);
+    document_.sayAnew();
+    refresh();
+}
+
 // Each screen with whether a millimetre on it is one.
 void House::sayScreens() {
     QStringList said;
@@ -211,6 +248,8 @@ void House::refresh() {
     const Lighting now = lightingOf(settings_);
     for (const auto& [lighting, button] : lights_)
         button->setChecked(lighting == now);
+    for (const auto& [unit, button] : units_)
+        button->setChecked(unit == lengthsSaidIn());
     const int percent = settings_.value(kText, kUsual).toInt();
     const QSignalBlocker quiet(text_);
     text_->setValue(percent / kStep);
@@ -221,6 +260,7 @@ void House::refresh() {
 
 void House::restore() {
     useTextSize(settings_.value(kText, kUsual).toInt());
+    sayLengthsIn(lengthsOf(settings_));
     if (tiesLeftHanded(settings_)) emit leftHandChosen(true);
 }
 

@@ -8,12 +8,13 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QSettings;
 class QSlider;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 // What the settings say of the bench; as the system has it where they say nothing else.
 enum class Lighting { sand, slate, contrast, darkContrast, system };
@@ -27,7 +28,7 @@ class House : public QFrame {
   public:
     House(Document& document, Theme& theme, devices::Hub& devices, QSettings& settings, QWidget* parent);
     void open();
-    void restore();  // text and hand as they were left
+    void restore();  // text, lengths and hand as they were left
 
   signals:
     void leftHandChosen(bool left);
@@ -39,6 +40,7 @@ class House : public QFrame {
   private:
     void light(Lighting lighting);
     void keep(Lighting lighting);
+    void sayIn(LengthUnit unit);
     void refresh();
     void sayDevices();
     void sayScreens();
@@ -48,11 +50,12 @@ class House : public QFrame {
     devices::Hub& devices_;
     QSettings& settings_;
     std::vector<std::pair<Lighting, QToolButton*>> lights_;
+    std::vector<std::pair<LengthUnit, QToolButton*>> units_;
     QSlider* text_;
-    QLabel* textSaid_;
+    Label* textSaid_;
     QToolButton* left_;
-    QLabel* screensSaid_;
-    QLabel* devicesSaid_;
+    Label* screensSaid_;
+    Label* devicesSaid_;
 };
 
 }  // namespace machair::app

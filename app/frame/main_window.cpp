@@ -95,7 +95,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       bar_(new BenchBar(document_, theme_)),
       faults_(new FaultSheet(theme_)),
       plan_(new PlanStation(document_, theme_)),
-      drawers_(new DrawersStation(document_, theme_, hub_)),
+      drawers_(new DrawersStation(document_, theme_, hub_, settings_)),
       stations_(new QStackedWidget),
       quiet_(new QuietLine(theme_)),
       water_(new WaterStation(document_, theme_, hub_)),
@@ -205,8 +205,8 @@ void MainWindow::takeLength(double millimetres) {
     for (QWidget* widget = QApplication::focusWidget(); widget && widget != this; widget = widget->parentWidget())
         if (auto* reader = dynamic_cast<ReadsLengths*>(widget)) return reader->takeLength(millimetres);
     if (auto* reader = dynamic_cast<ReadsLengths*>(stations_->currentWidget())) return reader->takeLength(millimetres);
-    quiet_->say(tr("%1 mm read, and nothing here asks for it: measure at Check, or put the cursor on a measure in Drawers")
-                    .arg(number(millimetres, 2)));
+    quiet_->say(tr("%1 read, and nothing here asks for it: measure at Check, or put the cursor on a measure in Drawers")
+                    .arg(lengthSaid(millimetres * mm, 2)));
 }
 
 // What was not taken in, with what mends it.

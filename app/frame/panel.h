@@ -40,7 +40,7 @@ namespace machair::app {
     return area;
 }
 
-[[nodiscard]] inline QLabel* heading(const QString& text) {
+[[nodiscard]] inline Label* heading(const QString& text) {
     auto* label = new Label(text);
     label->setFont(faceScaled(1.0, true));
     return label;

@@ -5,9 +5,9 @@
 
 #include "theme/theme.h"
 
-class QLabel;
-
 namespace machair::app {
+
+class Label;
 
 class QuietLine : public QWidget {
     Q_OBJECT
@@ -20,8 +20,8 @@ class QuietLine : public QWidget {
   private:
     void refresh();
     const Theme& theme_;
-    QLabel* words_;
-    QLabel* warning_;
+    Label* words_;
+    Label* warning_;
 };
 
 }  // namespace machair::app

@@ -9,13 +9,14 @@
 #include "store/recipe.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QPlainTextEdit;
 class QScrollArea;
 class QToolButton;
 class QVBoxLayout;
 
 namespace machair::app {
+
+class Label;
 
 class RecipeSheet : public QFrame {
     Q_OBJECT
@@ -44,7 +45,7 @@ class RecipeSheet : public QFrame {
     Document& document_;
     const Theme& theme_;
     QPlainTextEdit* text_;
-    QLabel* means_;
+    Label* means_;
     QScrollArea* doubts_;
     QToolButton* take_;
     std::optional<store::ReadRecipe> read_;

@@ -11,6 +11,7 @@
 
 #include "book/flies.h"
 #include "parts/chooser.h"
+#include "parts/said.h"
 
 namespace machair::app {
 
@@ -81,11 +82,11 @@ FieldEditor::FieldEditor(Document& document, const Theme& theme, const Field& fi
             connect(line_, &QLineEdit::editingFinished, this, [this] {
                 if (!line_->isModified()) return;
                 line_->setModified(false);
-                write_(line_->text());
+                write_(qt(writtenText(field_, line_->text())));
             });
     }
     editor->setObjectName(name);
-    editor->setAccessibleName(qt(field.label));
+    editor->setAccessibleName(inHouseUnit(field.label));
     setFocusProxy(editor);
     row->addWidget(editor, 1);
     if (field.kind == FieldKind::text && field.key == "colour" && (field.text.empty() || field.text.front() == '#')) {
@@ -119,7 +120,7 @@ QString FieldEditor::sayNow() const {
 
 void FieldEditor::show(const Field& field) {
     field_ = field;
-    if (line_ && !(line_->hasFocus() && line_->isModified())) line_->setText(qt(field.text));
+    if (line_ && !(line_->hasFocus() && line_->isModified())) line_->setText(shownText(field));
     if (choice_) {
         const QSignalBlocker quiet(choice_);
         choice_->setCurrentIndex(std::max(0, choice_->findData(qt(field.text))));

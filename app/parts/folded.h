@@ -53,7 +53,7 @@ class Folded : public QWidget {
     }
     QString summary_;
     QToolButton* button_;
-    QLabel* said_;
+    Label* said_;
     QWidget* content_;
 };
 

@@ -144,7 +144,7 @@ void RecordSheet::rebuild() {
     fault_->setObjectName(name_ + QStringLiteral("-fault"));
     use_->setObjectName(name_ + QStringLiteral("-use"));
     measuring_->setObjectName(name_ + QStringLiteral("-measuring"));
-    for (QLabel* label : {fault_, use_, measuring_})
+    for (Label* label : {fault_, use_, measuring_})
         label->setWordWrap(true);
     setInk(fault_, theme_.colours().fault);
     setInk(use_, theme_.colours().inkSoft);
@@ -209,7 +209,7 @@ void RecordSheet::addFields(QFormLayout* form, const std::vector<Field>& fields,
             });
         }
         if (row) {
-            form->addRow(qt(field.label), editor);
+            form->addRow(labelFor(field, editor), editor);
             if (only_) editors_[field.key] = editor;
             continue;
         }
@@ -220,7 +220,7 @@ void RecordSheet::addFields(QFormLayout* form, const std::vector<Field>& fields,
         auto* line = new QHBoxLayout;
         line->addWidget(editor, 1);
         line->addWidget(mark);
-        form->addRow(qt(field.label), line);
+        form->addRow(labelFor(field, editor), line);
     }
 }
 
@@ -247,7 +247,7 @@ void RecordSheet::addRow(QVBoxLayout* column, const RecordTable& table, std::siz
     const RowId id{table.key, row};
     auto* line = new QToolButton(sheet_);
     line->setObjectName(QStringLiteral("row-%1-%2").arg(qt(table.key)).arg(row));
-    line->setText(qt(table.rows[row]));
+    line->setText(inHouseUnit(table.rows[row]));
     line->setCheckable(true);
     line->setChecked(open_ == id);
     line->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
@@ -281,7 +281,7 @@ void RecordSheet::addUsers(QVBoxLayout* column) {
     for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
         auto* go = new QToolButton(sheet_);
         go->setObjectName(QStringLiteral("held-by-%1").arg(i));
-        go->setText(tr("Go to %1").arg(qt(holders[i].title)));
+        go->setText(tr("Go to %1").arg(inHouseUnit(holders[i].title)));
         connect(go, &QToolButton::clicked, this, [this, record = holders[i].record] { emit goTo(record); });
         column->addWidget(go, 0, Qt::AlignLeft);
     }
@@ -389,17 +389,17 @@ void RecordSheet::take(double millimetres) {
     const auto list = fields();
     const auto field = std::ranges::find(list, cursor_, &Field::key);
     if (field == list.end() || !isLength(*field)) {
-        measuring_->setText(tr("%1 mm read: put the cursor into a field in mm first").arg(number(millimetres, 2)));
+        measuring_->setText(tr("%1 read: put the cursor into a measure first").arg(lengthSaid(millimetres * mm, 2)));
         return;
     }
     auto& readings = readings_[cursor_];
     if (readings.size() >= kReadings) readings.clear();
     readings.push_back(millimetres * mm);
     const devices::Readings sum = devices::summary(readings);
-    const QString mean = number(sum.mean / mm, 2);
+    const QString mean = number(sum.mean / mm, 2), name = qt(field->label).section(QLatin1Char(','), 0, 0);
     measuring_->setText(readings.size() < kReadings
-                            ? tr("%1: %2 mm, reading %3 of three").arg(qt(field->label), number(millimetres, 2)).arg(readings.size())
-                            : tr("%1: %2 ± %3 mm of three").arg(qt(field->label), mean, number(sum.spread / mm, 2)));
+                            ? tr("%1: %2 mm, reading %3 of three").arg(name, number(millimetres, 2)).arg(readings.size())
+                            : tr("%1: %2 ± %3 mm of three").arg(name, mean, number(sum.spread / mm, 2)));
     write(cursor_, mean, Source::measured);
 }
 

@@ -13,10 +13,11 @@
 #include "theme/theme.h"
 
 class QFormLayout;
-class QLabel;
 class QVBoxLayout;
 
 namespace machair::app {
+
+class Label;
 
 class FieldEditor;
 
@@ -66,13 +67,13 @@ class RecordSheet : public QScrollArea {
     std::optional<RowId> only_;  // this row and nothing else
     std::optional<RowId> open_;  // the row that is open
     QWidget* sheet_ = nullptr;
-    QLabel* fault_ = nullptr;
-    QLabel* use_ = nullptr;
-    QLabel* measuring_ = nullptr;
+    Label* fault_ = nullptr;
+    Label* use_ = nullptr;
+    Label* measuring_ = nullptr;
     std::map<std::string, FieldEditor*> editors_;
-    std::map<std::string, QLabel*> marks_;  // "measured" beside a field
-    std::string cursor_;                    // the field that had the cursor last
-    std::string shape_;                     // which fields and rows it was built for
+    std::map<std::string, Label*> marks_;  // "measured" beside a field
+    std::string cursor_;                   // the field that had the cursor last
+    std::string shape_;                    // which fields and rows it was built for
     std::map<std::string, std::vector<Length>> readings_;
 };
 

@@ -11,11 +11,12 @@
 #include "book/school_table.h"
 #include "editing/document.h"
 
-class QLabel;
 class QToolButton;
 class QVBoxLayout;
 
 namespace machair::app {
+
+class Label;
 
 class SchoolsPanel : public QWidget {
     Q_OBJECT
@@ -52,8 +53,8 @@ class SchoolsPanel : public QWidget {
     Of of_;
     QToolButton* own_ = nullptr;
     QToolButton* all_ = nullptr;
-    QLabel* changes_;
-    std::vector<std::pair<std::string_view, QLabel*>> headings_;
+    Label* changes_;
+    std::vector<std::pair<std::string_view, Label*>> headings_;
     std::vector<Question> questions_;
     bool looking_ = false;
 };

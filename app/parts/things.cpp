@@ -9,6 +9,7 @@
 #include "book/flies.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
+#include "parts/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -117,12 +118,11 @@ class Teller {
         Length taken;
         for (const Stretch& stretch : f.taken)
             taken = taken + (stretch[1] - stretch[0]);
-        thing.detail = QObject::tr("%1 of %2 mm left").arg(number((f.vane - taken) / mm, 0), number(f.vane / mm, 0));
+        thing.detail = QObject::tr("%1 of %2 left").arg(lengthFigure(f.vane - taken, 0), lengthSaid(f.vane, 0));
     }
     void operator()(const Cape& cape, Thing& thing) const {
         if (!cape.bands.empty())
-            thing.detail =
-                QObject::tr("fibre %1 to %2 mm").arg(number(cape.bands.front().from / mm, 1), number(cape.bands.back().to / mm, 1));
+            thing.detail = QObject::tr("fibre %1 to %2").arg(lengthFigure(cape.bands.front().from), lengthSaid(cape.bands.back().to));
     }
     void operator()(const SeasonRow& row, Thing& thing) const {
         thing.detail = qt(row.suits.value_or(row.size ? "size " + *row.size : ""));
@@ -169,8 +169,8 @@ class ThingDelegate : public QStyledItemDelegate {
             painter->drawText(where, Qt::AlignHCenter | Qt::AlignVCenter | Qt::TextSingleLine,
                               QFontMetrics(font).elidedText(text, Qt::ElideRight, where.width()));
         };
-        write(QRect(cell.left() + 5, cell.bottom() - line - small - 2, cell.width() - 10, line), bold, c.ink, thing->title);
-        write(QRect(cell.left() + 5, cell.bottom() - small - 2, cell.width() - 10, small), soft, c.inkSoft, thing->detail);
+        write(QRect(cell.left() + 5, cell.bottom() - line - small - 2, cell.width() - 10, line), bold, c.ink, inHouseUnit(thing->title));
+        write(QRect(cell.left() + 5, cell.bottom() - small - 2, cell.width() - 10, small), soft, c.inkSoft, inHouseUnit(thing->detail));
         painter->restore();
     }
 
@@ -284,9 +284,10 @@ QVariant ThingModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Thing& thing = *at(index.row());
     switch (role) {
-        case Qt::DisplayRole: return thing.title;
-        case Qt::AccessibleTextRole: return thing.detail.isEmpty() ? thing.title : thing.title + QStringLiteral(", ") + thing.detail;
-        case kDetail: return thing.detail;
+        case Qt::DisplayRole: return inHouseUnit(thing.title);
+        case Qt::AccessibleTextRole:
+            return inHouseUnit(thing.detail.isEmpty() ? thing.title : thing.title + QStringLiteral(", ") + thing.detail);
+        case kDetail: return inHouseUnit(thing.detail);
         default: return {};
     }
 }

@@ -5,6 +5,7 @@
 #include <QPainter>
 #include <QToolTip>
 
+#include "parts/said.h"
 #include "units/text.h"
 
 namespace machair::app {
@@ -41,7 +42,7 @@ BudgetView::BudgetView(Document& document, const Theme& theme, QWidget* parent) 
             spans_ = shankBudget(*document_.plan());
             if (!spans_.empty()) whole_ = spans_.back().to;
         }
-        setAccessibleDescription(words());
+        setAccessibleDescription(inHouseUnit(words()));
         update();
     });
     connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
@@ -79,7 +80,8 @@ void BudgetView::paintEvent(QPaintEvent*) {
     const double after = 16.0 + QFontMetricsF(painter.font()).horizontalAdvance(title) + 14.0;
     painter.setFont(faceScaled(0.95));
     painter.setPen(crowded ? c.fault : c.inkSoft);
-    painter.drawText(QPointF(after, 20.0), QFontMetricsF(painter.font()).elidedText(words(), Qt::ElideRight, width() - after - 16.0));
+    painter.drawText(QPointF(after, 20.0),
+                     QFontMetricsF(painter.font()).elidedText(inHouseUnit(words()), Qt::ElideRight, width() - after - 16.0));
 
     const QFont small = faceScaled(0.88);
     const QFontMetricsF metrics(small);
@@ -100,11 +102,11 @@ void BudgetView::paintEvent(QPaintEvent*) {
         }
         painter.setPen(QPen(c.inkSoft, 0.8));
         painter.drawLine(r.topLeft(), r.bottomLeft());
-        const QString label = qt(span.what) + QStringLiteral(" ") + number((span.to - span.from) / mm, 1);
+        const QString label = qt(span.what) + QStringLiteral(" ") + lengthFigure(span.to - span.from);
         painter.setPen(c.ink);
         if (metrics.horizontalAdvance(label) + 8.0 < r.width())
             painter.drawText(r, Qt::AlignCenter, label);
-        else if (const QString room = number((span.to - span.from) / mm, 1); metrics.horizontalAdvance(room) + 2.0 < r.width())
+        else if (const QString room = lengthFigure(span.to - span.from); metrics.horizontalAdvance(room) + 2.0 < r.width())
             painter.drawText(r, Qt::AlignCenter, room);
     }
     painter.setPen(QPen(c.inkSoft, 1.0));
@@ -122,7 +124,7 @@ void BudgetView::paintEvent(QPaintEvent*) {
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(bar().left(), bar().bottom() + 4.0, 100.0, 18.0), Qt::AlignLeft | Qt::AlignTop, tr("eye"));
     painter.drawText(QRectF(bar().right() - 160.0, bar().bottom() + 4.0, 160.0, 18.0), Qt::AlignRight | Qt::AlignTop,
-                     tr("%1 mm · bend").arg(number(whole_ / mm, 1)));
+                     tr("%1 · bend").arg(lengthSaid(whole_)));
 }
 
 const BudgetSpan* BudgetView::spanAt(QPointF at) const {
@@ -142,11 +144,11 @@ bool BudgetView::event(QEvent* event) {
     if (const BudgetSpan* span = spanAt(help->pos()))
         QToolTip::showText(
             help->globalPos(),
-            tr("%1: %2 mm, from %3 to %4 mm behind the eye")
-                .arg(qt(span->what), number((span->to - span->from) / mm, 2), number(span->from / mm, 2), number(span->to / mm, 2)),
+            tr("%1: %2, from %3 to %4 behind the eye")
+                .arg(qt(span->what), lengthSaid(span->to - span->from, 2), lengthFigure(span->from, 2), lengthSaid(span->to, 2)),
             this);
     else
-        QToolTip::showText(help->globalPos(), words(), this);
+        QToolTip::showText(help->globalPos(), inHouseUnit(words()), this);
     return true;
 }
 

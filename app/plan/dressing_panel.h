@@ -6,9 +6,9 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLabel;
-
 namespace machair::app {
+
+class Label;
 
 class FieldsForm;
 
@@ -24,7 +24,7 @@ class DressingPanel : public QWidget {
     Document& document_;
     const Theme& theme_;
     FieldsForm* form_;
-    QLabel* varied_;
+    Label* varied_;
     std::string shown_;
 };
 

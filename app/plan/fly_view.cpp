@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "parts/said.h"
 #include "scene/pick.h"
 #include "sizing/compare.h"
 #include "sizing/figures.h"
@@ -133,11 +134,29 @@ void FlyView::paintDifferences(QPainter& painter) const {
     painter.setPen(c.inkSoft);
     for (std::size_t i = 0; i < std::min(kShown, all.size()); ++i) {
         y += metrics.height();
-        painter.drawText(QPointF(16.0, y), metrics.elidedText(qt(all[i].words()), Qt::ElideRight, 0.42 * width()));
+        painter.drawText(QPointF(16.0, y), metrics.elidedText(inHouseUnit(all[i].words()), Qt::ElideRight, 0.42 * width()));
     }
     if (all.size() <= kShown) return;
     painter.drawText(QPointF(16.0, y + metrics.height()), tr("and %1 smaller ones").arg(all.size() - kShown));
 }
+
+namespace {
+
+// Of the rule under the shank: how far apart its ticks stand, and every how many one is named.
+struct RuleOf {
+    double tick;  // mm
+    int named;
+};
+RuleOf ruleOf(LengthUnit unit) {
+    switch (unit) {
+        case LengthUnit::millimetres: return {1.0, 5};
+        case LengthUnit::inches: return {inch / mm / 16.0, 4};
+        case LengthUnit::decimalInches: return {inch / mm / 20.0, 4};
+    }
+    return {1.0, 5};
+}
+
+}  // namespace
 
 void FlyView::paintRule(QPainter& painter) const {
     const Plan& plan = *document_.plan();
@@ -150,13 +169,14 @@ void FlyView::paintRule(QPainter& painter) const {
     painter.setPen(QPen(c.inkSoft, 1.2));
     painter.drawLine(QPointF(at(0.0, 0.0).x(), y), QPointF(at(end, 0.0).x(), y));
     painter.setPen(QPen(c.inkSoft, 1.0));
-    for (int millimetre = 0; millimetre <= static_cast<int>(end); ++millimetre) {
-        const double x = at(millimetre, 0.0).x();
-        const bool five = millimetre % 5 == 0;
-        painter.drawLine(QPointF(x, y), QPointF(x, y - (five ? kTickLength + 3.0 : kTickLength)));
-        if (five)
+    const RuleOf rule = ruleOf(lengthsSaidIn());
+    for (int tick = 0; tick * rule.tick <= end; ++tick) {
+        const double x = at(tick * rule.tick, 0.0).x();
+        const bool named = tick % rule.named == 0;
+        painter.drawLine(QPointF(x, y), QPointF(x, y - (named ? kTickLength + 3.0 : kTickLength)));
+        if (named)
             painter.drawText(QRectF(x - 20.0, y - 9.0 - metrics.height(), 40.0, metrics.height()), Qt::AlignCenter,
-                             QString::number(millimetre));
+                             tick == 0 ? QStringLiteral("0") : lengthFigure(tick * rule.tick * mm, 0));
     }
     struct Mark {
         Landmark landmark;
@@ -180,7 +200,7 @@ void FlyView::paintRule(QPainter& painter) const {
         labelledTo = x + half;
     }
     painter.drawText(QRectF(at(end, 0.0).x() + 8.0, y - metrics.height() / 2.0, 60.0, metrics.height()), Qt::AlignLeft | Qt::AlignVCenter,
-                     tr("mm"));
+                     lengthUnitName());
 }
 
 void FlyView::paintDimension(QPainter& painter, QPointF from, QPointF to, const QString& text) const {
@@ -213,7 +233,7 @@ void FlyView::paintMeasure(QPainter& painter) const {
     const WirePoint root = plan.hook.at(part.station);
     const double x0 = root.position.x / mm;
     const double y0 = root.position.y / mm;
-    const QString text = qt(headlineOf(plan, *chosen));
+    const QString text = inHouseUnit(headlineOf(plan, *chosen));
     const double above = std::min(at(0.0, scene_->top).y() - 14.0, at(0.0, 0.0).y() - 30.0);
     const auto level = [&](double fromX, double toX, double y, const QString& words) {
         paintDimension(painter, {at(fromX, 0.0).x(), std::max(16.0, y)}, {at(toX, 0.0).x(), std::max(16.0, y)}, words);
@@ -225,17 +245,16 @@ void FlyView::paintMeasure(QPainter& painter) const {
         level(x0, x0 + wing->length / mm, above, text);
     else if (const auto* body = std::get_if<BodyPlan>(&part.detail))
         level(plan.hook.at(body->front).position.x / mm, plan.hook.at(body->end).position.x / mm, above,
-              qt(formatLength(body->end - body->front)) + tr(" long, ") + text);
+              lengthSaid(body->end - body->front) + tr(" long, ") + text);
     else if (const auto* rib = std::get_if<RibPlan>(&part.detail))
         level(plan.hook.at(rib->end - rib->pitch).position.x / mm, plan.hook.at(rib->end).position.x / mm, above,
-              tr("one turn every %1").arg(qt(formatLength(rib->pitch))));
+              tr("one turn every %1").arg(lengthSaid(rib->pitch)));
     else if (std::holds_alternative<HeadPlan>(part.detail))
         level(plan.head.from / mm, plan.head.to / mm, at(0.0, 0.0).y() - 34.0 - view_.pxPerMm * scene_->head.radius, text);
     else if (const auto* bead = std::get_if<BeadPlan>(&part.detail))
         level(x0, x0 + bead->diameter / mm, at(0.0, 0.0).y() - 24.0 - view_.pxPerMm * (bead->diameter / mm) / 2.0, text);
     else {
-        const HacklePlan* hackle = std::get_if<HacklePlan>(&part.detail);
-        if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) hackle = &palmer->hackle;
+        const HacklePlan* hackle = hackleOf(part);
         if (!hackle) return;
         const double r = hackle->bed / mm / 2.0;
         const QPointF from = at(x0 - r * sin(root.heading), y0 - r * cos(root.heading));

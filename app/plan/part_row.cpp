@@ -56,7 +56,7 @@ PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidg
     headline_->setObjectName(QStringLiteral("headline-%1").arg(part));
     headline_->setFont(faceScaled(1.2, true));
     words_->setObjectName(QStringLiteral("words-%1").arg(part));
-    for (QLabel* label : {words_, warning_}) {
+    for (Label* label : {words_, warning_}) {
         label->setWordWrap(true);
         label->setFont(faceScaled(0.96));
     }
@@ -210,23 +210,24 @@ void PartRow::addField(QFormLayout* form, const Field& field) {
         connect(box, &QComboBox::activated, this,
                 [this, box, key = field.key](int index) { takeText(key, box->itemData(index).toString()); });
         choices_[field.key] = box;
-        form->addRow(qt(field.label), box);
+        form->addRow(labelFor(field, box), box);
         return;
     }
     auto* line = new QLineEdit(editor_);
     line->setObjectName(name);
-    line->setAccessibleName(qt(field.label));
-    line->setToolTip(field.kind == FieldKind::length
-                         ? tr("\"11.7\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it")
-                     : field.kind == FieldKind::station ? tr("\"at the barb\", \"0.5 mm ahead of the point\"")
-                     : field.kind == FieldKind::count   ? tr("a number, or two as \"2 to 3\"; up and down nudge it")
-                                                        : tr("a number; empty for the usual"));
+    line->setAccessibleName(inHouseUnit(field.label));
+    line->setToolTip(
+        field.kind == FieldKind::length
+            ? inHouseUnit(tr("\"11.7 mm\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it"))
+        : field.kind == FieldKind::station ? inHouseUnit(tr("\"at the barb\", \"0.5 mm ahead of the point\""))
+        : field.kind == FieldKind::count   ? tr("a number, or two as \"2 to 3\"; up and down nudge it")
+                                           : tr("a number; empty for the usual"));
     line->installEventFilter(this);
-    connect(line, &QLineEdit::editingFinished, this, [this, line, key = field.key] {
-        if (line->isModified()) takeText(key, line->text());
+    connect(line, &QLineEdit::editingFinished, this, [this, line, field] {
+        if (line->isModified()) takeText(field.key, qt(writtenText(field, line->text())));
     });
     lines_[field.key] = line;
-    form->addRow(qt(field.label), line);
+    form->addRow(labelFor(field, line), line);
 }
 
 void PartRow::fillEditor() {
@@ -235,8 +236,8 @@ void PartRow::fillEditor() {
     showMaterial(part);
     for (const Field& field : fieldsOf(part)) {
         if (const auto line = lines_.find(field.key); line != lines_.end()) {
-            line->second->setText(qt(field.text));
-            line->second->setPlaceholderText(placeholderOf(field, *plan, part_));
+            line->second->setText(shownText(field));
+            line->second->setPlaceholderText(inHouseUnit(placeholderOf(field, *plan, part_)));
         }
         if (const auto box = choices_.find(field.key); box != choices_.end()) {
             const QSignalBlocker quiet(box->second);
@@ -245,7 +246,7 @@ void PartRow::fillEditor() {
     }
     QStringList told;
     for (const Figure& figure : figuresOf(*plan, part_))
-        told << qt(labelOf(figure.key)) + QStringLiteral(" ") + qt(displayOf(figure)).replace(QLatin1Char(' '), QChar(0x00a0));
+        told << qt(labelOf(figure.key)) + QStringLiteral(" ") + inHouseUnit(displayOf(figure)).replace(QLatin1Char(' '), QChar(0x00a0));
     figures_->setText(told.join(QStringLiteral("  ·  ")));
     showFaults({});
     if (!document_.previewing()) fillMends();

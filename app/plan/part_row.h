@@ -13,11 +13,12 @@
 
 class QComboBox;
 class QFormLayout;
-class QLabel;
 class QLineEdit;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class PartRow : public QFrame {
     Q_OBJECT
@@ -49,16 +50,16 @@ class PartRow : public QFrame {
     Document& document_;
     const Theme& theme_;
     std::size_t part_;
-    QLabel* kind_;
-    QLabel* material_;
-    QLabel* headline_;
-    QLabel* words_;
-    QLabel* warning_;
+    Label* kind_;
+    Label* material_;
+    Label* headline_;
+    Label* words_;
+    Label* warning_;
     QWidget* editor_ = nullptr;
     QToolButton* materials_ = nullptr;
     QWidget* mends_ = nullptr;
-    QLabel* fault_ = nullptr;
-    QLabel* figures_ = nullptr;
+    Label* fault_ = nullptr;
+    Label* figures_ = nullptr;
     QToolButton* more_ = nullptr;
     bool all_ = false;
     std::map<std::string, QLineEdit*> lines_;

@@ -5,6 +5,7 @@
 #include <algorithm>
 
 #include "book/records.h"
+#include "parts/said.h"
 #include "team/place.h"
 #include "units/text.h"
 
@@ -83,15 +84,15 @@ void SizesView::paintEvent(QPaintEvent*) {
         painter.drawText(text.adjusted(0, 6, 0, 0), Qt::AlignTop | Qt::AlignLeft, tr("size %1").arg(fly.size));
         text.adjust(0, 28, 0, 0);
         painter.setFont(faceScaled(0.88));
-        const auto say = [&](const QString& words, const QColor& ink) {
+        const auto say = [&](const QString& spoken, const QColor& ink) {
+            const QString words = inHouseUnit(spoken);
             QRectF used;
             painter.setPen(ink);
             painter.drawText(text, Qt::AlignTop | Qt::AlignLeft | Qt::TextWordWrap, words, &used);
             text.setTop(std::min(text.bottom(), used.bottom() + 3.0));
         };
         if (fly.plan)
-            say(tr("shank %1, head %2 to spare").arg(qt(formatLength(fly.plan->hook.shank())), qt(formatLength(fly.plan->head.margin()))),
-                c.inkSoft);
+            say(tr("shank %1, head %2 to spare").arg(lengthSaid(fly.plan->hook.shank()), lengthSaid(fly.plan->head.margin())), c.inkSoft);
         if (fly.plan) {
             QStringList creatures;
             for (const SeasonRow* row : suggestedBy(document_.book().season, fly.plan->pattern, styleOf(*fly.plan), fly.size))

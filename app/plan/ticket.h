@@ -8,11 +8,12 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QLabel;
 class QToolButton;
 class QVBoxLayout;
 
 namespace machair::app {
+
+class Label;
 
 class Folded;
 class PartRow;
@@ -43,7 +44,7 @@ class Ticket : public QScrollArea {
     QWidget* sheet_;
     QVBoxLayout* layout_;
     QToolButton* add_;
-    QLabel* refused_;
+    Label* refused_;
     Folded* dressing_ = nullptr;
     Folded* schools_ = nullptr;
     Deviations hand_;  // of the book's checks: gone over when the book changes, not while something is dragged

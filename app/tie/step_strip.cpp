@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "drawing/fly_painter.h"
+#include "parts/said.h"
 #include "scene/partial.h"
 #include "scene/side.h"
 
@@ -155,7 +156,7 @@ bool StepStrip::event(QEvent* event) {
         QToolTip::showText(help->globalPos(),
                            tr("%1. %2 %3 %4")
                                .arg(*step + 1)
-                               .arg(qt(own.verb), qt(own.object), qt(own.number + (own.number.empty() ? "" : " " + own.unit))),
+                               .arg(qt(own.verb), qt(own.object), inHouseUnit(own.number + (own.number.empty() ? "" : " " + own.unit))),
                            this);
     } else {
         QToolTip::hideText();

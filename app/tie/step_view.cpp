@@ -8,6 +8,7 @@
 
 #include "drawing/held.h"
 #include "drawing/things.h"
+#include "parts/said.h"
 #include "scene/partial.h"
 #include "scene/side.h"
 #include "units/text.h"
@@ -255,11 +256,12 @@ void StepView::paintDeed(QPainter& painter) const {
         drawing::paintMaterial(painter, made, frame, theme_.bench());
         right = frame.left() - 18.0;
     }
-    const QFont large = inPixels(step_->number.size() > 6 ? kNumberPx * 0.62 : kNumberPx, true);
-    const double wide = step_->number.empty() ? 0.0 : QFontMetricsF(large).horizontalAdvance(qt(step_->number)) + 20.0;
+    const auto [amount, unit] = amountInHouseUnit(step_->number, step_->unit);
+    const QFont large = inPixels(amount.size() > 6 ? kNumberPx * 0.62 : kNumberPx, true);
+    const double wide = amount.isEmpty() ? 0.0 : QFontMetricsF(large).horizontalAdvance(amount) + 20.0;
     painter.setFont(large);
     painter.setPen(c.accent);
-    painter.drawText(QRectF(left, 8.0, wide, grown(108.0)), Qt::AlignLeft | Qt::AlignVCenter, qt(step_->number));
+    painter.drawText(QRectF(left, 8.0, wide, grown(108.0)), Qt::AlignLeft | Qt::AlignVCenter, amount);
     const double x = left + wide;
     const QFont verb = inPixels(kVerbPx, true);
     painter.setFont(verb);
@@ -267,7 +269,7 @@ void StepView::paintDeed(QPainter& painter) const {
     painter.drawText(QRectF(x, 10.0, right - x, grown(52.0)), Qt::AlignLeft | Qt::AlignVCenter,
                      QFontMetricsF(verb).elidedText(capitalised(qt(step_->verb + " " + step_->object)), Qt::ElideRight, right - x));
     QStringList second;
-    if (!step_->unit.empty()) second << qt(step_->unit);
+    if (!unit.isEmpty()) second << unit;
     for (const std::string* words : {&step_->direction, &step_->face, &step_->side})
         if (!words->empty()) second << qt(*words);
     if (turns_ > 0) second << tr("counted %1").arg(turns_);
@@ -277,7 +279,7 @@ void StepView::paintDeed(QPainter& painter) const {
                      QFontMetricsF(words).elidedText(second.join(QStringLiteral(" · ")), Qt::ElideRight, right - x));
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(left, grown(104.0), width() - 48.0, grown(62.0)), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
-                     capitalised(qt(step_->how)));
+                     capitalised(inHouseUnit(step_->how)));
     painter.setFont(inPixels(kSmallPx));
     painter.drawText(
         QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
@@ -313,7 +315,7 @@ void StepView::paintTray(QPainter& painter) const {
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(words.left(), words.top() + line, words.width(), words.height() - line),
                          Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
-                         qt(step.number.empty() ? step.look : step.number + " " + step.unit));
+                         inHouseUnit(step.number.empty() ? step.look : step.number + " " + step.unit));
         if (i < index_) {
             painter.setFont(inPixels(kWordsPx, true));
             painter.setPen(c.grass);
@@ -339,15 +341,15 @@ void StepView::paintMinding(QPainter& painter) const {
                          QFontMetricsF(font).elidedText(words, Qt::ElideRight, width() - left - 56.0));
         y += tall;
     };
-    line(QStringLiteral("✓"), capitalised(qt(step_->look)), c.grass);
+    line(QStringLiteral("✓"), capitalised(inHouseUnit(step_->look)), c.grass);
     QStringList locks;
     for (const std::string& words : step_->locks)
-        locks << qt(words);
+        locks << inHouseUnit(words);
     line(QStringLiteral("⊙"), locks.isEmpty() ? QString() : tr("Holds %1").arg(locks.join(tr("; "))), c.ink);
     line(QStringLiteral("✎"), capitalised(qt(step_->note)), c.slate);
     line(QStringLiteral("✗"), mishap_, c.warn);
-    line(QStringLiteral("→"), step_->next.empty() ? QString() : tr("Then pick up %1").arg(qt(step_->next)), c.inkSoft);
-    if (step_->threadOn) line(QStringLiteral("│"), capitalised(qt(step_->threadWords)), c.inkSoft);
+    line(QStringLiteral("→"), step_->next.empty() ? QString() : tr("Then pick up %1").arg(inHouseUnit(step_->next)), c.inkSoft);
+    if (step_->threadOn) line(QStringLiteral("│"), capitalised(inHouseUnit(step_->threadWords)), c.inkSoft);
 }
 
 }  // namespace machair::app

@@ -20,10 +20,11 @@
 #include "tie/speaker.h"
 
 class QHBoxLayout;
-class QLabel;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class MishapCards;
 class StepStrip;
@@ -72,8 +73,8 @@ class TieStation : public QWidget {
     StepView* view_;
     StepStrip* strip_;
     MishapCards* mishaps_;
-    QLabel* aside_;  // caution, order, what lasts, where this hand aims
-    QLabel* coats_;
+    Label* aside_;  // caution, order, what lasts, where this hand aims
+    Label* coats_;
     QToolButton* order_ = nullptr;
     QToolButton* wrong_ = nullptr;
     QToolButton* own_ = nullptr;

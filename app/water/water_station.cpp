@@ -263,7 +263,7 @@ QWidget* WaterStation::makeRules() {
                         [this](const QString& path) {
                             const RuleCard* card = ruleCard();
                             if (!card) return;
-                            const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)));
+                            const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)), lengthsSaidIn());
                             document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path)
                                                           : tr("%1: %2. Nothing was written").arg(path, wrong));
                         });
@@ -605,10 +605,10 @@ void WaterStation::show(Found found) {
         }
         for (std::size_t i = 0; i < std::min<std::size_t>(3, choice.reasons.size()); ++i)
             text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
-        auto* item = new QListWidgetItem(text, teams_);
+        auto* item = new QListWidgetItem(inHouseUnit(text), teams_);
         QStringList all;
         for (const std::string& reason : choice.reasons)
-            all << qt(reason);
+            all << inHouseUnit(reason);
         item->setToolTip(all.join(QLatin1Char('\n')));
     }
 }
@@ -623,7 +623,7 @@ void WaterStation::showPlaced() {
         else
             for (std::size_t i = 0; i < std::min<std::size_t>(2, placed.reasons.size()); ++i)
                 text += QStringLiteral("\n      ") + qt(placed.reasons[i]);
-        auto* item = new QListWidgetItem(text, teams_);
+        auto* item = new QListWidgetItem(inHouseUnit(text), teams_);
         item->setForeground(placed.keptOut.empty() ? theme_.colours().ink : theme_.colours().inkSoft);
     }
 }

@@ -15,12 +15,13 @@
 
 class QCheckBox;
 class QComboBox;
-class QLabel;
 class QListWidget;
 class QSpinBox;
 class QToolButton;
 
 namespace machair::app {
+
+class Label;
 
 class DayPicker;
 class FieldsForm;
@@ -79,9 +80,9 @@ class WaterStation : public QWidget {
     DayPicker* looks_ = nullptr;
     QToolButton* weatherButton_;
     QListWidget* season_;
-    QLabel* answers_;
-    QLabel* boat_;  // how fast the days have found it to drift
-    QLabel* cautions_;
+    Label* answers_;
+    Label* boat_;  // how fast the days have found it to drift
+    Label* cautions_;
     FieldsForm* card_;
     FieldsForm* row_ = nullptr;
     std::string seasonRow_;  // the one that is open
@@ -90,13 +91,13 @@ class WaterStation : public QWidget {
     QToolButton* twins_ = nullptr;
     std::vector<ComesOff> comesOff_;
     QSpinBox* kept_;
-    QLabel* ruled_;
+    Label* ruled_;
     QListWidget* boxRuled_;
     QToolButton* chooseButton_;
     QComboBox* favourite_;
     QComboBox* place_;
     QCheckBox* withBook_;
-    QLabel* chosen_;
+    Label* chosen_;
     QListWidget* teams_;
     std::vector<BoxCandidate> box_;
     std::vector<Choice> choices_;

@@ -97,8 +97,7 @@ void StepWriter::makeReady(std::size_t i) {
             step.wrong = {"tail.uneven", "tail.thick"};
         }
     }
-    const auto* hackle = std::get_if<HacklePlan>(&part.detail);
-    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) hackle = &palmer->hackle;
+    const HacklePlan* hackle = hackleOf(part);
     if (hackle && part.made.kind == MaterialKind::hackle) {
         const bool game = hackle->feather.bird == Bird::partridge || hackle->feather.bird == Bird::grouse;
         const bool tip = hackle->tieIn == TieIn::tip && part.kind != PartKind::palmer;

@@ -42,8 +42,8 @@ void StepWriter::tie(std::size_t i, const BodyPlan& body) {
 void StepWriter::dub(std::size_t i, const BodyPlan& body) {
     const int part = static_cast<int>(i);
     const std::string outline = body.swelling ? formatNumber(*body.swelling / mm, 1) + " mm thick at the middle"
-                                              : formatNumber(body.rearDiameter / mm, 1) + " mm thick behind, " +
-                                                    formatNumber(body.frontDiameter / mm, 1) + " in front";
+                                              : formatNumber(body.rearDiameter / mm, 1) + " mm thick at the rear, " +
+                                                    formatNumber(body.frontDiameter / mm, 1) + " mm at the front";
     const Amount fur = counted(body.mass / mg, "mg", "mg");
     if (body.method == BodyMethod::loop || body.method == BodyMethod::rope) {
         const bool loop = body.method == BodyMethod::loop;
@@ -117,7 +117,8 @@ void StepWriter::windStrands(std::size_t i, const BodyPlan& body) {
     TyingStep& wind = add(part, {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
     wind.how = "side by side, fingers first" +
                std::string(own.held.value_or(held().grip.value_or(Grip::fingers)) == Grip::pliers ? ", pliers for the last" : "") + "; " +
-               formatNumber(body.rearDiameter / mm, 1) + " mm thick behind, " + formatNumber(body.frontDiameter / mm, 1) + " in front";
+               formatNumber(body.rearDiameter / mm, 1) + " mm thick at the rear, " + formatNumber(body.frontDiameter / mm, 1) +
+               " mm at the front";
     wind.direction = sense(i);
     wind.look = "no thread between; it stops " + sayStation(body.front, plan_.hook).text;
     wind.wrong = {"herl.snaps", "body.gap", "body.spread"};
@@ -130,8 +131,8 @@ void StepWriter::windStrip(std::size_t i, const BodyPlan& body) {
     const int part = static_cast<int>(i);
     if (body.method == BodyMethod::thread) {
         TyingStep& wind = add(part, {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
-        wind.how = "flat thread, the taper of the plan: " + formatNumber(body.rearDiameter / mm, 1) + " mm behind, " +
-                   formatNumber(body.frontDiameter / mm, 1) + " in front";
+        wind.how = "flat thread, the taper of the plan: " + formatNumber(body.rearDiameter / mm, 1) + " mm at the rear, " +
+                   formatNumber(body.frontDiameter / mm, 1) + " mm at the front";
         wind.direction = sense(i);
         wind.look = "smooth; it stops " + sayStation(body.front, plan_.hook).text;
         wind.wrong = {"bed.step"};

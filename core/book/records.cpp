@@ -89,7 +89,8 @@ struct Title {
     }
     std::string operator()(const CheckReading& reading) const {
         return std::string(reading.kind ? nameOf(*reading.kind) : "part") + " " + spaced(reading.figure) + ": " +
-               formatNumber(reading.measured / mm, 2) + " for " + formatNumber(reading.aimed / mm, 2);
+               formatLength(reading.measured, LengthUnit::millimetres, 2) + " for " +
+               formatLength(reading.aimed, LengthUnit::millimetres, 2);
     }
     std::string operator()(const Outing& outing) const {
         std::string flies;

@@ -151,13 +151,6 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     return edit;
 }
 
-namespace {
-const HacklePlan* hackleIn(const PartPlan& part) {
-    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
-    return std::get_if<HacklePlan>(&part.detail);
-}
-}  // namespace
-
 std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle, Point2 to) {
     const PartPlan& part = plan.parts[handle.part];
     const auto lengthOf = [&](std::string_view key) -> Length {
@@ -171,7 +164,7 @@ std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle,
         case Grab::tailTip:
         case Grab::wingTip: return along("length_mm");
         case Grab::hackleTip: {  // by its distance from the root, as the plan's own fibre has it
-            const HacklePlan* h = hackleIn(part);
+            const HacklePlan* h = hackleOf(part);
             if (!h) return std::nullopt;
             const WirePoint at = plan.hook.at(part.station);
             const Point2 root{at.position.x, at.position.y - 0.5 * h->bed};
@@ -201,7 +194,7 @@ std::optional<Jaws> jawsAt(const Plan& plan, const Handle& handle) {
         case Grab::tailTip:
         case Grab::wingTip: return Jaws{{root.x, handle.at.y}, handle.at};  // along the shank, as it is measured
         case Grab::hackleTip: {
-            const HacklePlan* h = hackleIn(part);
+            const HacklePlan* h = hackleOf(part);
             return h ? std::optional(Jaws{{root.x, root.y - 0.5 * h->bed}, handle.at}) : std::nullopt;
         }
         case Grab::rearDiameter:

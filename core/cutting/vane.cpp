@@ -94,4 +94,55 @@ VaneFeather withTaken(VaneFeather feather, const std::vector<Stretch>& cuts) {
     return feather;
 }
 
+namespace {
+
+struct RootedBarb {
+    Length root, length;
+};
+
+// Between what was drawn straight, beyond its ends as they are.
+Length lengthAt(const std::vector<RootedBarb>& barbs, Length root) {
+    const auto after = std::ranges::lower_bound(barbs, root, {}, &RootedBarb::root);
+    if (after == barbs.begin()) return barbs.front().length;
+    if (after == barbs.end()) return barbs.back().length;
+    const RootedBarb &a = *std::prev(after), &b = *after;
+    return b.root == a.root ? a.length : a.length + ((root - a.root) / (b.root - a.root)) * (b.length - a.length);
+}
+
+}  // namespace
+
+Result<VaneMeasures> measureVane(const std::vector<Point2>& ends, const std::optional<DrawnStem>& stem) {
+    const Place place;
+    constexpr Length kLeastVane = 2.0 * mm, kLeastBarb = 0.5 * mm;
+    const auto hardly = [&] {
+        return fail(place, "that is hardly a vane", "draw along the ends of its barbs, from the base of the feather to its tip");
+    };
+    const Point2 base = stem ? stem->base : Point2{};
+    const Length dx = stem ? stem->tip.x - base.x : mm, dy = stem ? stem->tip.y - base.y : Length{};
+    const Length along = hypot(dx, dy);
+    if (ends.size() < 2 || along <= 0.0 * mm) return hardly();
+    std::vector<RootedBarb> barbs;
+    for (const Point2& end : ends) {
+        const Length x = end.x - base.x, y = end.y - base.y;
+        const Length forward = (x / along) * dx + (y / along) * dy, out = (y / along) * dx - (x / along) * dy;
+        const Length length = out / kBarbOut;
+        barbs.push_back({forward - kBarbAlong * abs(length), length});
+    }
+    // Either side of the stem is a vane, but not both.
+    const auto [least, most] = std::ranges::minmax(barbs, {}, &RootedBarb::length);
+    if (least.length < -kLeastBarb && most.length > kLeastBarb)
+        return fail(place, "the line crosses the stem", "draw one vane: the ends of the barbs on one side");
+    for (RootedBarb& barb : barbs)
+        barb.length = abs(barb.length);
+    std::ranges::stable_sort(barbs, {}, &RootedBarb::root);
+    const Length first = stem ? Length{} : barbs.front().root;
+    const Length vane = stem ? along : barbs.back().root - first;
+    if (vane < kLeastVane) return hardly();
+    VaneMeasures found{vane, {lengthAt(barbs, first), lengthAt(barbs, first + 0.5 * vane), lengthAt(barbs, first + vane)}};
+    if (std::ranges::max(found.barbs) < kLeastBarb) return hardly();
+    for (Length& barb : found.barbs)
+        barb = std::max(barb, 0.1 * mm);  // where it runs out into the stem
+    return found;
+}
+
 }  // namespace machair

@@ -2,10 +2,14 @@
 // middle to tip; a slip needs a free stretch in which every barb is long enough.
 #pragma once
 
+#include <array>
+#include <optional>
 #include <string>
 #include <vector>
 
 #include "book/feathers.h"
+#include "faults/faults.h"
+#include "hook/hook.h"
 
 namespace machair {
 
@@ -23,6 +27,21 @@ namespace machair {
 // What its grading makes it good for, in words.
 [[nodiscard]] std::string goodFor(const VaneFeather& feather);
 [[nodiscard]] Length freeVane(const VaneFeather& feather);
+
+// How a barb stands on its stem as a feather lies flat: its tip is so far along the stem and so far out, in shares of its length.
+inline constexpr double kBarbAlong = 0.62, kBarbOut = 0.785;
+
+struct VaneMeasures {
+    Length vane;
+    std::array<Length, 3> barbs;  // at the base, in the middle, at the tip
+};
+struct DrawnStem {
+    Point2 base, tip;
+};
+// The measures of a vane whose barbs' ends were drawn as a line, from its base to its tip or back. Along the x axis where no
+// stem was drawn: the vane then reaches from the first barb to the last. Between what was drawn it goes straight, at the ends
+// it stays. Faults: hardly a line, a line along the stem itself or across it.
+[[nodiscard]] Result<VaneMeasures> measureVane(const std::vector<Point2>& ends, const std::optional<DrawnStem>& stem = {});
 
 // What is both free and long enough.
 [[nodiscard]] std::vector<Stretch> usable(const VaneFeather& feather, Length barb);

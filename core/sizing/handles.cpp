@@ -22,11 +22,6 @@ Point2 hackleTip(const Plan& plan, std::size_t part, const HacklePlan& h) {
     return {root.position.x + h.fibre * cos(down), root.position.y - 0.5 * h.bed - h.fibre * sin(down)};
 }
 
-const HacklePlan* hackleOf(const PartPlan& part) {
-    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
-    return std::get_if<HacklePlan>(&part.detail);
-}
-
 Point2 above(const Plan& plan, Length station, Length radius) {
     const WirePoint at = plan.hook.at(station);
     return {at.position.x + radius * sin(at.heading), at.position.y + radius * cos(at.heading)};

@@ -186,12 +186,12 @@ Length roomNeeded(const Plan& plan, const LaidThread& thread) {
 }
 
 Length roomGiven(const Plan& plan) {
-    constexpr double kFurGives = 0.25;  // of a bead's diameter that is pushed back on fur
+    constexpr double kPushedBack = 0.25;  // of a bead's diameter that is pushed back on fur
     Length given;
     for (std::size_t i = 1; i < plan.parts.size(); ++i)
         if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail);
             bead && plan.parts[partBehind(plan, i)].made.kind == MaterialKind::dubbing)
-            given += kFurGives * bead->diameter;
+            given += kPushedBack * bead->diameter;
     return given;
 }
 

@@ -24,6 +24,11 @@ PartPlan& PartPlan::operator=(const PartPlan&) = default;
 PartPlan& PartPlan::operator=(PartPlan&&) noexcept = default;
 PartPlan::~PartPlan() = default;
 
+const HacklePlan* hackleOf(const PartPlan& part) {
+    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
+    return std::get_if<HacklePlan>(&part.detail);
+}
+
 Plan::Plan(Pattern p, Hook h) : pattern(std::move(p)), hook(std::move(h)), bulk(hook.wire()) {}
 Plan::Plan(const Plan&) = default;
 Plan::Plan(Plan&&) noexcept = default;

@@ -227,6 +227,9 @@ struct PartPlan {
     std::string words;
 };
 
+// The hackle of a collar, a throat or a palmer; null of any other part.
+[[nodiscard]] const HacklePlan* hackleOf(const PartPlan& part);
+
 enum class RemedyKind { finerThread, turnLess, bodyFrontBack };
 template <>
 struct Names<RemedyKind> {

@@ -136,11 +136,6 @@ FlyStyle styleOf(const Plan& plan) {
     return t.collars == 1 ? FlyStyle::spider : FlyStyle::nymph;
 }
 
-const HacklePlan* hackleOf(const PartPlan& part) {
-    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return &palmer->hackle;
-    return std::get_if<HacklePlan>(&part.detail);
-}
-
 std::optional<std::size_t> fullestHackle(const Plan& plan) {
     std::optional<std::size_t> found;
     double most = 0.0;

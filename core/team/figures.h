@@ -67,7 +67,6 @@ struct Fullness {
 [[nodiscard]] Fullness fullnessOf(const Plan& plan);
 // The hackle that is fullest by itself, by its place in the plan's parts: what a change of turns or fibre is made on.
 [[nodiscard]] std::optional<std::size_t> fullestHackle(const Plan& plan);
-[[nodiscard]] const HacklePlan* hackleOf(const PartPlan& part);  // of a collar, a throat or a palmer
 
 // The water that colours are judged in where nobody says otherwise.
 struct SeenIn {

@@ -1,6 +1,8 @@
 #include "units/text.h"
 
+#include <algorithm>
 #include <array>
+#include <cctype>
 #include <charconv>
 #include <cmath>
 #include <cstdlib>
@@ -34,18 +36,64 @@ std::optional<double> parseMixedNumber(std::string_view text) {
     return whole + *top / *bottom;
 }
 
-std::string formatInches(Length length) {
+// Inches to the nearest 1/64, without their unit.
+std::string sixtyFourths(Length length) {
     constexpr int kParts = 64;
-    const double parts = std::round(length / inch * kParts);
-    if (std::abs(parts) > 1e9) return formatNumber(length / inch, 2) + " in";
-    const auto total = static_cast<long>(parts);
+    const auto total = static_cast<long>(std::round(length / inch * kParts));
     const long whole = std::labs(total) / kParts;
     const long rest = std::labs(total) % kParts;
     std::string text = total < 0 ? "-" : "";
-    if (rest == 0) return text + std::to_string(whole) + " in";
+    if (rest == 0) return text + std::to_string(whole);
     const long divisor = std::gcd(rest, static_cast<long>(kParts));
     if (whole > 0) text += std::to_string(whole) + " ";
-    return text + std::to_string(rest / divisor) + "/" + std::to_string(kParts / divisor) + " in";
+    return text + std::to_string(rest / divisor) + "/" + std::to_string(kParts / divisor);
+}
+
+std::string figureIn(Length length, LengthUnit unit, int decimals) {
+    constexpr Length kShort = 5.0 / 32.0 * inch, kLong = 1e6 * inch;
+    switch (unit) {
+        case LengthUnit::millimetres: return formatNumber(length / mm, decimals);
+        case LengthUnit::inches:
+            if (abs(length) >= kShort && abs(length) < kLong) return sixtyFourths(length);
+            [[fallthrough]];
+        case LengthUnit::decimalInches: return formatNumber(length / inch, decimals + 2);
+    }
+    return {};
+}
+
+bool isDigit(char c) { return c >= '0' && c <= '9'; }
+
+// A number that ends where `said` does, and what may join it to one before it.
+std::size_t numberBefore(std::string_view said) {
+    std::size_t from = said.size();
+    while (from > 0 && (isDigit(said[from - 1]) || (said[from - 1] == '.' && from < said.size())))
+        --from;
+    if (from == said.size()) return from;
+    if (from > 0 && said[from - 1] == '-' && (from == 1 || !isDigit(said[from - 2]))) --from;
+    return from;
+}
+std::string_view joinerBefore(std::string_view said) {
+    for (const std::string_view joiner : {" to ", "–", " → ", " ± ", " or "})
+        if (said.ends_with(joiner) && said.size() > joiner.size() && isDigit(said[said.size() - joiner.size() - 1])) return joiner;
+    return {};
+}
+
+// Whether "mm" stands at the start of `text` as a word of its own.
+bool saysMillimetres(std::string_view text) {
+    if (!text.starts_with("mm")) return false;
+    const std::string_view after = text.substr(2);
+    constexpr unsigned char kSuperscript = 0xc2;  // ² and ³ begin with it in UTF-8
+    const auto next = static_cast<unsigned char>(after.empty() ? ' ' : after.front());
+    return !(std::isalnum(next) || next == '/' || (next == kSuperscript && after.size() > 1 && after[1] != '\xa0'));
+}
+
+int decimalsOf(std::string_view number) {
+    const auto point = number.find('.');
+    return point == std::string_view::npos ? 0 : static_cast<int>(number.size() - point - 1);
+}
+
+std::string inchesOf(std::string_view millimetres, LengthUnit unit) {
+    return figureIn(parseNumber(millimetres).value_or(0.0) * mm, unit, decimalsOf(millimetres));
 }
 
 }  // namespace
@@ -86,11 +134,39 @@ std::string formatExact(double value) {
 }
 
 std::string formatLength(Length length, LengthUnit unit, int decimals) {
-    if (unit == LengthUnit::inches) return formatInches(length);
-    return formatNumber(length / mm, decimals) + " mm";
+    return figureIn(length, unit, decimals) + " " + std::string(nameOf(unit));
 }
 
-std::optional<Length> parseLength(std::string_view text) {
+std::string_view nameOf(LengthUnit unit) { return unit == LengthUnit::millimetres ? "mm" : "in"; }
+
+std::string inUnit(std::string_view said, LengthUnit unit) {
+    if (unit == LengthUnit::millimetres) return std::string(said);
+    std::string text;
+    std::size_t taken = 0;  // of `said`, into `text`
+    for (std::size_t at = 1; at < said.size(); ++at) {
+        if (!saysMillimetres(said.substr(at))) continue;
+        constexpr std::string_view kNoBreak = "\xc2\xa0";
+        const std::string_view before = said.substr(taken, at - taken);
+        const std::size_t end = at - (before.ends_with(kNoBreak) ? kNoBreak.size() : before.ends_with(' ') ? 1 : 0);
+        std::size_t from = taken + numberBefore(said.substr(taken, end - taken));
+        if (from == end) continue;
+        std::string figures = inchesOf(said.substr(from, end - from), unit);
+        for (std::string_view joiner; !(joiner = joinerBefore(said.substr(taken, from - taken))).empty();) {
+            const std::size_t until = from - joiner.size();
+            from = taken + numberBefore(said.substr(taken, until - taken));
+            figures = inchesOf(said.substr(from, until - from), unit) + std::string(joiner) + figures;
+        }
+        text += std::string(said.substr(taken, from - taken)) + figures + " in";
+        taken = at + 2;
+        at = taken - 1;
+    }
+    text += said.substr(taken);
+    constexpr std::string_view kNamed = ", mm";  // a label that names its unit
+    if (text.ends_with(kNamed)) text.replace(text.size() - 2, 2, nameOf(unit));
+    return text;
+}
+
+std::optional<Length> parseLength(std::string_view text, LengthUnit bare) {
     struct Suffix {
         std::string_view text;
         Length unit;
@@ -98,7 +174,7 @@ std::optional<Length> parseLength(std::string_view text) {
     constexpr std::array kSuffixes = {Suffix{"mm", mm},   Suffix{"cm", 10.0 * mm}, Suffix{"inches", inch}, Suffix{"inch", inch},
                                       Suffix{"in", inch}, Suffix{"\"", inch},      Suffix{"″", inch}};
     text = trimmed(text);
-    Length unit = mm;
+    Length unit = bare == LengthUnit::millimetres ? mm : inch;
     for (const auto& suffix : kSuffixes) {
         if (!text.ends_with(suffix.text)) continue;
         text = trimmed(text.substr(0, text.size() - suffix.text.size()));

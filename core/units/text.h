@@ -21,13 +21,21 @@ namespace machair {
 // The shortest text that reads back as the same double.
 [[nodiscard]] std::string formatExact(double value);
 
-enum class LengthUnit { millimetres, inches };
+// What a house says its lengths in. Inches are to the nearest 1/64 in lowest terms; what is shorter than 5/32 in (where 1/64
+// would be a tenth of it) is said as a decimal all the same.
+enum class LengthUnit { millimetres, inches, decimalInches };
 
-// "11.7 mm", or inches to the nearest 1/64 in lowest terms: "15/32 in".
+// "11.7 mm", "15/32 in" or "0.461 in". `decimals` are those of millimetres; an inch has two more.
 [[nodiscard]] std::string formatLength(Length length, LengthUnit unit = LengthUnit::millimetres, int decimals = 1);
+[[nodiscard]] std::string_view nameOf(LengthUnit unit);  // "mm" or "in"
 
-// Reads "11.7", "11.7 mm", "1.2 cm", "15/32 in", "1 1/2 in", "0.46\"". A bare number is millimetres.
-[[nodiscard]] std::optional<Length> parseLength(std::string_view text);
+// A sentence with its millimetres in another unit: "11.7 mm" becomes "15/32 in", and "1.2 to 1.4 mm" (or joined by –, →, ±, or)
+// a range of inches, a label's
+// "gape, mm" is "gape, in". Waters and leaders stay in metres and centimetres; "12 px a mm" and "mm³" are no lengths.
+[[nodiscard]] std::string inUnit(std::string_view said, LengthUnit unit);
+
+// Reads "11.7", "11.7 mm", "1.2 cm", "15/32 in", "1 1/2 in", "0.46\"". A bare number is in `bare`.
+[[nodiscard]] std::optional<Length> parseLength(std::string_view text, LengthUnit bare = LengthUnit::millimetres);
 
 [[nodiscard]] std::string_view trimmed(std::string_view text);
 

@@ -151,7 +151,7 @@ TEST_CASE("the hand's chart, the eye trainer and pairs out of a heap") {
     CHECK(eye->trainer().score().asked == 1);
     bench.click("the-pairs");
     bench.find<QLineEdit>("lefts")->setText(QStringLiteral("11.2, 12.0 11.3 12.1 14"));
-    CHECK(bench.text("paired").contains(QStringLiteral("14.00 is left over")));
+    CHECK(bench.text("paired").contains(QStringLiteral("14.00 mm is left over")));
     CHECK(bench.text("paired").contains(QStringLiteral("Worst pair 0.10 mm")));
     bench.find<QLineEdit>("lefts")->setText(QStringLiteral("eleven"));
     CHECK(bench.text("paired").startsWith(QStringLiteral("✗")));

@@ -8,11 +8,14 @@
 #include <QToolButton>
 
 #include "drawers/drawers_station.h"
+#include "drawers/vane_view.h"
 #include "parts/record_sheet.h"
+#include "tests/samples.h"
 
 using namespace machair;
 using namespace machair::app;
 using machair::app::tests::Bench;
+using machair::tests::mmOf;
 
 namespace {
 
@@ -53,6 +56,81 @@ TEST_CASE("every material of the book lies in one drawer and only one") {
         INFO(entry.name);
         CHECK(drawersWithIt == 1);
     }
+}
+
+namespace {
+
+// The feather in the open drawer, as the book has it.
+const VaneFeather& chosenFeather(Drawers& drawers) {
+    const auto& all = drawers.document().book().feathers;
+    return *std::ranges::find(all, drawers.station().tray().current()->record.id, &VaneFeather::id);
+}
+
+void stroke(QWidget* on, const std::vector<QPointF>& points) {
+    QTest::mousePress(on, Qt::LeftButton, Qt::NoModifier, points.front().toPoint());
+    for (const QPointF& at : points)
+        QTest::mouseMove(on, at.toPoint());
+    QTest::mouseRelease(on, Qt::LeftButton, Qt::NoModifier, points.back().toPoint());
+}
+
+}  // namespace
+
+TEST_CASE("a feather is entered by drawing along the ends of its barbs, and its marks are dragged and nudged") {
+    Drawers drawers;
+    drawers.station().open(Drawer::feathers);
+    QTest::mouseClick(drawers.find<QToolButton>("drawer-new"), Qt::LeftButton);
+    auto* vane = drawers.find<VaneView>("vane");
+    REQUIRE(vane->isVisible());
+    const int steps = drawers.document().undoStack().count();
+    // Barbs of 12, 18 and 15 mm along a vane of 40 mm.
+    const double k = vane->pxPerMm();
+    const QPointF base = vane->markAt(1) - QPointF(kBarbAlong, -kBarbOut) * k * (chosenFeather(drawers).barbs[0] / mm);
+    const auto end = [&](double root, double barb) { return base + k * QPointF(root + kBarbAlong * barb, -kBarbOut * barb); };
+    stroke(vane, {end(0, 12), end(10, 15), end(20, 18), end(30, 16.5), end(40, 15)});
+    CHECK(mmOf(chosenFeather(drawers).vane) == Approx(40.0).margin(0.8));
+    CHECK(mmOf(chosenFeather(drawers).barbs[0]) == Approx(12.0).margin(0.6));
+    CHECK(mmOf(chosenFeather(drawers).barbs[1]) == Approx(18.0).margin(0.6));
+    CHECK(mmOf(chosenFeather(drawers).barbs[2]) == Approx(15.0).margin(0.6));
+    CHECK(drawers.document().undoStack().count() == steps + 1);
+    // A mark by the mouse, another by keys.
+    const QPointF tip = vane->markAt(0);
+    stroke(vane, {tip, tip - QPointF(5.0 * vane->pxPerMm(), 0.0)});
+    CHECK(mmOf(chosenFeather(drawers).vane) == Approx(35.0).margin(0.8));
+    vane->setFocus();
+    const Length before = chosenFeather(drawers).barbs[0];
+    QTest::keyClick(vane, Qt::Key_Right);
+    QTest::keyClick(vane, Qt::Key_Up);
+    CHECK(mmOf(chosenFeather(drawers).barbs[0] - before) == Approx(0.5).margin(0.051));
+    // What is no vane is said and changes nothing.
+    const VaneFeather kept = chosenFeather(drawers);
+    stroke(vane, {base + QPointF(10.0, -60.0), base + QPointF(90.0, 40.0)});
+    CHECK(drawers.text("vane-words").startsWith(QStringLiteral("✗")));
+    CHECK(chosenFeather(drawers) == kept);
+    drawers.document().undoStack().undo();
+    drawers.document().undoStack().undo();
+    drawers.document().undoStack().undo();
+    CHECK(mmOf(chosenFeather(drawers).vane) != Approx(40.0).margin(0.8));
+}
+
+TEST_CASE("a feather on squared paper is measured from its photograph: scale, stem, barbs") {
+    Drawers drawers;
+    drawers.station().open(Drawer::feathers);
+    QTest::mouseClick(drawers.find<QToolButton>("drawer-new"), Qt::LeftButton);
+    auto* vane = drawers.find<VaneView>("vane");
+    QImage paper(380, 250, QImage::Format_RGB32);
+    paper.fill(Qt::white);
+    vane->open(paper);
+    CHECK(drawers.text("vane-words").contains(QStringLiteral("10 mm")));
+    stroke(vane, {{20.0, 30.0}, {70.0, 30.0}});      // 5 px a millimetre
+    stroke(vane, {{300.0, 200.0}, {100.0, 200.0}});  // a vane of 40 mm that points to the left
+    const auto end = [](double root, double barb) {
+        return QPointF(300.0 - 5.0 * (root + kBarbAlong * barb), 200.0 - 5.0 * kBarbOut * barb);
+    };
+    stroke(vane, {end(0, 12), end(20, 18), end(40, 15)});
+    CHECK(mmOf(chosenFeather(drawers).vane) == Approx(40.0).margin(0.3));
+    CHECK(mmOf(chosenFeather(drawers).barbs[1]) == Approx(18.0).margin(0.5));
+    QTest::keyClick(vane, Qt::Key_Escape);  // the photograph is put away, what it gave stays
+    CHECK(mmOf(chosenFeather(drawers).vane) == Approx(40.0).margin(0.3));
 }
 
 TEST_CASE("a hook's measure typed into its drawer re-sizes what is tied on it, and what moved is listed") {

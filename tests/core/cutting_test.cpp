@@ -136,6 +136,43 @@ TEST_CASE("barbs run straight from base to middle to tip, and a vane is long eno
     CHECK(longEnough(feather("v", VaneSide::left, 80, {20, 10, 20}), 15 * mm).size() == 2);
 }
 
+TEST_CASE("a vane drawn along the ends of its barbs is measured, whichever way it lies and is drawn") {
+    // Barbs of 16, 24 and 20 mm at the base, middle and tip of a vane of 30 mm: their ends, worked by hand.
+    const auto end = [](double root, double barb) { return Point2{(root + 0.62 * barb) * mm, 0.785 * barb * mm}; };
+    std::vector<Point2> ends = {end(0, 16), end(7.5, 20), end(15, 24), end(22.5, 22), end(30, 20)};
+    const auto is = [](const Result<VaneMeasures>& found) {
+        REQUIRE(found);
+        CHECK_THAT(mmOf(found->vane), WithinAbs(30.0, 1e-9));
+        CHECK_THAT(mmOf(found->barbs[0]), WithinAbs(16.0, 1e-9));
+        CHECK_THAT(mmOf(found->barbs[1]), WithinAbs(24.0, 1e-9));
+        CHECK_THAT(mmOf(found->barbs[2]), WithinAbs(20.0, 1e-9));
+    };
+    is(measureVane(ends));
+    std::ranges::reverse(ends);
+    is(measureVane(ends));
+    for (Point2& at : ends)  // the other vane of the feather
+        at.y = -at.y;
+    is(measureVane(ends));
+    // On a photograph the stem lies anyhow.
+    const Angle turned = 128_deg;
+    const auto onPicture = [&](Point2 at) {
+        return Point2{40.0 * mm + cos(turned) * at.x - sin(turned) * at.y, 7.0 * mm + sin(turned) * at.x + cos(turned) * at.y};
+    };
+    for (Point2& at : ends)
+        at = onPicture(at);
+    is(measureVane(ends, DrawnStem{onPicture({}), onPicture({30.0 * mm, 0.0 * mm})}));
+}
+
+TEST_CASE("what is no vane is refused in words") {
+    CHECK_FALSE(measureVane({}));
+    CHECK_FALSE(measureVane({{1.0 * mm, 2.0 * mm}}));
+    CHECK_FALSE(measureVane({{0.0 * mm, 0.0 * mm}, {30.0 * mm, 0.0 * mm}}));               // along the stem
+    CHECK_FALSE(measureVane({{0.0 * mm, 9.0 * mm}, {30.0 * mm, -9.0 * mm}}));              // across it
+    CHECK_FALSE(measureVane({{0.0 * mm, 9.0 * mm}, {0.5 * mm, 9.0 * mm}}));                // a blot
+    CHECK_FALSE(measureVane({{0.0 * mm, 9.0 * mm}, {30.0 * mm, 9.0 * mm}}, DrawnStem{}));  // no stem at all
+    CHECK(measureVane({{0.0 * mm, -9.0 * mm}, {30.0 * mm, 9.0 * mm}}).error().front().what == "the line crosses the stem");
+}
+
 TEST_CASE("the plan is as good as trying everything, on small random sets") {
     constexpr unsigned kSeed = 7;
     std::mt19937 random(kSeed);

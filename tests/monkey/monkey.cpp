@@ -66,6 +66,7 @@ class Monkey {
                         .arg(steps_)
                         .arg(on_));
             }
+            looksAtSizes();
             if (++steps_ % 200 == 0) look();
         }
         look();
@@ -117,6 +118,21 @@ class Monkey {
         }
         ++starts_;
         if (!(document.book() == start_)) fail(QStringLiteral("undone to the start it is not the start"));
+    }
+
+    // No text, however long, makes the window wider than it was drawn.
+    void looksAtSizes() {
+        constexpr int kWidest = 1600;
+        if (window_->width() <= kWidest) return;
+        QString widest;
+        int width = 0;
+        for (const QWidget* widget : window_->findChildren<QWidget*>())
+            if (widget->isVisible() && widget->findChildren<QWidget*>().isEmpty() && widget->minimumSizeHint().width() > width) {
+                width = widget->minimumSizeHint().width();
+                widest = QString::fromLatin1(widget->metaObject()->className()) + QLatin1Char(' ') + widget->objectName();
+            }
+        fail(QStringLiteral("the window is %1 wide: %2 wants %3").arg(window_->width()).arg(widest).arg(width));
+        window_->resize(1280, 800);
     }
 
     const char* act() {
