@@ -18,7 +18,8 @@ const std::vector<DrawerName>& drawers() {
         {Drawer::beads, QT_TR_NOOP("Beads"), "materials", QT_TR_NOOP("A bead, by its diameter and metal.")},
         {Drawer::small, QT_TR_NOOP("Cheeks, tips and legs"), "materials", QT_TR_NOOP("Cheeks, hackle points or legs.")},
         {Drawer::feathers, QT_TR_NOOP("My feathers"), "feathers",
-         QT_TR_NOOP("One feather by its vane and three barb lengths: Cut lays slips on it exactly.")},
+         QT_TR_NOOP("A feather of your own: lay it on the screen or photograph it, draw along the ends of its barbs, and Cut lays slips on "
+                    "it exactly.")},
         {Drawer::capes, QT_TR_NOOP("My capes"), "capes",
          QT_TR_NOOP("A cape, by how many feathers of which fibre length it has: count a few bands.")},
         {Drawer::stock, QT_TR_NOOP("What there is"), "stock",

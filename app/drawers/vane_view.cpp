@@ -52,7 +52,8 @@ VaneView::VaneView(Document& document, const Theme& theme, const QSettings& sett
     setAccessibleName(tr("The vane: draw along the ends of its barbs, or drag its marks"));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
-    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    constexpr int kHigh = 250;
+    setFixedHeight(kHigh);
     words_->setObjectName(QStringLiteral("vane-words"));
     words_->setWordWrap(true);
     words_->setFont(faceScaled(0.88));
@@ -93,10 +94,10 @@ double VaneView::pxPerMm() const {
     if (!own) return scale;
     const double along = own->vane / mm + kBarbAlong * (own->barbs.back() / mm),
                  out = *std::ranges::max_element(own->barbs) / mm * kBarbOut;
-    return std::min({scale, (width() - 2.0 * kMargin) / std::max(along, 1.0), (height() - 110.0) / std::max(out, 1.0)});
+    return std::min({scale, (width() - 2.0 * kMargin) / std::max(along, 1.0), (height() - 126.0) / std::max(out, 1.0)});
 }
 
-QPointF VaneView::base() const { return stem_ ? stem_->first : QPointF(kMargin, height() - 46.0); }
+QPointF VaneView::base() const { return stem_ ? stem_->first : QPointF(kMargin, height() - 62.0); }
 
 VaneMeasures VaneView::shown() const {
     if (dragged_) return *dragged_;

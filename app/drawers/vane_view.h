@@ -32,7 +32,6 @@ class VaneView : public QWidget, public Spoken {
     // Where a mark stands: 0 the tip of the vane, 1 to 3 the ends of the barbs at base, middle and tip.
     [[nodiscard]] QPointF markAt(std::size_t mark) const;
     [[nodiscard]] double pxPerMm() const;
-    [[nodiscard]] QSize sizeHint() const override { return {380, 250}; }
 
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
     void choosePart(std::size_t part) override;

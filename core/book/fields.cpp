@@ -46,7 +46,13 @@ constexpr std::array kPrimary = {Primary{PartKind::tag, "turns"},
                                  Primary{PartKind::head, "whip_turns"},
                                  Primary{PartKind::head, "coats"}};
 
-std::string nameFor(const char* key, const Rule& rule) { return rule.label ? std::string(rule.label) : spaced(key); }
+// The words of its rule, else the key's own: "from_mm" is "from, mm".
+std::string nameFor(std::string_view key, const Rule& rule) {
+    if (rule.label) return rule.label;
+    for (const std::string_view unit : {"_mm", "_m"})
+        if (key.ends_with(unit)) return spaced(key.substr(0, key.size() - unit.size())) + ", " + std::string(unit.substr(1));
+    return spaced(key);
+}
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
     std::ranges::replace(name, ' ', '_');

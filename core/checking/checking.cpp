@@ -73,7 +73,7 @@ std::string sayAim(const std::vector<CheckItem>& items, std::size_t part) {
     constexpr Length kWorthSaying = 0.1 * mm;
     for (const CheckItem& item : items)
         if (item.part == part && item.flies >= kKnown && abs(item.aim - item.planned) >= kWorthSaying)
-            return "aim for " + formatNumber(item.aim / mm, 1) + " to land at " + formatLength(item.planned);
+            return "aim for " + formatLength(item.aim) + " to land at " + formatLength(item.planned);
     return {};
 }
 
