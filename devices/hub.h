@@ -2,8 +2,10 @@
 // asked (the window, by who has the focus), never by who happens to listen.
 #pragma once
 
+#include <QDateTime>
 #include <QObject>
 #include <memory>
+#include <vector>
 
 #include "devices/calliper.h"
 #include "devices/camera.h"
@@ -28,6 +30,13 @@ class Hub : public QObject {
     [[nodiscard]] bool calliperReady() const { return calliper_->state() == CalliperState::ready; }
     [[nodiscard]] bool weatherReady() const { return weather_->ready(); }
     [[nodiscard]] bool cameraReady() const { return camera_->ready(); }
+    [[nodiscard]] bool pedalReady() const { return pedal_->ready(); }
+    // What each said last and when, in the order of their coming; rubbish too.
+    struct LastSaid {
+        QString device, words;
+        QDateTime at;
+    };
+    [[nodiscard]] const std::vector<LastSaid>& lastSaid() const { return lastSaid_; }
 
   signals:
     void lengthRead(double millimetres);
@@ -42,6 +51,8 @@ class Hub : public QObject {
   private:
     template <class Device>
     void watch(Device& device, const QString& name);
+    void note(const QString& device, const QString& words);
+    std::vector<LastSaid> lastSaid_;
     std::unique_ptr<Calliper> calliper_;
     std::unique_ptr<WeatherStation> weather_;
     std::unique_ptr<Pedal> pedal_;

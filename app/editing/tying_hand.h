@@ -8,6 +8,10 @@ namespace machair::app {
 [[nodiscard]] inline bool tiesLeftHanded(const QSettings& settings) { return settings.value(QStringLiteral("house/left"), false).toBool(); }
 inline void keepLeftHanded(QSettings& settings, bool left) { settings.setValue(QStringLiteral("house/left"), left); }
 
+// Which side of the fly is seen at the vice.
+[[nodiscard]] inline bool seesFarSide(const QSettings& settings) { return settings.value(QStringLiteral("tie/far_side"), false).toBool(); }
+inline void keepFarSide(QSettings& settings, bool far) { settings.setValue(QStringLiteral("tie/far_side"), far); }
+
 [[nodiscard]] inline bool tiesStageByStage(const QSettings& settings) {
     return settings.value(QStringLiteral("evening/stages"), false).toBool();
 }

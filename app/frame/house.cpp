@@ -5,6 +5,7 @@
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QLocale>
 #include <QScrollArea>
 #include <QSettings>
 #include <QSlider>
@@ -107,6 +108,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
       text_(new QSlider(Qt::Horizontal)),
       textSaid_(new Label),
       left_(toolButton("house-left", tr("I tie with the left hand"), tr("The bench is mirrored, and its words follow"))),
+      far_(toolButton("house-far", tr("I look from the far side"), tr("At the vice: as the fly is seen from across it"))),
       screensSaid_(new Label),
       devicesSaid_(new Label) {
     setObjectName(QStringLiteral("house"));
@@ -164,6 +166,9 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
         emit leftHandChosen(left);
     });
     column->addWidget(left_, 0, Qt::AlignLeft);
+    far_->setCheckable(true);
+    connect(far_, &QToolButton::clicked, this, &House::farSideChosen);
+    column->addWidget(far_, 0, Qt::AlignLeft);
     column->addWidget(heading(tr("Screens")));
     screensSaid_->setObjectName(QStringLiteral("house-screens"));
     screensSaid_->setWordWrap(true);
@@ -235,11 +240,15 @@ void House::sayScreens() {
 }
 
 void House::sayDevices() {
-    const auto say = [](const QString& what, bool ready) {
-        return (ready ? QStringLiteral("✓ ") : QStringLiteral("– ")) + what + (ready ? tr(": ready") : tr(": not there"));
+    const auto say = [this](const QString& what, bool ready) {
+        QString line = (ready ? QStringLiteral("✓ ") : QStringLiteral("– ")) + what + (ready ? tr(": ready") : tr(": not there"));
+        const auto& all = devices_.lastSaid();
+        if (const auto last = std::ranges::find(all, what, &devices::Hub::LastSaid::device); last != all.end())
+            line += tr("; said %1 at %2").arg(last->words, QLocale().toString(last->at.time(), QLocale::ShortFormat));
+        return line;
     };
     devicesSaid_->setText(QStringList{say(tr("calliper"), devices_.calliperReady()), say(tr("weather station"), devices_.weatherReady()),
-                                      say(tr("camera"), devices_.cameraReady())}
+                                      say(tr("pedal"), devices_.pedalReady()), say(tr("camera"), devices_.cameraReady())}
                               .join(QLatin1Char('\n')));
 }
 
@@ -255,6 +264,7 @@ void House::refresh() {
     text_->setValue(percent / kStep);
     textSaid_->setText(tr("%1 %").arg(percent));
     left_->setChecked(tiesLeftHanded(settings_));
+    far_->setChecked(seesFarSide(settings_));
     sayDevices();
 }
 

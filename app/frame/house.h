@@ -32,6 +32,7 @@ class House : public QFrame {
 
   signals:
     void leftHandChosen(bool left);
+    void farSideChosen(bool far);
     void calibrationWanted();  // of the screen that the window is on
 
   protected:
@@ -54,6 +55,7 @@ class House : public QFrame {
     QSlider* text_;
     Label* textSaid_;
     QToolButton* left_;
+    QToolButton* far_;
     Label* screensSaid_;
     Label* devicesSaid_;
 };

@@ -145,6 +145,8 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     house_ = new House(document_, theme_, hub_, settings_, middle);
     connect(house_, &House::leftHandChosen, this,
             [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
+    connect(house_, &House::farSideChosen, this,
+            [this](bool far) { findChild<QToolButton*>(QStringLiteral("far-side"))->setChecked(far); });
     connect(house_, &House::calibrationWanted, this, [this] {
         showStation(Station::cut);
         findChild<QToolButton*>(QStringLiteral("calibrate"))->setChecked(true);

@@ -25,7 +25,6 @@ namespace machair::app {
 namespace {
 
 constexpr int kCardsWide = 400;
-const QString kFarKey = QStringLiteral("tie/far_side");
 
 }  // namespace
 
@@ -41,7 +40,7 @@ TieStation::TieStation(Document& document, const Theme& theme, devices::Hub& dev
       aside_(new Label),
       coats_(new Label),
       hand_(tiesLeftHanded(settings) ? Hand::left : Hand::right),
-      far_(settings.value(kFarKey, false).toBool()) {
+      far_(seesFarSide(settings)) {
     setObjectName(QStringLiteral("tie"));
     setFocusPolicy(Qt::StrongFocus);
     auto* column = new QVBoxLayout(this);
@@ -142,7 +141,7 @@ void TieStation::makeSideButtons(QHBoxLayout* row) {
     connect(toggle("far-side", tr("Far side"), tr("Seen from the other side of the vice"), far_), &QToolButton::toggled, this,
             [this](bool on) {
                 far_ = on;
-                settings_.setValue(kFarKey, on);
+                keepFarSide(settings_, on);
                 rebuild();
             });
     aloud_ = toggle("aloud", tr("Aloud"), tr("Says each step, where this computer has a voice"), false);

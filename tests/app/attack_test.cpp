@@ -101,6 +101,17 @@ TEST_CASE("a measurement at Check is Check's, though the cursor was left in a ho
     CHECK(*bench.document().book().findHook("wet-10")->measured->gape == 5.7 * mm);
 }
 
+TEST_CASE("the house says what each device said last, rubbish too") {
+    Bench bench;
+    Told* calliper = tellCalliper(bench.window());
+    bench.find<QAction>("house-wanted")->trigger();
+    CHECK_FALSE(bench.text("house-devices").contains(QStringLiteral("said")));
+    emit calliper->read(11.4);
+    CHECK(bench.text("house-devices").contains(QStringLiteral("said 11.40 mm at ")));
+    emit calliper->rubbish(QStringLiteral("<b>what</b>"));
+    CHECK(bench.text("house-devices").contains(QStringLiteral("said what means nothing: \"<b>what</b>\" at ")));
+}
+
 TEST_CASE("the window is left with every device connected, and nothing is touched afterwards") {
     Peer calliper("machair-calliper"), weather("machair-weather"), pedal("machair-pedal"), camera("machair-camera");
     {

@@ -1,6 +1,5 @@
 // Lengths are said in the house's unit everywhere at once, and what is typed is read in it.
 #include <QListWidget>
-#include <QProgressBar>
 #include <QRegularExpression>
 
 #include "frame/house.h"
@@ -47,6 +46,19 @@ QStringList shownBy(QWidget& window) {
     return texts;
 }
 
+// The same once nothing comes in from the background any more.
+QStringList settled(QWidget& window) {
+    QStringList last;
+    waitFor([&] {
+        QTest::qWait(80);
+        const QStringList now = shownBy(window);
+        const bool same = now == last;
+        last = now;
+        return same;
+    });
+    return last;
+}
+
 // A number with millimetres behind it. The proving bar of a card is 50 mm in any house.
 QStringList inMillimetres(const QStringList& texts) {
     static const QRegularExpression kLength(QStringLiteral("[0-9][ \\x{00a0}]?mm\\b(?![²³])"));
@@ -71,10 +83,7 @@ TEST_CASE("in a house of inches no station says a millimetre, and back in millim
     At at(Station::plan);
     at.document().choosePart(2);
     QMap<int, QStringList> before, after;
-    showEachStation(at, [&](Station) {  // what is searched for is found before anything is looked at
-        waitFor([&] { return !at.find<QProgressBar>("cut-searching")->isVisible(); });
-    });
-    showEachStation(at, [&](Station station) { before[static_cast<int>(station)] = shownBy(at.window()); });
+    showEachStation(at, [&](Station station) { before[static_cast<int>(station)] = settled(at.window()); });
     int metric = 0;
     for (const QStringList& texts : before)
         metric += static_cast<int>(inMillimetres(texts).size());
@@ -83,14 +92,14 @@ TEST_CASE("in a house of inches no station says a millimetre, and back in millim
         chooseUnit(at, unit);
         showEachStation(at, [&](Station station) {
             INFO(unit << " at " << static_cast<int>(station));
-            const QStringList texts = shownBy(at.window());
+            const QStringList texts = settled(at.window());
             CHECK(inMillimetres(texts) == QStringList());
             if (station == Station::plan || station == Station::cut)
                 CHECK(texts.filter(QRegularExpression(QStringLiteral("[0-9] in\\b"))).size() > 5);
         });
     }
     chooseUnit(at, "house-lengths-mm");
-    showEachStation(at, [&](Station station) { after[static_cast<int>(station)] = shownBy(at.window()); });
+    showEachStation(at, [&](Station station) { after[static_cast<int>(station)] = settled(at.window()); });
     for (const int station : before.keys()) {
         INFO(station);
         CHECK(inMillimetres(after[station]) == inMillimetres(before[station]));

@@ -437,6 +437,8 @@ TEST_CASE("the house is kept: bench, text, hand and schools come back at the nex
     CHECK(QApplication::font().pointSizeF() == Approx(1.3 * usual));
     QTest::mouseClick(bench.find<QToolButton>("house-left"), Qt::LeftButton);
     CHECK(bench.find<QToolButton>("left-handed")->isChecked());
+    QTest::mouseClick(bench.find<QToolButton>("house-far"), Qt::LeftButton);
+    CHECK(bench.find<QToolButton>("far-side")->isChecked());
     auto* tail = bench.find<QWidget>("house")->findChild<QToolButton*>(QStringLiteral("school-tail-body"));
     QTest::keyClick(tail, Qt::Key_Space);
     CHECK(bench.document().book().schools->tail == TailSchool::body);
@@ -446,6 +448,7 @@ TEST_CASE("the house is kept: bench, text, hand and schools come back at the nex
     CHECK(bench.window().theme().colours().ink == QColor(Qt::black));
     CHECK(QApplication::font().pointSizeF() == Approx(1.3 * usual));
     CHECK(bench.find<QToolButton>("left-handed")->isChecked());
+    CHECK(bench.find<QToolButton>("far-side")->isChecked());
     CHECK(bench.document().book().schools->tail == TailSchool::body);
     bench.find<QSlider>("house-text")->setValue(10);
     bench.window().theme().light(drawing::Bench::sand);
