@@ -13,7 +13,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kTall = 64, kGap = 6;  // px
+constexpr int kTall = 64, kBetween = 6;  // px
 constexpr std::size_t kMostShown = 4;
 constexpr qint64 kSmallPixels = 400'000;
 
@@ -91,12 +91,12 @@ void PhotoStrip::paintEvent(QPaintEvent*) {
             painter.setPen(theme_.colours().inkSoft);
             const QRect room(x, 0, std::min(220, width() - x), kTall);
             painter.drawText(room, Qt::AlignLeft | Qt::TextWrapAnywhere, one.missing);
-            x += room.width() + kGap;
+            x += room.width() + kBetween;
             continue;
         }
         const int wide = one.picture.width() * kTall / std::max(1, one.picture.height());
         painter.drawImage(QRect(x, 0, wide, kTall), one.picture);
-        x += wide + kGap;
+        x += wide + kBetween;
     }
 }
 

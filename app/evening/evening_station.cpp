@@ -22,11 +22,14 @@
 #include "daybook/box.h"
 #include "editing/tying_hand.h"
 #include "editing/write_text.h"
+#include "evening/stock_lines.h"
 #include "evening/timeline_view.h"
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/chooser.h"
 #include "parts/label.h"
+#include "parts/pictured.h"
 #include "store/calendar.h"
 #include "store/csv.h"
 #include "units/text.h"
@@ -37,6 +40,7 @@ namespace {
 constexpr int kEveningPanel = 340;
 constexpr int kMostByThen = 5;  // among the ways
 constexpr int kTick = 1000;     // ms between two looks at the clock
+constexpr QSize kSmallPicture(56, 34);
 
 }  // namespace
 
@@ -45,14 +49,16 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
       document_(document),
       settings_(settings),
       theme_(theme),
-      timeline_(new TimelineView(theme)),
+      timeline_(new TimelineView(document, theme)),
       batches_(new QListWidget),
       wanted_(new QSpinBox),
       minutes_(new QSpinBox),
       by_(new QTimeEdit),
       way_(new QComboBox),
       said_(new Label),
+      pictures_(Pictures::of(document, theme)),
       box_(new QListWidget),
+      count_(new QSpinBox),
       next_(new QListWidget),
       stock_(new QListWidget),
       due_(new Label) {
@@ -66,6 +72,7 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
     left->addWidget(makeStock(), 2);
     layout->addLayout(left, 1);
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
+    connect(timeline_, &TimelineView::endMoved, minutes_, &QSpinBox::setValue);
     layout->addWidget(scrolled(makePanel(), kEveningPanel));
     connect(&document_, &Document::bookChanged, this, [this] {
         if (isVisible()) refresh();
@@ -82,6 +89,7 @@ QWidget* EveningStation::makePanel() {
     batches_->setObjectName(QStringLiteral("batches"));
     batches_->setAccessibleName(tr("Batches"));
     batches_->setFrameShape(QFrame::NoFrame);
+    showPictures(batches_, pictures_, kSmallPicture);
     column->addWidget(batches_, 1);
     auto* add = new QHBoxLayout;
     wanted_->setObjectName(QStringLiteral("wanted"));
@@ -189,6 +197,7 @@ QWidget* EveningStation::makeStock() {
         auto* made = new QVBoxLayout;
         made->addWidget(heading(title));
         asLines(list, name, spoken);
+        showPictures(list, pictures_, kSmallPicture);
         made->addWidget(list, 1);
         row->addLayout(made, 1);
         return made;
@@ -211,6 +220,7 @@ QWidget* EveningStation::makeStock() {
         happened->addWidget(button);
     }
     happened->addStretch(1);
+    box->addLayout(makeCount());
     box->addLayout(happened);
     auto* next = column(tr("Tie next (rule of thumb)"), next_, "tie-next", tr("What to tie next"));
     auto* add = toolButton("next-batch", tr("Add as a batch"), tr("So many of it as stands beside \"Add of the bench's\""));
@@ -220,6 +230,7 @@ QWidget* EveningStation::makeStock() {
         document_.refuse(document_.apply(addBatch(document_.book(), item->data(Qt::UserRole).toString().toStdString(), wanted_->value())));
     });
     next->addWidget(add);
+    stock_->setItemDelegate(new StockLines(theme_, stock_));
     auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
     there_ = new FieldsForm(
         document_, theme_, "stock", {"length_m", "count", "mass_mg", "offcuts_mm"},
@@ -240,6 +251,79 @@ QWidget* EveningStation::makeStock() {
     return under;
 }
 
+// How many there are of the chosen one, said outright; and others that one has already.
+QLayout* EveningStation::makeCount() {
+    auto* row = new QHBoxLayout;
+    row->setSpacing(3);
+    count_->setObjectName(QStringLiteral("box-count"));
+    count_->setAccessibleName(tr("How many of the chosen fly there are"));
+    constexpr int kMost = 100000;
+    count_->setRange(0, kMost);
+    count_->setPrefix(tr("there are "));
+    count_->setEnabled(false);
+    row->addWidget(count_);
+    auto* have =
+        toolButton("box-have", tr("I already have…"), tr("Flies tied before: the dressing and its hook from pictures, then their number"));
+    row->addWidget(have);
+    row->addStretch(1);
+    connect(box_, &QListWidget::currentRowChanged, this, &EveningStation::showCount);
+    connect(count_, &QSpinBox::editingFinished, this, [this] {
+        const BoxFly* fly = chosenFly();
+        if (!fly || count_->value() == fly->tied.value_or(1)) return;
+        document_.refuse(
+            document_.apply(changeRecord(document_.book(), {"box", fly->id}, "tied", std::to_string(count_->value()), Source::typed)));
+    });
+    connect(have, &QToolButton::clicked, this, [this, have] {
+        if (!document_.isOpen()) return;
+        Chooser::Asked asked;
+        asked.title = tr("Which fly do you have already?");
+        asked.things = thingsIn(document_.book(), "patterns");
+        Chooser::ask(have, document_, theme_, std::move(asked), [this, have](const RecordId& fly) {
+            const Pattern* dressing = document_.book().findPattern(fly.id);
+            if (!dressing) return;
+            Chooser::Asked hook;
+            hook.title = tr("On which hook?");
+            hook.things = thingsIn(document_.book(), "hooks");
+            hook.now = {"hooks", dressing->hook};
+            Chooser::ask(have, document_, theme_, std::move(hook),
+                         [this, fly = fly.id](const RecordId& chosen) { haveAlready(fly, chosen.id); });
+        });
+    });
+    return row;
+}
+
+const BoxFly* EveningStation::chosenFly() const {
+    const QListWidgetItem* item = document_.isOpen() ? box_->currentItem() : nullptr;
+    if (!item) return nullptr;
+    const auto& box = document_.book().box;
+    const auto found = std::ranges::find(box, item->data(Qt::UserRole).toString().toStdString(), &BoxFly::id);
+    return found == box.end() ? nullptr : &*found;
+}
+
+void EveningStation::showCount() {
+    const BoxFly* fly = chosenFly();
+    count_->setEnabled(fly != nullptr);
+    const QSignalBlocker quiet(count_);
+    count_->setValue(fly ? fly->tied.value_or(1) : 0);
+}
+
+// One of it lies in the box from now on, where none did; its number is what is asked for next.
+void EveningStation::haveAlready(const std::string& pattern, const std::string& hook) {
+    if (boxCount(document_.book(), pattern, hook) == 0)
+        document_.refuse(document_.apply(changeBoxCount(document_.book(), pattern, 1, hook)));
+    const Pattern* dressing = document_.book().findPattern(pattern);
+    for (int row = 0; row < box_->count(); ++row) {
+        const std::string id = box_->item(row)->data(Qt::UserRole).toString().toStdString();
+        const auto fly = std::ranges::find(document_.book().box, id, &BoxFly::id);
+        if (fly == document_.book().box.end() || fly->pattern != pattern || fly->hook.value_or(dressing->hook) != hook) continue;
+        box_->setCurrentRow(row);
+        box_->scrollToItem(box_->item(row));
+        break;
+    }
+    count_->setFocus();
+    count_->selectAll();
+}
+
 void EveningStation::refreshBox() {
     const Book& book = document_.book();
     const Colours& c = theme_.colours();
@@ -255,27 +339,32 @@ void EveningStation::refreshBox() {
                                                   row.lost > 0 ? tr(", %1 lost").arg(row.lost) : QString()),
                                          box_);
         item->setData(Qt::UserRole, qt(row.id));
+        setPictured(*item, {"box", row.id}, pictures_);
         if (row.sound() == 0) item->setForeground(c.fault);
     }
     box_->setCurrentRow(std::min(chosen, box_->count() - 1));
+    showCount();
     next_->clear();
     for (const TieNext& row : tieNext(book, QDate::currentDate().month())) {
-        auto* item = new QListWidgetItem(inHouseUnit(row.title + "\n      " + row.why), next_);
+        auto* item = new QListWidgetItem(inHouseUnit(row.title + "\n" + row.why), next_);
         item->setData(Qt::UserRole, qt(row.pattern));
+        setPictured(*item, {"patterns", row.pattern}, pictures_);
         if (next_->count() >= 8) break;
     }
     const QString chosenStock = stock_->currentItem() ? stock_->currentItem()->data(Qt::UserRole).toString() : QString();
     stock_->clear();
     if (const auto wanted = stockWanted(book)) {
         for (const StockWanted& row : *wanted) {
-            QString text = tr("%1\n      %2 wanted, %3")
-                               .arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
+            QString text =
+                tr("%1\n%2 wanted, %3").arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
             if (row.runsOutIn)
                 text += tr("; out in %1: buy %2%3")
                             .arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
             auto* item = new QListWidgetItem(inHouseUnit(text), stock_);
             item->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
             item->setData(Qt::UserRole, qt(row.material));
+            setPictured(*item, {"materials", row.material}, pictures_);
+            StockLines::set(*item, row);
             item->setToolTip(tr("Choose it to say how much there is"));
             if (qt(row.material) == chosenStock) stock_->setCurrentItem(item);
         }
@@ -369,6 +458,7 @@ void EveningStation::refresh() {
                                              .arg(batch.day ? tr(", for %1").arg(qt(*batch.day)) : QString()),
                                          batches_);
         item->setData(Qt::UserRole, qt(batch.id));
+        setPictured(*item, {"patterns", batch.pattern}, pictures_);
     }
     batches_->setCurrentRow(std::min(row, batches_->count() - 1));
     refreshBox();
@@ -406,10 +496,7 @@ void EveningStation::showTable() {
     if (!best_) return;
     const Timetable one = flyByFly(jobs_), two = stageByStage(jobs_);
     const Timetable shown = table();
-    std::vector<TyingJob> titled = jobs_;
-    for (TyingJob& job : titled)
-        if (const Pattern* pattern = document_.book().findPattern(job.fly)) job.fly = pattern->title();
-    timeline_->show(titled, shown, minutes_->value());
+    timeline_->show(jobs_, shown, minutes_->value());
     if (jobs_.empty()) return said_->setText(tr("Nothing waits."));
     if (!shown.stages.empty()) keepStageByStage(settings_, orderOf(shown) == RoundOrder::stageByStage);  // so it goes at the vice
     const auto whole = [](double minutes) { return number(minutes, 0); };

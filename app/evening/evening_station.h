@@ -22,6 +22,7 @@ namespace machair::app {
 class Label;
 
 class FieldsForm;
+class Pictures;
 class TimelineView;
 
 class EveningStation : public QWidget {
@@ -51,6 +52,10 @@ class EveningStation : public QWidget {
     void keepCalendar();
     void keepBuyingList();
     QWidget* makeStock();
+    QLayout* makeCount();
+    [[nodiscard]] const BoxFly* chosenFly() const;
+    void showCount();
+    void haveAlready(const std::string& pattern, const std::string& hook);
     [[nodiscard]] QString sayTimes() const;
     [[nodiscard]] QString sayHook(const Batch& batch) const;
 
@@ -65,7 +70,9 @@ class EveningStation : public QWidget {
     QTimeEdit* by_;
     QComboBox* way_;
     Label* said_;
+    Pictures& pictures_;
     QListWidget* box_;
+    QSpinBox* count_;  // of the chosen fly of the box
     QListWidget* next_;
     QListWidget* stock_;
     FieldsForm* batch_ = nullptr;

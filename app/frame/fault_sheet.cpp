@@ -53,9 +53,11 @@ FaultSheet::FaultSheet(const Theme& theme, QWidget* parent)
 
 void FaultSheet::refresh() {
     const Colours& c = theme_.colours();
-    setStyleSheet(QStringLiteral("#fault-sheet { background: %1; border-bottom: 2px solid %2; } #fault-title { color: %2; }"
-                                 "#fault-list { background: %3; color: %4; border: 1px solid %5; }")
-                      .arg(c.panel.name(), c.fault.name(), c.raised.name(), c.ink.name(), c.line.name()));
+    setAutoFillBackground(true);
+    QPalette own = palette();
+    own.setColor(QPalette::Window, c.panel);
+    setPalette(own);
+    setInk(title_, c.fault);
 }
 
 void FaultSheet::showSetAside(const QString& file, const Faults& faults, bool copies) {

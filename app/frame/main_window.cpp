@@ -327,9 +327,7 @@ void MainWindow::showPage() {
     }
 }
 
-void MainWindow::light() {
-    if (auto* application = qobject_cast<QApplication*>(QCoreApplication::instance())) apply(*application, theme_.colours());
-}
+void MainWindow::light() { apply(theme_.colours()); }
 
 bool MainWindow::openFile(const QString& path) {
     // A book that can't be opened, or that ends the program, is not opened by itself the next time.

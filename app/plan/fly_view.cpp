@@ -1,13 +1,19 @@
 #include "plan/fly_view.h"
 
+#include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QToolButton>
+#include <QWheelEvent>
 #include <algorithm>
 #include <cmath>
+#include <utility>
 
+#include "frame/panel.h"
 #include "parts/said.h"
 #include "scene/pick.h"
+#include "scene/side.h"
 #include "sizing/compare.h"
 #include "sizing/figures.h"
 #include "units/text.h"
@@ -27,28 +33,92 @@ FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setAccessibleName(tr("The fly in profile"));
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
+    makeButtons();
     connect(&document_, &Document::planChanged, this, &FlyView::rebuild);
     connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
     connect(&theme_, &Theme::changed, this, [this] {
-        fit(Fit::anew);
+        fit(Fit::keepIfItFits);
+        view_.bench = theme_.bench();
         update();
     });
 }
 
-QPointF FlyView::at(double x, double y) const { return {view_.origin.x() + view_.pxPerMm * x, view_.origin.y() - view_.pxPerMm * y}; }
+void FlyView::makeButtons() {
+    buttons_ = new QWidget(this);
+    auto* row = new QHBoxLayout(buttons_);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(4);
+    const auto add = [&](const char* name, const QString& text, const QString& tip, auto work) {
+        auto* made = toolButton(name, text, tip);
+        made->setFocusPolicy(Qt::TabFocus);
+        connect(made, &QToolButton::clicked, this, work);
+        row->addWidget(made);
+        return made;
+    };
+    add("fly-smaller", tr("−"), tr("Smaller (wheel, or −)"), [this] {
+        zoom(-1.0, QRectF(rect()).center());
+    })->setAccessibleName(tr("Smaller"));
+    add("fly-larger", tr("+"), tr("Larger (wheel, or +); drag with Space to move it"), [this] {
+        zoom(1.0, QRectF(rect()).center());
+    })->setAccessibleName(tr("Larger"));
+    add("fly-fit", tr("Fit"), tr("All of it again (double press, or 0)"), [this] { fitAgain(); });
+    add("fly-turn", tr("Other side"), tr("Turned half round, as it is seen from across the vice (T)"), [this] { turn(); });
+    buttons_->adjustSize();
+}
+
+void FlyView::placeButtons() {
+    buttons_->adjustSize();
+    buttons_->move(width() - buttons_->width() - 10, 10);
+    buttons_->setVisible(scene_.has_value());
+}
+
+QPointF FlyView::at(double x, double y) const {
+    return {view_.origin.x() + (turned_ ? -1.0 : 1.0) * view_.pxPerMm * x, view_.origin.y() - view_.pxPerMm * y};
+}
+
+drawing::View FlyView::painted() const {
+    drawing::View view = view_;
+    if (turned_) view.origin.setX(width() - view.origin.x());
+    return view;
+}
+
+void FlyView::zoom(double steps, QPointF about) {
+    if (!scene_ || fitted_ <= 0.0) return;
+    constexpr double kStep = 1.2, kLeast = 0.5, kMost = 8.0;  // of the scale at which all is seen
+    const double before = view_.pxPerMm;
+    view_.pxPerMm = std::clamp(before * std::pow(kStep, steps), kLeast * fitted_, kMost * fitted_);
+    view_.origin = about + (view_.origin - about) * (view_.pxPerMm / before);
+    own_ = true;
+    update();
+}
+
+void FlyView::fitAgain() {
+    own_ = false;
+    fit(Fit::anew);
+    update();
+}
+
+void FlyView::turn() {
+    turned_ = !turned_;
+    rebuild();
+    fitAgain();
+}
 
 void FlyView::rebuild() {
     scene_.reset();
     ghost_.reset();
-    if (document_.plan()) scene_ = makeScene(*document_.plan());
-    if (document_.ghost()) ghost_ = makeScene(*document_.ghost());
+    const auto made = [this](const Plan& plan) { return turned_ ? nearForFar(makeScene(plan)) : makeScene(plan); };
+    if (document_.plan()) scene_ = made(*document_.plan());
+    if (document_.ghost()) ghost_ = made(*document_.ghost());
     handles_ = document_.plan() ? handlesOf(*document_.plan()) : std::vector<Handle>{};
     for (auto* index : {&hovered_, &held_, &focused_})
         if (*index && **index >= handles_.size()) index->reset();
     const std::string now = document_.pattern() ? document_.pattern()->id : std::string();
     // Under a held handle the scale must not move, or the hand would.
+    if (now != shown_) own_ = false;
     if (!held_) fit(now == shown_ ? Fit::keepIfItFits : Fit::anew);
     shown_ = now;
+    placeButtons();
     update();
 }
 
@@ -63,16 +133,22 @@ void FlyView::fit(Fit how) {
     whole.top = std::max(scene_->top, other.top);
     whole.bottom = std::min(scene_->bottom, other.bottom);
     const QRectF frame = QRectF(rect()).adjusted(30, 18, -30, -kRuleRoom);
-    const drawing::View wanted = drawing::fitView(whole, frame, theme_.bench(), kMostPxPerMm);
+    drawing::View wanted = drawing::fitView(whole, frame, theme_.bench(), kMostPxPerMm);
+    if (turned_) wanted.origin.setX(width() - wanted.origin.x());
+    fitted_ = wanted.pxPerMm;
+    if (own_ && view_.pxPerMm > 0.0) return;  // as the hand left it
     if (how == Fit::keepIfItFits && view_.pxPerMm > 0.0) {
-        const QRectF now(at(whole.left, whole.top), at(whole.right, whole.bottom));
+        const QRectF now = QRectF(at(whole.left, whole.top), at(whole.right, whole.bottom)).normalized();
         constexpr double kTooSmall = 0.6;  // of the scale it could have
         if (QRectF(rect()).adjusted(8, 8, -8, -kRuleRoom + 8).contains(now) && view_.pxPerMm > kTooSmall * wanted.pxPerMm) return;
     }
     view_ = wanted;
 }
 
-void FlyView::resizeEvent(QResizeEvent*) { fit(Fit::anew); }
+void FlyView::resizeEvent(QResizeEvent*) {
+    fit(Fit::anew);
+    placeButtons();
+}
 
 // Why there is no fly to see: nothing was chosen, or what was chosen can't be planned at all.
 QString FlyView::whyNothing() const {
@@ -96,24 +172,38 @@ void FlyView::paintEvent(QPaintEvent*) {
         return;
     }
     painter.setRenderHint(QPainter::Antialiasing);
+    painter.translate(moved_);
     paintRule(painter);
-    if (ghost_) {
-        QColor pale = c.slate;
-        pale.setAlpha(190);
-        drawing::paintGhost(painter, *ghost_, view_, pale);
-    }
-    layersPainted_ = picture_.update(*scene_, view_, size(), devicePixelRatioF());
-    picture_.compose(painter);
+    paintScenes(painter);
     paintMeasure(painter);
     paintHandles(painter);
     if (ghost_) {
+        painter.resetTransform();
         paintDifferences(painter);
     }
+    painter.resetTransform();
     if (hasFocus()) {
         painter.setPen(QPen(c.accent, 1.5));
         painter.setBrush(Qt::NoBrush);
         painter.drawRect(QRectF(rect()).adjusted(1, 1, -1, -1));
     }
+}
+
+// While the bench is moved it is shown as it was painted, moved; it is painted again where it is let go.
+void FlyView::paintScenes(QPainter& painter) {
+    painter.save();
+    if (turned_) {
+        painter.translate(width(), 0.0);
+        painter.scale(-1.0, 1.0);
+    }
+    if (ghost_) {
+        QColor pale = theme_.colours().slate;
+        pale.setAlpha(190);
+        drawing::paintGhost(painter, *ghost_, painted(), pale);
+    }
+    layersPainted_ = picture_.update(*scene_, painted(), size(), devicePixelRatioF());
+    picture_.compose(painter);
+    painter.restore();
 }
 
 // What the ghost is, and in what it differs, the largest first.
@@ -182,7 +272,7 @@ void FlyView::paintRule(QPainter& painter) const {
         Landmark landmark;
         QString name;
     };
-    double labelledTo = -1e9;
+    double labelledTo = turned_ ? 1e9 : -1e9;  // as far as there are names already, from the eye
     for (const Mark& mark : {Mark{Landmark::eye, tr("eye")}, Mark{Landmark::point, tr("point")}, Mark{Landmark::barb, tr("barb")},
                              Mark{Landmark::bend, tr("bend")}, Mark{Landmark::rearmost, tr("back")}}) {
         const double x = at(hook.landmarkX(mark.landmark) / mm, 0.0).x();
@@ -193,14 +283,16 @@ void FlyView::paintRule(QPainter& painter) const {
         painter.setPen(QPen(c.ink, 1.4));
         painter.drawLine(QPointF(x, y - 3.0), QPointF(x, y + 5.0));
         const double half = 0.5 * metrics.horizontalAdvance(mark.name);
-        const bool room = x - half > labelledTo + 6.0;
+        const bool room = turned_ ? x + half < labelledTo - 6.0 : x - half > labelledTo + 6.0;
         painter.setPen(c.inkSoft);
         const double top = room ? y + 6.0 : y + 6.0 + 0.85 * metrics.height();
         painter.drawText(QRectF(x - 60.0, top, 120.0, metrics.height()), Qt::AlignCenter, mark.name);
-        labelledTo = x + half;
+        labelledTo = turned_ ? x - half : x + half;
     }
-    painter.drawText(QRectF(at(end, 0.0).x() + 8.0, y - metrics.height() / 2.0, 60.0, metrics.height()), Qt::AlignLeft | Qt::AlignVCenter,
-                     lengthUnitName());
+    constexpr double kUnitRoom = 60.0;
+    const double unitAt = at(end, 0.0).x() + (turned_ ? -8.0 - kUnitRoom : 8.0);
+    painter.drawText(QRectF(unitAt, y - metrics.height() / 2.0, kUnitRoom, metrics.height()),
+                     (turned_ ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, lengthUnitName());
 }
 
 void FlyView::paintDimension(QPainter& painter, QPointF from, QPointF to, const QString& text) const {
@@ -266,18 +358,23 @@ void FlyView::paintMeasure(QPainter& painter) const {
 }
 
 void FlyView::mousePressEvent(QMouseEvent* event) {
-    if (!scene_ || event->button() != Qt::LeftButton) return;
+    if (!scene_) return;
     setFocus(Qt::MouseFocusReason);
+    if (event->button() == Qt::MiddleButton || (space_ && event->button() == Qt::LeftButton)) {
+        grasped_ = event->position();
+        return setCursor(Qt::ClosedHandCursor);
+    }
+    if (event->button() != Qt::LeftButton) return;
     if (const auto grabbed = handleAt(event->position())) {
         held_ = focused_ = grabbed;
         document_.choosePart(handles_[*grabbed].part);
         return;
     }
     focused_.reset();
-    const QPointF p = event->position() - view_.origin;
+    const Point2 p = inProfile(event->position());
     constexpr double kReachPx = 9.0;
-    document_.choosePart(partAt(*scene_, p.x() / view_.pxPerMm, -p.y() / view_.pxPerMm, kReachPx / view_.pxPerMm,
-                                findKind(document_.plan()->pattern, PartKind::head)));
+    document_.choosePart(
+        partAt(*scene_, p.x / mm, p.y / mm, kReachPx / view_.pxPerMm, findKind(document_.plan()->pattern, PartKind::head)));
 }
 
 std::optional<std::size_t> FlyView::handleAt(QPointF place) const {
@@ -297,7 +394,7 @@ std::optional<std::size_t> FlyView::handleAt(QPointF place) const {
 
 Point2 FlyView::inProfile(QPointF place) const {
     const QPointF p = place - view_.origin;
-    return {p.x() / view_.pxPerMm * mm, -p.y() / view_.pxPerMm * mm};
+    return {(turned_ ? -1.0 : 1.0) * p.x() / view_.pxPerMm * mm, -p.y() / view_.pxPerMm * mm};
 }
 
 void FlyView::write(const Handle& handle, const std::optional<Written>& written) {
@@ -313,6 +410,10 @@ void FlyView::dragTo(QPointF place, Qt::KeyboardModifiers modifiers) {
 }
 
 void FlyView::mouseMoveEvent(QMouseEvent* event) {
+    if (grasped_) {
+        moved_ = event->position() - *grasped_;
+        return update();
+    }
     if (held_) return dragTo(event->position(), event->modifiers());
     const auto over = handleAt(event->position());
     if (over) {
@@ -329,10 +430,27 @@ void FlyView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void FlyView::mouseReleaseEvent(QMouseEvent* event) {
+    if (grasped_) {
+        grasped_.reset();
+        view_.origin += std::exchange(moved_, QPointF());
+        own_ = true;
+        unsetCursor();
+        return update();
+    }
     if (!held_ || event->button() != Qt::LeftButton) return;
     const std::size_t part = handles_[*held_].part;
     held_.reset();
     document_.makePreviewed(part);
+}
+
+void FlyView::mouseDoubleClickEvent(QMouseEvent* event) {
+    if (event->button() == Qt::LeftButton && !handleAt(event->position())) fitAgain();
+}
+
+void FlyView::wheelEvent(QWheelEvent* event) {
+    constexpr double kNotch = 120.0;  // eighths of a degree
+    zoom(event->angleDelta().y() / kNotch, event->position());
+    event->accept();
 }
 
 void FlyView::leaveEvent(QEvent*) {
@@ -448,6 +566,12 @@ void FlyView::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_Down: return nudge(-1, true);
         case Qt::Key_PageDown: return jump(1);
         case Qt::Key_PageUp: return jump(-1);
+        case Qt::Key_Plus:
+        case Qt::Key_Equal: return zoom(1.0, QRectF(rect()).center());
+        case Qt::Key_Minus: return zoom(-1.0, QRectF(rect()).center());
+        case Qt::Key_0: return fitAgain();
+        case Qt::Key_T: return turn();
+        case Qt::Key_Space: space_ = true; return setCursor(Qt::OpenHandCursor);
         case Qt::Key_Escape: break;
         default: return QWidget::keyPressEvent(event);
     }
@@ -460,6 +584,17 @@ void FlyView::keyPressEvent(QKeyEvent* event) {
         document_.dismissGhost();
     else
         document_.choosePart(std::nullopt);
+}
+
+void FlyView::keyReleaseEvent(QKeyEvent* event) {
+    if (event->key() != Qt::Key_Space || event->isAutoRepeat()) return QWidget::keyReleaseEvent(event);
+    space_ = false;
+    if (!grasped_) unsetCursor();
+}
+
+void FlyView::focusOutEvent(QFocusEvent* event) {
+    space_ = false;
+    QWidget::focusOutEvent(event);
 }
 
 }  // namespace machair::app

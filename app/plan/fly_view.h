@@ -1,5 +1,6 @@
 // The fly in profile, large, on its bench: the drawing, the shank rule with the hook's landmarks, the ghost of the last
-// hook, and the measure of the part that is chosen.
+// hook, and the measure of the part that is chosen. The wheel zooms where the cursor is, a drag with Space or the middle button
+// moves it, a double press fits it again; and it is turned half round, to be seen from its other side.
 #pragma once
 
 #include <QWidget>
@@ -24,6 +25,13 @@ class FlyView : public QWidget, public Spoken {
     [[nodiscard]] bool showsGhost() const { return ghost_.has_value(); }
     [[nodiscard]] int layersPaintedLast() const { return layersPainted_; }
 
+    // Larger or smaller by steps, with what lies at `about` staying there.
+    void zoom(double steps, QPointF about);
+    void fitAgain();
+    // Seen with the eye at the left, or turned half round.
+    void turn();
+    [[nodiscard]] bool isTurned() const { return turned_; }
+
     // What can be taken hold of, and where it is on the screen.
     [[nodiscard]] const std::vector<Handle>& handles() const { return handles_; }
     [[nodiscard]] QPointF placeOf(const Handle& handle) const { return at(handle.at.x / mm, handle.at.y / mm); }
@@ -38,8 +46,12 @@ class FlyView : public QWidget, public Spoken {
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
     void leaveEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void keyReleaseEvent(QKeyEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
     bool focusNextPrevChild(bool next) override;
 
   private:
@@ -47,6 +59,11 @@ class FlyView : public QWidget, public Spoken {
     enum class Fit { anew, keepIfItFits };
     void fit(Fit how);
     [[nodiscard]] QPointF at(double x, double y) const;
+    void makeButtons();
+    void placeButtons();
+    void paintScenes(QPainter& painter);
+    // As the painters have it, who know no other side: mirrored, left for right, about the middle of the view.
+    [[nodiscard]] drawing::View painted() const;
     [[nodiscard]] QString whyNothing() const;
     void paintRule(QPainter& painter) const;
     void paintMeasure(QPainter& painter) const;
@@ -63,7 +80,8 @@ class FlyView : public QWidget, public Spoken {
     Document& document_;
     const Theme& theme_;
     drawing::FlyPicture picture_;
-    drawing::View view_;
+    drawing::View view_;   // its origin is where the eye is on the screen
+    double fitted_ = 0.0;  // px a mm at which all of it is seen
     std::optional<Scene> scene_;
     std::optional<Scene> ghost_;
     std::string shown_;  // the dressing that the view was fitted to
@@ -72,6 +90,12 @@ class FlyView : public QWidget, public Spoken {
     std::optional<std::size_t> held_;     // under the mouse button
     std::optional<std::size_t> focused_;  // reached by Tab
     int layersPainted_ = 0;
+    bool own_ = false;     // zoomed or moved by hand: it stays so until it is fitted again
+    bool turned_ = false;  // the eye at the right
+    bool space_ = false;
+    std::optional<QPointF> grasped_;  // where the hand holds the bench that it moves
+    QPointF moved_;                   // by so much since, not painted anew yet
+    QWidget* buttons_ = nullptr;
 };
 
 }  // namespace machair::app

@@ -77,15 +77,21 @@ PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidg
 
 void PartRow::dress() {
     const Colours& c = theme_.colours();
-    const QString edge = isOpen() ? QStringLiteral("border-left: 4px solid %1;").arg(c.accent.name())
-                                  : QStringLiteral("border-left: 4px solid transparent;");
-    setStyleSheet(QStringLiteral("machair--app--PartRow { background: %1; border: none; border-bottom: 1px solid %2; %3 }")
-                      .arg((isOpen() ? c.raised : c.panel).name(), c.line.name(), edge));
+    update();
     setInk(material_, c.inkSoft);
     setInk(words_, c.inkSoft);
     setInk(warning_, c.warn);
     if (fault_) setInk(fault_, c.fault);
     if (figures_) setInk(figures_, c.inkSoft);
+}
+
+void PartRow::paintEvent(QPaintEvent*) {
+    constexpr int kEdge = 4;  // px: the open one has it in the accent
+    const Colours& c = theme_.colours();
+    QPainter painter(this);
+    painter.fillRect(rect(), isOpen() ? c.raised : c.panel);
+    painter.fillRect(QRect(0, height() - 1, width(), 1), c.line);
+    if (isOpen()) painter.fillRect(QRect(0, 0, kEdge, height()), c.accent);
 }
 
 void PartRow::refresh(const std::vector<CheckItem>& measured) {

@@ -32,6 +32,7 @@ class PartRow : public QFrame {
     void focusFirst();
 
   protected:
+    void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 

@@ -3,7 +3,8 @@
 #include <QApplication>
 #include <QFontDatabase>
 #include <QStyle>
-#include <QStyleFactory>
+
+#include "theme/bench_style.h"
 
 namespace machair::app {
 
@@ -53,9 +54,8 @@ QString loadFace() {
     return family;
 }
 
-void apply(QApplication& application, const Colours& c) {
-    if (application.style()->name().compare(QStringLiteral("fusion"), Qt::CaseInsensitive) != 0)
-        QApplication::setStyle(QStyleFactory::create(QStringLiteral("Fusion")));
+void apply(const Colours& c) {
+    if (!qobject_cast<BenchStyle*>(QApplication::style())) QApplication::setStyle(new BenchStyle);
     QPalette palette;
     palette.setColor(QPalette::Window, c.window);
     palette.setColor(QPalette::WindowText, c.ink);
@@ -76,31 +76,7 @@ void apply(QApplication& application, const Colours& c) {
     palette.setColor(QPalette::BrightText, c.fault);
     for (const auto role : {QPalette::Text, QPalette::WindowText, QPalette::ButtonText})
         palette.setColor(QPalette::Disabled, role, c.inkSoft);
-    application.setStyleSheet(
-        QString());  // a palette laid under a style sheet restyles every widget by itself: off with it first, half the time
     QApplication::setPalette(palette);
-    const auto hex = [](const QColor& colour) { return colour.name(); };
-    application.setStyleSheet(
-        QStringLiteral(
-            "QToolTip { background: %1; color: %2; border: 1px solid %3; padding: 4px; }"
-            "QToolButton, QPushButton { background: %6; color: %2; border: 1px solid %3; border-radius: 4px; padding: 4px 10px; }"
-            "QToolButton:hover, QPushButton:hover { border-color: %4; }"
-            "QToolButton:focus, QPushButton:focus { border: 2px solid %4; padding: 3px 9px; }"
-            "QToolButton:checked { background: %4; color: %5; border-color: %4; }"
-            "QTableView, QListWidget { background: %6; color: %2; selection-background-color: %4; selection-color: %5; }"
-            "QHeaderView::section { background: %6; color: %7; border: none; border-bottom: 1px solid %3; padding: 4px 6px; }"
-            "QListWidget::item { padding: 7px 12px; }"
-            "QListWidget#drawer-list { padding: 6px 0px 6px 10px; } QListWidget#drawer-list::item { padding: 3px 0px; }"
-            "QListWidget#proposals::item, QListWidget#choices::item, "
-            "QListWidget#steps::item, QListWidget#cuts::item, QListWidget#season::item, QListWidget#days::item, QListWidget#batches::item "
-            "{ padding: 3px 4px; }"
-            "QToolButton:disabled, QPushButton:disabled { color: %7; border-color: %8; }"
-            "QToolButton::menu-indicator { image: none; width: 0; }"
-            "QScrollArea { background: transparent; border: none; }"
-            "QMenu { background: %1; color: %2; border: 1px solid %3; }"
-            "QMenu::item { padding: 5px 22px; } QMenu::item:selected { background: %4; color: %5; }")
-            .arg(hex(c.raised), hex(c.ink), hex(c.line), hex(c.accent), hex(c.accentInk), hex(c.panel), hex(c.inkSoft),
-                 hex(c.window.darker(106))));
 }
 
 QFont faceScaled(double scale, bool bold) {

@@ -9,8 +9,6 @@
 
 #include "drawing/paint.h"
 
-class QApplication;
-
 namespace machair::app {
 
 struct Colours {
@@ -52,7 +50,8 @@ class Theme : public QObject {
 
 // Registers the shipped face and makes it the application's. Returns its family; empty when it could not be loaded.
 QString loadFace();
-void apply(QApplication& application, const Colours& colours);
+// The application's style and palette.
+void apply(const Colours& colours);
 
 // Fonts of the window, relative to the application's size: bold, larger, smaller.
 [[nodiscard]] QFont faceScaled(double scale, bool bold = false);

@@ -14,6 +14,7 @@
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "store/mishap_file.h"
+#include "theme/bench_style.h"
 
 namespace machair::app {
 
@@ -143,7 +144,7 @@ void MishapCards::addCard(QVBoxLayout* column, std::size_t i) {
     button->setChecked(chosen_ == i);
     button->setFocusPolicy(Qt::NoFocus);
     button->setFont(faceScaled(1.2, chosen_ == i));
-    button->setStyleSheet(QStringLiteral("text-align: left; padding: 7px 10px;"));
+    button->setProperty(BenchStyle::kFromTheLeft, true);
     button->setToolTip(chosen_ == i ? tr("It didn't happen after all: not counted") : tr("It happened: counted, with its mend"));
     // The card is made anew by its own press: later, not under its own feet.
     connect(button, &QPushButton::clicked, this, [this, i] {

@@ -93,7 +93,7 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
             auto at = std::ranges::find(list, laid.material, &StockWanted::material);
             if (at == list.end()) {
                 const Material* material = book.findMaterial(laid.material);
-                list.push_back({laid.material, material ? material->title() : laid.material, "not counted", {}, {}, {}, {}, {}, {}});
+                list.push_back({laid.material, material ? material->title() : laid.material, "not counted", {}, {}, {}, {}, {}, {}, {}});
                 wanted.push_back(0.0);
                 at = list.end() - 1;
             }
@@ -107,6 +107,7 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
             if (!there) continue;
             at->has = formatNumber(*there, decimalsOf(laid)) + unitOfStock(laid);
             at->lasts = sum > 0.0 ? *there / sum : 1.0;
+            at->leftAfter.push_back(*there > 0.0 ? 1.0 - sum / *there : -1.0);
             at->buy = *there >= sum ? "" : formatNumber(sum - *there, decimalsOf(laid)) + unitOfStock(laid);
             if (*there < sum && !at->runsOutIn) {
                 at->runsOutIn = plan->pattern.title();

@@ -48,6 +48,7 @@ struct StockWanted {
     std::optional<std::string> runsOutIn;  // the batch's dressing in which it gives out
     std::optional<std::string> buyBy;      // that batch's day
     std::string buy;                       // how much is missing
+    std::vector<double> leftAfter;         // after each batch that uses it, in their order: of what is there; below 0 it is out
     std::vector<std::string> uses;         // "12 of 96 mm, 1.15 m for Kelp Lantern"
 };
 [[nodiscard]] Result<std::vector<StockWanted>> stockWanted(const Book& book);

@@ -4,6 +4,7 @@
 #include <QListWidget>
 #include <QSpinBox>
 
+#include "cutting/stock.h"
 #include "evening/evening_station.h"
 #include "evening/timeline_view.h"
 #include "tests/app/at.h"
@@ -25,6 +26,80 @@ TEST_CASE("the evening's blocks are dragged into the tier's own order, and the t
     CHECK(bench.text("evening-said").contains(QStringLiteral("Your own times")));
     way->setCurrentIndex(3);
     CHECK(bench.text("evening-said").contains(QStringLiteral("Hands free")));
+}
+
+TEST_CASE("an evening's dressings are dragged by their lanes, its end along the minutes, and both by keys") {
+    At bench(Station::evening);
+    auto* timeline = bench.find<TimelineView>("timeline");
+    auto* way = bench.find<QComboBox>("way");
+    auto* minutes = bench.find<QSpinBox>("minutes");
+    way->setCurrentIndex(1);
+    REQUIRE(waitFor([&] { return !timeline->blockOf(0).isNull() && !timeline->blockOf(1).isNull(); }));
+    REQUIRE(timeline->laneOf(0).top() < timeline->laneOf(1).top());
+    const QPointF name(60.0, timeline->laneOf(0).center().y());
+    bench.drag(timeline, name, name + QPointF(0.0, 10.0));  // where it lies already it stays
+    CHECK(way->currentIndex() == 1);
+    bench.drag(timeline, name, QPointF(60.0, timeline->height() - 2.0));
+    CHECK(way->currentIndex() == 4);
+    CHECK(timeline->laneOf(0).top() > timeline->laneOf(1).top());
+    timeline->setFocus();
+    const auto parts = timeline->spokenParts();
+    REQUIRE(parts.size() >= 3);
+    const std::size_t lane = parts.size() - 2;  // the last dressing, where the first was dragged to
+    timeline->choosePart(lane);
+    QTest::keyClick(timeline, Qt::Key_Left);
+    CHECK(timeline->spokenParts()[lane - 1].name == parts[lane].name);
+    CHECK(timeline->spokenParts()[lane - 1].chosen);
+    // The end.
+    minutes->setValue(90);
+    REQUIRE(waitFor([&] { return !timeline->blockOf(0).isNull(); }));
+    const QPointF end(timeline->endX(), timeline->height() - 12.0);
+    bench.drag(timeline, end, end + QPointF(60.0, 0.0));
+    CHECK(minutes->value() > 95);
+    CHECK(minutes->value() % 5 == 0);
+    const int before = minutes->value();
+    REQUIRE(waitFor([&] { return !timeline->blockOf(0).isNull(); }));
+    timeline->choosePart(timeline->spokenParts().size() - 1);
+    QTest::keyClick(timeline, Qt::Key_Right);
+    CHECK(minutes->value() == before + 10);
+}
+
+TEST_CASE("what one has already is chosen from pictures and counted, on the hook it is tied on") {
+    At bench(Station::evening);
+    bench.pick("box-have", QStringLiteral("dusk"));
+    bench.pick(QStringLiteral("wet 12"));
+    auto* count = bench.find<QSpinBox>("box-count");
+    REQUIRE(count->isEnabled());
+    CHECK(count->hasFocus());
+    QTest::keyClicks(count, QStringLiteral("7"));
+    QTest::keyClick(count, Qt::Key_Return);
+    const auto& box = bench.document().book().box;
+    const auto mine = std::ranges::find_if(box, [](const BoxFly& fly) { return fly.pattern.starts_with("dusk") && fly.tied == 7; });
+    REQUIRE(mine != box.end());
+    CHECK(bench.document().book().findHook(*mine->hook)->size == 12);
+    bench.document().undoStack().undo();
+    bench.document().undoStack().undo();
+    CHECK(std::ranges::none_of(bench.document().book().box, [](const BoxFly& fly) { return fly.tied == 7; }));
+}
+
+TEST_CASE("what is left of a material after each batch is a line that meets nothing where it runs out") {
+    At bench(Station::evening);
+    const auto wanted = stockWanted(bench.document().book());
+    REQUIRE(wanted);
+    int lines = 0;
+    for (const StockWanted& row : *wanted) {
+        INFO(row.title);
+        if (!row.lasts) {
+            CHECK(row.leftAfter.empty());
+            continue;
+        }
+        ++lines;
+        CHECK(row.leftAfter.size() == row.uses.size());
+        CHECK(std::ranges::is_sorted(row.leftAfter, std::greater{}));
+        CHECK((row.leftAfter.back() < 0.0) == row.runsOutIn.has_value());
+        CHECK(row.leftAfter.back() == Approx(1.0 - 1.0 / *row.lasts));
+    }
+    CHECK(lines > 1);
 }
 
 TEST_CASE("a fly of the box is chewed and lost, what to tie next becomes a batch, and what runs out is told") {

@@ -9,12 +9,14 @@
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
 #include "tests/app/at.h"
+#include "tests/samples.h"
 #include "water/day_picker.h"
 #include "water/sea_view.h"
 
 using namespace machair;
 using namespace machair::app;
 using namespace machair::app::tests;
+using machair::tests::mmOf;
 
 namespace {
 
@@ -252,4 +254,57 @@ TEST_CASE("light, water and month are chosen by how they look, and let go by the
     QTest::keyClick(picker, Qt::Key_Right);
     QTest::keyClick(picker, Qt::Key_Space);
     CHECK(bench.document().water()->colour == WaterColour::green);
+}
+
+TEST_CASE("the fly is zoomed where the cursor is, moved, fitted again and turned half round, and is worked on as it lies") {
+    At at(Station::plan);
+    FlyView* fly = at.fly();
+    const auto ofKind = [&](Grab grab) { return *std::ranges::find(fly->handles(), grab, &Handle::grab); };
+    const drawing::View fitted = fly->view();
+    // The wheel: what lies under the cursor stays there.
+    const QPointF under = fly->placeOf(ofKind(Grab::tailTip));
+    QWheelEvent wheel(under, fly->mapToGlobal(under), {}, QPoint(0, 240), Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+    QApplication::sendEvent(fly, &wheel);
+    CHECK(fly->view().pxPerMm > 1.3 * fitted.pxPerMm);
+    CHECK(QLineF(fly->placeOf(ofKind(Grab::tailTip)), under).length() < 0.01);
+    // The middle button moves the bench, and an edit leaves it where it lies.
+    QTest::mousePress(fly, Qt::MiddleButton, Qt::NoModifier, {200, 200});
+    QTest::mouseMove(fly, {260, 180});
+    QTest::mouseRelease(fly, Qt::MiddleButton, Qt::NoModifier, {260, 180});
+    CHECK(QLineF(fly->placeOf(ofKind(Grab::tailTip)), under + QPointF(60, -20)).length() < 0.01);
+    const drawing::View moved = fly->view();
+    at.document().choosePart(0);
+    at.setText("field-0-length", QStringLiteral("8 mm"));
+    CHECK(fly->view().pxPerMm == moved.pxPerMm);
+    CHECK(fly->view().origin == moved.origin);
+    QTest::mouseDClick(fly, Qt::LeftButton, Qt::NoModifier, {30, fly->height() - 80});
+    CHECK(fly->view().pxPerMm == Approx(fitted.pxPerMm).epsilon(0.1));
+    // By keys, and Space with the left button.
+    fly->setFocus();
+    QTest::keyClick(fly, Qt::Key_Plus);
+    CHECK(fly->view().pxPerMm > 1.1 * fitted.pxPerMm);
+    const QPointF before = fly->view().origin;
+    QTest::keyPress(fly, Qt::Key_Space);
+    QTest::mousePress(fly, Qt::LeftButton, Qt::NoModifier, {100, 100});
+    QTest::mouseMove(fly, {80, 130});
+    QTest::mouseRelease(fly, Qt::LeftButton, Qt::NoModifier, {80, 130});
+    QTest::keyRelease(fly, Qt::Key_Space);
+    CHECK(fly->view().origin == before + QPointF(-20, 30));
+    QTest::keyClick(fly, Qt::Key_0);
+    // Turned, the eye is at the right, and a handle is dragged as it is seen: to the left is towards the tail's tip.
+    QTest::mouseClick(at.find<QToolButton>("fly-turn"), Qt::LeftButton);
+    REQUIRE(fly->isTurned());
+    const QPointF tip = fly->placeOf(ofKind(Grab::tailTip));
+    CHECK(tip.x() < fly->view().origin.x());
+    const double tail = mmOf(std::get<TailPlan>(at.document().plan()->parts[0].detail).length);
+    QTest::mousePress(fly, Qt::LeftButton, Qt::NoModifier, tip.toPoint());
+    const QPointF to = tip - QPointF(2.0 * fly->view().pxPerMm, 0.0);
+    QTest::mouseMove(fly, (0.5 * (tip + to)).toPoint());
+    QTest::mouseMove(fly, to.toPoint());
+    QTest::mouseRelease(fly, Qt::LeftButton, Qt::NoModifier, to.toPoint());
+    CHECK(mmOf(std::get<TailPlan>(at.document().plan()->parts[0].detail).length) > tail + 1.2);
+    // What is pointed at is what is seen there.
+    QTest::mouseClick(fly, Qt::LeftButton, Qt::NoModifier,
+                      (fly->placeOf(ofKind(Grab::tailTip)) + QPointF(1.5 * fly->view().pxPerMm, 0.0)).toPoint());
+    CHECK(at.document().part() == 0);
 }

@@ -56,9 +56,10 @@ TEST_CASE("on the dark bench the window repaints in its colours and back") {
     Bench bench;
     const QImage sand = bench.window().grab().toImage();
     bench.window().theme().light(drawing::Bench::slate);
+    QApplication::processEvents();  // the palette reaches the widgets by an event
     const QImage slate = bench.window().grab().toImage();
     const auto paper = [&](const QImage& image) {
-        return image.pixelColor(bench.fly()->mapTo(&bench.window(), QPoint(bench.fly()->width() - 12, 12)));
+        return image.pixelColor(bench.fly()->mapTo(&bench.window(), QPoint(12, bench.fly()->height() - 12)));
     };
     CHECK(paper(sand).lightness() > 180);
     CHECK(paper(slate).lightness() < 90);
@@ -73,5 +74,6 @@ TEST_CASE("on the dark bench the window repaints in its colours and back") {
     CHECK(share(sand) > 0.7);
     CHECK(share(slate) < 0.15);
     bench.window().theme().light(drawing::Bench::sand);
+    QApplication::processEvents();
     CHECK(paper(bench.window().grab().toImage()) == paper(sand));
 }
