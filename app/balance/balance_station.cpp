@@ -12,6 +12,7 @@
 #include <QMimeData>
 #include <QMouseEvent>
 #include <QProgressBar>
+#include <QScrollBar>
 #include <QSettings>
 #include <QSignalBlocker>
 #include <QToolButton>
@@ -19,6 +20,7 @@
 #include <algorithm>
 #include <set>
 
+#include "balance/mend_cards.h"
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
 #include "book/flies.h"
@@ -105,6 +107,7 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings
     box_->setObjectName(QStringLiteral("team-box"));
     box_->setAccessibleName(tr("The box: drag a fly to its place, or Enter hangs it where the chosen one is"));
     box_->setToolTip(tr("Drag a fly to its place on the leader; Enter puts it where the chosen one hangs"));
+    left->addWidget(proposals_);
     left->addWidget(box_);
     layout->addLayout(left, 1);
     connect(box_, &QListView::activated, this, [this] {
@@ -198,11 +201,6 @@ QWidget* BalanceStation::makePanel() {
     });
     column->addWidget(heading(tr("What it asks")));
     column->addWidget(checks_);
-    words_->setObjectName(QStringLiteral("check-words"));
-    words_->setWordWrap(true);
-    words_->setMinimumHeight(3 * QFontMetrics(words_->font()).lineSpacing());
-    words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-    column->addWidget(words_);
     connect(checks_, &TeamSheet::chose, this, [this] {
         flies_->point(checks_->chosen());
         sayCheck();
@@ -234,13 +232,25 @@ QWidget* BalanceStation::makePanel() {
     takeAs_->hide();
     column->addWidget(takeAs_);
     connect(takeAs_, &QComboBox::activated, this, [this](int i) { settings_.setValue(QStringLiteral("balance/in-the-dressing"), i == 1); });
-    asLines(proposals_, "proposals", tr("Proposals"));
+    words_->setObjectName(QStringLiteral("check-words"));
+    words_->setWordWrap(true);
+    words_->setMinimumHeight(3 * QFontMetrics(words_->font()).lineSpacing());
+    words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    column->addWidget(words_);
+    asLines(proposals_, "proposals", tr("What would mend it, as cards"));
+    // Side by side under the flies, where all of them are seen at once.
+    proposals_->setFlow(QListView::LeftToRight);
+    proposals_->setWrapping(false);
+    proposals_->setHorizontalScrollBarPolicy(Qt::ScrollBarAsNeeded);
+    proposals_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    proposals_->setHorizontalScrollMode(QAbstractItemView::ScrollPerPixel);
+    proposals_->setFixedHeight(MendCards::kHigh + proposals_->horizontalScrollBar()->sizeHint().height() + 4);
     proposals_->setToolTip(tr("Point at one to see it on the cast; Enter takes it, Ctrl+Z gives it back"));
     proposals_->setMouseTracking(true);
+    proposals_->setItemDelegate(new MendCards(theme_, proposals_));
     proposals_->installEventFilter(this);
     proposals_->viewport()->installEventFilter(this);
     proposals_->hide();
-    column->addWidget(proposals_, 2);
     auto* places = new QHBoxLayout;
     places->addWidget(heading(tr("Its place")));
     places->addStretch(1);
@@ -382,7 +392,7 @@ void BalanceStation::sayCheck() {
         if (check.verdict != Verdict::pass) off.push_back(&check);
     std::ranges::stable_sort(off, std::greater{}, [](const TeamCheck* check) { return check->shortfall; });
     QStringList lines;
-    constexpr std::size_t kMost = 3;
+    constexpr std::size_t kMost = 2;
     for (std::size_t i = 0; i < std::min(kMost, off.size()); ++i)
         lines << said(*off[i]);
     if (off.size() > kMost) lines << tr("and %1 more: point at them").arg(off.size() - kMost);
@@ -428,6 +438,7 @@ void BalanceStation::show(const Result<BalanceReport>& report) {
     list(tr("From the box"), report->box);
     list(tr("Tied otherwise"), report->redressed);
     if (report->instead) list(tr("Keeps most of its flies, and passes"), {*report->instead});
+    paintOffered();
     takeAs_->setVisible(std::ranges::any_of(report->redressed, &Proposal::changesADressing));
     proposals_->setVisible(!offered_.empty());
 }
@@ -439,15 +450,34 @@ void BalanceStation::list(const QString& title, const std::vector<Proposal>& pro
     head->setFlags(Qt::NoItemFlags);
     head->setForeground(theme_.colours().inkSoft);
     for (const Proposal& proposal : proposals) {
-        auto* item = new QListWidgetItem(
-            tr("%1  %2   (%3)").arg(signOf(proposal.verdict), inHouseUnit(proposal.words())).arg(proposal.cost), proposals_);
+        auto* item =
+            new QListWidgetItem(tr("%1  %2, costs %3").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
         item->setData(Qt::UserRole, static_cast<int>(offered_.size()));
-        QStringList tip;
+        if (document_.teamReport()) MendCards::set(*item, whatItBuys(document_.teamReport()->checks, proposal.checks));
+        QStringList tip = {inHouseUnit(proposal.words())};
         for (const TeamCheck& check : proposal.checks)
             tip << signOf(check.verdict) + QLatin1Char(' ') + inHouseUnit(check.words);
         item->setToolTip(tip.join(QLatin1Char('\n')));
         offered_.push_back(proposal);
     }
+}
+
+// The flies of each card, as they are and as they would be: painted beside the window, card after card.
+void BalanceStation::paintOffered() {
+    const auto work = [book = document_.shared(), team = offeredTeam_, offered = offered_, bench = theme_.bench(),
+                       ratio = devicePixelRatioF()](const std::stop_token& stop, const Background::Progress&) {
+        std::vector<std::vector<MendFly>> all;
+        for (const Proposal& proposal : offered)
+            all.push_back(changedBy(*book, team, proposal, bench, ratio, stop));
+        return all;
+    };
+    painting_.start(work, [this](std::vector<std::vector<MendFly>> all) {
+        const QSignalBlocker quiet(proposals_);
+        for (int row = 0; row < proposals_->count(); ++row) {
+            const QVariant at = proposals_->item(row)->data(Qt::UserRole);
+            if (at.isValid() && at.toUInt() < all.size()) MendCards::setFlies(*proposals_->item(row), std::move(all[at.toUInt()]));
+        }
+    });
 }
 
 const Proposal* BalanceStation::offeredAt(int row) const {

@@ -47,6 +47,7 @@ class BalanceStation : public QWidget {
     void list(const QString& title, const std::vector<Proposal>& proposals);
     [[nodiscard]] const Proposal* offeredAt(int row) const;
     [[nodiscard]] Result<Edit> taken(const Proposal& proposal) const;
+    void paintOffered();
     void preview(int row);
     void take(int row);
 
@@ -55,6 +56,7 @@ class BalanceStation : public QWidget {
     const Theme& theme_;
     QSettings& settings_;
     Background background_{document_};
+    Background painting_{document_};  // of the cards
     QComboBox* schools_;
     Label* belief_;
     TeamSheet* checks_;

@@ -6,7 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "theme/said.h"
 
 namespace machair::app {

@@ -11,7 +11,7 @@
 
 #include "book/flies.h"
 #include "colour/colour.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "theme/said.h"
 #include "units/text.h"
 

@@ -6,7 +6,7 @@
 #include <cmath>
 
 #include "drawing/fly_painter.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "units/text.h"
 
 namespace machair::app {

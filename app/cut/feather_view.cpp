@@ -9,7 +9,7 @@
 #include "colour/colour.h"
 #include "cut/cape_fan.h"
 #include "cutting/vane.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "units/random.h"
 #include "units/text.h"
 

@@ -7,7 +7,7 @@
 #include <QSettings>
 #include <algorithm>
 
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "theme/screens.h"
 #include "units/text.h"
 

@@ -8,7 +8,7 @@
 #include <cmath>
 
 #include "cutting/stock.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "units/random.h"
 #include "units/text.h"
 

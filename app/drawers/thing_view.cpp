@@ -7,8 +7,8 @@
 #include "book/kinds.h"
 #include "drawing/fly_painter.h"
 #include "drawing/things.h"
+#include "parts/lengths.h"
 #include "parts/pictures.h"
-#include "parts/said.h"
 #include "units/text.h"
 
 namespace machair::app {

@@ -12,7 +12,7 @@ namespace machair::app {
 
 namespace {
 
-constexpr int kLeft = Qt::UserRole + 10, kDay = Qt::UserRole + 11;
+constexpr int kLeftRole = Qt::UserRole + 10, kDayRole = Qt::UserRole + 11;
 constexpr int kRoom = 104;  // px that the line takes of an item, at its right
 
 QStyleOptionViewItem withoutLine(const QStyleOptionViewItem& option) {
@@ -27,16 +27,16 @@ void StockLines::set(QListWidgetItem& item, const StockWanted& wanted) {
     QVariantList left;
     for (const double share : wanted.leftAfter)
         left << share;
-    item.setData(kLeft, left);
-    if (wanted.buyBy) item.setData(kDay, qt(*wanted.buyBy));
+    item.setData(kLeftRole, left);
+    if (wanted.buyBy) item.setData(kDayRole, qt(*wanted.buyBy));
 }
 
 QSize StockLines::sizeHint(const QStyleOptionViewItem& option, const QModelIndex& index) const {
-    return QStyledItemDelegate::sizeHint(index.data(kLeft).toList().isEmpty() ? option : withoutLine(option), index);
+    return QStyledItemDelegate::sizeHint(index.data(kLeftRole).toList().isEmpty() ? option : withoutLine(option), index);
 }
 
 void StockLines::paint(QPainter* painter, const QStyleOptionViewItem& option, const QModelIndex& index) const {
-    const QVariantList left = index.data(kLeft).toList();
+    const QVariantList left = index.data(kLeftRole).toList();
     if (left.isEmpty()) return QStyledItemDelegate::paint(painter, option, index);
     QStyledItemDelegate::paint(painter, withoutLine(option), index);
     const Colours& c = theme_.colours();
@@ -61,7 +61,7 @@ void StockLines::paint(QPainter* painter, const QStyleOptionViewItem& option, co
         const QPointF meets(from.x() + (to.x() - from.x()) * (zero - from.y()) / std::max(1e-9, to.y() - from.y()), zero);
         painter->setBrush(c.fault);
         painter->drawEllipse(meets, 3.0, 3.0);
-        const QDate day = QDate::fromString(index.data(kDay).toString(), Qt::ISODate);
+        const QDate day = QDate::fromString(index.data(kDayRole).toString(), Qt::ISODate);
         painter->setFont(faceScaled(0.8));
         painter->setPen(c.fault);
         painter->drawText(QRectF(frame.left() - 6.0, frame.bottom() - 2.0, frame.width() + 12.0, 16.0), Qt::AlignRight | Qt::AlignVCenter,

@@ -6,7 +6,7 @@
 #include <QToolTip>
 #include <new>
 
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "store/disk.h"
 
 namespace machair::app {

@@ -11,7 +11,7 @@
 
 #include "book/flies.h"
 #include "parts/chooser.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 
 namespace machair::app {
 

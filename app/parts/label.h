@@ -1,11 +1,11 @@
 // A label that shows a text as it is. Texts come from books that others made: none of them is ever read as mark-up, which
-// could name files to be loaded. Lengths in it are said in the house's unit (said.h), and a word without an end breaks or is
+// could name files to be loaded. Lengths in it are said in the house's unit (lengths.h), and a word without an end breaks or is
 // cut short: no text makes a window wider than its screen.
 #pragma once
 
 #include <QLabel>
 
-#include "parts/said.h"
+#include "parts/lengths.h"
 
 namespace machair::app {
 

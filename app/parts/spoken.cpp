@@ -1,5 +1,5 @@
 #include "parts/spoken.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 
 #include <QAccessible>
 #include <QAccessibleActionInterface>

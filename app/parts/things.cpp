@@ -9,7 +9,7 @@
 #include "book/flies.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "units/text.h"
 
 namespace machair::app {

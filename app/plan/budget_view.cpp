@@ -5,7 +5,7 @@
 #include <QPainter>
 #include <QToolTip>
 
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "units/text.h"
 
 namespace machair::app {

@@ -11,7 +11,7 @@
 #include <utility>
 
 #include "frame/panel.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "scene/pick.h"
 #include "scene/side.h"
 #include "sizing/compare.h"

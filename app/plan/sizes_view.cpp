@@ -5,7 +5,7 @@
 #include <algorithm>
 
 #include "book/records.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "team/place.h"
 #include "units/text.h"
 

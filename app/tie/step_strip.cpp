@@ -7,7 +7,7 @@
 #include <algorithm>
 
 #include "drawing/fly_painter.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "scene/partial.h"
 #include "scene/side.h"
 

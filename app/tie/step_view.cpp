@@ -8,7 +8,7 @@
 
 #include "drawing/held.h"
 #include "drawing/things.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "scene/partial.h"
 #include "scene/side.h"
 #include "units/text.h"

@@ -8,7 +8,7 @@
 #include <cmath>
 #include <numbers>
 
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "theme/said.h"
 #include "units/text.h"
 

@@ -4,7 +4,7 @@
 
 #include "frame/house.h"
 #include "parts/chooser.h"
-#include "parts/said.h"
+#include "parts/lengths.h"
 #include "plan/ticket.h"
 #include "tests/app/at.h"
 #include "tests/app/painted.h"

@@ -12,6 +12,7 @@
 #include <QSpinBox>
 #include <QToolButton>
 
+#include "balance/mend_cards.h"
 #include "balance/team_view.h"
 #include "book/edits.h"
 #include "book/kinds.h"
@@ -63,6 +64,9 @@ TEST_CASE("a proposal is previewed on the cast, taken with Enter and given back 
     bench.click("find");
     REQUIRE(waitFor([&] { return list->count() > 1; }));
     CHECK_FALSE(list->item(0)->flags().testFlag(Qt::ItemIsEnabled));  // a heading
+    // A card says what it buys, and shows each fly that changes.
+    REQUIRE(waitFor([&] { return MendCards::fliesOn(*list->item(1)) > 0; }));
+    const std::size_t shown = MendCards::fliesOn(*list->item(1));
     list->setFocus();
     list->setCurrentRow(1);
     CHECK(bench.document().teamPreviewing());
@@ -76,6 +80,10 @@ TEST_CASE("a proposal is previewed on the cast, taken with Enter and given back 
     QTest::keyClick(list, Qt::Key_Return);
     CHECK(bench.document().teamReport()->verdict == Verdict::pass);
     CHECK_FALSE(bench.document().book() == before);
+    std::size_t changed = 0;
+    for (const Position position : kPositions)
+        changed += before.teams[0].at(position) == bench.document().team()->at(position) ? 0 : 1;
+    CHECK(shown == changed);
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
     CHECK(bench.document().book() == before);
 }

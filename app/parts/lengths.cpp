@@ -1,4 +1,4 @@
-#include "parts/said.h"
+#include "parts/lengths.h"
 
 #include <QApplication>
 #include <QVariant>
