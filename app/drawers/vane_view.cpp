@@ -9,7 +9,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
-#include "book/edits.h"
+#include "book/records.h"
 #include "editing/read_picture.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"

@@ -24,6 +24,7 @@
 #include "store/geojson.h"
 #include "theme/said.h"
 #include "units/text.h"
+#include "water/choice_casts.h"
 #include "water/day_picker.h"
 #include "water/sea_view.h"
 
@@ -235,6 +236,10 @@ QWidget* WaterStation::makeRules() {
     asLines(teams_, "choices", tr("Teams, best first"));
     teams_->setToolTip(tr("Enter or a double click makes it a team of the book"));
     teams_->setMinimumHeight(300);
+    teams_->setVerticalScrollMode(QAbstractItemView::ScrollPerPixel);
+    Pictures& pictures = Pictures::of(document_, theme_);
+    teams_->setItemDelegate(new ChoiceCasts(pictures, theme_, teams_));
+    connect(&pictures, &Pictures::painted, teams_->viewport(), qOverload<>(&QWidget::update));
     column->addWidget(teams_, 1);
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Rule card")));
@@ -610,6 +615,16 @@ void WaterStation::show(Found found) {
         for (const std::string& reason : choice.reasons)
             all << inHouseUnit(reason);
         item->setToolTip(all.join(QLatin1Char('\n')));
+        ChoiceCasts::Shown shown;
+        for (std::size_t p = 0; p < kTrio.size(); ++p) {
+            shown.flies[p] = box_[choice.flies[p]].fly;
+            shown.names[p] = qt(box_[choice.flies[p]].title);
+        }
+        shown.score = tr("%1.  %2 %3 of 100").arg(rank - 1).arg(signOf(choice.verdict), number(choice.score, 0));
+        shown.verdict = choice.verdict;
+        for (std::size_t i = 0; i < std::min<std::size_t>(2, choice.reasons.size()); ++i)
+            shown.why << qt(choice.reasons[i]).section(QStringLiteral(": "), 1);  // its name stands above
+        ChoiceCasts::set(*item, shown);
     }
 }
 

@@ -32,6 +32,7 @@
 #include "tie/step_strip.h"
 #include "tie/step_view.h"
 #include "tie/tie_station.h"
+#include "water/choice_casts.h"
 #include "water/day_picker.h"
 #include "water/sea_view.h"
 #include "water/water_station.h"
@@ -241,6 +242,8 @@ TEST_CASE("three are chosen from the box and become a team of the book") {
     At bench(Station::water);
     auto* teams = bench.find<QListWidget>("choices");
     REQUIRE(waitFor([&] { return teams->count() == 5; }));
+    for (int i = 0; i < teams->count(); ++i)
+        CHECK(ChoiceCasts::isCast(*teams->item(i)));
     const std::size_t before = bench.document().book().teams.size();
     teams->setFocus();
     teams->setCurrentRow(0);

@@ -30,6 +30,12 @@ void must(bool holds) {
     if (!holds) std::abort();
 }
 
+// What the stores may hand out: a sound book, but for dressings whose hook or materials are not there. Those stay, marked.
+void mustBeReadable(const Book& book) {
+    for (const Fault& fault : check(book))
+        must(fault.place.text().starts_with("patterns["));
+}
+
 const Book& demo() {
     static const Book book = tests::demoBook();
     return book;
@@ -102,10 +108,10 @@ void bookFile(std::string_view bytes) {
     std::ofstream(path, std::ios::binary) << bytes;
     if (auto home = store::openHome(path, store::Access::readWrite))
         if (const auto read = (*home)->read()) {
-            must(check(read->book).empty());
+            mustBeReadable(read->book);
             walkPlans(read->book);
         }
-    if (const auto rescued = store::rescueBook(path)) must(check(rescued->book).empty());
+    if (const auto rescued = store::rescueBook(path)) mustBeReadable(rescued->book);
 }
 
 // The demo with bytes of it changed: places and values by the fuzzer. What still reads is planned and drawn.
