@@ -91,6 +91,9 @@ std::vector<KeyWords> keysAt(Station station) {
                     key(O::tr("Alt+↑, Alt+↓"), O::tr("tie it earlier or later")),
                     key(O::tr("Tab, arrows, Page keys"), O::tr("on the drawing: from handle to handle, 0.1 mm, to the next landmark")),
                     key(O::tr("Alt while dragging"), O::tr("between the landmarks")),
+                    key(O::tr("wheel, + −, 0"), O::tr("larger or smaller where the cursor is, all of it again")),
+                    key(O::tr("Space or middle button, drag"), O::tr("move the drawing")),
+                    key(O::tr("T"), O::tr("on the drawing: turn it half round")),
                     key(O::tr("Alt+H, Alt+S"), O::tr("the hook, its size")),
                     key(O::tr("Esc"), O::tr("put the ghost away, then the chosen part"))};
         case Station::cut: return {key(O::tr("drag on the card outline"), O::tr("calibrate this screen, so that the gauge is true"))};
@@ -105,13 +108,15 @@ std::vector<KeyWords> keysAt(Station station) {
         case Station::drift: return {};
         case Station::water:
             return {key(O::tr("drag the arrow"), O::tr("the wind: where from, and how much")), key(O::tr("F6"), O::tr("choose three"))};
-        case Station::evening: return {key(O::tr("drag a block"), O::tr("your own order of the evening"))};
+        case Station::evening: return {key(O::tr("drag a lane or block, ↑ ↓ ← →"), O::tr("your own order of the evening")),
+                    key(O::tr("drag the end"), O::tr("when it must be over"))};
         case Station::daybook:
             return {key(O::tr("B, U, M, W or P"), O::tr("where the fish took: bob, upper, middle, lower, point")),
                     key(O::tr("K, R or L, then Enter"), O::tr("kept, returned or lost")),
                     key(O::tr("on the day: ← →, Delete"), O::tr("from mark to mark, take one out"))};
         case Station::drawers:
             return {key(O::tr("double click"), O::tr("go to where it is worked with")),
+                    key(O::tr("draw on a feather"), O::tr("along the ends of its barbs; its marks by ← → ↑ ↓")),
                     key(O::tr("Ctrl or Shift click"), O::tr("several, to be changed at once")),
                     key(O::tr("the calliper"), O::tr("reads into the field that has the cursor"))};
     }
