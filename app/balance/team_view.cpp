@@ -389,4 +389,24 @@ void TeamView::dropEvent(QDropEvent* event) {
     update();
 }
 
+std::vector<SpokenPart> TeamView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    const auto& report = document_.teamReport();
+    for (const Position position : rows()) {
+        const auto fly = report ? std::ranges::find(report->flies, position, &TeamFly::position) : std::vector<TeamFly>::const_iterator{};
+        const bool hangs = report && fly != report->flies.end();
+        parts.push_back({titleOf(position),
+                         hangs ? tr("%1, %2 cm/s")
+                                     .arg(qt(sayFly(fly->plan.pattern.title(), fly->plan.hook.spec())),
+                                          number(100.0 * (fly->sink.sinkRate / metrePerSecond), 1))
+                               : tr("no fly hangs here"),
+                         rowOf(position).toRect(), document_.position() == position});
+    }
+    return parts;
+}
+void TeamView::choosePart(std::size_t part) {
+    const auto shown = rows();
+    if (part < shown.size() && document_.team() && document_.team()->at(shown[part])) document_.choosePosition(shown[part]);
+}
+
 }  // namespace machair::app

@@ -9,11 +9,12 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class TeamView : public QWidget {
+class TeamView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     TeamView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -28,6 +29,9 @@ class TeamView : public QWidget {
     // What is dragged in: a dressing and, in a second line, the hook that it is on.
     static constexpr const char* kDressing = "application/x-machair-dressing";
     [[nodiscard]] static QString dragged(const Fly& fly);
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

@@ -218,4 +218,16 @@ void PhotoView::mouseReleaseEvent(QMouseEvent*) {
     update();
 }
 
+std::vector<SpokenPart> PhotoView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    if (!registration_) return parts;
+    const auto around = [](QPointF at) { return QRectF(at - QPointF(8.0, 8.0), QSizeF(16.0, 16.0)).toRect(); };
+    for (const Tip& tip : tips_)
+        if (const auto at = placeOf(qt(tip.handle.name))) parts.push_back({qt(tip.handle.name), liftOf(tip), around(*at)});
+    for (const Landmarked& mark : landmarks_)
+        if (const auto at = placeOf(mark.name)) parts.push_back({mark.name, tr("where the hook's is on the picture"), around(*at)});
+    return parts;
+}
+void PhotoView::choosePart(std::size_t) { setFocus(); }
+
 }  // namespace machair::app

@@ -8,13 +8,14 @@
 
 #include "checking/checking.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "photo/registration.h"
 #include "scene/scene.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class PhotoView : public QWidget {
+class PhotoView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     PhotoView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -26,6 +27,9 @@ class PhotoView : public QWidget {
     void placeTip(std::size_t part, Length x);
     // Where a handle of the picture is drawn; tests drag it from there. Landmarks are named "eye", "bend" and "point".
     [[nodiscard]] std::optional<QPointF> placeOf(const QString& name) const;
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   signals:
     void measured(std::size_t part, const QString& figure, double millimetres);

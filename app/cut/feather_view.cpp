@@ -212,4 +212,18 @@ void FeatherView::paintEvent(QPaintEvent*) {
     }
 }
 
+std::vector<SpokenPart> FeatherView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        const Material* material = document_.book().findMaterial(rows_[i].feather.material);
+        QStringList slips;
+        for (const Cut& cut : rows_[i].cuts)
+            slips << tr("a slip of %1 mm").arg(number((cut.to - cut.from) / mm, 1));
+        parts.push_back({tr("feather %1, %2").arg(i + 1).arg(qt(material ? material->title() : rows_[i].feather.material)),
+                         slips.isEmpty() ? tr("nothing cut from it") : slips.join(QStringLiteral(", ")), rowRect(i).toRect()});
+    }
+    return parts;
+}
+void FeatherView::choosePart(std::size_t) {}
+
 }  // namespace machair::app

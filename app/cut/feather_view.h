@@ -7,11 +7,12 @@
 #include "cutting/cutting.h"
 #include "cutting/hackles.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class FeatherView : public QWidget {
+class FeatherView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     FeatherView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -20,6 +21,9 @@ class FeatherView : public QWidget {
     void showCapes(std::vector<Cape> capes, std::vector<HackleWanted> wanted);
     // Where a place on a feather's vane is drawn; tests look there.
     [[nodiscard]] QRectF stretchOf(std::size_t feather, Length from, Length to) const;
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

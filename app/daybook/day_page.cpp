@@ -10,6 +10,7 @@
 
 #include "book/flies.h"
 #include "book/record_edits.h"
+#include "book/records.h"
 #include "book/rule.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -39,7 +40,7 @@ SeasonStrip::SeasonStrip(Document& document, const Theme& theme, QWidget* parent
     setObjectName(QStringLiteral("season-strip"));
     setAccessibleName(tr("The season, day by day"));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    setFocusPolicy(Qt::ClickFocus);
+    setFocusPolicy(Qt::StrongFocus);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
     connect(&document_, &Document::bookChanged, this, qOverload<>(&QWidget::update));
     connect(&document_, &Document::bookOpened, this, qOverload<>(&QWidget::update));
@@ -139,7 +140,7 @@ DayPage::DayPage(Document& document, const Theme& theme, QWidget* parent) : QWid
     setObjectName(QStringLiteral("day-page"));
     setAccessibleName(tr("The day: outings as bars, fish as marks"));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    setFocusPolicy(Qt::ClickFocus);
+    setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
     connect(&document_, &Document::bookChanged, this, [this] {
@@ -403,5 +404,33 @@ void DayPage::keyPressEvent(QKeyEvent* event) {
 
 void DayPage::resizeEvent(QResizeEvent*) { lay(); }
 void DayPage::showEvent(QShowEvent*) { lay(); }
+
+std::vector<SpokenPart> SeasonStrip::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (const Day* day : days())
+        parts.push_back({qt(day->date), tr("%1 h, %2 fish").arg(qt(formatShort(hoursOf(*day), 2))).arg(day->fish.size()),
+                         dayRect(day->id).toRect(), day->id == day_});
+    return parts;
+}
+void SeasonStrip::choosePart(std::size_t part) {
+    if (const auto list = days(); part < list.size()) emit chosen(list[part]->id);
+}
+
+std::vector<SpokenPart> DayPage::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    const Day* day = this->day();
+    const auto tables = day ? tablesOf(document_.book(), {"days", day->id}) : std::vector<RecordTable>();
+    const auto wordsOf = [&](const RowId& row) {
+        const auto table = std::ranges::find(tables, row.table, &RecordTable::key);
+        return table == tables.end() || row.row >= table->rows.size() ? QString() : qt(table->rows[row.row]);
+    };
+    for (const Mark& mark : marks_)
+        parts.push_back({mark.position ? tr("a fish to the %1").arg(titleOf(*mark.position).toLower()) : tr("an outing"), wordsOf(mark.row),
+                         mark.rect.toRect(), row_ == mark.row});
+    return parts;
+}
+void DayPage::choosePart(std::size_t part) {
+    if (part < marks_.size()) chooseRow(marks_[part].row);
+}
 
 }  // namespace machair::app

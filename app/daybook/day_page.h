@@ -7,18 +7,22 @@
 
 #include "book/records.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
 // Days in the order of their dates, each as high as its hours and as dark as its fish.
-class SeasonStrip : public QWidget {
+class SeasonStrip : public QWidget, public Spoken {
     Q_OBJECT
   public:
     SeasonStrip(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void choose(const std::string& day);
     [[nodiscard]] QRectF dayRect(const std::string& day) const;
     [[nodiscard]] QSize sizeHint() const override { return {600, 74}; }
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   signals:
     void chosen(const std::string& day);
@@ -37,7 +41,7 @@ class SeasonStrip : public QWidget {
     std::string day_;
 };
 
-class DayPage : public QWidget {
+class DayPage : public QWidget, public Spoken {
     Q_OBJECT
   public:
     DayPage(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -48,6 +52,9 @@ class DayPage : public QWidget {
     [[nodiscard]] QSize sizeHint() const override { return {600, 250}; }
     // Out of the day: what is chosen.
     void takeOut();
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   signals:
     void rowChosen(const std::optional<RowId>& row);

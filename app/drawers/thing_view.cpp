@@ -58,7 +58,7 @@ void ThingView::take() {
 void ThingView::write(QPainter& painter, QPointF at, const QString& text, const std::string& key) {
     const QRectF rect = QRectF(at, QSizeF(QFontMetricsF(painter.font()).horizontalAdvance(text), QFontMetricsF(painter.font()).height()));
     painter.drawText(rect, Qt::AlignLeft | Qt::AlignVCenter | Qt::TextDontClip, text);
-    dimensions_.push_back({rect.adjusted(-5, -3, 5, 3), key});
+    dimensions_.push_back({rect.adjusted(-5, -3, 5, 3), key, text});
 }
 
 void ThingView::paintEvent(QPaintEvent*) {
@@ -170,6 +170,18 @@ void ThingView::mousePressEvent(QMouseEvent* event) {
 void ThingView::mouseMoveEvent(QMouseEvent* event) {
     const bool over = std::ranges::any_of(dimensions_, [&](const Dimension& d) { return d.rect.contains(event->position()); });
     setCursor(over ? Qt::PointingHandCursor : Qt::ArrowCursor);
+}
+
+std::vector<SpokenPart> ThingView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (const Dimension& one : dimensions_) {
+        const std::string key = one.key.starts_with("measured.") ? one.key.substr(9) : one.key;
+        parts.push_back({qt(spaced(key.ends_with("_mm") ? key.substr(0, key.size() - 3) : key)), one.text, one.rect.toRect()});
+    }
+    return parts;
+}
+void ThingView::choosePart(std::size_t part) {
+    if (part < dimensions_.size()) emit dimensionChosen(dimensions_[part].key);
 }
 
 }  // namespace machair::app

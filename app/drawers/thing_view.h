@@ -9,17 +9,21 @@
 #include "book/blend.h"
 #include "book/records.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "scene/scene.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class ThingView : public QWidget {
+class ThingView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     ThingView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const RecordId& record);  // nothing where its id is empty
     [[nodiscard]] QSize sizeHint() const override { return {380, 190}; }
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   signals:
     void dimensionChosen(const std::string& key);  // as the sheet calls it: "measured.shank_mm"
@@ -45,6 +49,7 @@ class ThingView : public QWidget {
     struct Dimension {
         QRectF rect;
         std::string key;
+        QString text;
     };
     std::vector<Dimension> dimensions_;
 };

@@ -152,4 +152,15 @@ bool BudgetView::event(QEvent* event) {
     return true;
 }
 
+std::vector<SpokenPart> BudgetView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (const BudgetSpan& span : spans_)
+        parts.push_back({qt(span.what), tr("%1 mm").arg(number((span.to - span.from) / mm, 1)), rectOf(span).toRect(),
+                         span.part >= 0 && document_.part() == static_cast<std::size_t>(span.part)});
+    return parts;
+}
+void BudgetView::choosePart(std::size_t part) {
+    if (part < spans_.size() && spans_[part].part >= 0) document_.choosePart(static_cast<std::size_t>(spans_[part].part));
+}
+
 }  // namespace machair::app

@@ -6,17 +6,21 @@
 #include <vector>
 
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "sizing/budget.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class BudgetView : public QWidget {
+class BudgetView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     BudgetView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] QString words() const;
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

@@ -108,8 +108,24 @@ void SizesView::paintEvent(QPaintEvent*) {
 
 void SizesView::mousePressEvent(QMouseEvent* event) {
     for (std::size_t i = 0; i < flies_.size(); ++i)
-        if (columnOf(i).contains(event->position()) && document_.pattern())
-            document_.refuse(document_.apply(resizeHook(document_.book(), document_.pattern()->id, {flies_[i].size, std::nullopt})));
+        if (columnOf(i).contains(event->position())) choosePart(i);
+}
+
+std::vector<SpokenPart> SizesView::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (std::size_t i = 0; i < flies_.size(); ++i) {
+        QStringList words;
+        for (const auto* some : {&flies_[i].changes, &flies_[i].troubles})
+            for (const std::string& one : *some)
+                words << qt(one);
+        parts.push_back({tr("size %1").arg(flies_[i].size), words.isEmpty() ? tr("as it is, to scale") : words.join(QStringLiteral("; ")),
+                         columnOf(i).toRect(), document_.plan() && document_.plan()->hook.size() == flies_[i].size});
+    }
+    return parts;
+}
+void SizesView::choosePart(std::size_t part) {
+    if (part < flies_.size() && document_.pattern())
+        document_.refuse(document_.apply(resizeHook(document_.book(), document_.pattern()->id, {flies_[part].size, std::nullopt})));
 }
 
 }  // namespace machair::app

@@ -7,17 +7,21 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "sizing/sizes.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class SizesView : public QWidget {
+class SizesView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     SizesView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<SizedFly>& flies() const { return flies_; }
     [[nodiscard]] QRectF columnOf(std::size_t i) const;
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;

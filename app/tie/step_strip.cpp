@@ -164,4 +164,16 @@ bool StepStrip::event(QEvent* event) {
     return true;
 }
 
+std::vector<SpokenPart> StepStrip::spokenParts() const {
+    std::vector<SpokenPart> parts;
+    for (std::size_t i = 0; i < steps_.size(); ++i)
+        parts.push_back({tr("%1. %2").arg(i + 1).arg(qt(steps_[i].verb + " " + steps_[i].object)),
+                         qt(steps_[i].number + " " + steps_[i].unit), rectOf(static_cast<int>(i)).toRect(),
+                         static_cast<int>(i) == current_});
+    return parts;
+}
+void StepStrip::choosePart(std::size_t part) {
+    if (part < steps_.size()) emit wanted(static_cast<int>(part));
+}
+
 }  // namespace machair::app

@@ -10,12 +10,13 @@
 
 #include "bench/steps.h"
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "scene/scene.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class StepStrip : public QWidget {
+class StepStrip : public QWidget, public Spoken {
     Q_OBJECT
   public:
     explicit StepStrip(const Theme& theme, QWidget* parent = nullptr);
@@ -24,6 +25,9 @@ class StepStrip : public QWidget {
     // Where a step's picture stands; empty where it is scrolled out.
     [[nodiscard]] QRectF rectOf(int step) const;
     [[nodiscard]] QSize sizeHint() const override;
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
 
   signals:
     void wanted(int step);

@@ -387,22 +387,41 @@ void SeaView::mouseReleaseEvent(QMouseEvent*) {
 
 // The arrow by keyboard: Left and Right turn it, Up and Down are its force.
 void SeaView::keyPressEvent(QKeyEvent* event) {
-    if (!document_.isOpen() || !document_.water()) return QWidget::keyPressEvent(event);
-    Blowing to = wind().value_or(Blowing{});
-    constexpr double kTurn = 10.0, kStronger = 0.5, kMost = 60.0;
     switch (event->key()) {
-        case Qt::Key_Left: to.from = std::fmod(to.from + 360.0 - kTurn, 360.0); break;
-        case Qt::Key_Right: to.from = std::fmod(to.from + kTurn, 360.0); break;
-        case Qt::Key_Up: to.speed = std::min(kMost, to.speed + kStronger); break;
-        case Qt::Key_Down: to.speed = std::max(0.0, to.speed - kStronger); break;
-        default: return QWidget::keyPressEvent(event);
+        case Qt::Key_Left: return nudgePart(0, -1);
+        case Qt::Key_Right: return nudgePart(0, 1);
+        case Qt::Key_Up: return nudgePart(1, 1);
+        case Qt::Key_Down: return nudgePart(1, -1);
+        default: QWidget::keyPressEvent(event);
     }
-    emit windDrawn(to.speed, to.from);
 }
 
 void SeaView::mouseDoubleClickEvent(QMouseEvent* event) {
     if (!drawing_) return mousePressEvent(event);
     emit shoreDrawn(drawn_);
+}
+
+namespace {
+constexpr double kTurn = 10.0, kStronger = 0.5, kMostWind = 60.0;  // degrees; m/s
+}
+
+std::vector<SpokenPart> SeaView::spokenParts() const {
+    if (!document_.isOpen() || !document_.water()) return {};
+    const Blowing now = wind().value_or(Blowing{});
+    const QPoint at = arrowTip(now.speed, now.from).toPoint();
+    const QRect around(at - QPoint(10, 10), QSize(20, 20));
+    return {{tr("wind from"), tr("%1 degrees").arg(number(now.from, 0)), around, true, true},
+            {tr("wind's force"), tr("%1 m/s").arg(number(now.speed, 1)), around, false, true}};
+}
+void SeaView::choosePart(std::size_t) { setFocus(); }
+void SeaView::nudgePart(std::size_t part, int steps) {
+    if (!document_.isOpen() || !document_.water()) return;
+    Blowing to = wind().value_or(Blowing{});
+    if (part == 0)
+        to.from = std::fmod(to.from + 360.0 + kTurn * steps, 360.0);
+    else
+        to.speed = std::clamp(to.speed + kStronger * steps, 0.0, kMostWind);
+    emit windDrawn(to.speed, to.from);
 }
 
 }  // namespace machair::app

@@ -7,13 +7,14 @@
 #include <vector>
 
 #include "editing/document.h"
+#include "parts/spoken.h"
 #include "theme/theme.h"
 #include "water/sea.h"
 #include "water/shore.h"
 
 namespace machair::app {
 
-class SeaView : public QWidget {
+class SeaView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     SeaView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -23,6 +24,10 @@ class SeaView : public QWidget {
     // The wind as an arrow that blows out of the rose's middle: dragged by its tip, its length is its force.
     [[nodiscard]] QPointF rose() const;
     [[nodiscard]] QPointF arrowTip(double speed, double from) const;  // m/s, degrees
+
+    [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
+    void choosePart(std::size_t part) override;
+    void nudgePart(std::size_t part, int steps) override;
 
   signals:
     void fetchMeasured(double metres);

@@ -5,11 +5,16 @@
 
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
+#include "daybook/day_page.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
+#include "plan/budget_view.h"
+#include "plan/sizes_view.h"
 #include "tests/app/at.h"
 #include "tests/samples.h"
+#include "tie/step_strip.h"
+#include "tie/tie_station.h"
 #include "water/day_picker.h"
 #include "water/sea_view.h"
 
@@ -307,4 +312,46 @@ TEST_CASE("the fly is zoomed where the cursor is, moved, fitted again and turned
     QTest::mouseClick(fly, Qt::LeftButton, Qt::NoModifier,
                       (fly->placeOf(ofKind(Grab::tailTip)) + QPointF(1.5 * fly->view().pxPerMm, 0.0)).toPoint());
     CHECK(at.document().part() == 0);
+}
+
+TEST_CASE("the wind, the steps, the season, the day, the team and the sizes are worked through the parts they say") {
+    At at(Station::water);
+    auto* sea = at.window().findChild<SeaView*>();
+    const Speed before = *at.document().water()->wind;
+    sea->nudgePart(1, 2);
+    CHECK((*at.document().water()->wind - before) / metrePerSecond == Approx(1.0));
+    CHECK(sea->spokenParts()[1].value.startsWith(QString::number(*at.document().water()->wind / metrePerSecond, 'f', 1)));
+    at.window().showStation(Station::tie);
+    auto* strip = at.find<StepStrip>("step-strip");
+    REQUIRE(strip->spokenParts().size() > 5);
+    strip->choosePart(4);
+    CHECK(at.find<TieStation>("tie")->step() == 4);
+    CHECK(strip->spokenParts()[4].chosen);
+    at.window().showStation(Station::daybook);
+    auto* season = at.window().findChild<SeasonStrip*>();
+    const auto days = season->spokenParts();
+    REQUIRE(days.size() > 3);
+    season->choosePart(1);
+    CHECK(season->spokenParts()[1].chosen);
+    auto* page = at.find<DayPage>("day-page");
+    REQUIRE_FALSE(page->spokenParts().empty());
+    page->choosePart(0);
+    CHECK(page->row().has_value());
+    CHECK_FALSE(page->spokenParts()[0].value.isEmpty());
+    at.window().showStation(Station::balance);
+    auto* team = at.find<TeamView>("team-view");
+    team->choosePart(2);
+    CHECK(at.document().position() == Position::point);
+    CHECK(team->spokenParts()[2].chosen);
+    at.window().showStation(Station::plan);
+    auto* budget = at.window().findChild<BudgetView*>();
+    const auto spans = budget->spokenParts();
+    const auto body = std::ranges::find(spans, QStringLiteral("body"), &SpokenPart::name);
+    REQUIRE(body != spans.end());
+    budget->choosePart(static_cast<std::size_t>(body - spans.begin()));
+    CHECK(budget->spokenParts()[static_cast<std::size_t>(body - spans.begin())].chosen);
+    at.click("sizes");
+    auto* sizes = at.window().findChild<SizesView*>();
+    sizes->choosePart(0);
+    CHECK(at.document().plan()->hook.size() == sizes->flies().front().size);
 }

@@ -6,8 +6,10 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "parts/spoken.h"
 #include "tests/app/window.h"
 
+using namespace machair;
 using namespace machair::app;
 
 namespace {
@@ -44,6 +46,47 @@ TEST_CASE("the shipped face is in use and its figures are tabular") {
     const QFontMetricsF metrics(QApplication::font());
     for (const char digit : {'1', '4', '7', '8'})
         CHECK(std::abs(metrics.horizontalAdvance(QChar::fromLatin1(digit)) - metrics.horizontalAdvance(QChar::fromLatin1('0'))) < 0.01);
+}
+
+// What paints itself and holds no other control: it says its parts, or what it shows in a sentence.
+static bool paintsItself(const QWidget& widget) {
+    if (!QString::fromLatin1(widget.metaObject()->className()).startsWith(QStringLiteral("machair::app::"))) return false;
+    for (const char* known : {"QLabel", "QAbstractButton", "QLineEdit", "QAbstractItemView", "QAbstractSpinBox", "QComboBox", "QScrollArea",
+                              "QTextBrowser", "machair::app::FieldsForm"})  // a form without a field has nothing to say
+        if (widget.inherits(known)) return false;
+    if (dynamic_cast<const Spoken*>(&widget)) return true;
+    const auto inside = widget.findChildren<QWidget*>();
+    return std::ranges::none_of(inside, [](const QWidget* child) { return child->isVisible(); });
+}
+
+TEST_CASE("whatever paints itself is heard: its parts with their names and places, or a sentence") {
+    machair::app::tests::Bench bench;
+    bench.document().choosePart(2);
+    int heard = 0, parts = 0;
+    for (const auto& entry : Names<Station>::entries) {
+        bench.window().showStation(entry.value);
+        QTest::qWait(60);
+        bench.window().grab();
+        for (QWidget* widget : bench.window().findChildren<QWidget*>()) {
+            if (!widget->isVisible() || !paintsItself(*widget)) continue;
+            INFO(widget->metaObject()->className() << " " << widget->objectName().toStdString());
+            CHECK_FALSE(widget->accessibleName().isEmpty());
+            ++heard;
+            const auto* spoken = dynamic_cast<const Spoken*>(widget);
+            if (!spoken) {
+                CHECK_FALSE((widget->accessibleName() + widget->accessibleDescription()).isEmpty());
+                continue;
+            }
+            for (const SpokenPart& part : spoken->spokenParts()) {
+                ++parts;
+                INFO(part.name.toStdString() << ": " << part.value.toStdString());
+                CHECK_FALSE(part.name.isEmpty());
+                CHECK(part.where.width() >= 0);
+            }
+        }
+    }
+    CHECK(heard > 18);
+    CHECK(parts > 60);
 }
 
 TEST_CASE("every control says its name to those who can't see it") {
