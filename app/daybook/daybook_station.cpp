@@ -29,6 +29,7 @@
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "leader/exposure.h"
+#include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
 #include "store/csv.h"
@@ -138,7 +139,7 @@ QWidget* DaybookStation::makePanel() {
     days_->setFocusPolicy(Qt::ClickFocus);
     days_->setFocusProxy(this);
     column->addWidget(days_, 1);
-    auto* outing = new QHBoxLayout;
+    auto* outing = new FlowLayout;
     hours_->setObjectName(QStringLiteral("outing-hours"));
     hours_->setRange(0.25, 24.0);
     hours_->setSingleStep(0.25);
@@ -148,7 +149,7 @@ QWidget* DaybookStation::makePanel() {
     fished->setObjectName(QStringLiteral("add-outing"));
     fished->setText(tr("The cast's team fished so long"));
     outing->addWidget(hours_);
-    outing->addWidget(fished, 1);
+    outing->addWidget(fished);
     column->addLayout(outing);
     entry_->setObjectName(QStringLiteral("entry"));
     entry_->setWordWrap(true);
@@ -190,7 +191,7 @@ QWidget* DaybookStation::makePanel() {
         document_.refuse(document_.apply(changeDayNote(document_.book(), day(), note_->text().toStdString())));
     });
     column->addWidget(photos_);
-    auto* files = new QHBoxLayout;
+    auto* files = new FlowLayout;
     auto* photo = toolButton("add-photo", tr("Photograph…"), tr("A picture of the day; the file stays where it is"));
     auto* out = toolButton("day-out", tr("Take the day out"), tr("The chosen day, with its outings and fish; undo brings it back"));
     connect(out, &QToolButton::clicked, this, &DaybookStation::takeDayOut);
@@ -200,7 +201,6 @@ QWidget* DaybookStation::makePanel() {
     files->addWidget(photo);
     files->addWidget(importing);
     files->addWidget(keeping);
-    files->addStretch(1);
     column->addLayout(files);
     column->addWidget(out, 0, Qt::AlignLeft);
     connect(photo, &QToolButton::clicked, this, &DaybookStation::addPhotos);

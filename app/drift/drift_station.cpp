@@ -17,6 +17,7 @@
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
 #include "frame/panel.h"
+#include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -126,12 +127,12 @@ QWidget* DriftStation::makePanel() {
     column->addWidget(pulls_);
     column->addSpacing(4);
     column->addWidget(heading(tr("The day")));
-    auto* boat = new QHBoxLayout;
+    auto* boat = new FlowLayout;
     ofDay_->setObjectName(QStringLiteral("drift-of-day"));
-    ofDay_->setText(tr("the boat drifts with the day's wind"));
+    ofDay_->setText(tr("drifts with the day's wind"));
     ofDay_->setToolTip(tr("The drift of the water's wind, with its drogue where one is out"));
     ofDay_->setChecked(true);
-    boat->addWidget(ofDay_, 1);
+    boat->addWidget(ofDay_);
     boat->addWidget(blank("drift", tr("Boat drifts"), 0, 2, 0.01, 2, 0.10, tr(" m/s")));
     column->addLayout(boat);
     connect(ofDay_, &QCheckBox::toggled, this, [this] { handlingChanged(); });

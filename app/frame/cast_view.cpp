@@ -75,6 +75,8 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
     buildTeamMenu();
     verdict_->setObjectName(QStringLiteral("verdict"));
     verdict_->setFont(faceScaled(1.15, true));
+    verdict_->setWordWrap(true);
+    verdict_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     reason_->setObjectName(QStringLiteral("reason"));
     reason_->setWordWrap(true);
     reason_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
@@ -88,8 +90,10 @@ CastView::CastView(Document& document, const Theme& theme, QWidget* parent)
 }
 
 QSize CastView::sizeHint() const {
-    constexpr int kFull = 158, kSlim = 66;
-    return {900, slim_ ? std::max(kSlim, teams_->sizeHint().height() + verdict_->sizeHint().height() + 10) : kFull};
+    constexpr int kFull = 158, kSlim = 66, kAround = 10, kBetween = 28;
+    const int inside = verdictWidth() - 30;
+    const int said = teams_->sizeHint().height() + verdict_->heightForWidth(inside);
+    return {900, slim_ ? std::max(kSlim, said + kAround) : std::max(kFull, said + reason_->heightForWidth(inside) + kBetween)};
 }
 
 void CastView::setSlim(bool slim) {
@@ -228,23 +232,27 @@ void CastView::rebuild() {
                 fly.sink.floats ? tr("floats") : tr("sinks %1 cm/s").arg(number(100.0 * (fly.sink.sinkRate / metrePerSecond), 1));
             flies_.push_back(std::move(hanging));
         }
-    place();
     refreshVerdict();
+    updateGeometry();
+    place();
     update();
 }
 
+int CastView::verdictWidth() { return grownWithText(kVerdictWidth); }
+
 void CastView::place() {
-    const int right = width() - kVerdictWidth;
+    const int right = width() - verdictWidth();
     const int high = teams_->sizeHint().height();
     const int menu = team_->sizeHint().width();
     const int top = slim_ ? 4 : 12;
-    teams_->setGeometry(right + 14, top, kVerdictWidth - 28 - menu - 4, high);
+    teams_->setGeometry(right + 14, top, verdictWidth() - 28 - menu - 4, high);
     name_->setGeometry(teams_->geometry());
-    team_->setGeometry(right + kVerdictWidth - 14 - menu, top, menu, high);
-    begin_->setGeometry(right + 14, top, kVerdictWidth - 28, high);
+    team_->setGeometry(right + verdictWidth() - 14 - menu, top, menu, high);
+    begin_->setGeometry(right + 14, top, verdictWidth() - 28, high);
     reason_->setVisible(!slim_);
-    verdict_->setGeometry(right + 16, teams_->geometry().bottom() + (slim_ ? 3 : 8), kVerdictWidth - 30, verdict_->sizeHint().height());
-    reason_->setGeometry(right + 16, verdict_->geometry().bottom() + 4, kVerdictWidth - 30, height() - verdict_->geometry().bottom() - 10);
+    verdict_->setGeometry(right + 16, teams_->geometry().bottom() + (slim_ ? 3 : 8), verdictWidth() - 30,
+                          verdict_->heightForWidth(verdictWidth() - 30));
+    reason_->setGeometry(right + 16, verdict_->geometry().bottom() + 4, verdictWidth() - 30, height() - verdict_->geometry().bottom() - 10);
     const auto& report = document_.teamReport();
     empty_.clear();
     if (!report || flies_.empty()) return;
@@ -341,7 +349,7 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
         painter.setFont(font);
         painter.setPen(colour);
         const QFontMetricsF metrics(font);
-        double room = static_cast<double>(width() - kVerdictWidth) - left - 8.0;
+        double room = static_cast<double>(width() - verdictWidth()) - left - 8.0;
         for (const Hanging& other : flies_)
             if (other.rect.left() > left) room = std::min(room, other.rect.left() - left - 8.0);
         painter.drawText(QPointF(left, y), metrics.elidedText(inHouseUnit(text), Qt::ElideRight, std::max(60.0, room)));
@@ -385,7 +393,7 @@ void CastView::paintWave(QPainter& painter) const {
     constexpr double kPxPerMetre = 36.0, kWavelength = 64.0, kMostHeight = 14.0;
     const double height = std::min(kPxPerMetre * (sea.height / metre), kMostHeight);
     QPainterPath path;
-    for (double x = 0.0; x <= width() - kVerdictWidth; x += 3.0) {
+    for (double x = 0.0; x <= width() - verdictWidth(); x += 3.0) {
         const QPointF at(x, 5.0 - 0.5 * height * std::cos(2.0 * std::numbers::pi * x / kWavelength) + 0.5 * height);
         x == 0.0 ? path.moveTo(at) : path.lineTo(at);
     }
@@ -414,7 +422,7 @@ void CastView::paintEmpty(QPainter& painter) const {
     if (document_.isOpen() && !document_.team()) {
         painter.setPen(c.inkSoft);
         painter.setFont(faceScaled(1.05));
-        painter.drawText(QRectF(0, 0, width() - kVerdictWidth, height()), Qt::AlignCenter,
+        painter.drawText(QRectF(0, 0, width() - verdictWidth(), height()), Qt::AlignCenter,
                          tr("Your team hangs here: start a dressing, then begin a team with it"));
     }
     for (const auto& [position, rect] : empty_) {
@@ -432,7 +440,7 @@ void CastView::paintEvent(QPaintEvent*) {
     painter.setRenderHint(QPainter::Antialiasing);
     const Colours& c = theme_.colours();
     painter.fillRect(rect(), c.paper);
-    painter.fillRect(QRect(width() - kVerdictWidth, 0, kVerdictWidth, height()), c.panel);
+    painter.fillRect(QRect(width() - verdictWidth(), 0, verdictWidth(), height()), c.panel);
     paintWave(painter);
     paintLeader(painter);
     for (Hanging& fly : flies_)
@@ -443,7 +451,7 @@ void CastView::paintEvent(QPaintEvent*) {
     if (hasFocus()) {
         painter.setPen(QPen(c.accent, 1.5));
         painter.setBrush(Qt::NoBrush);
-        painter.drawRect(QRectF(rect()).adjusted(1, 1, -kVerdictWidth - 1, -2));
+        painter.drawRect(QRectF(rect()).adjusted(1, 1, -verdictWidth() - 1, -2));
     }
 }
 
@@ -511,7 +519,15 @@ void CastView::keyPressEvent(QKeyEvent* event) {
     document_.choosePosition(flies_[static_cast<std::size_t>(index)].position);
 }
 
+void CastView::changeEvent(QEvent* event) {
+    QWidget::changeEvent(event);
+    if (event->type() != QEvent::FontChange && event->type() != QEvent::ApplicationFontChange) return;
+    updateGeometry();
+    place();
+}
+
 void CastView::resizeEvent(QResizeEvent*) {
+    updateGeometry();
     place();
     refreshTeams();
 }

@@ -50,6 +50,7 @@ class CastView : public QWidget, public Spoken {
     void leaveEvent(QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
     bool event(QEvent* event) override;
 
   private:
@@ -65,6 +66,7 @@ class CastView : public QWidget, public Spoken {
     };
     void rebuild();
     void place();
+    [[nodiscard]] static int verdictWidth();  // px at the right, for the team and what is to be said of it
     void refreshTeams();
     void buildTeamMenu();
     void chooseTeam();

@@ -108,7 +108,8 @@ std::vector<KeyWords> keysAt(Station station) {
         case Station::drift: return {};
         case Station::water:
             return {key(O::tr("drag the arrow"), O::tr("the wind: where from, and how much")), key(O::tr("F6"), O::tr("choose three"))};
-        case Station::evening: return {key(O::tr("drag a lane or block, ↑ ↓ ← →"), O::tr("your own order of the evening")),
+        case Station::evening:
+            return {key(O::tr("drag a lane or block, ↑ ↓ ← →"), O::tr("your own order of the evening")),
                     key(O::tr("drag the end"), O::tr("when it must be over"))};
         case Station::daybook:
             return {key(O::tr("B, U, M, W or P"), O::tr("where the fish took: bob, upper, middle, lower, point")),

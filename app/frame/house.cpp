@@ -81,8 +81,7 @@ void useLighting(Theme& theme, Lighting lighting) {
 }
 
 void useTextSize(int percent) {
-    static const double kSystem = QApplication::font().pointSizeF();
-    const double before = QApplication::font().pointSizeF(), after = kSystem * percent / 100.0;
+    const double before = QApplication::font().pointSizeF(), after = before / textScale() * percent / 100.0;
     if (std::abs(before - after) < 0.01) return;
     QFont font = QApplication::font();
     font.setPointSizeF(after);

@@ -10,6 +10,7 @@
 #include <QVBoxLayout>
 
 #include "parts/label.h"
+#include "parts/side_panel.h"
 #include "theme/theme.h"
 
 namespace machair::app {
@@ -30,15 +31,7 @@ namespace machair::app {
     return column;
 }
 
-[[nodiscard]] inline QWidget* scrolled(QWidget* panel, int width) {
-    auto* area = new QScrollArea;
-    area->setWidget(panel);
-    area->setWidgetResizable(true);
-    area->setFrameShape(QFrame::NoFrame);
-    area->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    area->setFixedWidth(width);
-    return area;
-}
+[[nodiscard]] inline QWidget* scrolled(QWidget* panel, int width) { return new SidePanel(panel, width); }
 
 [[nodiscard]] inline Label* heading(const QString& text) {
     auto* label = new Label(text);

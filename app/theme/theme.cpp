@@ -79,6 +79,15 @@ void apply(const Colours& c) {
     QApplication::setPalette(palette);
 }
 
+double textScale() {
+    static const double kSystem = QApplication::font().pointSizeF();
+    return QApplication::font().pointSizeF() / kSystem;
+}
+int grownWithText(int px) {
+    constexpr double kMost = 1.5;
+    return qRound(px * std::clamp(textScale(), 1.0, kMost));
+}
+
 QFont faceScaled(double scale, bool bold) {
     QFont font = QApplication::font();
     if (font.pointSizeF() > 0.0) font.setPointSizeF(font.pointSizeF() * scale);

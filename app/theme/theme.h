@@ -55,5 +55,9 @@ void apply(const Colours& colours);
 
 // Fonts of the window, relative to the application's size: bold, larger, smaller.
 [[nodiscard]] QFont faceScaled(double scale, bool bold = false);
+// How large the text is beside the system's own, which is asked for before it is changed; and a width that follows it, up to half
+// as much again: more would leave no room for drawings.
+[[nodiscard]] double textScale();
+[[nodiscard]] int grownWithText(int px);
 
 }  // namespace machair::app

@@ -20,6 +20,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "store/geojson.h"
 #include "theme/said.h"
@@ -202,9 +203,8 @@ QWidget* WaterStation::makeDay() {
 QWidget* WaterStation::makeRules() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel, 12, 14);
-    auto* line = new QHBoxLayout;
+    auto* line = new FlowLayout;
     line->addWidget(heading(tr("Choose from the box")));
-    line->addStretch(1);
     favourite_->setObjectName(QStringLiteral("favourite"));
     favourite_->setAccessibleName(tr("A fly that has to be on the team"));
     favourite_->setToolTip(tr("Why not my favourite: the best teams that have it"));
