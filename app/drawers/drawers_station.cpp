@@ -124,7 +124,7 @@ QWidget* DrawersStation::makeTools() {
         return made;
     };
     new_ = button("drawer-new", tr("&New"), tr("Put a new thing into this drawer"), [this] { put(); });
-    copy_ = button("drawer-copy", tr("&Copy"), tr("The chosen one once more, under a name of its own"), [this] { copy(); });
+    copy_ = button("drawer-copy", tr("Cop&y"), tr("The chosen one once more, under a name of its own"), [this] { copy(); });
     button("drawer-out", tr("Take &out"), tr("Out of the book; what needs it is named first. Undo brings it back"), [this] { takeOut(); });
     csv_ = toolButton("drawer-csv", tr("CS&V ▾"), tr("This drawer as a table, out or in"));
     csv_->setPopupMode(QToolButton::InstantPopup);

@@ -186,6 +186,7 @@ QRect BenchStyle::subElementRect(SubElement element, const QStyleOption* option,
 
 int BenchStyle::pixelMetric(PixelMetric metric, const QStyleOption* option, const QWidget* widget) const {
     switch (metric) {
+        case PM_MenuPanelWidth: return 1;
         case PM_ToolTipLabelFrameWidth: return kTipPadding;
         case PM_ButtonShiftHorizontal:
         case PM_ButtonShiftVertical: return 0;

@@ -2,10 +2,14 @@
 
 #include <QComboBox>
 #include <QFile>
+#include <QMenu>
 #include <QPlainTextEdit>
+#include <QShortcut>
 #include <QSpinBox>
 #include <QSplitter>
+#include <QTimer>
 #include <QToolButton>
+#include <map>
 
 using namespace machair;
 using namespace machair::app;
@@ -153,4 +157,41 @@ TEST_CASE("an empty book is a window that says what to do, not a crash") {
     CHECK(bench.document().pattern() == nullptr);
     QTest::keyClick(&bench.window(), Qt::Key_1, Qt::AltModifier);
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
+}
+
+TEST_CASE("no key of a station means two things") {
+    Bench bench;
+    for (const auto& entry : Names<Station>::entries) {
+        bench.window().showStation(entry.value);
+        QApplication::processEvents();
+        std::map<QString, QString> keys;
+        const auto add = [&](const QKeySequence& key, const QString& what) {
+            if (key.isEmpty()) return;
+            const auto [at, fresh] = keys.emplace(key.toString(), what);
+            INFO(entry.name << ", " << key.toString().toStdString() << ": " << at->second.toStdString() << " and " << what.toStdString());
+            CHECK(fresh);
+        };
+        for (const QShortcut* one : bench.window().findChildren<QShortcut*>())
+            add(one->key(), QStringLiteral("a shortcut"));
+        for (const QAbstractButton* button : bench.window().findChildren<QAbstractButton*>())
+            if (button->isVisible()) add(button->shortcut(), button->objectName() + QLatin1Char(' ') + button->text());
+    }
+}
+
+TEST_CASE("Alt+D and Alt+B open the menus that they name") {
+    for (const auto& [key, button] : {std::pair{Qt::Key_D, "dressing"}, std::pair{Qt::Key_B, "book"}}) {
+        INFO(button);
+        Bench bench;
+        bool opened = false;
+        QTimer look;
+        QObject::connect(&look, &QTimer::timeout, [&] {  // an open menu has a loop of its own
+            if (QWidget* menu = QApplication::activePopupWidget()) {
+                opened = menu == bench.find<QToolButton>(button)->menu();
+                menu->close();
+            }
+        });
+        look.start(20);
+        QTest::keyClick(&bench.window(), key, Qt::AltModifier);
+        CHECK(QTest::qWaitFor([&] { return opened; }, 2000));
+    }
 }
