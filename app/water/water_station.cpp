@@ -22,6 +22,7 @@
 #include "frame/panel.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
+#include "parts/paper_card.h"
 #include "store/geojson.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -251,7 +252,12 @@ QWidget* WaterStation::makeRules() {
     kept_->setAccessibleName(tr("Fish kept today"));
     kept_->setRange(0, 999);
     top->addWidget(kept_);
-    column->addLayout(top);
+    auto* paper = new PaperCard(theme_);
+    auto* written = new QVBoxLayout(paper);
+    written->setContentsMargins(0, 0, 0, 0);
+    written->addLayout(top);
+    written->addSpacing(8);
+    column->addWidget(paper);
     card_ = new FieldsForm(document_, theme_, "card",
                            {"name", "source", "date", "most_flies", "least_spacing_m", "largest_hook", "longest_fly_mm", "barb",
                             "kept_before_barbless", "beads"},
@@ -260,7 +266,7 @@ QWidget* WaterStation::makeRules() {
                                return water && water->rules ? document_.apply(changeRuleField(document_.book(), *water->rules, key, text))
                                                             : Faults{};
                            });
-    column->addWidget(card_);
+    written->addWidget(card_);
     gaugeButton_ =
         toolButton("contest-gauge", tr("Length gauge…"), tr("The longest fly that this card allows, on paper at true size (PDF or SVG)"));
     connect(gaugeButton_, &QToolButton::clicked, this, [this] {
@@ -273,16 +279,16 @@ QWidget* WaterStation::makeRules() {
                                                           : tr("%1: %2. Nothing was written").arg(path, wrong));
                         });
     });
-    column->addWidget(gaugeButton_);
+    written->addWidget(gaugeButton_);
     ruled_->setObjectName(QStringLiteral("ruled"));
     ruled_->setWordWrap(true);
-    column->addWidget(ruled_);
+    written->addWidget(ruled_);
     twins_ = toolButton(
         "change-over", tr("Change them over"),
         tr("Takes off what the card forbids now and puts on what stands beside it: the twin of the dressing where the box has one"));
     twins_->hide();
     connect(twins_, &QToolButton::clicked, this, &WaterStation::changeOver);
-    column->addWidget(twins_);
+    written->addWidget(twins_);
     asLines(boxRuled_, "box-ruled", tr("The whole box under this card"));
     boxRuled_->setMaximumHeight(110);
     column->addWidget(boxRuled_);
