@@ -6,12 +6,16 @@
 #include <QApplication>
 #include <QDir>
 #include <QPainter>
+#include <QScrollBar>
 #include <QSettings>
 #include <QTemporaryDir>
+#include <QTest>
 #include <fstream>
 
 #include "benchmarks/demo_book.h"
 #include "book/edits.h"
+#include "daybook/day_page.h"
+#include "drawers/drawers_station.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
@@ -157,6 +161,65 @@ static void lightAndDark(benchmark::State& state) {
     }
 }
 BENCHMARK(lightAndDark)->Unit(benchmark::kMillisecond);
+
+// The page of a day with its outings and fish, painted again. Target: < 16 ms.
+static void aDaysPage(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    window->showStation(app::Station::daybook);
+    QApplication::processEvents();
+    auto* page = window->findChild<app::DayPage*>();
+    for (auto _ : state)
+        benchmark::DoNotOptimize(page->grab());
+}
+BENCHMARK(aDaysPage)->Unit(benchmark::kMillisecond);
+
+// A tray of 500 feathers scrolled by a row, each time painted. Target: < 16 ms.
+static void scrollATrayOfFeathers(benchmark::State& state) {
+    Book book = demoBook();
+    const std::vector<VaneFeather> feathers = book.feathers;
+    for (int i = 0; book.feathers.size() < 500; ++i) {
+        VaneFeather f = feathers[static_cast<std::size_t>(i) % feathers.size()];
+        f.id += "-" + std::to_string(i);
+        f.match.reset();
+        book.feathers.push_back(std::move(f));
+    }
+    Bench bench(book);
+    const auto window = bench.open();
+    window->showStation(app::Station::drawers);
+    window->drawers().open(app::Drawer::feathers);
+    app::Tray& tray = window->drawers().tray();
+    QScrollBar& bar = *tray.verticalScrollBar();
+    const auto scroll = [&](int to) {
+        bar.setValue(to);
+        tray.viewport()->repaint();
+    };
+    // Their pictures are painted beside the window, once: what is measured is the tray.
+    for (int to = 0; to <= bar.maximum(); to += 100) {
+        scroll(to);
+        QTest::qWait(30);
+    }
+    int to = 0;
+    for (auto _ : state) {
+        to = to + 118 > bar.maximum() ? 0 : to + 118;
+        scroll(to);
+    }
+}
+BENCHMARK(scrollATrayOfFeathers)->Unit(benchmark::kMillisecond);
+
+// Plan's fly made larger and smaller at the cursor, painted anew each time. Target: < 50 ms, with every fibre.
+static void zoomTheFly(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    auto* fly = window->findChild<app::FlyView*>(QStringLiteral("fly"));
+    double steps = 1.0;
+    for (auto _ : state) {
+        fly->zoom(steps, QPointF(300.0, 200.0));
+        fly->repaint();
+        steps = -steps;
+    }
+}
+BENCHMARK(zoomTheFly)->Unit(benchmark::kMillisecond);
 
 // Ten thousand edits on a book of some 2 MB, each kept on the disk. Target: memory stays flat (counters in MB).
 static void tenThousandEdits(benchmark::State& state) {

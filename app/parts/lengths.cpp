@@ -134,13 +134,20 @@ QString LengthSpin::textFromValue(double millimetres) const {
     return qs(formatLength(millimetres * mm, unit, decimals()));
 }
 
+// What was typed, without the words that stand before and after it.
+std::string LengthSpin::bare(QString text) const {
+    if (!prefix().isEmpty() && text.startsWith(prefix())) text.remove(0, prefix().size());
+    if (!suffix().isEmpty() && text.endsWith(suffix())) text.chop(suffix().size());
+    return text.toStdString();
+}
+
 double LengthSpin::valueFromText(const QString& text) const {
-    const auto length = parseLength(text.toStdString(), lengthsSaidIn());
+    const auto length = parseLength(bare(text), lengthsSaidIn());
     return length ? *length / mm : value();
 }
 
 QValidator::State LengthSpin::validate(QString& text, int&) const {
-    const auto length = parseLength(text.toStdString(), lengthsSaidIn());
+    const auto length = parseLength(bare(text), lengthsSaidIn());
     if (!length) return QValidator::Intermediate;
     return *length / mm >= minimum() && *length / mm <= maximum() ? QValidator::Acceptable : QValidator::Intermediate;
 }

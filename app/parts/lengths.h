@@ -45,6 +45,9 @@ class LengthSpin : public QDoubleSpinBox {
     [[nodiscard]] QString textFromValue(double millimetres) const override;
     [[nodiscard]] double valueFromText(const QString& text) const override;
     [[nodiscard]] QValidator::State validate(QString& text, int& at) const override;
+
+  private:
+    [[nodiscard]] std::string bare(QString text) const;
 };
 
 }  // namespace machair::app

@@ -151,6 +151,34 @@ TEST_CASE("what is typed in a house of inches is inches, and it is kept for the 
     CHECK(at.find<QLineEdit>("field-0-length")->text() == QStringLiteral("12 mm"));
 }
 
+TEST_CASE("a length is stepped and typed in the house's unit, whatever stands before it") {
+    const Lengths lengths;
+    LengthSpin spin;
+    spin.setRange(0.0, 2000.0);
+    spin.setDecimals(0);
+    spin.setPrefix(QStringLiteral("made "));
+    spin.setSpecialValueText(QStringLiteral("as reckoned"));
+    spin.show();
+    const auto type = [&](const char* words) {
+        spin.setFocus();
+        spin.selectAll();
+        QTest::keyClicks(&spin, QString::fromLatin1(words));
+        QTest::keyClick(&spin, Qt::Key_Return);
+        return spin.value();
+    };
+    CHECK(type("120") == Approx(120.0));
+    CHECK(spin.text() == QStringLiteral("made 120 mm"));
+    CHECK(type("2 in") == Approx(50.8));
+    CHECK(type("twelve") == Approx(50.8));
+    QTest::keyClick(&spin, Qt::Key_Up);
+    CHECK(spin.value() == Approx(51.8));
+    sayLengthsIn(LengthUnit::inches);
+    CHECK(type("4") == Approx(101.6));
+    CHECK(spin.text() == QStringLiteral("made 4 in"));
+    CHECK(type("0") == 0.0);
+    CHECK(spin.text() == QStringLiteral("as reckoned"));
+}
+
 TEST_CASE("a word without an end never makes the window wider") {
     At at(Station::evening);
     const int width = at.window().width();
