@@ -46,7 +46,7 @@ TeamView::TeamView(Document& document, const Theme& theme, QWidget* parent) : QW
     setObjectName(QStringLiteral("team-view"));
     setAccessibleName(tr("The flies side by side"));
     setAcceptDrops(true);
-    setFocusPolicy(Qt::ClickFocus);
+    setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setToolTip(tr("Drag a fly to another position, or one in from the box; Delete takes the chosen one off"));
     connect(&document_, &Document::teamChanged, this, &TeamView::rebuild);
@@ -112,7 +112,6 @@ void TeamView::resizeEvent(QResizeEvent*) { place(); }
 
 void TeamView::paintLeader(QPainter& painter) const {
     const Colours& c = theme_.colours();
-    const auto& report = document_.teamReport();
     painter.setPen(QPen(c.slate, 1.6, Qt::SolidLine, Qt::RoundCap));
     double last = 0.0;
     for (const Shown& fly : flies_) {
@@ -126,14 +125,54 @@ void TeamView::paintLeader(QPainter& painter) const {
         painter.setBrush(Qt::NoBrush);
         painter.drawPath(path);
     }
-    painter.setFont(faceScaled(0.88));
+    const auto all = spans();
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const bool held = span_ && QLatin1String(span_->key) == QLatin1String(all[i].key);
+        const bool strong = held || (hasFocus() && chosenSpan_ == i);
+        painter.setFont(faceScaled(0.88, strong));
+        painter.setPen(colourOf(c, all[i].verdict));
+        painter.drawText(all[i].rect.adjusted(14.0, 0.0, 0.0, 0.0), Qt::AlignLeft | Qt::AlignVCenter,
+                         tr("%1 m %2").arg(number(all[i].metres, 2), signOf(all[i].verdict)));
+        // The grip on the strand: two strokes that say which way it goes.
+        const QPointF grip(kStrandX, all[i].rect.center().y());
+        painter.setPen(QPen(strong ? c.accent : c.slate, strong ? 3.0 : 2.0, Qt::SolidLine, Qt::RoundCap));
+        for (const double off : {-3.0, 3.0})
+            painter.drawLine(grip + QPointF(-5.0, off), grip + QPointF(5.0, off));
+    }
+}
+
+std::vector<TeamView::Span> TeamView::spans() const {
+    std::vector<Span> list;
+    const auto& report = document_.teamReport();
+    if (!report) return list;
+    struct Named {
+        Position upper, lower;
+        const char* key;
+    };
+    // The others follow from these: an upper hangs so far from the bob, the rest of the way is what is left.
+    static constexpr std::array kNamed = {
+        Named{Position::bob, Position::middle, "bob_to_middle_m"}, Named{Position::middle, Position::point, "middle_to_point_m"},
+        Named{Position::bob, Position::upper, "bob_to_upper_m"}, Named{Position::middle, Position::lower, "middle_to_lower_m"}};
     for (const TeamCheck& check : report->checks) {
         if (check.term != TeamTerm::spacing || !check.value) continue;
+        const auto named =
+            std::ranges::find_if(kNamed, [&](const Named& one) { return one.upper == check.upper && one.lower == check.lower; });
+        if (named == kNamed.end()) continue;
         const double y = 0.5 * (rowOf(check.upper).center().y() + rowOf(check.lower).center().y());
-        painter.setPen(colourOf(c, check.verdict));
-        painter.drawText(QRectF(kStrandX + 6.0, y - 10.0, 110.0, 20.0), Qt::AlignLeft | Qt::AlignVCenter,
-                         tr("%1 m %2").arg(number(*check.value, 2), signOf(check.verdict)));
+        list.push_back({named->key, QRectF(kStrandX - 8.0, y - 12.0, 118.0, 24.0), *check.value, check.verdict});
     }
+    return list;
+}
+
+std::optional<std::size_t> TeamView::spanAt(QPointF at) const {
+    const auto all = spans();
+    for (std::size_t i = 0; i < all.size(); ++i)
+        if (all[i].rect.contains(at)) return i;
+    return std::nullopt;
+}
+
+Result<Edit> TeamView::lengthened(const char* key, double metres) const {
+    return changeLeaderField(document_.book(), document_.team()->id, key, formatNumber(metres, 2));
 }
 
 void TeamView::paintMeasures(QPainter& painter, const Shown& fly, const TeamFly& weighed) const {
@@ -325,8 +364,15 @@ std::optional<Position> TeamView::positionAt(QPointF at) const {
 
 void TeamView::mousePressEvent(QMouseEvent* event) {
     if (event->button() != Qt::LeftButton) return;
-    const auto at = positionAt(event->position());
     const TeamSpec* team = document_.team();
+    if (const auto span = team ? spanAt(event->position()) : std::nullopt) {
+        const Span taken = spans()[*span];
+        chosenSpan_ = *span;
+        span_ = {taken.key, taken.metres, taken.metres};
+        pressed_ = event->position();
+        return update();
+    }
+    const auto at = positionAt(event->position());
     if (!at || !team || !team->at(*at)) return;
     dragged_ = at;
     pressed_ = pointer_ = event->position();
@@ -334,6 +380,15 @@ void TeamView::mousePressEvent(QMouseEvent* event) {
 }
 
 void TeamView::mouseMoveEvent(QMouseEvent* event) {
+    if (span_) {
+        constexpr double kStep = 0.05, kPxPerStep = 6.0, kLeast = 0.1, kMost = 6.0;  // m; px; m
+        const double steps = std::round((event->position().y() - pressed_.y()) / kPxPerStep);
+        const double to = std::clamp(span_->from + steps * kStep, kLeast, kMost);
+        if (to == span_->now) return;
+        span_->now = to;
+        return document_.previewTeam(lengthened(span_->key, to));
+    }
+    if (!dragged_ && spanAt(event->position())) return setCursor(Qt::SizeVerCursor);
     const auto at = positionAt(event->position());
     const TeamSpec* team = document_.team();
     setCursor(dragged_ ? Qt::ClosedHandCursor : at && team && team->at(*at) ? Qt::OpenHandCursor : Qt::ArrowCursor);
@@ -345,6 +400,12 @@ void TeamView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void TeamView::mouseReleaseEvent(QMouseEvent*) {
+    if (const auto held = std::exchange(span_, std::nullopt)) {
+        auto edit = lengthened(held->key, held->now);
+        document_.dropTeamPreview();
+        if (held->now != held->from) document_.refuse(document_.apply(std::move(edit)));
+        return update();
+    }
     const auto from = std::exchange(dragged_, std::nullopt);
     const auto to = std::exchange(over_, std::nullopt);
     if (from && to && *from != *to && document_.team())
@@ -353,8 +414,22 @@ void TeamView::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void TeamView::keyPressEvent(QKeyEvent* event) {
-    if (event->key() != Qt::Key_Delete) return QWidget::keyPressEvent(event);
-    takeOff();
+    const std::size_t flies = rows().size(), all = spans().size();
+    switch (event->key()) {
+        case Qt::Key_Delete: return takeOff();
+        case Qt::Key_Escape:
+            if (!std::exchange(span_, std::nullopt)) break;
+            document_.dropTeamPreview();
+            return update();
+        case Qt::Key_Up:
+        case Qt::Key_Down:
+            if (all == 0) break;
+            return choosePart(flies + (chosenSpan_ + (event->key() == Qt::Key_Up ? all - 1 : 1)) % all);
+        case Qt::Key_Left: return nudgePart(flies + chosenSpan_, -1);
+        case Qt::Key_Right: return nudgePart(flies + chosenSpan_, 1);
+        default: break;
+    }
+    QWidget::keyPressEvent(event);
 }
 
 void TeamView::takeOff() {
@@ -402,11 +477,29 @@ std::vector<SpokenPart> TeamView::spokenParts() const {
                                : tr("no fly hangs here"),
                          rowOf(position).toRect(), document_.position() == position});
     }
+    const auto all = spans();
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        QString name = QString::fromLatin1(all[i].key).chopped(2);
+        parts.push_back({name.replace(QLatin1Char('_'), QLatin1Char(' ')),
+                         tr("%1 m %2").arg(number(all[i].metres, 2), signOf(all[i].verdict)), all[i].rect.toRect(), chosenSpan_ == i,
+                         true});
+    }
     return parts;
+}
+void TeamView::nudgePart(std::size_t part, int steps) {
+    const auto all = spans();
+    const std::size_t flies = rows().size();
+    if (part < flies || part - flies >= all.size() || !document_.team()) return;
+    constexpr double kStep = 0.05;  // m
+    document_.refuse(document_.apply(lengthened(all[part - flies].key, all[part - flies].metres + kStep * steps)));
 }
 void TeamView::choosePart(std::size_t part) {
     const auto shown = rows();
-    if (part < shown.size() && document_.team() && document_.team()->at(shown[part])) document_.choosePosition(shown[part]);
+    if (part >= shown.size()) {
+        chosenSpan_ = part - shown.size();
+        return update();
+    }
+    if (document_.team() && document_.team()->at(shown[part])) document_.choosePosition(shown[part]);
 }
 
 }  // namespace machair::app

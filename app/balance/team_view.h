@@ -26,12 +26,21 @@ class TeamView : public QWidget, public Spoken {
     void point(std::optional<std::size_t> check);
     // Takes the fly on the bench off the leader.
     void takeOff();
+    // The lengths of the leader that can be said by themselves: dragged up and down on it, or nudged.
+    struct Span {
+        const char* key;  // as a leader has it: "bob_to_middle_m"
+        QRectF rect;      // where it is taken hold of
+        double metres;
+        Verdict verdict;
+    };
+    [[nodiscard]] std::vector<Span> spans() const;
     // What is dragged in: a dressing and, in a second line, the hook that it is on.
     static constexpr const char* kDressing = "application/x-machair-dressing";
     [[nodiscard]] static QString dragged(const Fly& fly);
 
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
-    void choosePart(std::size_t part) override;
+    void choosePart(std::size_t part) override;  // a fly, then the lengths between them
+    void nudgePart(std::size_t part, int steps) override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -56,6 +65,8 @@ class TeamView : public QWidget, public Spoken {
     void place();
     [[nodiscard]] std::vector<Position> rows() const;
     [[nodiscard]] std::optional<Position> positionAt(QPointF at) const;
+    [[nodiscard]] std::optional<std::size_t> spanAt(QPointF at) const;
+    [[nodiscard]] Result<Edit> lengthened(const char* key, double metres) const;
     void paintLeader(QPainter& painter) const;
     void paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) const;
     void paintMeasures(QPainter& painter, const Shown& fly, const TeamFly& weighed) const;
@@ -72,6 +83,12 @@ class TeamView : public QWidget, public Spoken {
     QPointF pressed_;
     QPointF pointer_;
     std::optional<Position> over_;
+    struct HeldSpan {
+        const char* key;
+        double from, now;  // m
+    };
+    std::optional<HeldSpan> span_;  // under the mouse button
+    std::size_t chosenSpan_ = 0;    // by keyboard
 };
 
 }  // namespace machair::app

@@ -22,12 +22,11 @@
 #include "daybook/box.h"
 #include "editing/tying_hand.h"
 #include "editing/write_text.h"
-#include "evening/stock_lines.h"
+#include "evening/shelf.h"
 #include "evening/timeline_view.h"
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
-#include "parts/chooser.h"
 #include "parts/label.h"
 #include "parts/pictured.h"
 #include "store/calendar.h"
@@ -57,10 +56,7 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
       way_(new QComboBox),
       said_(new Label),
       pictures_(Pictures::of(document, theme)),
-      box_(new QListWidget),
-      count_(new QSpinBox),
-      next_(new QListWidget),
-      stock_(new QListWidget),
+      shelf_(new Shelf(document, theme)),
       due_(new Label) {
     setObjectName(QStringLiteral("evening"));
     clock_.setInterval(kTick);
@@ -69,8 +65,11 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
     auto* left = new QVBoxLayout;
     left->setSpacing(0);
     left->addWidget(timeline_, 3);
-    left->addWidget(makeStock(), 2);
+    left->addWidget(shelf_, 2);
     layout->addLayout(left, 1);
+    connect(shelf_, &Shelf::batchWanted, this, [this](const std::string& pattern) {
+        document_.refuse(document_.apply(addBatch(document_.book(), pattern, wanted_->value())));
+    });
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
     connect(timeline_, &TimelineView::endMoved, minutes_, &QSpinBox::setValue);
     layout->addWidget(scrolled(makePanel(), kEveningPanel));
@@ -187,191 +186,6 @@ QWidget* EveningStation::makePanel() {
     return panel;
 }
 
-// Under the timetable: what lies in the box, what to tie next, what runs out.
-QWidget* EveningStation::makeStock() {
-    auto* under = new QWidget;
-    auto* row = new QHBoxLayout(under);
-    row->setContentsMargins(14, 8, 14, 8);
-    row->setSpacing(14);
-    const auto column = [&](const QString& title, QListWidget* list, const char* name, const QString& spoken) {
-        auto* made = new QVBoxLayout;
-        made->addWidget(heading(title));
-        asLines(list, name, spoken);
-        showPictures(list, pictures_, kSmallPicture);
-        made->addWidget(list, 1);
-        row->addLayout(made, 1);
-        return made;
-    };
-    auto* box = column(tr("The fly box"), box_, "fly-box", tr("Flies in the box"));
-    auto* happened = new QHBoxLayout;
-    happened->setSpacing(3);
-    for (const auto& [name, text, tip, event] :
-         {std::tuple{"box-chewed", tr("Chewed"), tr("One of it is chewed: still there, but spent"), BoxEvent::chewed},
-          std::tuple{"box-lost", tr("Lost"), tr("One of it stayed in the water"), BoxEvent::lost},
-          std::tuple{"box-mended", tr("Mended"), tr("A chewed one is sound again"), BoxEvent::mended},
-          std::tuple{"box-out", tr("Out"), tr("A chewed one is thrown away"), BoxEvent::thrownAway}}) {
-        auto* button = toolButton(name, text, tip);
-        connect(button, &QToolButton::clicked, this, [this, event] {
-            const auto* item = box_->currentItem();
-            if (!item) return document_.say(tr("Choose a fly of the box first"));
-            const Faults faults = document_.apply(boxEvent(document_.book(), item->data(Qt::UserRole).toString().toStdString(), event));
-            if (!faults.empty()) document_.say(qt(faults.front().what));
-        });
-        happened->addWidget(button);
-    }
-    happened->addStretch(1);
-    box->addLayout(makeCount());
-    box->addLayout(happened);
-    auto* next = column(tr("Tie next (rule of thumb)"), next_, "tie-next", tr("What to tie next"));
-    auto* add = toolButton("next-batch", tr("Add as a batch"), tr("So many of it as stands beside \"Add of the bench's\""));
-    connect(add, &QToolButton::clicked, this, [this] {
-        const auto* item = next_->currentItem();
-        if (!item) return document_.say(tr("Choose a dressing first"));
-        document_.refuse(document_.apply(addBatch(document_.book(), item->data(Qt::UserRole).toString().toStdString(), wanted_->value())));
-    });
-    next->addWidget(add);
-    stock_->setItemDelegate(new StockLines(theme_, stock_));
-    auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
-    there_ = new FieldsForm(
-        document_, theme_, "stock", {"length_m", "count", "mass_mg", "offcuts_mm"},
-        [this](const std::string& key, const std::string& text) {
-            const auto* item = stock_->currentItem();
-            return item ? document_.apply(changeStock(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
-                        : Faults();
-        });
-    there_->hide();
-    stock->addWidget(there_);
-    connect(stock_, &QListWidget::currentRowChanged, this, [this](int chosen) {
-        const QListWidgetItem* item = chosen < 0 ? nullptr : stock_->item(chosen);
-        there_->setVisible(item && !item->data(Qt::UserRole).toString().isEmpty());
-        if (!there_->isVisibleTo(this)) return;
-        const Stock* there = document_.book().findStock(item->data(Qt::UserRole).toString().toStdString());
-        there_->show(fieldsOf(there ? *there : Stock{}));
-    });
-    return under;
-}
-
-// How many there are of the chosen one, said outright; and others that one has already.
-QLayout* EveningStation::makeCount() {
-    auto* row = new QHBoxLayout;
-    row->setSpacing(3);
-    count_->setObjectName(QStringLiteral("box-count"));
-    count_->setAccessibleName(tr("How many of the chosen fly there are"));
-    constexpr int kMost = 100000;
-    count_->setRange(0, kMost);
-    count_->setPrefix(tr("there are "));
-    count_->setEnabled(false);
-    row->addWidget(count_);
-    auto* have =
-        toolButton("box-have", tr("I already have…"), tr("Flies tied before: the dressing and its hook from pictures, then their number"));
-    row->addWidget(have);
-    row->addStretch(1);
-    connect(box_, &QListWidget::currentRowChanged, this, &EveningStation::showCount);
-    connect(count_, &QSpinBox::editingFinished, this, [this] {
-        const BoxFly* fly = chosenFly();
-        if (!fly || count_->value() == fly->tied.value_or(1)) return;
-        document_.refuse(
-            document_.apply(changeRecord(document_.book(), {"box", fly->id}, "tied", std::to_string(count_->value()), Source::typed)));
-    });
-    connect(have, &QToolButton::clicked, this, [this, have] {
-        if (!document_.isOpen()) return;
-        Chooser::Asked asked;
-        asked.title = tr("Which fly do you have already?");
-        asked.things = thingsIn(document_.book(), "patterns");
-        Chooser::ask(have, document_, theme_, std::move(asked), [this, have](const RecordId& fly) {
-            const Pattern* dressing = document_.book().findPattern(fly.id);
-            if (!dressing) return;
-            Chooser::Asked hook;
-            hook.title = tr("On which hook?");
-            hook.things = thingsIn(document_.book(), "hooks");
-            hook.now = {"hooks", dressing->hook};
-            Chooser::ask(have, document_, theme_, std::move(hook),
-                         [this, fly = fly.id](const RecordId& chosen) { haveAlready(fly, chosen.id); });
-        });
-    });
-    return row;
-}
-
-const BoxFly* EveningStation::chosenFly() const {
-    const QListWidgetItem* item = document_.isOpen() ? box_->currentItem() : nullptr;
-    if (!item) return nullptr;
-    const auto& box = document_.book().box;
-    const auto found = std::ranges::find(box, item->data(Qt::UserRole).toString().toStdString(), &BoxFly::id);
-    return found == box.end() ? nullptr : &*found;
-}
-
-void EveningStation::showCount() {
-    const BoxFly* fly = chosenFly();
-    count_->setEnabled(fly != nullptr);
-    const QSignalBlocker quiet(count_);
-    count_->setValue(fly ? fly->tied.value_or(1) : 0);
-}
-
-// One of it lies in the box from now on, where none did; its number is what is asked for next.
-void EveningStation::haveAlready(const std::string& pattern, const std::string& hook) {
-    if (boxCount(document_.book(), pattern, hook) == 0)
-        document_.refuse(document_.apply(changeBoxCount(document_.book(), pattern, 1, hook)));
-    const Pattern* dressing = document_.book().findPattern(pattern);
-    for (int row = 0; row < box_->count(); ++row) {
-        const std::string id = box_->item(row)->data(Qt::UserRole).toString().toStdString();
-        const auto fly = std::ranges::find(document_.book().box, id, &BoxFly::id);
-        if (fly == document_.book().box.end() || fly->pattern != pattern || fly->hook.value_or(dressing->hook) != hook) continue;
-        box_->setCurrentRow(row);
-        box_->scrollToItem(box_->item(row));
-        break;
-    }
-    count_->setFocus();
-    count_->selectAll();
-}
-
-void EveningStation::refreshBox() {
-    const Book& book = document_.book();
-    const Colours& c = theme_.colours();
-    const int chosen = box_->currentRow();
-    box_->clear();
-    for (const BoxRow& row : boxRows(book)) {
-        auto* item = new QListWidgetItem(tr("%1, %2%3: %4%5%6")
-                                             .arg(qt(row.title))
-                                             .arg(row.size)
-                                             .arg(row.barb ? QString() : tr(" barbless"))
-                                             .arg(row.tied)
-                                             .arg(row.chewed > 0 ? tr(", %1 chewed").arg(row.chewed) : QString(),
-                                                  row.lost > 0 ? tr(", %1 lost").arg(row.lost) : QString()),
-                                         box_);
-        item->setData(Qt::UserRole, qt(row.id));
-        setPictured(*item, {"box", row.id}, pictures_);
-        if (row.sound() == 0) item->setForeground(c.fault);
-    }
-    box_->setCurrentRow(std::min(chosen, box_->count() - 1));
-    showCount();
-    next_->clear();
-    for (const TieNext& row : tieNext(book, QDate::currentDate().month())) {
-        auto* item = new QListWidgetItem(inHouseUnit(row.title + "\n" + row.why), next_);
-        item->setData(Qt::UserRole, qt(row.pattern));
-        setPictured(*item, {"patterns", row.pattern}, pictures_);
-        if (next_->count() >= 8) break;
-    }
-    const QString chosenStock = stock_->currentItem() ? stock_->currentItem()->data(Qt::UserRole).toString() : QString();
-    stock_->clear();
-    if (const auto wanted = stockWanted(book)) {
-        for (const StockWanted& row : *wanted) {
-            QString text =
-                tr("%1\n%2 wanted, %3").arg(qt(row.title), qt(row.wants), row.lasts ? tr("%1 there").arg(qt(row.has)) : tr("not counted"));
-            if (row.runsOutIn)
-                text += tr("; out in %1: buy %2%3")
-                            .arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
-            auto* item = new QListWidgetItem(inHouseUnit(text), stock_);
-            item->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
-            item->setData(Qt::UserRole, qt(row.material));
-            setPictured(*item, {"materials", row.material}, pictures_);
-            StockLines::set(*item, row);
-            item->setToolTip(tr("Choose it to say how much there is"));
-            if (qt(row.material) == chosenStock) stock_->setCurrentItem(item);
-        }
-        if (wanted->empty()) new QListWidgetItem(tr("No batch waits: nothing is wanted."), stock_);
-    }
-}
-
 void EveningStation::showEvent(QShowEvent*) { refresh(); }
 
 Timetable EveningStation::table() const {
@@ -461,7 +275,7 @@ void EveningStation::refresh() {
         setPictured(*item, {"patterns", batch.pattern}, pictures_);
     }
     batches_->setCurrentRow(std::min(row, batches_->count() - 1));
-    refreshBox();
+    shelf_->refresh();
     auto jobs = waitingJobs(document_.book());
     best_.reset();  // what was shown is of other jobs
     asked_.reset();

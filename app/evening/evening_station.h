@@ -23,6 +23,7 @@ class Label;
 
 class FieldsForm;
 class Pictures;
+class Shelf;
 class TimelineView;
 
 class EveningStation : public QWidget {
@@ -43,7 +44,6 @@ class EveningStation : public QWidget {
     [[nodiscard]] std::optional<double> minutesGone() const;
     void tick();
     void refresh();
-    void refreshBox();
     void askEvening();
     void showTable();
     // The timetable that is shown: the best, one of the two ways, least change of material, or the order dragged.
@@ -51,11 +51,6 @@ class EveningStation : public QWidget {
     void move(std::size_t job, std::size_t before);
     void keepCalendar();
     void keepBuyingList();
-    QWidget* makeStock();
-    QLayout* makeCount();
-    [[nodiscard]] const BoxFly* chosenFly() const;
-    void showCount();
-    void haveAlready(const std::string& pattern, const std::string& hook);
     [[nodiscard]] QString sayTimes() const;
     [[nodiscard]] QString sayHook(const Batch& batch) const;
 
@@ -71,12 +66,8 @@ class EveningStation : public QWidget {
     QComboBox* way_;
     Label* said_;
     Pictures& pictures_;
-    QListWidget* box_;
-    QSpinBox* count_;  // of the chosen fly of the box
-    QListWidget* next_;
-    QListWidget* stock_;
+    Shelf* shelf_;
     FieldsForm* batch_ = nullptr;
-    FieldsForm* there_ = nullptr;     // how much of the chosen material there is
     std::vector<std::size_t> order_;  // as dragged; jobs by number
     QElapsedTimer sinceLast_;         // one was tied
     std::vector<TyingJob> jobs_;

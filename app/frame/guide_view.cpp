@@ -104,7 +104,8 @@ std::vector<KeyWords> keysAt(Station station) {
         case Station::check: return {key(O::tr("Ctrl+Return"), O::tr("keep this fly's check"))};
         case Station::balance:
             return {key(O::tr("F5"), O::tr("find the smallest change")),
-                    key(O::tr("drag a fly"), O::tr("to another place, or out of the box"))};
+                    key(O::tr("drag a fly"), O::tr("to another place, or out of the box")),
+                    key(O::tr("drag on the leader, ↑ ↓ ← →"), O::tr("how far apart two flies hang"))};
         case Station::drift: return {};
         case Station::water:
             return {key(O::tr("drag the arrow"), O::tr("the wind: where from, and how much")), key(O::tr("F6"), O::tr("choose three"))};

@@ -188,7 +188,17 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
 }
 
 // The stations go before what they show: the document, the devices and the colours.
-MainWindow::~MainWindow() { delete takeCentralWidget(); }
+MainWindow::~MainWindow() {
+    endTyping();
+    delete takeCentralWidget();
+}
+
+// What is being typed is an edit too, in a sheet that dropped down as well: it is made while all that it needs still stands.
+void MainWindow::endTyping() {
+    QWidget* field = QApplication::focusWidget();
+    for (const QObject* owner = field; owner; owner = owner->parent())
+        if (owner == this) return field->clearFocus();
+}
 
 void MainWindow::listenToDevices() {
     connect(&hub_, &devices::Hub::lengthRead, this, &MainWindow::takeLength);
@@ -677,7 +687,7 @@ void MainWindow::keepSettings() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    if (auto* field = focusWidget()) field->clearFocus();  // what is being typed is an edit too
+    endTyping();
     keepSettings();
     event->accept();
 }

@@ -66,6 +66,7 @@ class MainWindow : public QMainWindow {
     [[nodiscard]] Document& document() { return document_; }
     [[nodiscard]] Theme& theme() { return theme_; }
     void keepSettings();
+    void endTyping();
     void showStation(Station station);
     [[nodiscard]] Station station() const;
     [[nodiscard]] devices::Hub& devices() { return hub_; }

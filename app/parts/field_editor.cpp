@@ -100,6 +100,11 @@ FieldEditor::FieldEditor(Document& document, const Theme& theme, const Field& fi
     show(field);
 }
 
+// A line that loses its focus because it goes would still speak of an edit, to what is gone already.
+FieldEditor::~FieldEditor() {
+    if (line_) line_->disconnect(this);
+}
+
 void FieldEditor::pickColour() {
     auto* dialog = new QColorDialog(QColor(qt(field_.text.empty() ? std::string("#8a8070") : field_.text)), this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);

@@ -22,6 +22,7 @@ class FieldEditor : public QWidget {
     // `write` gets what was typed or chosen, as withField reads it. The editor itself (line, choice, button) has the name.
     FieldEditor(Document& document, const Theme& theme, const Field& field, const QString& name, std::function<void(const QString&)> write,
                 QWidget* parent = nullptr);
+    ~FieldEditor() override;
     // As the record has it now; what is being typed is left alone.
     void show(const Field& field);
     [[nodiscard]] QLineEdit* line() const { return line_; }

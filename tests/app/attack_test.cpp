@@ -131,6 +131,31 @@ TEST_CASE("the window is left with every device connected, and nothing is touche
     QApplication::processEvents();
 }
 
+TEST_CASE("what is typed and not entered when the window is left is kept, and nothing is touched afterwards") {
+    Bench bench;
+    bench.window().showStation(Station::balance);
+    QTest::mouseClick(bench.find<QToolButton>("leader-open"), Qt::LeftButton);
+    auto* dropper = bench.find<QLineEdit>("leader-dropper_m");
+    REQUIRE(QTest::qWaitFor([&] { return dropper->isVisible(); }));
+    dropper->setFocus();
+    dropper->selectAll();
+    QTest::keyClicks(dropper, QStringLiteral("0.17"));
+    const std::string team = bench.document().team()->id;
+    bench.restart();
+    REQUIRE(bench.document().book().findTeam(team)->leader);
+    CHECK(*bench.document().book().findTeam(team)->leader->dropper / metre == Approx(0.17));
+    // And where the window goes without being closed.
+    bench.window().showStation(Station::drawers);
+    bench.window().drawers().open(Drawer::hooks);
+    bench.window().drawers().choose("wet-10");
+    auto* name = bench.find<QLineEdit>("record-name");
+    name->setFocus();
+    QTest::keyClicks(name, QStringLiteral(" mine"));
+    bench.leave();
+    const std::string kept = bench.kept().findHook("wet-10")->name.value_or("");
+    CHECK(kept.ends_with(" mine"));
+}
+
 TEST_CASE("what is thrown in a slot is said, and the window and its book live on") {
     Bench bench;
     const Book before = bench.document().book();

@@ -355,3 +355,35 @@ TEST_CASE("the wind, the steps, the season, the day, the team and the sizes are 
     sizes->choosePart(0);
     CHECK(at.document().plan()->hook.size() == sizes->flies().front().size);
 }
+
+TEST_CASE("the leader's lengths are dragged on the leader, the sheet follows, and keys nudge them") {
+    At at(Station::balance);
+    auto* team = at.find<TeamView>("team-view");
+    const auto spans = team->spans();
+    REQUIRE(spans.size() == 2);
+    REQUIRE(QLatin1String(spans[0].key) == QLatin1String("bob_to_middle_m"));
+    const double before = spans[0].metres;
+    const Book book = at.document().book();
+    const QPointF grip = spans[0].rect.center();
+    QTest::mousePress(team, Qt::LeftButton, Qt::NoModifier, grip.toPoint());
+    QTest::mouseMove(team, (grip + QPointF(0.0, 30.0)).toPoint());
+    QTest::mouseMove(team, (grip + QPointF(0.0, 60.0)).toPoint());
+    CHECK(at.document().teamPreviewing());  // the sheet says it already
+    CHECK(team->spans()[0].metres == Approx(before + 0.5));
+    CHECK(at.document().book() == book);
+    QTest::mouseRelease(team, Qt::LeftButton, Qt::NoModifier, (grip + QPointF(0.0, 60.0)).toPoint());
+    CHECK_FALSE(at.document().teamPreviewing());
+    CHECK(*at.document().team()->leader->bobToMiddle / metre == Approx(before + 0.5));
+    at.document().undoStack().undo();
+    CHECK(at.document().book() == book);
+    // A drag that is let go with Esc changes nothing.
+    QTest::mousePress(team, Qt::LeftButton, Qt::NoModifier, grip.toPoint());
+    QTest::mouseMove(team, (grip + QPointF(0.0, 30.0)).toPoint());
+    QTest::keyClick(team, Qt::Key_Escape);
+    QTest::mouseRelease(team, Qt::LeftButton, Qt::NoModifier, (grip + QPointF(0.0, 30.0)).toPoint());
+    CHECK(at.document().book() == book);
+    team->setFocus();
+    QTest::keyClick(team, Qt::Key_Down);
+    QTest::keyClick(team, Qt::Key_Right);
+    CHECK(*at.document().team()->leader->middleToPoint / metre == Approx(spans[1].metres + 0.05));
+}

@@ -58,6 +58,8 @@ class Bench {
         REQUIRE(QTest::qWaitForWindowActive(window_.get()));
     }
 
+    void leave() { window_.reset(); }
+
     MainWindow& window() { return *window_; }
     Document& document() { return window_->document(); }
     template <class Widget>
