@@ -43,8 +43,10 @@ class Trials {
         change(*edit.after.findPattern(plan_.pattern.id));
         take(way, cost, std::move(edit));
     }
+    // Nothing where the part is of another kind than the change is for.
     template <class Detail>
     void part(const std::string& way, std::size_t index, int cost, std::string words, const std::function<void(Detail&)>& change) {
+        if (!std::holds_alternative<Detail>(plan_.pattern.parts[index].detail)) return;
         pattern(way, cost, std::move(words), [&](Pattern& p) { change(std::get<Detail>(p.parts[index].detail)); });
     }
     void take(const std::string& way, int cost, Result<Edit> edit) {
@@ -289,14 +291,17 @@ void tryStrands(Trials& trials, std::size_t part) {
 // Stops in mm as shares of this shank, so that they move with the hook.
 void tryRatios(Trials& trials, std::size_t part) {
     const Length shank = trials.plan().hook.shank();
-    trials.part<BodyPart>("ratio", part, 1, "its stops as shares of the shank", [&](BodyPart& body) {
-        for (auto* station : {&body.end, &body.front})
+    const auto asShares = [&](auto& stopped) {
+        for (auto* station : {&stopped.end, &stopped.front})
             for (const auto offset : {&StationSpec::ahead, &StationSpec::behind})
                 if (*station && ((**station).*offset)) {
                     auto& spec = *((**station).*offset);
                     if (const Length* fixed = std::get_if<Length>(&spec.value)) spec = ratioOf(*fixed / shank, Yardstick::shank);
                 }
-    });
+    };
+    const std::string words = "its stops as shares of the shank";
+    trials.part<BodyPart>("ratio", part, 1, words, [&](BodyPart& body) { asShares(body); });
+    trials.part<UnderbodyPart>("ratio", part, 1, words, [&](UnderbodyPart& under) { asShares(under); });
 }
 
 void tryWindings(Trials& trials, std::size_t part) {

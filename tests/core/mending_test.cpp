@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <catch2/catch.hpp>
 
+#include "tests/random_book.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -74,6 +75,12 @@ BodyPart stopped(double behindEye) {
     return body;
 }
 
+UnderbodyPart underStopped(double behindEye) {
+    UnderbodyPart under;
+    under.end = stopped(behindEye).end;
+    return under;
+}
+
 // A body whose front leaves little room at the eye.
 BodyPart forward() {
     BodyPart body;
@@ -100,6 +107,7 @@ std::vector<Trouble> troubles() {
         {Concern::wingLift,
          {part(PartKind::body, bodyOf(1.6, 3.2), "seal"), part(PartKind::wing, wingOf(2.0, 3, ratioOf(1.0, Yardstick::shank)), "flank")}},
         {Concern::fixedStop, {part(PartKind::body, stopped(7.0), "seal")}},
+        {Concern::fixedStop, {part(PartKind::underbody, underStopped(7.0), "seal"), seal}},
         {Concern::oddPair, {seal, part(PartKind::wing, tips(3), "hen")}},
         {Concern::brittleBody, {part(PartKind::rib, ribOf(Winding::with), "wire"), part(PartKind::body, herlOf(4), "herl")}},
         {Concern::ribWithPalmer, {part(PartKind::rib, ribOf(Winding::with), "wire"), seal, part(PartKind::palmer, PalmerPart{}, "saddle")}},
@@ -172,6 +180,23 @@ TEST_CASE("every warning has a mend that cures it, and every mend does what it s
                 CHECK(said.find("cures it") != std::string::npos);
         }
     }
+}
+
+TEST_CASE("whatever a dressing is warned of, its mends are found or there are none") {
+    int warnings = 0;
+    for (unsigned seed = 1; seed <= 200; ++seed) {
+        const Book book = RandomBook(seed).make();
+        for (const Pattern& pattern : book.patterns) {
+            const auto plan = planWhatCan(book, pattern.id);
+            if (!plan) continue;
+            for (const Warning& warning : plan->warnings) {
+                CAPTURE(seed, pattern.id, warning.what);
+                CHECK_NOTHROW(mendsOf(book, *plan, warning));
+                ++warnings;
+            }
+        }
+    }
+    CHECK(warnings > 150);
 }
 
 TEST_CASE("of the mends that cure and bring nothing, the cheapest stands first") {
