@@ -8,6 +8,7 @@
 
 #include "parts/lengths.h"
 #include "store/disk.h"
+#include "theme/theme.h"
 
 namespace machair::app {
 
@@ -15,6 +16,7 @@ Application::Application(int& argc, char** argv) : QApplication(argc, argv) {
     constexpr int kMegabytesOfAPicture = 2048;  // read_picture.h bounds what is read; Qt's own 256 refuse what is shrunk on reading
     QImageReader::setAllocationLimit(kMegabytesOfAPicture);
     installEventFilter(this);
+    static_cast<void>(textScale());  // the system's size of text, before anything changes it
 }
 
 bool Application::notify(QObject* receiver, QEvent* event) {

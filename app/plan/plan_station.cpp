@@ -1,13 +1,16 @@
 #include "plan/plan_station.h"
 
+#include <QEvent>
 #include <QSplitter>
 #include <QStackedWidget>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "plan/budget_view.h"
 #include "plan/fly_view.h"
 #include "plan/sizes_view.h"
 #include "plan/ticket.h"
+#include "theme/theme.h"
 
 namespace machair::app {
 
@@ -28,12 +31,23 @@ PlanStation::PlanStation(Document& document, const Theme& theme, QWidget* parent
     setFocusProxy(ticket);
     splitter_->setStretchFactor(0, 1);
     splitter_->setStretchFactor(1, 0);
-    constexpr int kTicketWidth = 400;
-    splitter_->setSizes({880, kTicketWidth});
+    giveTicketRoom();
     splitter_->setChildrenCollapsible(false);
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(splitter_);
+}
+
+// Its words want more of it where they are larger.
+void PlanStation::giveTicketRoom() {
+    constexpr int kTicketWidth = 400, kUsual = 1280;
+    const int ticket = grownWithText(kTicketWidth);
+    splitter_->setSizes({std::max(kUsual, width()) - ticket, ticket});
+}
+
+void PlanStation::changeEvent(QEvent* event) {
+    QWidget::changeEvent(event);
+    if (event->type() == QEvent::ApplicationFontChange || event->type() == QEvent::FontChange) giveTicketRoom();
 }
 
 void PlanStation::showSizes(bool shown) { sheets_->setCurrentIndex(shown ? 1 : 0); }

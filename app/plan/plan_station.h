@@ -19,7 +19,11 @@ class PlanStation : public QWidget {
     void restoreLayout(const QByteArray& state);
     void showSizes(bool shown);
 
+  protected:
+    void changeEvent(QEvent* event) override;
+
   private:
+    void giveTicketRoom();
     QSplitter* splitter_;
     QStackedWidget* sheets_;
 };
