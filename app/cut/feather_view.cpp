@@ -21,8 +21,6 @@ constexpr std::size_t kMostRows = 8;
 constexpr double kLabel = 118.0;     // px at the left
 constexpr double kUsualBarbs = 2.4;  // a mm, where the material is gone from the drawers
 
-QString shown(Length length) { return lengthFigure(length); }
-
 }  // namespace
 
 FeatherView::FeatherView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
@@ -160,7 +158,7 @@ void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
         painter.drawLine(QPointF(right - 0.6, stem + 4.0), QPointF(right - 0.6, stem + 9.0));
         painter.drawLine(QPointF(left + 0.6, stem + 9.0), QPointF(right - 0.6, stem + 9.0));
         painter.setPen(c.accent);
-        const QString text = right - left > 54.0 ? tr("%1 · %2").arg(order).arg(shown(cut.to - cut.from)) : QString::number(order);
+        const QString text = right - left > 54.0 ? tr("%1 · %2").arg(order).arg(lengthFigure(cut.to - cut.from)) : QString::number(order);
         painter.drawText(QRectF(left - 20.0, stem + 10.0, right - left + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, text);
         ++order;
     }

@@ -13,6 +13,9 @@ constexpr const char* kProperty = "lengthsSaidIn";  // of the application
 
 QString qs(std::string_view text) { return QString::fromUtf8(text.data(), static_cast<qsizetype>(text.size())); }
 
+// "11.7" of "11.7 mm".
+QString figureOf(const QString& said) { return said.left(said.lastIndexOf(QLatin1Char(' '))); }
+
 bool inMillimetres(const Field& field) { return field.key.ends_with("_mm"); }
 bool isWritten(const Field& field) { return field.kind == FieldKind::length || field.kind == FieldKind::station; }
 
@@ -55,17 +58,11 @@ QString inHouseUnit(const QString& words) {
 }
 QString lengthSaid(Length length, int decimals) { return qs(formatLength(length, lengthsSaidIn(), decimals)); }
 QString lengthUnitName() { return qs(nameOf(lengthsSaidIn())); }
-QString lengthFigure(Length length, int decimals) {
-    QString text = lengthSaid(length, decimals);
-    text.chop(1 + static_cast<qsizetype>(nameOf(lengthsSaidIn()).size()));
-    return text;
-}
+QString lengthFigure(Length length, int decimals) { return figureOf(lengthSaid(length, decimals)); }
 
 AmountSaid amountInHouseUnit(const std::string& number, const std::string& unit) {
     if (unit != nameOf(LengthUnit::millimetres)) return {qs(number), inHouseUnit(unit)};
-    QString figure = inHouseUnit(number + " " + unit);
-    figure.chop(lengthUnitName().size() + 1);
-    return {figure, lengthUnitName()};
+    return {figureOf(inHouseUnit(number + " " + unit)), lengthUnitName()};
 }
 
 QString broken(const QString& words) {

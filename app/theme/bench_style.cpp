@@ -89,9 +89,7 @@ void BenchStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* opt
         case PE_PanelButtonCommand:
         case PE_PanelButtonTool: return paintButton(*option, *painter);
         case PE_FrameFocusRect:
-            if (qobject_cast<const QAbstractButton*>(widget) && !qobject_cast<const QListWidget*>(widget)) {
-                if (widget->inherits("QPushButton") || widget->inherits("QToolButton")) return;  // its edge says it
-            }
+            if (widget && (widget->inherits("QPushButton") || widget->inherits("QToolButton"))) return;  // its edge says it
             break;
         case PE_PanelMenu: painter->fillRect(option->rect, option->palette.color(QPalette::Base)); return;
         case PE_FrameMenu:
