@@ -21,12 +21,12 @@ Book largeBook() {
     const std::vector<Material> materials = book.materials;
     for (int i = 0; book.materials.size() < 5000; ++i) {
         Material m = materials[static_cast<std::size_t>(i) % materials.size()];
-        m.id += "-" + std::to_string(i);
+        m.id = decltype(m.id)(m.id + "-" + std::to_string(i));
         book.materials.push_back(std::move(m));
     }
     for (int i = 0; book.patterns.size() < 2000; ++i) {
         Pattern p = patterns[static_cast<std::size_t>(i) % patterns.size()];
-        p.id += "-" + std::to_string(i);
+        p.id = decltype(p.id)(p.id + "-" + std::to_string(i));
         book.patterns.push_back(std::move(p));
     }
     return book;
@@ -91,7 +91,7 @@ static Book bookOfYears() {
     book.checks.clear();
     for (int i = 0; book.days.size() < 10'000; ++i) {
         Day day = days[static_cast<std::size_t>(i) % days.size()];
-        day.id = "day-" + std::to_string(i);
+        day.id = DayId("day-" + std::to_string(i));
         while (day.fish.size() < 5)
             day.fish.push_back({"kelp-lantern", Position::bob, true, {}});
         day.fish.resize(5);
@@ -99,7 +99,7 @@ static Book bookOfYears() {
     }
     for (int i = 0; book.checks.size() < 100'000; ++i) {
         CheckedFly check = checks[static_cast<std::size_t>(i) % checks.size()];
-        check.id = "check-" + std::to_string(i);
+        check.id = CheckId("check-" + std::to_string(i));
         book.checks.push_back(std::move(check));
     }
     return book;

@@ -142,11 +142,11 @@ static void balanceAnUnsteadyTeam(benchmark::State& state) {  // < 300 ms
     Book book = demoBook();
     for (int n = 0; book.box.size() < 200; ++n) {
         HookSpec hook = book.hooks[static_cast<std::size_t>(n) % book.hooks.size()];
-        hook.id = "bench-" + std::to_string(n);
+        hook.id = HookId("bench-" + std::to_string(n));
         hook.longer = n % 3 - 1;
         book.hooks.push_back(hook);
         BoxFly fly;
-        fly.id = "fly-" + std::to_string(n);
+        fly.id = BoxFlyId("fly-" + std::to_string(n));
         fly.pattern = book.patterns[static_cast<std::size_t>(n) % book.patterns.size()].id;
         fly.hook = hook.id;
         book.box.push_back(fly);

@@ -180,7 +180,7 @@ static void scrollATrayOfFeathers(benchmark::State& state) {
     const std::vector<VaneFeather> feathers = book.feathers;
     for (int i = 0; book.feathers.size() < 500; ++i) {
         VaneFeather f = feathers[static_cast<std::size_t>(i) % feathers.size()];
-        f.id += "-" + std::to_string(i);
+        f.id = decltype(f.id)(f.id + "-" + std::to_string(i));
         f.match.reset();
         book.feathers.push_back(std::move(f));
     }
@@ -227,7 +227,7 @@ static void tenThousandEdits(benchmark::State& state) {
     const std::vector<Pattern> patterns = book.patterns;
     for (int i = 0; book.patterns.size() < 1500; ++i) {
         book.patterns.push_back(patterns[static_cast<std::size_t>(i) % patterns.size()]);
-        book.patterns.back().id += "-" + std::to_string(i);
+        book.patterns.back().id = decltype(patterns.back().id)(patterns.back().id + "-" + std::to_string(i));
     }
     QTemporaryDir folder;
     const std::string file = folder.filePath(QStringLiteral("b.machair")).toStdString();
@@ -252,13 +252,13 @@ static Book crowdedBook() {
     const std::vector<Material> materials = book.materials;
     for (int i = 0; book.materials.size() < 5000; ++i) {
         Material m = materials[static_cast<std::size_t>(i) % materials.size()];
-        m.id += "-" + std::to_string(i);
+        m.id = decltype(m.id)(m.id + "-" + std::to_string(i));
         book.materials.push_back(std::move(m));
     }
     const std::vector<Pattern> patterns = book.patterns;
     for (int i = 0; book.patterns.size() < 2000; ++i) {
         Pattern p = patterns[static_cast<std::size_t>(i) % patterns.size()];
-        p.id += "-" + std::to_string(i);
+        p.id = decltype(p.id)(p.id + "-" + std::to_string(i));
         p.name = p.title() + " " + std::to_string(i);
         book.patterns.push_back(std::move(p));
     }

@@ -496,7 +496,7 @@ struct Picture {
     QRectF frame;
     Bench bench;
 
-    void materialOf(const std::string& id) const {
+    void materialOf(const MaterialId& id) const {
         if (const Material* m = book.findMaterial(id)) paintMaterial(painter, *m, frame, bench);
     }
     // All hooks to one scale, so that a tray of them can be compared by eye.

@@ -5,6 +5,7 @@
 #include <set>
 
 #include "book/fields.h"
+#include "book/lists.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -165,7 +166,7 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
         }
         if (hooks) {
             HookSpec hook;
-            hook.id = own;
+            hook.id = HookId(own);
             fill(hook, header, row, r, faults);
             take(imported.book.hooks, std::move(hook), imported);
         } else {
@@ -177,7 +178,7 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
                 continue;
             }
             Material material;
-            material.id = own;
+            material.id = MaterialId(own);
             material.kind = *made;
             material.traits = traitsFor(*made);
             fill(material, header, row, r, faults);
@@ -245,7 +246,7 @@ class DayRow {
         wrong(column, "a dressing of the book, or one on a hook of it as \"dressing @ hook\"");
         return std::nullopt;
     }
-    [[nodiscard]] std::optional<std::string> water() const {
+    [[nodiscard]] std::optional<WaterId> water() const {
         if (!has("water")) return std::nullopt;
         for (const WaterSpec& water : book_.waters)
             if (water.id == text("water") || water.title() == text("water")) return water.id;
@@ -352,9 +353,8 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         auto day = std::ranges::find(days, date, &Day::date);
         if (day == days.end()) {
             Day fresh;
-            fresh.id = fresh.date = date;
-            while (std::ranges::find(days, fresh.id, &Day::id) != days.end())
-                fresh.id += "b";
+            fresh.date = date;
+            fresh.id = freeIdIn(days, date);
             day = days.insert(std::ranges::upper_bound(days, date, {}, &Day::date), std::move(fresh));
             if (touched.insert(date).second) ++imported.added;
         } else if (touched.insert(date).second)

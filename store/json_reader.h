@@ -44,6 +44,12 @@ class JsonReader {
     }
 
     void read(const Json& json, const Trail& place, std::string& out, const Rule& rule);
+    template <class Record>
+    void read(const Json& json, const Trail& place, Id<Record>& out, const Rule& rule) {
+        std::string text;
+        read(json, place, text, rule);
+        out = Id<Record>(std::move(text));
+    }
     void read(const Json& json, const Trail& place, bool& out, const Rule& rule);
     void read(const Json& json, const Trail& place, int& out, const Rule& rule);
     void read(const Json& json, const Trail& place, double& out, const Rule& rule);
@@ -109,6 +115,12 @@ class ObjectReader {
         Rule named = rule;
         if (std::string_view(rule.noun) == Rule{}.noun) named.noun = "a text";
         operator()<std::string>(key, member, named);
+    }
+    template <class Record>
+    void operator()(const char* key, Id<Record>& member, const Rule& rule = {}) {
+        std::string text = member;
+        (*this)(key, text, rule);
+        member = Id<Record>(std::move(text));
     }
     template <class T>
     void operator()(const char* key, std::optional<T>& member, const Rule& rule = {}) {

@@ -35,6 +35,10 @@ OrderedJson unscaled(double value, double base, Read read) {
 }
 
 OrderedJson toJson(const std::string& text, const Rule&) { return text; }
+template <class Record>
+OrderedJson toJson(const Id<Record>& id, const Rule&) {
+    return id.text();
+}
 OrderedJson toJson(bool value, const Rule&) { return value; }
 OrderedJson toJson(int value, const Rule&) { return value; }
 OrderedJson toJson(double value, const Rule&) { return number(value); }

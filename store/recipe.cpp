@@ -30,16 +30,16 @@ Result<ReadRecipe> answered(const ReadRecipe& recipe, const Book& book, std::siz
     ReadRecipe now = recipe;
     const RecipeDoubt& doubt = recipe.doubts[which];
     if (doubt.key == "hook") {
-        now.pattern.hook = value;
+        now.pattern.hook = HookId(value);
     } else if (doubt.key == "thread") {
-        now.pattern.thread = value;
+        now.pattern.thread = MaterialId(value);
     } else if (doubt.key == "name") {
         now.pattern.name = std::string(value);
     } else if (doubt.part >= 0 && static_cast<std::size_t>(doubt.part) < now.pattern.parts.size() && !doubt.key.empty()) {
         Part& part = now.pattern.parts[static_cast<std::size_t>(doubt.part)];
         if (doubt.key == "material") {
-            part.material = std::string(value);
-            if (const Material* of = book.findMaterial(value)) {
+            part.material = MaterialId(value);
+            if (const Material* of = book.findMaterial(MaterialId(value))) {
                 const auto fell = fitToMaterial(part, *of);
                 if (!fell.empty()) part.note = part.note.value_or("");
             }

@@ -138,7 +138,7 @@ void RecipeReader::readThread(const RecipeEntry& entry) {
     threadSaid_ = true;
     const std::string low = lowered(entry.says);
     const std::size_t then = low.find("then ");
-    const auto one = [&](const std::string& says, std::size_t at, int part) -> std::string {
+    const auto one = [&](const std::string& says, std::size_t at, int part) -> MaterialId {
         const NamedMaterial named = materialNamedIn(book_, says, PartKind::thread);
         if (named.made) return named.made->id;
         MaterialWords words;
@@ -151,7 +151,7 @@ void RecipeReader::readThread(const RecipeEntry& entry) {
         if (found.made && !words.hard.empty()) return found.made->id;
         if (words.hard.empty()) {
             doubt(at, says, "Which thread of the drawers is this?", found.choices, part, part < 0 ? "thread" : "material");
-            return found.choices.empty() ? read_.pattern.thread : found.choices.front().value;
+            return found.choices.empty() ? read_.pattern.thread : MaterialId(found.choices.front().value);
         }
         Material fresh = newMaterial(book_, read_.materials, MaterialKind::thread, words);
         doubt(at, says, "The drawers have no " + fresh.title() + " thread: it is new and nominal. Or is it one of these?", found.choices,

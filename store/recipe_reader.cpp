@@ -95,7 +95,7 @@ void RecipeReader::doubt(std::size_t at, std::string_view words, std::string que
     read_.doubts.push_back(std::move(made));
 }
 
-const Material* RecipeReader::known(const std::string& id) const {
+const Material* RecipeReader::known(const MaterialId& id) const {
     if (const Material* own = book_.findMaterial(id)) return own;
     const auto found = std::ranges::find(read_.materials, id, &Material::id);
     return found == read_.materials.end() ? nullptr : &*found;

@@ -85,7 +85,7 @@ class RecipeReader {
                std::string key = {});
     void order();
     void missing();
-    [[nodiscard]] const Material* known(const std::string& id) const;
+    [[nodiscard]] const Material* known(const MaterialId& id) const;
 
     std::string text_;
     const Book& book_;

@@ -48,7 +48,9 @@ struct SchemaOf {
         else if constexpr (std::is_same_v<T, std::string>) {
             if (std::string_view(rule.noun) == kColour.noun) return {{"type", "string"}, {"pattern", "^#[0-9a-fA-F]{6}$"}};
             return {{"type", "string"}};
-        } else if constexpr (std::is_same_v<T, Count>)
+        } else if constexpr (isId<T>)
+            return {{"type", "string"}};
+        else if constexpr (std::is_same_v<T, Count>)
             return {{"anyOf", {limited(rule), {{"type", "array"}, {"items", limited(rule)}, {"minItems", 2}, {"maxItems", 2}}}}};
         else if constexpr (std::is_same_v<T, std::array<Length, 2>>)
             return {{"type", "array"}, {"items", limited(rule)}, {"minItems", 2}, {"maxItems", 2}};

@@ -11,8 +11,8 @@ namespace machair::tests {
 inline VaneFeather vaneFeather(std::string id, std::string material, VaneSide side, Length vane, std::vector<Length> barbs,
                                std::vector<Stretch> taken = {}) {
     VaneFeather feather;
-    feather.id = std::move(id);
-    feather.material = std::move(material);
+    feather.id = FeatherId(std::move(id));
+    feather.material = MaterialId(std::move(material));
     feather.side = side;
     feather.vane = vane;
     feather.barbs = std::move(barbs);

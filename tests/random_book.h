@@ -114,7 +114,7 @@ class RandomBook {
 
     HookSpec hook(const std::string& id) {
         HookSpec spec = hookSpec(whole(2, 20), Names<HookFamily>::entries[static_cast<std::size_t>(whole(0, 5))].value);
-        spec.id = id;
+        spec.id = HookId(id);
         if (coin()) spec.name = "Häken \"" + id + "\"\n";
         if (coin()) spec.barb = coin();
         if (coin()) spec.longer = whole(-2, 4);
@@ -177,7 +177,7 @@ class RandomBook {
 
     Material anyMaterial(const std::string& id, MaterialKind kind) {
         Material m;
-        m.id = id;
+        m.id = MaterialId(id);
         m.kind = kind;
         m.traits = traitsFor(kind);
         Filler filler{*this};
@@ -192,7 +192,7 @@ class RandomBook {
     void fillList(std::vector<Record>& list) {
         for (int i = 0, n = whole(0, 2); i < n; ++i) {
             Record record;
-            record.id = "record-" + std::to_string(i);
+            record.id = decltype(record.id)("record-" + std::to_string(i));
             Filler filler{*this};
             describe(filler, record);
             list.push_back(std::move(record));
@@ -201,7 +201,7 @@ class RandomBook {
 
     VaneFeather feather(const Book& book, const std::string& id) {
         VaneFeather f;
-        f.id = id;
+        f.id = FeatherId(id);
         f.material = book.materials.front().id;
         f.side = coin() ? VaneSide::left : VaneSide::right;
         f.vane = real(40.0, 90.0) * mm;
@@ -215,7 +215,7 @@ class RandomBook {
 
     Pattern pattern(const Book& book, const std::string& id) {
         Pattern p = dressing({});
-        p.id = id;
+        p.id = DressingId(id);
         p.hook = book.hooks[random_() % book.hooks.size()].id;
         p.thread = book.materials.front().id;
         TailPart tail;

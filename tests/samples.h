@@ -37,13 +37,13 @@ inline Hook hookOf(int size = 10, HookFamily family = HookFamily::sproat) {
 template <class Traits>
 Material material(std::string id, MaterialKind kind, Traits traits) {
     Material m;
-    m.id = std::move(id);
+    m.id = MaterialId(std::move(id));
     m.kind = kind;
     m.traits = std::move(traits);
     return m;
 }
 
-inline Part part(PartKind kind, PartDetail detail, std::optional<std::string> made = std::nullopt) {
+inline Part part(PartKind kind, PartDetail detail, std::optional<MaterialId> made = std::nullopt) {
     Part p;
     p.kind = kind;
     p.detail = std::move(detail);

@@ -41,7 +41,7 @@ constexpr int kBalancePanel = 400;
 
 // The fly that a thing of the box is.
 Fly flyIn(const Book& book, const Thing& thing) {
-    if (thing.record.list != "box") return {thing.record.id};
+    if (thing.record.list != "box") return DressingId(thing.record.id);
     const auto found = std::ranges::find(book.box, thing.record.id, &BoxFly::id);
     return found == book.box.end() ? Fly() : flyOf(*found);
 }
@@ -307,8 +307,8 @@ void BalanceStation::refreshSchools() {
     for (const TeamSchool& own : document_.book().teamSchools)
         schools_->addItem(qt(own.title()), qt(own.id));
     if (const TeamSpec* team = document_.team())
-        schools_->setCurrentIndex(
-            schools_->findData(qt(team->ownSchool.value_or(std::string(nameOf(team->school.value_or(School::stepped)))))));
+        schools_->setCurrentIndex(schools_->findData(
+            qt(team->ownSchool ? team->ownSchool->text() : std::string(nameOf(team->school.value_or(School::stepped))))));
 }
 
 // The flies that are tied, each on its hook; then the dressings of which none is.
@@ -409,7 +409,7 @@ void BalanceStation::propose() {
     const auto work = [book = document_.book(), plans = document_.plans(), team = offeredTeam_,
                        water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop,
                                                                                           const Background::Progress& progress) {
-        return balanceTeam(book, team, settingOf(book, book.findWater(water), plans), {3, stop, progress});
+        return balanceTeam(book, team, settingOf(book, book.findWater(WaterId(water)), plans), {3, stop, progress});
     };
     background_.start(work, [this](const Result<BalanceReport>& report) { show(report); });
 }

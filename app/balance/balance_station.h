@@ -72,7 +72,7 @@ class BalanceStation : public QWidget {
     FieldsForm* own_ = nullptr;
     QToolButton* numbers_ = nullptr;
     std::vector<Proposal> offered_;
-    std::string offeredTeam_;
+    TeamId offeredTeam_;
 };
 
 }  // namespace machair::app

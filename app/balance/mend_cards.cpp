@@ -120,7 +120,7 @@ void MendCards::paint(QPainter* painter, const QStyleOptionViewItem& option, con
     painter->restore();
 }
 
-std::vector<MendFly> changedBy(const Book& book, const std::string& team, const Proposal& proposal, drawing::Bench bench,
+std::vector<MendFly> changedBy(const Book& book, const TeamId& team, const Proposal& proposal, drawing::Bench bench,
                                double devicePixelRatio, const std::stop_token& stop) {
     std::vector<MendFly> list;
     const auto edit = takeProposal(book, team, proposal);

@@ -37,7 +37,7 @@ class MendCards : public QStyledItemDelegate {
 };
 
 // The flies that a proposal changes, painted; away from the window's thread.
-[[nodiscard]] std::vector<MendFly> changedBy(const Book& book, const std::string& team, const Proposal& proposal, drawing::Bench bench,
+[[nodiscard]] std::vector<MendFly> changedBy(const Book& book, const TeamId& team, const Proposal& proposal, drawing::Bench bench,
                                              double devicePixelRatio, const std::stop_token& stop);
 // "mends 3 of 4", and what it would put off instead.
 [[nodiscard]] QString whatItBuys(const std::vector<TeamCheck>& now, const std::vector<TeamCheck>& then);

@@ -21,7 +21,7 @@ namespace {
 
 Fly flyDropped(const QString& text) {
     const QStringList lines = text.split(QLatin1Char('\n'));
-    return {lines.value(0).toStdString(), lines.size() > 1 ? std::optional(lines[1].toStdString()) : std::nullopt};
+    return {DressingId(lines.value(0).toStdString()), lines.size() > 1 ? std::optional(HookId(lines[1].toStdString())) : std::nullopt};
 }
 
 constexpr double kEyeX = 190.0;      // px, where the eyes are aligned

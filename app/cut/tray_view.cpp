@@ -11,6 +11,7 @@
 #include "parts/lengths.h"
 #include "units/random.h"
 #include "units/text.h"
+#include "units/visit.h"
 
 namespace machair::app {
 
@@ -198,20 +199,25 @@ QSizeF TrayView::sizeOf(const Piece& piece) const {
     if (laid.part >= plan.parts.size()) return kCoil;
     const auto& detail = plan.parts[laid.part].detail;
     const auto hackleSize = [](const HacklePlan& h) { return QSizeF(h.stem / mm + 16.0 + 0.5 * (h.longest / mm), 1.8 * (h.longest / mm)); };
-    if (const auto* h = std::get_if<HacklePlan>(&detail)) return hackleSize(*h);
-    if (const auto* p = std::get_if<PalmerPlan>(&detail)) return hackleSize(p->hackle);
-    if (const auto* body = std::get_if<BodyPlan>(&detail)) {
-        if (body->made) return {*body->made / mm + 2.0, 7.0};
-        if (body->strands && body->perStrand) return {*body->perStrand / mm + 2.0, 9.0};
-    }
-    if (const auto* tail = std::get_if<TailPlan>(&detail)) return {tail->fibreNeeded / mm + 2.0, tail->slip ? *tail->slip / mm + 3.0 : 9.0};
-    if (const auto* wing = std::get_if<WingPlan>(&detail)) {
-        const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
-        return {wing->length / mm + 9.0, std::max(8.0, (pair ? 2.6 : 1.3) * (wing->slip / mm))};
-    }
-    if (std::holds_alternative<BeadPlan>(detail)) return {8.0, 6.0};
-    if (const auto* one = std::get_if<PiecePlan>(&detail)) return {one->length / mm + 2.0, 9.0};
-    return laid.length ? kCoil : QSizeF(12.0, 8.0);
+    // What is wound off a spool lies as a coil; the rest has a dot to stand for it.
+    const QSizeF wound = laid.length ? kCoil : QSizeF(12.0, 8.0);
+    return std::visit(Overloaded{
+                          hackleSize,
+                          [&](const PalmerPlan& palmer) { return hackleSize(palmer.hackle); },
+                          [&](const BodyPlan& body) {
+                              if (body.made) return QSizeF(*body.made / mm + 2.0, 7.0);
+                              return body.strands && body.perStrand ? QSizeF(*body.perStrand / mm + 2.0, 9.0) : wound;
+                          },
+                          [](const TailPlan& tail) { return QSizeF(tail.fibreNeeded / mm + 2.0, tail.slip ? *tail.slip / mm + 3.0 : 9.0); },
+                          [](const WingPlan& wing) {
+                              const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
+                              return QSizeF(wing.length / mm + 9.0, std::max(8.0, (pair ? 2.6 : 1.3) * (wing.slip / mm)));
+                          },
+                          [](const BeadPlan&) { return QSizeF(8.0, 6.0); },
+                          [](const PiecePlan& one) { return QSizeF(one.length / mm + 2.0, 9.0); },
+                          [&](const OneOf<TagPlan, RibPlan, UnderbodyPlan, ThreadPlan, HeadPlan, Impossible> auto&) { return wound; },
+                      },
+                      detail);
 }
 
 // At the largest scale at which all of it lies in the room there is; at the least one the table is as high as it must be.
@@ -317,58 +323,75 @@ QColor TrayView::inkOf(const LaidOut& laid) const {
     return theme_.colours().ink;
 }
 
-void TrayView::paintPiece(QPainter& painter, const QRectF& area, const Piece& piece) const {
-    const Colours& c = theme_.colours();
-    const LaidOut& laid = piece.laid;
-    const Plan& plan = dressings_[piece.dressing].plan;
-    const QColor ink = inkOf(laid);
-    const Material* made = laid.material.empty() ? nullptr : document_.book().findMaterial(laid.material);
-    const double wide = made ? windingWidth(*made) / mm : 0.2;
-    if (laid.part >= plan.parts.size()) return paintCoil(painter, area, *laid.length / mm, 0.15, ink, scale_);
-    const auto& detail = plan.parts[laid.part].detail;
-    if (const auto* h = std::get_if<HacklePlan>(&detail)) return paintHackle(painter, area, *h, ink, scale_);
-    if (const auto* p = std::get_if<PalmerPlan>(&detail)) return paintHackle(painter, area, p->hackle, ink, scale_);
-    if (const auto* body = std::get_if<BodyPlan>(&detail); body && body->made)
-        return paintNoodle(painter, area, *body->made / mm, 0.5 * (body->rearDiameter / mm), 0.7 * (body->frontDiameter / mm), ink, scale_);
-    if (const auto* body = std::get_if<BodyPlan>(&detail); body && body->strands && body->perStrand)
-        return paintFibres(painter, area, *body->strands, *body->perStrand / mm, wide, ink, scale_);
-    if (const auto* tail = std::get_if<TailPlan>(&detail)) {
-        if (tail->slip)
-            return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail->slip / mm) * scale_), *tail->slip / mm,
-                             tail->fibreNeeded / mm, 2.6, ink, scale_);
+namespace {
+
+// One thing as it lies on the table, at the tray's scale.
+struct Laid {
+    QPainter& painter;
+    QRectF area;
+    const LaidOut& laid;
+    const Material* made;  // of the book; null where it is the usual one
+    QColor ink, paper;
+    double scale;  // px a mm
+
+    void operator()(const HacklePlan& h) const { paintHackle(painter, area, h, ink, scale); }
+    void operator()(const PalmerPlan& palmer) const { paintHackle(painter, area, palmer.hackle, ink, scale); }
+    void operator()(const BodyPlan& body) const {
+        if (body.made)
+            paintNoodle(painter, area, *body.made / mm, 0.5 * (body.rearDiameter / mm), 0.7 * (body.frontDiameter / mm), ink, scale);
+        else if (body.strands && body.perStrand)
+            paintFibres(painter, area, *body.strands, *body.perStrand / mm, wide(), ink, scale);
+        else
+            coil();
+    }
+    void operator()(const TailPlan& tail) const {
+        if (tail.slip)
+            return paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - 0.5 * (*tail.slip / mm) * scale), *tail.slip / mm,
+                             tail.fibreNeeded / mm, 2.6, ink, scale);
         Bars bars;
         const auto* tippet = made ? std::get_if<TippetTraits>(&made->traits) : nullptr;
-        if (tail->barSpacing)
-            bars = {(tippet ? tippet->barSpacing.value_or(*tail->barSpacing) : *tail->barSpacing) / mm,
+        if (tail.barSpacing)
+            bars = {(tippet ? tippet->barSpacing.value_or(*tail.barSpacing) : *tail.barSpacing) / mm,
                     made && made->colours.size() > 1 ? QColor(qt(made->colours[1])) : QColor(Qt::black)};
-        return paintFibres(painter, area, tail->fibres, tail->fibreNeeded / mm, tail->fibre / mm, ink, scale_, bars);
+        paintFibres(painter, area, tail.fibres, tail.fibreNeeded / mm, tail.fibre / mm, ink, scale, bars);
     }
-    if (const auto* wing = std::get_if<WingPlan>(&detail)) {
-        if (wing->slip <= 0.0 * mm)
-            return paintFibres(painter, area, wing->count.value_or(1.0), wing->length / mm, wing->barb / mm, ink, scale_);
-        const double w = wing->slip / mm, length = wing->length / mm + 6.0;
-        const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
-        const double density = wing->barbs / w;
-        paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() - (pair ? 1.15 : 0.5) * w * scale_), w, length, density, ink,
-                  scale_);
-        if (pair)
-            paintSlip(painter, QPointF(area.left() + 6.0, area.center().y() + 0.15 * w * scale_), w, length, density, ink.darker(108),
-                      scale_);
-        return;
+    void operator()(const WingPlan& wing) const {
+        if (wing.slip <= 0.0 * mm)
+            return paintFibres(painter, area, wing.count.value_or(1.0), wing.length / mm, wing.barb / mm, ink, scale);
+        const double w = wing.slip / mm, length = wing.length / mm + 6.0;
+        const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
+        const double density = wing.barbs / w;
+        const auto at = [&](double up) { return QPointF(area.left() + 6.0, area.center().y() + up * w * scale); };
+        paintSlip(painter, at(pair ? -1.15 : -0.5), w, length, density, ink, scale);
+        if (pair) paintSlip(painter, at(0.15), w, length, density, ink.darker(108), scale);
     }
-    if (const auto* bead = std::get_if<BeadPlan>(&detail)) {
-        const double r = 0.5 * (bead->diameter / mm) * scale_;
+    void operator()(const BeadPlan& bead) const {
+        const double r = 0.5 * (bead.diameter / mm) * scale;
         const QPointF middle(area.left() + 6.0 + r, area.center().y());
         painter.setPen(QPen(ink.darker(150), 1.2));
         painter.setBrush(ink);
         painter.drawEllipse(middle, r, r);
-        painter.setBrush(c.paper);
+        painter.setBrush(paper);
         painter.drawEllipse(middle, 0.35 * r, 0.35 * r);
-        return;
     }
-    if (const auto* one = std::get_if<PiecePlan>(&detail))
-        return paintFibres(painter, area, one->count, one->length / mm, 0.8, ink, scale_);
-    if (laid.length) paintCoil(painter, area, *laid.length / mm, std::max(0.15, wide), ink, scale_);
+    void operator()(const PiecePlan& piece) const { paintFibres(painter, area, piece.count, piece.length / mm, 0.8, ink, scale); }
+    void operator()(const OneOf<TagPlan, RibPlan, UnderbodyPlan, ThreadPlan, HeadPlan, Impossible> auto&) const { coil(); }
+
+    [[nodiscard]] double wide() const { return made ? windingWidth(*made) / mm : 0.2; }
+    void coil() const {
+        if (laid.length) paintCoil(painter, area, *laid.length / mm, std::max(0.15, wide()), ink, scale);
+    }
+};
+
+}  // namespace
+
+void TrayView::paintPiece(QPainter& painter, const QRectF& area, const Piece& piece) const {
+    const LaidOut& laid = piece.laid;
+    const Plan& plan = dressings_[piece.dressing].plan;
+    const QColor ink = inkOf(laid);
+    if (laid.part >= plan.parts.size()) return paintCoil(painter, area, *laid.length / mm, 0.15, ink, scale_);
+    const Material* made = laid.material.empty() ? nullptr : document_.book().findMaterial(laid.material);
+    std::visit(Laid{painter, area, laid, made, ink, theme_.colours().paper, scale_}, plan.parts[laid.part].detail);
 }
 
 void TrayView::paintPlace(QPainter& painter, std::size_t i) const {

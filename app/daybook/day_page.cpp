@@ -46,7 +46,7 @@ SeasonStrip::SeasonStrip(Document& document, const Theme& theme, QWidget* parent
     connect(&document_, &Document::bookOpened, this, qOverload<>(&QWidget::update));
 }
 
-void SeasonStrip::choose(const std::string& day) {
+void SeasonStrip::choose(const DayId& day) {
     day_ = day;
     update();
 }
@@ -60,7 +60,7 @@ std::vector<const Day*> SeasonStrip::days() const {
     return list;
 }
 
-QRectF SeasonStrip::dayRect(const std::string& id) const {
+QRectF SeasonStrip::dayRect(const DayId& id) const {
     const auto list = days();
     if (list.empty()) return {};
     const double step = (width() - 2 * kPageMargin) / static_cast<double>(list.size());
@@ -155,7 +155,7 @@ const Day* DayPage::day() const {
     return found == days.end() ? nullptr : &*found;
 }
 
-void DayPage::show(const std::string& id) {
+void DayPage::show(const DayId& id) {
     if (id != day_) chooseRow(std::nullopt);
     day_ = id;
     lay();

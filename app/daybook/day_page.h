@@ -17,15 +17,15 @@ class SeasonStrip : public QWidget, public Spoken {
     Q_OBJECT
   public:
     SeasonStrip(Document& document, const Theme& theme, QWidget* parent = nullptr);
-    void choose(const std::string& day);
-    [[nodiscard]] QRectF dayRect(const std::string& day) const;
+    void choose(const DayId& day);
+    [[nodiscard]] QRectF dayRect(const DayId& day) const;
     [[nodiscard]] QSize sizeHint() const override { return {600, 74}; }
 
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
     void choosePart(std::size_t part) override;
 
   signals:
-    void chosen(const std::string& day);
+    void chosen(const DayId& day);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -45,7 +45,7 @@ class DayPage : public QWidget, public Spoken {
     Q_OBJECT
   public:
     DayPage(Document& document, const Theme& theme, QWidget* parent = nullptr);
-    void show(const std::string& day);
+    void show(const DayId& day);
     void chooseRow(std::optional<RowId> row);
     [[nodiscard]] const std::optional<RowId>& row() const { return row_; }
     [[nodiscard]] QRectF rectOf(const RowId& row) const;

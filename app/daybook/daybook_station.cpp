@@ -236,7 +236,7 @@ QWidget* DaybookStation::makePanel() {
             document_.apply(addDay(document_.book(), date.toStdString(),
                                    document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
         say(faults);
-        if (faults.empty()) chooseDay(date.toStdString());
+        if (faults.empty()) chooseDay(DayId(date.toStdString()));
         setFocus();
     });
     connect(fished, &QToolButton::clicked, this, [this, say] {
@@ -252,7 +252,7 @@ QWidget* DaybookStation::makePanel() {
     return panel;
 }
 
-void DaybookStation::chooseDay(const std::string& id) {
+void DaybookStation::chooseDay(const DayId& id) {
     for (int row = 0; row < days_->count(); ++row)
         if (days_->item(row)->data(Qt::UserRole).toString() == qt(id)) days_->setCurrentRow(row);
 }
@@ -267,9 +267,9 @@ void DaybookStation::takeDayOut() {
     document_.refuse(document_.apply(removeRecord(document_.book(), {"days", day()})));
 }
 
-std::string DaybookStation::day() const {
+DayId DaybookStation::day() const {
     const auto* item = days_->currentItem();
-    return item ? item->data(Qt::UserRole).toString().toStdString() : std::string();
+    return item ? DayId(item->data(Qt::UserRole).toString().toStdString()) : DayId();
 }
 
 void DaybookStation::showEvent(QShowEvent*) {
@@ -345,7 +345,7 @@ void DaybookStation::addPhotos() {
             [this, file, id = day()](const tl::expected<void, Faults>& picture) {
                 if (!picture) return document_.refuse(picture.error());
                 photos_->allow(file.toStdString());
-                document_.refuse(document_.apply(addPhoto(document_.book(), id, file.toStdString())));
+                document_.refuse(document_.apply(addPhoto(document_.book(), DayId(id), file.toStdString())));
             });
     });
 }
@@ -421,8 +421,8 @@ void DaybookStation::refreshRates() {
     };
     const bool style = factor_->currentText() == tr("style");
     background_.start(
-        [book = document_.book(), factor, style, team = team ? team->id : std::string(),
-         water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
+        [book = document_.book(), factor, style, team = team ? team->id : TeamId(),
+         water = document_.water() ? document_.water()->id : WaterId()](const std::stop_token& stop, const Background::Progress&) {
             return Found{factor  ? ratesBy(book, *factor)
                          : style ? ratesByStyle(book)
                                  : ratesByDepth(book, DepthExposure(book, stop)),

@@ -39,7 +39,7 @@ class DaybookStation : public QWidget {
 
     // Reads a table of days and asks which column is which.
     void importFrom(const QString& file);
-    void chooseDay(const std::string& day);
+    void chooseDay(const DayId& day);
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -58,7 +58,7 @@ class DaybookStation : public QWidget {
     void keepDays();
     void addPhotos();
     void showPhotos();
-    [[nodiscard]] std::string day() const;  // the chosen one; empty where there is none
+    [[nodiscard]] DayId day() const;  // the chosen one; empty where there is none
 
     void showRow(const std::optional<RowId>& row);
     void takeDayOut();

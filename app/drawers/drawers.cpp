@@ -65,7 +65,7 @@ bool liesIn(Drawer drawer, MaterialKind kind) {
 }
 
 Drawer drawerOf(const Book& book, std::string_view list, std::string_view id) {
-    const Material* material = list == "materials" ? book.findMaterial(id) : nullptr;
+    const Material* material = list == "materials" ? book.findMaterial(MaterialId(id)) : nullptr;
     for (const DrawerName& name : drawers()) {
         if (name.list != list) continue;
         if (list != "materials" || (material && liesIn(name.drawer, material->kind))) return name.drawer;

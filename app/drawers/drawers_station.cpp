@@ -217,7 +217,7 @@ void DrawersStation::showChosen() {
     thing_->setVisible(!feather);
     vane_->setVisible(feather);
     thing_->show(first);
-    vane_->show(feather ? first.id : std::string());
+    vane_->show(feather ? FeatherId(first.id) : FeatherId());
     sheet_->show(std::move(chosen));
 }
 

@@ -39,13 +39,13 @@ void ThingView::take() {
     if (!document_.isOpen() || record_.id.empty()) return;
     const Book& book = document_.book();
     if (record_.list == "hooks") {
-        const HookSpec* spec = book.findHook(record_.id);
+        const HookSpec* spec = book.findHook(HookId(record_.id));
         const auto hook = spec ? makeHook(*spec) : fail(Place(), "no hook");
         if (!hook) return;
         hook_ = *hook;
         scene_ = drawing::bareHook(*spec);
     } else if (record_.list == "materials") {
-        const Material* material = book.findMaterial(record_.id);
+        const Material* material = book.findMaterial(MaterialId(record_.id));
         const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
         if (!material || thread == book.materials.end()) return;
         HookSpec ten;
@@ -68,7 +68,7 @@ void ThingView::paintEvent(QPaintEvent*) {
     dimensions_.clear();
     if (!document_.isOpen() || record_.id.empty()) return;
     if (hook_ && scene_) return paintHook(painter);
-    const Material* material = record_.list == "materials" ? document_.book().findMaterial(record_.id) : nullptr;
+    const Material* material = record_.list == "materials" ? document_.book().findMaterial(MaterialId(record_.id)) : nullptr;
     if (material) return paintMaterial(painter, *material);
     const QImage image = Pictures::of(document_, theme_).get(record_, size().shrunkBy(QMargins(20, 12, 20, 12)), devicePixelRatioF());
     if (!image.isNull()) painter.drawImage(QPointF(20, 12), image);

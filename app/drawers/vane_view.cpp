@@ -75,7 +75,7 @@ const VaneFeather* VaneView::feather() const {
     return found == all.end() || found->barbs.size() != 3 ? nullptr : &*found;
 }
 
-void VaneView::show(const std::string& feather) {
+void VaneView::show(const FeatherId& feather) {
     if (feather != feather_) {
         photograph_ = {};
         stem_.reset();

@@ -26,7 +26,7 @@ class VaneView : public QWidget, public Spoken {
     Q_OBJECT
   public:
     VaneView(Document& document, const Theme& theme, const QSettings& settings, QWidget* parent = nullptr);
-    void show(const std::string& feather);  // by its id
+    void show(const FeatherId& feather);  // by its id
     // Lays a photograph under the drawing: its scale is asked for first, then the stem, then the barbs' ends.
     void open(QImage photograph);
     // Where a mark stands: 0 the tip of the vane, 1 to 3 the ends of the barbs at base, middle and tip.

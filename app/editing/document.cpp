@@ -32,7 +32,7 @@ std::set<std::string_view> changedIds(const std::vector<Record>& before, const s
 }
 
 // What can't be tied of a dressing as it is written.
-Faults faultsOf(const Book& book, const std::string& pattern) {
+Faults faultsOf(const Book& book, const DressingId& pattern) {
     const auto planned = planWhatCan(book, pattern);
     return planned ? planned->faults : planned.error();
 }
@@ -74,7 +74,7 @@ Faults whyNot(const Book& before, const Book& after) {
 // One step of undo: what it changed, and what was on the bench.
 class BookStep : public QUndoCommand {
   public:
-    BookStep(Document& document, const Book& before, Document::Shared after, std::string patternBefore, std::string patternAfter,
+    BookStep(Document& document, const Book& before, Document::Shared after, DressingId patternBefore, DressingId patternAfter,
              const Edit& edit, std::optional<std::size_t> edited)
         : document_(document),
           change_(before, *after),
@@ -93,21 +93,21 @@ class BookStep : public QUndoCommand {
     }
 
   private:
-    void again(void (BookDifference::*way)(Book&) const, const std::string& pattern, const QString& journal, const QString& words) {
+    void again(void (BookDifference::*way)(Book&) const, const DressingId& pattern, const QString& journal, const QString& words) {
         const auto book = std::make_shared<Book>(*document_.book_);
         (change_.*way)(*book);
         (void)document_.keep(book, journal);  // where that fails it is said, and kept when it can be
         show(book, pattern, journal, words);
     }
-    void show(Document::Shared book, const std::string& pattern, const QString& journal, const QString& words) {
+    void show(Document::Shared book, const DressingId& pattern, const QString& journal, const QString& words) {
         document_.pattern_ = pattern;
         document_.show(std::move(book), journal, words, edited_);
     }
     Document& document_;
     BookDifference change_;
     Document::Shared first_;  // until it was shown once
-    std::string patternBefore_;
-    std::string patternAfter_;
+    DressingId patternBefore_;
+    DressingId patternAfter_;
     std::optional<std::size_t> edited_;
 };
 
@@ -151,8 +151,8 @@ Faults Document::open(const std::filesystem::path& path) {
         home_ = std::move(*home);
         path_ = path;
         kept_ = true;
-        team_ = opened->book.teams.empty() ? std::string() : opened->book.teams.front().id;
-        pattern_.clear();
+        team_ = opened->book.teams.empty() ? TeamId() : opened->book.teams.front().id;
+        pattern_ = {};
         if (const TeamSpec* chosen = opened->book.findTeam(team_))
             for (const Position position : kPositions)
                 if (pattern_.empty() && chosen->at(position)) {
@@ -195,8 +195,8 @@ void Document::sayAnew() {
 
 // Something is on the bench wherever the book has anything to put there.
 void Document::settle() {
-    if (!book_->findTeam(team_)) team_ = book_->teams.empty() ? std::string() : book_->teams.front().id;
-    if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? std::string() : book_->patterns.front().id;
+    if (!book_->findTeam(team_)) team_ = book_->teams.empty() ? TeamId() : book_->teams.front().id;
+    if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? DressingId() : book_->patterns.front().id;
     replan();
 }
 
@@ -269,7 +269,7 @@ std::optional<Position> Document::position() const {
     return std::nullopt;
 }
 
-void Document::chooseTeam(const std::string& id) {
+void Document::chooseTeam(const TeamId& id) {
     if (id == team_ || !book_ || !book_->findTeam(id)) return;
     team_ = id;
     replan();
@@ -287,7 +287,7 @@ void Document::choosePosition(Position position) {
     if (twin) emit teamChanged();  // the other of two on one dressing
 }
 
-void Document::choosePattern(const std::string& id) {
+void Document::choosePattern(const DressingId& id) {
     if (id == pattern_ || !book_ || !book_->findPattern(id)) return;
     pattern_ = id;
     ghost_.reset();
@@ -320,7 +320,7 @@ Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
 }
 
 // Kept first, then shown: what can't be written at all never was.
-Faults Document::pushed(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited) {
+Faults Document::pushed(Edit edit, const DressingId& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
     if (!keep(after, qt(edit.words)))
         return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
@@ -328,7 +328,7 @@ Faults Document::pushed(Edit edit, const std::string& patternAfter, std::optiona
     return {};
 }
 
-Faults Document::start(Result<NewRecord> made) {
+Faults Document::start(Result<NewDressing> made) {
     if (!made) return made.error();
     return guarded([&]() -> Faults {
         if (Faults faults = whyNot(*book_, made->edit.after); !faults.empty()) return faults;
@@ -340,7 +340,7 @@ Faults Document::start(Result<NewRecord> made) {
     });
 }
 
-void Document::compareWith(const std::string& id) {
+void Document::compareWith(const DressingId& id) {
     if (!book_ || !plan_) return;
     if (auto other = planPattern(*book_, id)) {
         ghost_ = std::move(*other);
@@ -398,7 +398,7 @@ void Document::show(Shared book, const QString& journal, const QString& words, s
     endPreview();  // undone while something was held: the hand lets go
     const std::optional<Plan> before = plan_;
     book_ = std::move(book);
-    if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? std::string() : book_->patterns.front().id;
+    if (!book_->findPattern(pattern_)) pattern_ = book_->patterns.empty() ? DressingId() : book_->patterns.front().id;
     replan();
     if (part_ && (!plan_ || *part_ >= plan_->parts.size())) part_.reset();
     const bool sameFly = before && plan_ && before->pattern.id == plan_->pattern.id;
@@ -429,7 +429,7 @@ const WaterSpec* Document::water() const {
     return chosen ? chosen : &book_->waters.front();
 }
 
-void Document::chooseWater(const std::string& id) {
+void Document::chooseWater(const WaterId& id) {
     if (id == water_ || !book_ || !book_->findWater(id)) return;
     water_ = id;
     replan();

@@ -51,14 +51,14 @@ class Document : public QObject {
     [[nodiscard]] const Pattern* pattern() const;
     [[nodiscard]] const std::optional<Plan>& plan() const { return plan_; }
     [[nodiscard]] std::optional<std::size_t> part() const { return part_; }
-    void chooseTeam(const std::string& id);
+    void chooseTeam(const TeamId& id);
     void choosePosition(Position position);
-    void choosePattern(const std::string& id);
+    void choosePattern(const DressingId& id);
     void choosePart(std::optional<std::size_t> part);
 
     // The water of the day: what the team is judged under. The first of the book until another is chosen.
     [[nodiscard]] const WaterSpec* water() const;
-    void chooseWater(const std::string& id);
+    void chooseWater(const WaterId& id);
     [[nodiscard]] TeamSetting setting() const;
     // Plans of flies, for whoever works on a copy of the book beside the window.
     [[nodiscard]] const std::shared_ptr<Plans>& plans() const { return plans_; }
@@ -91,9 +91,9 @@ class Document : public QObject {
     void makePreviewed(std::optional<std::size_t> edited);
     void dropPreview();
     // Makes a new dressing and puts it on the bench.
-    [[nodiscard]] Faults start(Result<NewRecord> made);
+    [[nodiscard]] Faults start(Result<NewDressing> made);
     // Shows another plan as the ghost: to compare with.
-    void compareWith(const std::string& pattern);
+    void compareWith(const DressingId& pattern);
     [[nodiscard]] bool previewing() const { return previewed_.has_value(); }
     [[nodiscard]] QUndoStack& undoStack() { return undo_; }
 
@@ -126,7 +126,7 @@ class Document : public QObject {
     void tellViews();
     void takeIn(store::OpenedBench opened);
     Faults mend(std::string (store::Home::*work)());
-    [[nodiscard]] Faults pushed(Edit edit, const std::string& patternAfter, std::optional<std::size_t> edited);
+    [[nodiscard]] Faults pushed(Edit edit, const DressingId& patternAfter, std::optional<std::size_t> edited);
     template <class Work>
     [[nodiscard]] Faults guarded(Work work);
     void readAgain(const QString& why);
@@ -139,9 +139,9 @@ class Document : public QObject {
     std::filesystem::path path_;
     Faults warnings_;
     std::vector<store::SetAside> setAside_;
-    std::string team_;
-    std::string pattern_;
-    std::string water_;
+    TeamId team_;
+    DressingId pattern_;
+    WaterId water_;
     std::optional<Position> hung_;  // the place that was chosen, where the dressing hangs in two
     bool teamPreviewed_ = false;
     std::optional<std::size_t> part_;

@@ -67,7 +67,7 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
     left->addWidget(timeline_, 3);
     left->addWidget(shelf_, 2);
     layout->addLayout(left, 1);
-    connect(shelf_, &Shelf::batchWanted, this, [this](const std::string& pattern) {
+    connect(shelf_, &Shelf::batchWanted, this, [this](const DressingId& pattern) {
         document_.refuse(document_.apply(addBatch(document_.book(), pattern, wanted_->value())));
     });
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
@@ -109,7 +109,8 @@ QWidget* EveningStation::makePanel() {
     batch_ = new FieldsForm(
         document_, theme_, "batch", {"hook", "day", "team", "note"}, [this](const std::string& key, const std::string& text) {
             const auto* item = batches_->currentItem();
-            return item ? document_.apply(changeBatchField(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
+            return item ? document_.apply(
+                              changeBatchField(document_.book(), BatchId(item->data(Qt::UserRole).toString().toStdString()), key, text))
                         : Faults();
         });
     column->addWidget(batch_);
@@ -176,7 +177,7 @@ QWidget* EveningStation::makePanel() {
         // The time since the last one was tied is how long this one took, where it can be: nobody ties in a minute.
         constexpr double kLeast = 2.0, kMost = 90.0;
         const double minutes = sinceLast_.isValid() ? static_cast<double>(sinceLast_.elapsed()) / 60'000.0 : 0.0;
-        const Faults faults = document_.apply(tieOneOf(document_.book(), item->data(Qt::UserRole).toString().toStdString(),
+        const Faults faults = document_.apply(tieOneOf(document_.book(), BatchId(item->data(Qt::UserRole).toString().toStdString()),
                                                        minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
         sinceLast_.start();
         if (!faults.empty()) document_.say(qt(faults.front().line()));

@@ -74,25 +74,26 @@ Shelf::Shelf(Document& document, const Theme& theme, QWidget* parent)
     connect(add, &QToolButton::clicked, this, [this] {
         const auto* item = next_->currentItem();
         if (!item) return document_.say(tr("Choose a dressing first"));
-        emit batchWanted(item->data(Qt::UserRole).toString().toStdString());
+        emit batchWanted(DressingId(item->data(Qt::UserRole).toString().toStdString()));
     });
     next->addWidget(add);
     stock_->setItemDelegate(new StockLines(theme_, stock_));
     auto* stock = column(tr("Runs out first"), stock_, "runs-out", tr("What runs out first"));
-    there_ = new FieldsForm(
-        document_, theme_, "stock", {"length_m", "count", "mass_mg", "offcuts_mm"},
-        [this](const std::string& key, const std::string& text) {
-            const auto* item = stock_->currentItem();
-            return item ? document_.apply(changeStock(document_.book(), item->data(Qt::UserRole).toString().toStdString(), key, text))
-                        : Faults();
-        });
+    there_ =
+        new FieldsForm(document_, theme_, "stock", {"length_m", "count", "mass_mg", "offcuts_mm"},
+                       [this](const std::string& key, const std::string& text) {
+                           const auto* item = stock_->currentItem();
+                           return item ? document_.apply(changeStock(
+                                             document_.book(), MaterialId(item->data(Qt::UserRole).toString().toStdString()), key, text))
+                                       : Faults();
+                       });
     there_->hide();
     stock->addWidget(there_);
     connect(stock_, &QListWidget::currentRowChanged, this, [this](int chosen) {
         const QListWidgetItem* item = chosen < 0 ? nullptr : stock_->item(chosen);
         there_->setVisible(item && !item->data(Qt::UserRole).toString().isEmpty());
         if (!there_->isVisibleTo(this)) return;
-        const Stock* there = document_.book().findStock(item->data(Qt::UserRole).toString().toStdString());
+        const Stock* there = document_.book().findStock(MaterialId(item->data(Qt::UserRole).toString().toStdString()));
         there_->show(fieldsOf(there ? *there : Stock{}));
     });
 }
@@ -125,14 +126,14 @@ QLayout* Shelf::makeCount() {
         asked.title = tr("Which fly do you have already?");
         asked.things = thingsIn(document_.book(), "patterns");
         Chooser::ask(have, document_, theme_, std::move(asked), [this, have](const RecordId& fly) {
-            const Pattern* dressing = document_.book().findPattern(fly.id);
+            const Pattern* dressing = document_.book().findPattern(DressingId(fly.id));
             if (!dressing) return;
             Chooser::Asked hook;
             hook.title = tr("On which hook?");
             hook.things = thingsIn(document_.book(), "hooks");
             hook.now = {"hooks", dressing->hook};
             Chooser::ask(have, document_, theme_, std::move(hook),
-                         [this, fly = fly.id](const RecordId& chosen) { haveAlready(fly, chosen.id); });
+                         [this, fly = DressingId(fly.id)](const RecordId& chosen) { haveAlready(fly, HookId(chosen.id)); });
         });
     });
     return row;
@@ -154,7 +155,7 @@ void Shelf::showCount() {
 }
 
 // One of it lies in the box from now on, where none did; its number is what is asked for next.
-void Shelf::haveAlready(const std::string& pattern, const std::string& hook) {
+void Shelf::haveAlready(const DressingId& pattern, const HookId& hook) {
     if (boxCount(document_.book(), pattern, hook) == 0)
         document_.refuse(document_.apply(changeBoxCount(document_.book(), pattern, 1, hook)));
     const Pattern* dressing = document_.book().findPattern(pattern);

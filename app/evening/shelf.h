@@ -22,13 +22,13 @@ class Shelf : public QWidget {
     void refresh();
 
   signals:
-    void batchWanted(const std::string& pattern);  // some of what is to be tied next
+    void batchWanted(const DressingId& pattern);  // some of what is to be tied next
 
   private:
     QLayout* makeCount();
     [[nodiscard]] const BoxFly* chosenFly() const;
     void showCount();
-    void haveAlready(const std::string& pattern, const std::string& hook);
+    void haveAlready(const DressingId& pattern, const HookId& hook);
 
     Document& document_;
     const Theme& theme_;

@@ -294,7 +294,8 @@ void BenchBar::chooseDressing() {
     asked.title = tr("Which dressing?");
     asked.things = thingsIn(document_.book(), "patterns");
     if (document_.pattern()) asked.now = {"patterns", document_.pattern()->id};
-    Chooser::ask(dressings_, document_, theme_, std::move(asked), [this](const RecordId& record) { document_.choosePattern(record.id); });
+    Chooser::ask(dressings_, document_, theme_, std::move(asked),
+                 [this](const RecordId& record) { document_.choosePattern(DressingId(record.id)); });
 }
 
 void BenchBar::chooseHook() {
@@ -304,7 +305,7 @@ void BenchBar::chooseHook() {
     asked.things = thingsIn(document_.book(), "hooks");
     asked.now = {"hooks", document_.pattern()->hook};
     Chooser::ask(hooks_, document_, theme_, std::move(asked), [this](const RecordId& record) {
-        refuseIf(document_.apply(changeHook(document_.book(), document_.pattern()->id, record.id)));
+        refuseIf(document_.apply(changeHook(document_.book(), document_.pattern()->id, HookId(record.id))));
     });
 }
 

@@ -144,7 +144,7 @@ void CastView::chooseTeam() {
     asked.fresh = tr("New team");
     if (document_.team()) asked.now = {"teams", document_.team()->id};
     Chooser::ask(
-        teams_, document_, theme_, std::move(asked), [this](const RecordId& record) { document_.chooseTeam(record.id); },
+        teams_, document_, theme_, std::move(asked), [this](const RecordId& record) { document_.chooseTeam(TeamId(record.id)); },
         [this] { beginTeam(); });
 }
 
@@ -152,7 +152,7 @@ void CastView::chooseTeam() {
 void CastView::begin(const Result<NewRecord>& made) {
     if (!made) return document_.refuse(made.error());
     if (!document_.done(document_.apply(made->edit))) return;
-    document_.chooseTeam(made->id);
+    document_.chooseTeam(TeamId(made->id));
     askForName();
 }
 

@@ -369,9 +369,9 @@ bool MainWindow::openFile(const QString& path) {
 
 void MainWindow::openLast() {
     const QString last = settings_.value(kFileKey).toString();
-    const std::string team = settings_.value(kTeamKey).toString().toStdString();
-    const std::string dressing = settings_.value(kDressingKey).toString().toStdString();
-    const std::string water = settings_.value(kWaterKey).toString().toStdString();
+    const TeamId team(settings_.value(kTeamKey).toString().toStdString());
+    const DressingId dressing(settings_.value(kDressingKey).toString().toStdString());
+    const WaterId water(settings_.value(kWaterKey).toString().toStdString());
     if (last.isEmpty()) return showDoors();
     if (!openFile(last)) {
         showDoors();
@@ -467,20 +467,20 @@ void MainWindow::goTo(const RecordId& record) {
         return;
     }
     if (record.list == "patterns" || record.list == "fly") {
-        document_.choosePattern(record.list == "fly" ? readFly(record.id).pattern : record.id);
+        document_.choosePattern(record.list == "fly" ? readFly(record.id).pattern : DressingId(record.id));
         return showStation(worksOnTheFly(station()) ? station() : Station::plan);
     }
     if (record.list == "teams") {
-        document_.chooseTeam(record.id);
+        document_.chooseTeam(TeamId(record.id));
         return showStation(Station::balance);
     }
     if (record.list == "waters") {
-        document_.chooseWater(record.id);
+        document_.chooseWater(WaterId(record.id));
         return showStation(Station::water);
     }
     if (record.list == "days") {
         showStation(Station::daybook);
-        return daybook_->chooseDay(record.id);
+        return daybook_->chooseDay(DayId(record.id));
     }
     showStation(Station::drawers);
     drawers_->show(record);

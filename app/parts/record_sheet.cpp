@@ -31,7 +31,7 @@ QString cautionFor(const Book& book, const RecordId& record) {
     if (record.list == "hooks") return QObject::tr("Points and barbs go into eyes and fingers: glasses on, points away.");
     if (record.list == "rule_cards") return QObject::tr("The fishery's own rules decide; this card is only a copy of them.");
     if (record.list == "waters") return QObject::tr("In a boat: life jackets on; the boat owner's and local rules decide.");
-    const Material* m = record.list == "materials" ? book.findMaterial(record.id) : nullptr;
+    const Material* m = record.list == "materials" ? book.findMaterial(MaterialId(record.id)) : nullptr;
     if (!m) return {};
     const auto* wire = std::get_if<WireTraits>(&m->traits);
     const auto* bead = std::get_if<BeadTraits>(&m->traits);
@@ -77,14 +77,14 @@ std::vector<Field> RecordSheet::fields() const {
     return fieldsAt(document_.book(), records_.front()).value_or(std::vector<Field>());
 }
 
-std::vector<std::string> RecordSheet::users() const {
-    std::vector<std::string> ids;
+std::vector<DressingId> RecordSheet::users() const {
+    std::vector<DressingId> ids;
     if (!document_.isOpen() || only_) return ids;
     for (const RecordId& record : records_) {
-        auto more = record.list == "hooks"       ? dressingsOn(document_.book(), record.id)
-                    : record.list == "materials" ? dressingsFrom(document_.book(), record.id)
-                                                 : std::vector<std::string>();
-        for (std::string& id : more)
+        auto more = record.list == "hooks"       ? dressingsOn(document_.book(), HookId(record.id))
+                    : record.list == "materials" ? dressingsFrom(document_.book(), MaterialId(record.id))
+                                                 : std::vector<DressingId>();
+        for (DressingId& id : more)
             if (std::ranges::find(ids, id) == ids.end()) ids.push_back(std::move(id));
     }
     return ids;
@@ -305,7 +305,7 @@ void RecordSheet::refresh() {
         });
     const auto list = fields();
     const Material* m = document_.isOpen() && !records_.empty() && records_.front().list == "materials"
-                            ? document_.book().findMaterial(records_.front().id)
+                            ? document_.book().findMaterial(MaterialId(records_.front().id))
                             : nullptr;
     for (const Field& field : list) {
         const auto editor = editors_.find(field.key);
@@ -326,7 +326,7 @@ void RecordSheet::sayUse() {
     const std::string& kind = records_.front().list;
     if (kind != "hooks" && kind != "materials") return use_->setText(QString());
     QStringList names;
-    for (const std::string& id : users())
+    for (const DressingId& id : users())
         names << qt(document_.book().findPattern(id)->title());
     use_->setText(names.isEmpty() ? tr("Nothing in the book is tied from it.")
                                   : tr("Depends on it: %1").arg(names.join(QStringLiteral(", "))));
@@ -355,7 +355,7 @@ void RecordSheet::writeRow(const RowId& row, const std::string& key, const QStri
 void RecordSheet::write(const std::string& key, const QString& text, Source source) {
     // What depends on it, before and after.
     std::vector<Plan> before;
-    for (const std::string& id : users())
+    for (const DressingId& id : users())
         if (auto planned = planPattern(document_.book(), id)) before.push_back(std::move(*planned));
     const std::string value = text.trimmed().toStdString();
     const Faults faults = document_.apply(records_.size() > 1 ? changeRecords(document_.book(), records_, key, value)

@@ -57,7 +57,7 @@ class RecordSheet : public QScrollArea {
     void say(const Faults& faults);
     void sayUse();
     [[nodiscard]] std::vector<Field> fields() const;
-    [[nodiscard]] std::vector<std::string> users() const;
+    [[nodiscard]] std::vector<DressingId> users() const;
     [[nodiscard]] std::string shapeNow() const;
 
     Document& document_;

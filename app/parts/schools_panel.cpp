@@ -136,7 +136,7 @@ void SchoolsPanel::addQuestion(const SchoolFacts& facts, QVBoxLayout* column) {
 
 bool SchoolsPanel::forAll() const { return !all_ || all_->isChecked(); }
 
-std::optional<std::string> SchoolsPanel::whose() const {
+std::optional<DressingId> SchoolsPanel::whose() const {
     return forAll() || !document_.pattern() ? std::nullopt : std::optional(document_.pattern()->id);
 }
 

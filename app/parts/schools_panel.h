@@ -47,7 +47,7 @@ class SchoolsPanel : public QWidget {
     [[nodiscard]] bool forAll() const;
     [[nodiscard]] bool concerns(const SchoolFacts& facts) const;
     [[nodiscard]] std::vector<Field> held() const;
-    [[nodiscard]] std::optional<std::string> whose() const;
+    [[nodiscard]] std::optional<DressingId> whose() const;
 
     Document& document_;
     Of of_;

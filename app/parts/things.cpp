@@ -198,7 +198,7 @@ std::vector<Thing> thingsIn(const Book& book, std::string_view list) {
     if (list == "days") std::ranges::reverse(things);  // the latest first
     if (list == "hooks")                               // in rows by family, from large to small
         std::ranges::stable_sort(things, {}, [&](const Thing& thing) {
-            const HookSpec* hook = book.findHook(thing.record.id);
+            const HookSpec* hook = book.findHook(HookId(thing.record.id));
             return std::tuple(static_cast<int>(hook->family), hook->longer.value_or(0), hook->size, hook->barb.value_or(true) ? 0 : 1);
         });
     return things;

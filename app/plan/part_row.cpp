@@ -283,7 +283,7 @@ void PartRow::chooseMaterial() {
     asked.things = materialThings(document_.book(), kindsFor(part.kind));
     if (part.material) asked.now = {"materials", *part.material};
     Chooser::ask(materials_, document_, theme_, std::move(asked), [this](const RecordId& record) {
-        showFaults(document_.apply(changeMaterial(document_.book(), document_.pattern()->id, part_, record.id), part_));
+        showFaults(document_.apply(changeMaterial(document_.book(), document_.pattern()->id, part_, MaterialId(record.id)), part_));
     });
 }
 

@@ -91,8 +91,8 @@ void MishapCards::choose(std::size_t card) {
     const MishapCard& own = *cards_[card];
     const bool back = chosen_ == card;
     chosen_ = back ? std::nullopt : std::optional(card);
-    document_.refuse(
-        document_.apply(back ? takeBackMishap(document_.book(), own.id, own.shows) : countMishap(document_.book(), own.id, own.shows)));
+    document_.refuse(document_.apply(back ? takeBackMishap(document_.book(), MishapId(own.id), own.shows)
+                                          : countMishap(document_.book(), MishapId(own.id), own.shows)));
     rebuild();
 }
 
@@ -169,7 +169,7 @@ void MishapCards::addOwnLine(QVBoxLayout* column) {
         QMetaObject::invokeMethod(
             this,
             [this, words, part] {
-                NewRecord made = addMishapCard(document_.book(), words.toStdString(), part);
+                New<Mishap> made = addMishapCard(document_.book(), words.toStdString(), part);
                 document_.refuse(document_.apply(std::move(made.edit)));
                 show(Plan(*plan_), TyingStep(*step_));
                 const auto found = std::ranges::find(cards_, made.id, [](const MishapCard* c) { return c->id; });

@@ -179,7 +179,8 @@ QWidget* WaterStation::makeDay() {
     cautions_->setFont(faceScaled(0.9));
     column->addStretch(1);
     column->addWidget(cautions_);
-    connect(waters_, &QComboBox::activated, this, [this](int i) { document_.chooseWater(waters_->itemData(i).toString().toStdString()); });
+    connect(waters_, &QComboBox::activated, this,
+            [this](int i) { document_.chooseWater(WaterId(waters_->itemData(i).toString().toStdString())); });
     connect(add, &QToolButton::clicked, this, [this] {
         if (!document_.isOpen()) return;
         if (document_.done(document_.apply(addWater(document_.book())))) document_.chooseWater(document_.book().waters.back().id);
@@ -452,8 +453,8 @@ void WaterStation::refreshRules() {
         Faults faults;
     };
     boxWork_.start(
-        [book = document_.book(), plans = document_.plans(), on = water->id,
-         team = document_.team() ? document_.team()->id : std::string()](const std::stop_token& stop, const Background::Progress&) {
+        [book = document_.book(), plans = document_.plans(), on = water->id, team = document_.team() ? document_.team()->id : TeamId()](
+            const std::stop_token& stop, const Background::Progress&) {
             Ruled ruled;
             const TeamSetting setting = settingOf(book, book.findWater(on), plans);
             const auto box = candidatesOf(book, setting);
@@ -512,7 +513,7 @@ struct WaterStation::Wanted {
 
 void WaterStation::changeOver() {
     if (!document_.team()) return;
-    const std::string team = document_.team()->id;
+    const TeamId team = document_.team()->id;
     Edit edit{"under the card: ", document_.book()};
     for (const ComesOff& one : comesOff_) {
         if (!one.on) continue;
@@ -541,7 +542,7 @@ void WaterStation::choose() {
     stale_ = false;
     const auto work = [book = document_.book(), plans = document_.plans(), wanted](const std::stop_token& stop,
                                                                                    const Background::Progress&) {
-        const TeamSetting setting = settingOf(book, book.findWater(wanted.water), plans);
+        const TeamSetting setting = settingOf(book, book.findWater(WaterId(wanted.water)), plans);
         Found found;
         auto box = candidatesOf(book, setting);
         if (!box) {

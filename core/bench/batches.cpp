@@ -7,7 +7,7 @@
 
 namespace machair {
 
-std::optional<OwnMinutes> ownMinutes(const Book& book, std::string_view pattern) {
+std::optional<OwnMinutes> ownMinutes(const Book& book, const DressingId& pattern) {
     std::vector<double> all;
     for (const Batch& batch : book.batches)
         if (batch.pattern == pattern) all.insert(all.end(), batch.minutes.begin(), batch.minutes.end());
@@ -58,7 +58,7 @@ std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, cons
     return said;
 }
 
-int changesBetween(const Book& book, std::string_view from, std::string_view to) {
+int changesBetween(const Book& book, const DressingId& from, const DressingId& to) {
     const Pattern* a = book.findPattern(from);
     const Pattern* b = book.findPattern(to);
     if (!a || !b || a == b) return 0;

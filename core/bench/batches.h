@@ -14,7 +14,7 @@ struct OwnMinutes {
     double high = 0.0;
     int flies = 0;
 };
-[[nodiscard]] std::optional<OwnMinutes> ownMinutes(const Book& book, std::string_view pattern);
+[[nodiscard]] std::optional<OwnMinutes> ownMinutes(const Book& book, const DressingId& pattern);
 
 // A fly's stages: as many minutes of hands as its steps want, and its coats. Rules of thumb until the tier's own are logged.
 [[nodiscard]] std::vector<Stage> stagesOf(const Plan& plan, const std::optional<OwnMinutes>& own = std::nullopt);
@@ -39,6 +39,6 @@ struct EveningEvent {
 // sets), else the nearest each time. What a change costs: 3 for another thread, 2 for another hook, 1 for each material
 // that the next has and this hasn't.
 [[nodiscard]] std::vector<std::size_t> groupedOrder(const Book& book, const std::vector<TyingJob>& jobs);
-[[nodiscard]] int changesBetween(const Book& book, std::string_view from, std::string_view to);
+[[nodiscard]] int changesBetween(const Book& book, const DressingId& from, const DressingId& to);
 
 }  // namespace machair

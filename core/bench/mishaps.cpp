@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "units/text.h"
+#include "units/visit.h"
 
 namespace machair {
 
@@ -76,53 +77,74 @@ std::vector<const MishapCard*> cardsFor(const std::vector<MishapCard>& cards, co
     return list;
 }
 
+namespace {
+
+// What would keep a card's mishap from coming back, of each kind of part.
+struct LinkOf {
+    std::string_view id;  // the card's
+    const Plan& plan;
+    std::size_t part;
+    const Part& written = plan.pattern.parts[part];
+    using Link = std::optional<PlanLink>;
+
+    Link operator()(const HacklePlan& hackle) const {
+        if (plan.parts[part].kind != PartKind::collar) return std::nullopt;
+        if (id == "hackle.many" && hackle.turns > 1.0) return counted(part, "turns", hackle.turns, hackle.turns - 0.5, "half a turn less");
+        if ((id == "hackle.few" || id == "hackle.one-sided") && hackle.turns + 0.5 <= hackle.mostTurns)
+            return counted(part, "turns", hackle.turns, hackle.turns + 0.5, "half a turn more");
+        if (id == "hackle.stem" && hackle.tieIn == TieIn::butt) return PlanLink{part, "tie_in", "tip", "tied in by the tip: butt → tip"};
+        return std::nullopt;
+    }
+    Link operator()(const TailPlan& tail) const {
+        if (id == "tail.thick" && tail.fibres > 3.0)
+            return counted(part, "fibres", tail.fibres, std::floor(0.8 * tail.fibres), "fewer fibres");
+        if (id == "tail.thin" && tail.fibres > 0.0)
+            return counted(part, "fibres", tail.fibres, std::ceil(1.25 * tail.fibres), "more fibres");
+        return std::nullopt;
+    }
+    Link operator()(const RibPlan& rib) const {
+        if (id == "rib.few") return counted(part, "turns", rib.turns, rib.turns + 1.0, "a turn more");
+        if (id == "rib.breaks" && rib.turns > 3.0) return counted(part, "turns", rib.turns, rib.turns - 1.0, "a turn less");
+        if (id != "rib.along") return std::nullopt;
+        const bool with = rib.direction == Winding::with;
+        return PlanLink{part, "direction", with ? "counter" : "with",
+                        std::string("the rib's other sense: ") + (with ? "with → counter" : "counter → with")};
+    }
+    Link operator()(const TagPlan&) const {
+        const auto* tag = std::get_if<TagPart>(&written.detail);
+        if (!tag || (id != "tag.cut" && id != "tag.creeps") || tag->protect.value_or(Protection::none) != Protection::none)
+            return std::nullopt;
+        return PlanLink{part, "protect", "varnish", "a film of varnish: none → varnish"};
+    }
+    Link operator()(const BodyPlan& body) const {
+        if (id == "body.gap" && body.strands) return counted(part, "strands", *body.strands, *body.strands + 1.0, "a strand more");
+        const auto* own = std::get_if<BodyPart>(&written.detail);
+        if ((id == "body.unwinds" || id == "herl.snaps") && body.strands && own && !own->twisted.value_or(false))
+            return PlanLink{part, "twisted", "yes", "twisted with the thread"};
+        return std::nullopt;
+    }
+    Link operator()(const PalmerPlan& palmer) const {
+        if (id != "palmer.bunched" || palmer.openTurns <= 3.0) return std::nullopt;
+        return counted(part, "open_turns", palmer.openTurns, palmer.openTurns - 1.0, "an open turn less");
+    }
+    Link operator()(const WingPlan& wing) const {
+        if (id != "wing.splays" || wing.layers <= 2) return std::nullopt;
+        return counted(part, "layers", wing.layers, wing.layers - 1, "a layer less");
+    }
+    Link operator()(const HeadPlan& head) const {
+        if (id == "coat.tacky" && head.coats > 2) return counted(part, "coats", head.coats, 2.0, "two coats");
+        if (id == "whip.loose" && head.whipTurns < 5.0)
+            return counted(part, "whip_turns", head.whipTurns, head.whipTurns + 1.0, "a turn more");
+        return std::nullopt;
+    }
+    Link operator()(const OneOf<UnderbodyPlan, PiecePlan, BeadPlan, ThreadPlan, Impossible> auto&) const { return std::nullopt; }
+};
+
+}  // namespace
+
 std::optional<PlanLink> planLink(const MishapCard& card, const Plan& plan, std::size_t part) {
     if (part >= plan.parts.size()) return std::nullopt;
-    const PartPlan& planned = plan.parts[part];
-    const Part& written = plan.pattern.parts[part];
-    const std::string_view id = card.id;
-    if (const auto* hackle = std::get_if<HacklePlan>(&planned.detail); hackle && planned.kind == PartKind::collar) {
-        if (id == "hackle.many" && hackle->turns > 1.0)
-            return counted(part, "turns", hackle->turns, hackle->turns - 0.5, "half a turn less");
-        if ((id == "hackle.few" || id == "hackle.one-sided") && hackle->turns + 0.5 <= hackle->mostTurns)
-            return counted(part, "turns", hackle->turns, hackle->turns + 0.5, "half a turn more");
-        if (id == "hackle.stem" && hackle->tieIn == TieIn::butt) return PlanLink{part, "tie_in", "tip", "tied in by the tip: butt → tip"};
-    }
-    if (const auto* tail = std::get_if<TailPlan>(&planned.detail)) {
-        if (id == "tail.thick" && tail->fibres > 3.0)
-            return counted(part, "fibres", tail->fibres, std::floor(0.8 * tail->fibres), "fewer fibres");
-        if (id == "tail.thin" && tail->fibres > 0.0)
-            return counted(part, "fibres", tail->fibres, std::ceil(1.25 * tail->fibres), "more fibres");
-    }
-    if (const auto* rib = std::get_if<RibPlan>(&planned.detail)) {
-        if (id == "rib.few") return counted(part, "turns", rib->turns, rib->turns + 1.0, "a turn more");
-        if (id == "rib.breaks" && rib->turns > 3.0) return counted(part, "turns", rib->turns, rib->turns - 1.0, "a turn less");
-        if (id == "rib.along") {
-            const bool with = rib->direction == Winding::with;
-            return PlanLink{part, "direction", with ? "counter" : "with",
-                            std::string("the rib's other sense: ") + (with ? "with → counter" : "counter → with")};
-        }
-    }
-    if (const auto* tag = std::get_if<TagPart>(&written.detail);
-        tag && (id == "tag.cut" || id == "tag.creeps") && tag->protect.value_or(Protection::none) == Protection::none)
-        return PlanLink{part, "protect", "varnish", "a film of varnish: none → varnish"};
-    if (const auto* body = std::get_if<BodyPlan>(&planned.detail)) {
-        if (id == "body.gap" && body->strands) return counted(part, "strands", *body->strands, *body->strands + 1.0, "a strand more");
-        if (id == "body.unwinds" || id == "herl.snaps") {
-            const auto* own = std::get_if<BodyPart>(&written.detail);
-            if (body->strands && own && !own->twisted.value_or(false)) return PlanLink{part, "twisted", "yes", "twisted with the thread"};
-        }
-    }
-    if (const auto* palmer = std::get_if<PalmerPlan>(&planned.detail); palmer && id == "palmer.bunched" && palmer->openTurns > 3.0)
-        return counted(part, "open_turns", palmer->openTurns, palmer->openTurns - 1.0, "an open turn less");
-    if (const auto* wing = std::get_if<WingPlan>(&planned.detail); wing && id == "wing.splays" && wing->layers > 2)
-        return counted(part, "layers", wing->layers, wing->layers - 1, "a layer less");
-    if (const auto* head = std::get_if<HeadPlan>(&planned.detail)) {
-        if (id == "coat.tacky" && head->coats > 2) return counted(part, "coats", head->coats, 2.0, "two coats");
-        if (id == "whip.loose" && head->whipTurns < 5.0)
-            return counted(part, "whip_turns", head->whipTurns, head->whipTurns + 1.0, "a turn more");
-    }
-    return std::nullopt;
+    return std::visit(LinkOf{card.id, plan, part}, plan.parts[part].detail);
 }
 
 std::vector<OwnMishap> ownMishaps(const Book& book, const std::vector<MishapCard>& cards) {

@@ -1,4 +1,5 @@
 #include "bench/order.h"
+#include "units/visit.h"
 
 #include <algorithm>
 #include <numeric>
@@ -14,13 +15,29 @@ struct Stretch {  // the stretch of shank that a part is wound or bound over
     Length front, end;
 };
 
-std::optional<Stretch> stretchOf(const Plan& plan, std::size_t i) {
+std::optional<Stretch> boundOver(const Plan& plan, std::size_t i) {
     const PartPlan& part = plan.parts[i];
-    if (const auto* body = std::get_if<BodyPlan>(&part.detail)) return Stretch{body->front, body->end};
-    if (const auto* rib = std::get_if<RibPlan>(&part.detail)) return Stretch{rib->front, rib->end};
-    if (const auto* under = std::get_if<UnderbodyPlan>(&part.detail)) return Stretch{under->front, under->end};
-    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) return Stretch{part.station, palmer->end};
-    return std::nullopt;
+    using Bound = std::optional<Stretch>;
+    return std::visit(
+        Overloaded{
+            [](const BodyPlan& body) -> Bound {
+                return Stretch{body.front, body.end};
+            },
+            [](const RibPlan& rib) -> Bound {
+                return Stretch{rib.front, rib.end};
+            },
+            [](const UnderbodyPlan& under) -> Bound {
+                return Stretch{under.front, under.end};
+            },
+            [&](const PalmerPlan& palmer) -> Bound {
+                return Stretch{part.station, palmer.end};
+            },
+            // These stand at a place, not along a stretch.
+            [](const OneOf<Impossible, TagPlan, TailPlan, HacklePlan, WingPlan, PiecePlan, BeadPlan, ThreadPlan, HeadPlan> auto&) -> Bound {
+                return std::nullopt;
+            },
+        },
+        part.detail);
 }
 
 bool touches(const Stretch& a, const Stretch& b) { return a.front < b.end - kTouch && b.front < a.end - kTouch; }
@@ -70,7 +87,7 @@ class Order {
         if (plan_.pattern.parts[second].from) {  // what goes on from another comes after it, wherever that is
             if (const auto source = find(plan_.pattern, *plan_.pattern.parts[second].from); source == first) return;
         }
-        const auto a = stretchOf(plan_, second), b = stretchOf(plan_, first);
+        const auto a = boundOver(plan_, second), b = boundOver(plan_, first);
         switch (kind(second)) {
             case PartKind::tag:
                 if (kind(first) == PartKind::tail && isFirst(first)) afterTail(second, first);
@@ -135,15 +152,15 @@ class Order {
         for (std::size_t k = 0; k < first; ++k)
             if (kind(k) == PartKind::body) ++own;
         if (section && *section != own) return;
-        const auto a = stretchOf(plan_, rib), b = stretchOf(plan_, first);
+        const auto a = boundOver(plan_, rib), b = boundOver(plan_, first);
         if (plan_.pattern.parts[rib].from) return;  // a body's ribbon bent back
         if (a && b && touches(*a, *b)) fault(rib, first, "the rib's end lies under the body: wound first, there is nowhere to tie it in");
     }
 
     void ofBody(std::size_t body, std::size_t first) {
-        const auto own = stretchOf(plan_, body);
+        const auto own = boundOver(plan_, body);
         if (!own) return;
-        const auto other = stretchOf(plan_, first);
+        const auto other = boundOver(plan_, first);
         switch (kind(first)) {
             case PartKind::palmer: {
                 const bool thorax = written<PalmerPart>(first).along == PalmerAlong::thorax;

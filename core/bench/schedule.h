@@ -7,6 +7,8 @@
 #include <string>
 #include <vector>
 
+#include "units/id.h"
+
 namespace machair {
 
 struct Stage {
@@ -16,11 +18,11 @@ struct Stage {
 };
 // So many flies of one kind, each the same chain of stages.
 struct TyingJob {
-    std::string fly;
+    DressingId fly;
     std::vector<Stage> stages;
     int count = 1;
-    std::optional<std::string> hook = {};  // where it isn't the dressing's own
-    std::optional<std::string> day = {};   // YYYY-MM-DD that they are for
+    std::optional<HookId> hook = {};      // where it isn't the dressing's own
+    std::optional<std::string> day = {};  // YYYY-MM-DD that they are for
 };
 
 struct TimedStage {

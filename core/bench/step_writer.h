@@ -44,6 +44,7 @@ class StepWriter {
     void hookFirst();
     void beadsOn();
     void makeReady(std::size_t part);
+    struct Readied;
     void waxThread();
     void markVanes();
 

@@ -4,6 +4,7 @@
 
 #include "bench/step_writer.h"
 #include "units/text.h"
+#include "units/visit.h"
 #include "words/words.h"
 
 namespace machair {
@@ -56,92 +57,105 @@ void StepWriter::beadsOn() {
     vice.caution = Caution::points;
 }
 
-void StepWriter::makeReady(std::size_t i) {
-    const PartPlan& part = at(i);
-    const int own = static_cast<int>(i);
-    if (continues(i) || std::holds_alternative<Impossible>(part.detail)) return;
-    if (const auto* legs = std::get_if<LegsPart>(&written(i).detail); legs && legs->knots.value_or(0) > 0) {
-        TyingStep& step = makeReady(own, {"knot", nameOfPart(i), counted(*legs->knots, "knot each", "knots each")});
+// What is made ready of each kind of part before the hook goes into the vice.
+struct StepWriter::Readied {
+    StepWriter& steps;
+    std::size_t i;
+    const PartPlan& part = steps.at(i);
+    int own = static_cast<int>(i);
+
+    void operator()(const PiecePlan&) const {
+        const auto* legs = std::get_if<LegsPart>(&steps.written(i).detail);
+        if (!legs || legs->knots.value_or(0) <= 0) return;
+        TyingStep& step = steps.makeReady(own, {"knot", steps.nameOfPart(i), counted(*legs->knots, "knot each", "knots each")});
         step.how = *legs->knots > 1 ? "at a third and two thirds, all bending one way" : "at the middle, all bending one way";
         step.look = "an even count, none cracked; two spare";
         step.wrong = {"legs.broken", "legs.odd"};
     }
-    if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-        if (wing->style == WingStyle::paired || wing->style == WingStyle::upright || wing->style == WingStyle::tips) {
-            TyingStep& step = makeReady(own, {"pair", nameOfPart(i) + ", " + part.made.title(), {"1 + 1", "left and right"}});
-            step.how = wing->style == WingStyle::tips ? "one left and one right, the second matched to the first on the bench"
-                                                      : "one slip of a left feather, one of a right, from the same place of both";
+    void operator()(const WingPlan& wing) const {
+        const std::string what = steps.nameOfPart(i) + ", " + part.made.title();
+        if (wing.style == WingStyle::paired || wing.style == WingStyle::upright || wing.style == WingStyle::tips) {
+            TyingStep& step = steps.makeReady(own, {"pair", what, {"1 + 1", "left and right"}});
+            step.how = wing.style == WingStyle::tips ? "one left and one right, the second matched to the first on the bench"
+                                                     : "one slip of a left feather, one of a right, from the same place of both";
             step.look = "width, curl and bars alike, lengths within 3 %";
             step.wrong = {"wing.unequal"};
             step.caution = Caution::birds;
-        } else if (wing->style == WingStyle::hair && wing->toTake) {
-            TyingStep& step =
-                makeReady(own, {"comb and stack", nameOfPart(i) + ", " + part.made.title(), counted(*wing->toTake, "hair", "hairs")});
+        } else if (wing.style == WingStyle::hair && wing.toTake) {
+            TyingStep& step = steps.makeReady(own, {"comb and stack", what, counted(*wing.toTake, "hair", "hairs")});
             step.how = "underfur out, tips level; some come away on tightening, so more is taken than stays";
             step.look = "tips in one line";
             step.wrong = {"hair.pulls"};
         }
     }
-    if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-        if (tail->style == TailStyle::hair && tail->fibresToTake) {
-            TyingStep& step =
-                makeReady(own, {"comb and stack", nameOfPart(i) + ", " + part.made.title(), counted(*tail->fibresToTake, "hair", "hairs")});
+    void operator()(const TailPlan& tail) const {
+        const std::string what = steps.nameOfPart(i) + ", " + part.made.title();
+        if (tail.style == TailStyle::hair && tail.fibresToTake) {
+            TyingStep& step = steps.makeReady(own, {"comb and stack", what, counted(*tail.fibresToTake, "hair", "hairs")});
             step.how = "underfur out, tips level";
             step.look = "tips in one line";
             step.wrong = {"hair.pulls"};
-        } else if (tail->style == TailStyle::fibres || tail->style == TailStyle::tippet) {
-            TyingStep& step = makeReady(own, {"square", nameOfPart(i) + ", " + part.made.title(),
-                                              counted(std::get<TailPart>(written(i).detail).fibres, tail->fibres, "fibre", "fibres")});
+        } else if (tail.style == TailStyle::fibres || tail.style == TailStyle::tippet) {
+            TyingStep& step = steps.makeReady(
+                own, {"square", what, counted(std::get<TailPart>(steps.written(i).detail).fibres, tail.fibres, "fibre", "fibres")});
             step.how = "drawn out square to the stem till the tips are level, then torn or cut";
-            step.look = tail->style == TailStyle::tippet ? "tips and bars in one line" : "tips in one line";
+            step.look = tail.style == TailStyle::tippet ? "tips and bars in one line" : "tips in one line";
             step.wrong = {"tail.uneven", "tail.thick"};
         }
     }
-    const HacklePlan* hackle = hackleOf(part);
-    if (hackle && part.made.kind == MaterialKind::hackle) {
-        const bool game = hackle->feather.bird == Bird::partridge || hackle->feather.bird == Bird::grouse;
-        const bool tip = hackle->tieIn == TieIn::tip && part.kind != PartKind::palmer;
-        const FluffSchool fluff = held().fluff.value_or(FluffSchool::byBird);
+    void operator()(const PalmerPlan& palmer) const { (*this)(palmer.hackle); }
+    void operator()(const HacklePlan& hackle) const {
+        if (part.made.kind != MaterialKind::hackle) return;
+        const bool game = hackle.feather.bird == Bird::partridge || hackle.feather.bird == Bird::grouse;
+        const bool tip = hackle.tieIn == TieIn::tip && part.kind != PartKind::palmer;
+        const FluffSchool fluff = steps.held().fluff.value_or(FluffSchool::byBird);
         const bool trimmed = fluff == FluffSchool::trimmed || (fluff == FluffSchool::byBird && game);
         TyingStep& step =
-            makeReady(own, {trimmed ? "trim" : "strip", nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle->fibre)});
+            steps.makeReady(own, {trimmed ? "trim" : "strip", steps.nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle.fibre)});
         step.how = std::string("fibre held against the hook first") +
                    (tip ? "; the fibres parted back from the tip" : "; bare for one turn") +
                    (!trimmed ? "; fluff off"
                     : game   ? "; fluff cut, these stems split"
                              : "; fluff cut");
-        const FibresReady ready = held().fibresReady.value_or(FibresReady::stroked);
+        const FibresReady ready = steps.held().fibresReady.value_or(FibresReady::stroked);
         if (part.kind != PartKind::palmer && ready == FibresReady::oneSide) step.how += "; the side that would lie forward stripped off";
         if (part.kind != PartKind::palmer && ready == FibresReady::folded) step.how += "; both sides folded back on the stem";
         step.look = tip ? "no fluff near the tip" : "bare stem for one turn, no fluff";
         step.wrong = {"hackle.long", "hackle.split", "hackle.short"};
         step.caution = Caution::birds;
     }
-    if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-        if (body->method == BodyMethod::herl && body->strands) {
-            TyingStep& step = makeReady(own, {"nip", "the tips of " + part.made.title(),
-                                              counted(std::get<BodyPart>(written(i).detail).strands, *body->strands, "strand", "strands")});
+    void operator()(const BodyPlan& body) const {
+        if (body.method == BodyMethod::herl && body.strands) {
+            TyingStep& step =
+                steps.makeReady(own, {"nip", "the tips of " + part.made.title(),
+                                      counted(std::get<BodyPart>(steps.written(i).detail).strands, *body.strands, "strand", "strands")});
             step.how = "the brittle fifth of each off, the strands level";
             step.look = "equal ends";
             step.wrong = {"herl.snaps"};
-        } else if (body->method == BodyMethod::chenille || body->method == BodyMethod::tube) {
-            TyingStep& step = makeReady(own, {"bare", "the core of " + part.made.title(), {"3", "mm"}});
+        } else if (body.method == BodyMethod::chenille || body.method == BodyMethod::tube) {
+            TyingStep& step = steps.makeReady(own, {"bare", "the core of " + part.made.title(), {"3", "mm"}});
             step.how = "the fuzz off with nails or a blade, so that only the core is bound";
             step.look = "a bare end";
             step.wrong = {"chenille.lump"};
         }
-        const auto* fur = std::get_if<DubbingTraits>(&part.made.traits);
-        if (fur && fur->blend.size() > 1) {
-            double all = 0.0;
-            for (const BlendPart& share : fur->blend)
-                all += share.parts;
-            TyingStep& step = makeReady(own, {"mix", part.made.title(), counted(all, "part by weight", "parts by weight")});
-            step.how = "enough for all the flies that are to match";
-            step.look = "one shade";
-            step.wrong = {"fur.shade"};
-            step.caution = Caution::dust;
-        }
+        if (const auto* fur = std::get_if<DubbingTraits>(&part.made.traits); fur && fur->blend.size() > 1) mix(*fur);
     }
+    void operator()(const OneOf<TagPlan, RibPlan, UnderbodyPlan, BeadPlan, ThreadPlan, HeadPlan, Impossible> auto&) const {}
+
+    void mix(const DubbingTraits& fur) const {
+        double all = 0.0;
+        for (const BlendPart& share : fur.blend)
+            all += share.parts;
+        TyingStep& step = steps.makeReady(own, {"mix", part.made.title(), counted(all, "part by weight", "parts by weight")});
+        step.how = "enough for all the flies that are to match";
+        step.look = "one shade";
+        step.wrong = {"fur.shade"};
+        step.caution = Caution::dust;
+    }
+};
+
+void StepWriter::makeReady(std::size_t i) {
+    if (!continues(i)) std::visit(Readied{*this, i}, at(i).detail);
 }
 
 void StepWriter::markVanes() {

@@ -12,7 +12,7 @@ namespace machair {
 
 struct Blended {
     struct Fur {
-        std::string material;
+        MaterialId material;
         double weight = 0.0;  // shares, each sum to 1
         double room = 0.0;
         std::optional<Lab> colour;  // its own, where one is written

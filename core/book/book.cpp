@@ -283,20 +283,20 @@ LeaderMeasures measuresOf(const std::optional<LeaderSpec>& spec) {
     return m;
 }
 
-const HookSpec* Book::findHook(std::string_view id) const { return findById(hooks, id); }
-const Material* Book::findMaterial(std::string_view id) const { return findById(materials, id); }
-const Pattern* Book::findPattern(std::string_view id) const { return findById(patterns, id); }
-const TeamSpec* Book::findTeam(std::string_view id) const { return findById(teams, id); }
-const Stock* Book::findStock(std::string_view material) const {
+const HookSpec* Book::findHook(const HookId& id) const { return findById(hooks, id); }
+const Material* Book::findMaterial(const MaterialId& id) const { return findById(materials, id); }
+const Pattern* Book::findPattern(const DressingId& id) const { return findById(patterns, id); }
+const TeamSpec* Book::findTeam(const TeamId& id) const { return findById(teams, id); }
+const Stock* Book::findStock(const MaterialId& material) const {
     const auto found = std::ranges::find(stock, material, &Stock::material);
     return found == stock.end() ? nullptr : &*found;
 }
-const CutList* Book::findCutList(std::string_view id) const { return findById(cutLists, id); }
-const TeamSchool* Book::findTeamSchool(std::string_view id) const { return findById(teamSchools, id); }
-const WaterSpec* Book::findWater(std::string_view id) const { return findById(waters, id); }
-const RuleCard* Book::findRuleCard(std::string_view id) const { return findById(ruleCards, id); }
-Pattern* Book::findPattern(std::string_view id) { return findById(patterns, id); }
-std::size_t Book::indexOfPattern(std::string_view id) const {
+const CutList* Book::findCutList(const CutListId& id) const { return findById(cutLists, id); }
+const TeamSchool* Book::findTeamSchool(const SchoolId& id) const { return findById(teamSchools, id); }
+const WaterSpec* Book::findWater(const WaterId& id) const { return findById(waters, id); }
+const RuleCard* Book::findRuleCard(const RuleCardId& id) const { return findById(ruleCards, id); }
+Pattern* Book::findPattern(const DressingId& id) { return findById(patterns, id); }
+std::size_t Book::indexOfPattern(const DressingId& id) const {
     return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
 }
 

@@ -44,17 +44,17 @@ struct Book {
     Carried carried;
     bool operator==(const Book&) const;
 
-    [[nodiscard]] const HookSpec* findHook(std::string_view id) const;
-    [[nodiscard]] const Material* findMaterial(std::string_view id) const;
-    [[nodiscard]] const Pattern* findPattern(std::string_view id) const;
-    [[nodiscard]] const TeamSpec* findTeam(std::string_view id) const;
-    [[nodiscard]] const Stock* findStock(std::string_view material) const;
-    [[nodiscard]] const CutList* findCutList(std::string_view id) const;
-    [[nodiscard]] const TeamSchool* findTeamSchool(std::string_view id) const;
-    [[nodiscard]] const WaterSpec* findWater(std::string_view id) const;
-    [[nodiscard]] const RuleCard* findRuleCard(std::string_view id) const;
-    [[nodiscard]] Pattern* findPattern(std::string_view id);
-    [[nodiscard]] std::size_t indexOfPattern(std::string_view id) const;  // size() where there is none
+    [[nodiscard]] const HookSpec* findHook(const HookId& id) const;
+    [[nodiscard]] const Material* findMaterial(const MaterialId& id) const;
+    [[nodiscard]] const Pattern* findPattern(const DressingId& id) const;
+    [[nodiscard]] const TeamSpec* findTeam(const TeamId& id) const;
+    [[nodiscard]] const Stock* findStock(const MaterialId& material) const;
+    [[nodiscard]] const CutList* findCutList(const CutListId& id) const;
+    [[nodiscard]] const TeamSchool* findTeamSchool(const SchoolId& id) const;
+    [[nodiscard]] const WaterSpec* findWater(const WaterId& id) const;
+    [[nodiscard]] const RuleCard* findRuleCard(const RuleCardId& id) const;
+    [[nodiscard]] Pattern* findPattern(const DressingId& id);
+    [[nodiscard]] std::size_t indexOfPattern(const DressingId& id) const;  // size() where there is none
 };
 
 // Everything that is wrong between the records: ids used twice (the fault stands at the second), hooks, materials and

@@ -11,14 +11,14 @@ namespace machair {
 
 // So many of one dressing on one hook, wanted and tied so far.
 struct Batch {
-    std::string id;
-    std::string pattern;
-    std::optional<std::string> hook;  // the dressing's own where absent
+    BatchId id;
+    DressingId pattern;
+    std::optional<HookId> hook;  // the dressing's own where absent
     int wanted = 1;
     std::optional<int> tied;
-    std::optional<std::string> day;   // YYYY-MM-DD that it is for
-    std::optional<std::string> team;  // and the team
-    std::vector<double> minutes;      // of hands that flies of it took, as they were logged
+    std::optional<std::string> day;  // YYYY-MM-DD that it is for
+    std::optional<TeamId> team;      // and the team
+    std::vector<double> minutes;     // of hands that flies of it took, as they were logged
     std::optional<std::string> note;
     Carried carried;
     bool operator==(const Batch&) const = default;
@@ -36,7 +36,7 @@ struct Mishap {
     Mishap& operator=(Mishap&&) noexcept;
     ~Mishap();
 
-    std::string id;
+    MishapId id;
     int count = 0;
     std::optional<std::string> shows;  // in words: "stands up"
     // Of a card of one's own.
@@ -66,8 +66,8 @@ struct CheckedFly {
     CheckedFly& operator=(CheckedFly&&) noexcept;
     ~CheckedFly();
 
-    std::string id;
-    std::string pattern;
+    CheckId id;
+    DressingId pattern;
     std::optional<std::string> date;
     std::vector<CheckReading> readings;
     std::vector<std::string> faults;   // ids of looks that were not right ("wing"); older books have their words
@@ -85,13 +85,13 @@ struct Outing {
     [[nodiscard]] const std::optional<Fly>& at(Position position) const { return flies[position]; }
 };
 struct Fish {
-    std::string pattern;
+    DressingId pattern;
     Position position = Position::bob;
     std::optional<bool> kept;
     std::optional<Length> depth;
     Carried carried = {};
     std::optional<bool> lost = {};         // hooked, and off again: it tells of the fly, not of the creel
-    std::optional<std::string> hook = {};  // that the dressing was on; its own where absent
+    std::optional<HookId> hook = {};       // that the dressing was on; its own where absent
     std::optional<std::string> time = {};  // HH:MM
     bool operator==(const Fish&) const = default;
 };
@@ -104,9 +104,9 @@ struct Day {
     Day& operator=(Day&&) noexcept;
     ~Day();
 
-    std::string id;
+    DayId id;
     std::string date;  // YYYY-MM-DD
-    std::optional<std::string> water;
+    std::optional<WaterId> water;
     std::optional<int> rods;
     std::optional<Speed> wind;
     std::optional<Length> wave;

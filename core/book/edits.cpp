@@ -12,14 +12,15 @@
 #include "book/part_order.h"
 #include "book/references.h"
 #include "book/schools.h"
+#include "units/visit.h"
 
 namespace machair {
 
 namespace {
 
-Place placeOf(const Book& book, std::string_view pattern) { return Place("patterns").at(book.indexOfPattern(pattern)); }
+Place placeOf(const Book& book, const DressingId& pattern) { return Place("patterns").at(book.indexOfPattern(pattern)); }
 
-Result<std::size_t> findPart(const Book& book, std::string_view pattern, std::size_t part) {
+Result<std::size_t> findPart(const Book& book, const DressingId& pattern, std::size_t part) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     if (part >= found->parts.size())
@@ -63,21 +64,25 @@ std::vector<MaterialKind> usualKinds(PartKind kind) {
 
 bool prefersStiff(PartKind kind) { return kind == PartKind::palmer; }
 
-std::optional<std::string> usualMaterial(const Book& book, PartKind kind) {
+std::optional<MaterialId> usualMaterial(const Book& book, PartKind kind) {
     return firstFitting(book, usualKinds(kind), prefersStiff(kind));
 }
 
 PartDetail usualDetail(PartKind kind) {
     PartDetail detail = detailFor(kind);
-    if (auto* tag = std::get_if<TagPart>(&detail)) tag->turns = exactly(3);
-    if (auto* tail = std::get_if<TailPart>(&detail)) tail->length = ratioOf(0.75, Yardstick::shank);
-    if (auto* rib = std::get_if<RibPart>(&detail)) rib->direction = Winding::counter;
-    if (auto* palmer = std::get_if<PalmerPart>(&detail)) {
-        palmer->shoulderTurns = exactly(2);
-        palmer->openTurns = exactly(5);
-    }
-    if (auto* collar = std::get_if<CollarPart>(&detail)) collar->turns = exactly(2);
-    if (auto* legs = std::get_if<LegsPart>(&detail)) legs->count = exactly(6);
+    std::visit(Overloaded{
+                   [](TagPart& tag) { tag.turns = exactly(3); },
+                   [](TailPart& tail) { tail.length = ratioOf(0.75, Yardstick::shank); },
+                   [](RibPart& rib) { rib.direction = Winding::counter; },
+                   [](PalmerPart& palmer) {
+                       palmer.shoulderTurns = exactly(2);
+                       palmer.openTurns = exactly(5);
+                   },
+                   [](CollarPart& collar) { collar.turns = exactly(2); },
+                   [](LegsPart& legs) { legs.count = exactly(6); },
+                   [](const OneOf<UnderbodyPart, BodyPart, WingPart, CheekPart, BeadPart, ThreadPart, HeadPart> auto&) {},
+               },
+               detail);
     return detail;
 }
 
@@ -102,7 +107,7 @@ bool sameModel(const HookSpec& a, const HookSpec& b) {
            a.eye.value_or(EyeTurn::down) == b.eye.value_or(EyeTurn::down);
 }
 
-std::string takeHook(Book& book, HookSpec hook) {
+HookId takeHook(Book& book, HookSpec hook) {
     for (const HookSpec& known : book.hooks)
         if (known.id == hook.id || sameModel(known, hook)) return known.id;
     hook.name = describeHook(hook);
@@ -111,7 +116,7 @@ std::string takeHook(Book& book, HookSpec hook) {
     return hook.id;
 }
 
-Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t part, std::string_view key, std::string_view text) {
+Result<Edit> changeField(const Book& book, const DressingId& pattern, std::size_t part, std::string_view key, std::string_view text) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
@@ -124,7 +129,7 @@ Result<Edit> changeField(const Book& book, std::string_view pattern, std::size_t
     return edit;
 }
 
-Result<Edit> changePatternField(const Book& book, std::string_view pattern, std::string_view key, std::string_view text) {
+Result<Edit> changePatternField(const Book& book, const DressingId& pattern, std::string_view key, std::string_view text) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const Place place = placeOf(book, pattern);
@@ -142,7 +147,7 @@ Result<Edit> changePatternField(const Book& book, std::string_view pattern, std:
     return edit;
 }
 
-Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::size_t part, std::string_view material) {
+Result<Edit> changeMaterial(const Book& book, const DressingId& pattern, std::size_t part, const MaterialId& material) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     const Material* made = book.findMaterial(material);
     if (!made) return noSuch(placeOf(book, pattern).key("parts").at(part).key("material"), "material", material);
@@ -163,7 +168,7 @@ Result<Edit> changeMaterial(const Book& book, std::string_view pattern, std::siz
     return edit;
 }
 
-Result<Edit> changeHookField(const Book& book, std::string_view hook, std::string_view key, std::string_view text) {
+Result<Edit> changeHookField(const Book& book, const HookId& hook, std::string_view key, std::string_view text) {
     const HookSpec* found = book.findHook(hook);
     if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = static_cast<std::size_t>(found - book.hooks.data());
@@ -177,7 +182,7 @@ Result<Edit> changeHookField(const Book& book, std::string_view hook, std::strin
     return edit;
 }
 
-Result<Edit> changeMaterialField(const Book& book, std::string_view material, std::string_view key, std::string_view text, Source source) {
+Result<Edit> changeMaterialField(const Book& book, const MaterialId& material, std::string_view key, std::string_view text, Source source) {
     const Material* found = book.findMaterial(material);
     if (!found) return noSuch(Place("materials"), "material", material);
     const auto index = static_cast<std::size_t>(found - book.materials.data());
@@ -212,41 +217,38 @@ Result<Edit> addMaterial(const Book& book, MaterialKind kind) {
     fresh.kind = kind;
     fresh.traits = traitsFor(kind);
     fresh.name = "New " + std::string(nameOf(kind));
-    fresh.id = std::string(nameOf(kind)) + "-new";
-    for (int n = 2; book.findMaterial(fresh.id); ++n)
-        fresh.id = std::string(nameOf(kind)) + "-new-" + std::to_string(n);
+    fresh.id = freeIdIn(book.materials, std::string(nameOf(kind)) + "-new");
     edit.after.materials.push_back(std::move(fresh));
     return edit;
 }
 
-std::vector<std::string> dressingsOn(const Book& book, std::string_view hook) {
-    std::vector<std::string> ids;
+std::vector<DressingId> dressingsOn(const Book& book, const HookId& hook) {
+    std::vector<DressingId> ids;
     for (const Pattern& pattern : book.patterns)
         if (pattern.hook == hook) ids.push_back(pattern.id);
     return ids;
 }
 
-std::vector<std::string> dressingsFrom(const Book& book, std::string_view material) {
-    std::vector<std::string> ids;
+std::vector<DressingId> dressingsFrom(const Book& book, const MaterialId& material) {
+    std::vector<DressingId> ids;
     for (const Pattern& pattern : book.patterns)
-        if (pattern.thread == material ||
-            std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material == std::string(material); }))
+        if (pattern.thread == material || std::ranges::any_of(pattern.parts, [&](const Part& p) { return p.material == material; }))
             ids.push_back(pattern.id);
     return ids;
 }
 
 namespace {
 
-Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<std::string>& ids) {
+Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<DressingId>& ids) {
     std::string names;
-    for (const std::string& id : ids)
+    for (const DressingId& id : ids)
         names += (names.empty() ? "" : ", ") + book.findPattern(id)->title();
     return fail(place, "expected nothing tied from it, got " + names, "tie those from something else first");
 }
 
 }  // namespace
 
-Result<Edit> removeHook(const Book& book, std::string_view hook) {
+Result<Edit> removeHook(const Book& book, const HookId& hook) {
     const HookSpec* found = book.findHook(hook);
     if (!found) return noSuch(Place("hooks"), "hook", hook);
     const auto index = found - book.hooks.data();
@@ -264,7 +266,7 @@ Result<Edit> removeHook(const Book& book, std::string_view hook) {
     return edit;
 }
 
-Result<Edit> removeMaterial(const Book& book, std::string_view material) {
+Result<Edit> removeMaterial(const Book& book, const MaterialId& material) {
     const Material* found = book.findMaterial(material);
     if (!found) return noSuch(Place("materials"), "material", material);
     const auto index = found - book.materials.data();
@@ -276,7 +278,7 @@ Result<Edit> removeMaterial(const Book& book, std::string_view material) {
     return edit;
 }
 
-Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) {
+Result<Edit> addPart(const Book& book, const DressingId& pattern, PartKind kind) {
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     Edit edit{"add a " + titleOf(kind), book};
     Pattern& changed = *edit.after.findPattern(pattern);
@@ -292,7 +294,7 @@ Result<Edit> addPart(const Book& book, std::string_view pattern, PartKind kind) 
     return edit;
 }
 
-Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t part) {
+Result<Edit> removePart(const Book& book, const DressingId& pattern, std::size_t part) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     Edit edit{{}, book};
     Pattern& changed = *edit.after.findPattern(pattern);
@@ -316,7 +318,7 @@ Result<Edit> removePart(const Book& book, std::string_view pattern, std::size_t 
     return edit;
 }
 
-Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t part, std::size_t to) {
+Result<Edit> movePart(const Book& book, const DressingId& pattern, std::size_t part, std::size_t to) {
     if (const auto found = findPart(book, pattern, part); !found) return tl::unexpected(found.error());
     if (const auto found = findPart(book, pattern, to); !found) return tl::unexpected(found.error());
     Edit edit{{}, book};
@@ -329,7 +331,7 @@ Result<Edit> movePart(const Book& book, std::string_view pattern, std::size_t pa
     return edit;
 }
 
-Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_view hook) {
+Result<Edit> changeHook(const Book& book, const DressingId& pattern, const HookId& hook) {
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     const HookSpec* spec = book.findHook(hook);
     if (!spec) return noSuch(placeOf(book, pattern).key("hook"), "hook", hook);
@@ -338,7 +340,7 @@ Result<Edit> changeHook(const Book& book, std::string_view pattern, std::string_
     return edit;
 }
 
-Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookChange& change) {
+Result<Edit> resizeHook(const Book& book, const DressingId& pattern, const HookChange& change) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const HookSpec* now = book.findHook(found->hook);
@@ -354,13 +356,13 @@ Result<Edit> resizeHook(const Book& book, std::string_view pattern, const HookCh
     wanted.measured.reset();
     wanted.note.reset();
     wanted.carried.clear();
-    wanted.id.clear();
+    wanted.id = {};
     if (const auto valid = makeHook(wanted, placeOf(book, pattern).key("hook")); !valid) return tl::unexpected(valid.error());
     Book with = book;
     return changeHook(with, pattern, takeHook(with, wanted));
 }
 
-Result<Edit> changeTeamFly(const Book& book, std::string_view team, Position position, const std::optional<Fly>& fly) {
+Result<Edit> changeTeamFly(const Book& book, const TeamId& team, Position position, const std::optional<Fly>& fly) {
     const auto spec = std::ranges::find(book.teams, team, &TeamSpec::id);
     if (spec == book.teams.end()) return noSuch(Place("teams"), "team", team);
     const auto index = static_cast<std::size_t>(spec - book.teams.begin());

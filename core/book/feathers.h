@@ -45,8 +45,8 @@ struct VaneFeather {
     VaneFeather& operator=(VaneFeather&&) noexcept;
     ~VaneFeather();
 
-    std::string id;
-    std::string material;
+    FeatherId id;
+    MaterialId material;
     VaneSide side = VaneSide::left;
     Length vane;
     std::vector<Length> barbs;  // at the base, in the middle, at the tip
@@ -60,7 +60,7 @@ struct VaneFeather {
 
 struct SlipWanted {
     std::string id;
-    std::string material;
+    MaterialId material;
     Length width;
     Length barb;  // at least so long everywhere in it
     std::optional<SlipSide> side;
@@ -77,7 +77,7 @@ struct CutList {
     CutList& operator=(CutList&&) noexcept;
     ~CutList();
 
-    std::string id;
+    CutListId id;
     std::vector<SlipWanted> slips;
     Carried carried;
     bool operator==(const CutList&) const;
@@ -93,8 +93,8 @@ struct CapeBand {
     [[nodiscard]] Length middle() const { return 0.5 * (from + to); }
 };
 struct Cape {
-    std::string id;
-    std::string material;
+    CapeId id;
+    MaterialId material;
     std::optional<Length> usableStem;  // of one feather
     std::vector<CapeBand> bands;
     Carried carried;
@@ -104,8 +104,8 @@ struct Cape {
 // How much of a material lies in the drawer: on the spool, in the packet, and off-cuts worth keeping. What is absent is
 // not counted.
 struct Stock {
-    std::string id;
-    std::string material;
+    StockId id;
+    MaterialId material;
     std::optional<Length> length;  // on the spool, beside the off-cuts
     std::optional<double> count;   // beads, cheeks, strands, fibres
     std::optional<double> mass;    // fur, mg

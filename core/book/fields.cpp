@@ -83,6 +83,14 @@ struct Show {
         return {{}, {}, FieldKind::number, section ? std::to_string(*section) : "all", {}};
     }
     static Field make(const std::string& v) { return {{}, {}, FieldKind::text, v, {}}; }
+    template <class Record>
+    static Field make(const Id<Record>& v) {
+        return make(v.text());
+    }
+    template <class Record>
+    static Field make(const std::vector<Id<Record>>& v) {
+        return {{}, {}, FieldKind::text, joined(v, [](const Id<Record>& id) { return id.text(); }), {}};
+    }
     static Field make(const std::vector<std::string>& v) {
         return {{}, {}, FieldKind::text, joined(v, [](const std::string& s) { return s; }), {}};
     }
@@ -215,6 +223,18 @@ class Read {
         v = std::string(text_);
         return {};
     }
+    template <class Record>
+    Faults into(Id<Record>& v) const {
+        v = Id<Record>(text_);
+        return {};
+    }
+    template <class Record>
+    Faults into(std::vector<Id<Record>>& v) const {
+        v.clear();
+        for (const std::string_view item : items())
+            v.emplace_back(item);
+        return {};
+    }
     Faults into(std::vector<std::string>& v) const {
         std::vector<std::string> list;
         for (const std::string_view item : items()) {
@@ -307,7 +327,7 @@ class Read {
             const auto parts = space == std::string_view::npos ? std::nullopt : parseNumber(item.substr(space + 1));
             if (!parts || !kPositive.allows(*parts)) return wrong("furs with their parts, as \"fur-olive 2, fur-hare 1\"");
             BlendPart part;
-            part.material = std::string(trimmed(item.substr(0, space)));
+            part.material = MaterialId(trimmed(item.substr(0, space)));
             part.parts = *parts;
             list.push_back(std::move(part));
         }

@@ -17,7 +17,7 @@ namespace machair {
 }
 
 // Id of the first material of the first kind that the book has; of hackles one of the wanted stiffness if there is one.
-[[nodiscard]] inline std::optional<std::string> firstFitting(const Book& book, const std::vector<MaterialKind>& kinds, bool stiff) {
+[[nodiscard]] inline std::optional<MaterialId> firstFitting(const Book& book, const std::vector<MaterialKind>& kinds, bool stiff) {
     for (const MaterialKind kind : kinds) {
         const Material* other = nullptr;  // a hackle of the other stiffness
         for (const Material& m : book.materials) {
@@ -32,7 +32,7 @@ namespace machair {
 
 // Id of the bead of a book that suits a hook of this size best; nothing where none does (models.md section 7: usual are 0.42
 // to 0.80 of the nominal gape).
-[[nodiscard]] inline std::optional<std::string> beadFitting(const Book& book, int size) {
+[[nodiscard]] inline std::optional<MaterialId> beadFitting(const Book& book, int size) {
     constexpr double kSmall = 0.42, kLarge = 0.80, kUsual = 0.60;
     const Material* best = nullptr;
     const auto share = [size](const Material& m) { return beadDiameter(m, size) / nominalGape(size); };
@@ -45,13 +45,13 @@ namespace machair {
 
 // The hook that a dressing is started on where nothing else is said: one that was measured, for it is in the vice; else a 10, the middle
 // of the sizes; else the first there is. Empty where the book has none.
-[[nodiscard]] inline std::string usualHook(const Book& book) {
+[[nodiscard]] inline HookId usualHook(const Book& book) {
     constexpr int kMiddle = 10;
     for (const HookSpec& hook : book.hooks)
         if (hook.measured) return hook.id;
     for (const HookSpec& hook : book.hooks)
         if (hook.size == kMiddle) return hook.id;
-    return book.hooks.empty() ? std::string() : book.hooks.front().id;
+    return book.hooks.empty() ? HookId() : book.hooks.front().id;
 }
 
 }  // namespace machair

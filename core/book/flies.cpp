@@ -24,12 +24,12 @@ std::string sayFly(const Book& book, const Fly& fly) {
     return hook ? sayFly(pattern->title(), *hook) : pattern->title();
 }
 
-std::string writeFly(const Fly& fly) { return fly.hook ? fly.pattern + "\t" + *fly.hook : fly.pattern; }
+std::string writeFly(const Fly& fly) { return fly.hook ? fly.pattern + "\t" + fly.hook->text() : fly.pattern.text(); }
 
 Fly readFly(std::string_view text) {
     const auto tab = text.find('\t');
-    if (tab == std::string_view::npos) return Fly(std::string(text));
-    return Fly(std::string(text.substr(0, tab)), std::string(text.substr(tab + 1)));
+    if (tab == std::string_view::npos) return Fly(DressingId(text));
+    return Fly(DressingId(text.substr(0, tab)), HookId(text.substr(tab + 1)));
 }
 
 }  // namespace machair

@@ -5,17 +5,18 @@
 #include <string>
 
 #include "hook/hook.h"
+#include "units/id.h"
 
 namespace machair {
 
 struct Fly {
-    std::string pattern;
-    std::optional<std::string> hook;          // the dressing's own where absent
+    DressingId pattern;
+    std::optional<HookId> hook;               // the dressing's own where absent
     std::optional<std::string> presentation;  // how it is fished where it hangs; the same fly however it is fished
     Carried carried;
 
     Fly() = default;
-    Fly(std::string dressing, std::optional<std::string> on = {})
+    Fly(DressingId dressing, std::optional<HookId> on = {})
         : pattern(std::move(dressing)), hook(std::move(on)) {}  // NOLINT: a bare id is the dressing on its own hook
     Fly(const char* dressing) : pattern(dressing) {}            // NOLINT
     bool operator==(const Fly&) const = default;

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "book/fitting.h"
+#include "book/lists.h"
 #include "book/schools.h"
 #include "units/text.h"
 
@@ -20,7 +21,7 @@ std::string freeName(const Book& book, const std::string& wanted) {
         if (std::string name = wanted + " " + std::to_string(n); !taken(name)) return name;
 }
 
-std::string idOf(const Book& book, const std::string& name) {
+DressingId idOf(const Book& book, const std::string& name) {
     std::string id;
     for (const char c : name) {
         const bool plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
@@ -34,9 +35,7 @@ std::string idOf(const Book& book, const std::string& name) {
     while (!id.empty() && id.back() == '-')
         id.pop_back();
     if (id.empty()) id = "dressing";
-    if (!book.findPattern(id)) return id;
-    for (int n = 2;; ++n)
-        if (std::string other = id + "-" + std::to_string(n); !book.findPattern(other)) return other;
+    return freeIdIn(book.patterns, id);
 }
 
 class Maker {
@@ -280,10 +279,10 @@ TeamRole roleOf(FlyKind kind) {
 
 }  // namespace
 
-Result<NewRecord> startFromKind(const Book& book, FlyKind kind, std::string_view hook) {
+Result<NewDressing> startFromKind(const Book& book, FlyKind kind, const HookId& hook) {
     if (!book.findHook(hook))
         return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"", "add a hook in the drawers first");
-    NewRecord made{{}, {{}, book}};
+    NewDressing made{{}, {{}, book}};
     Book& after = made.edit.after;
     const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
     Pattern pattern;
@@ -299,7 +298,8 @@ Result<NewRecord> startFromKind(const Book& book, FlyKind kind, std::string_view
         after.materials.push_back(std::move(usual));
     }
     pattern.name = freeName(book, "New " + std::string(nameOf(kind)));
-    pattern.id = made.id = idOf(book, *pattern.name);
+    pattern.id = idOf(book, *pattern.name);
+    made.id = pattern.id;
     pattern.role = roleOf(kind);
     pattern.hook = hook;
     pattern.parts = partsOf(book, kind, book.findHook(hook)->size);
@@ -309,11 +309,11 @@ Result<NewRecord> startFromKind(const Book& book, FlyKind kind, std::string_view
     return made;
 }
 
-Pattern sampleOf(const Material& material, std::string_view hook, std::string_view thread) {
+Pattern sampleOf(const Material& material, const HookId& hook, const MaterialId& thread) {
     Pattern sample;
-    sample.id = "sample of " + material.id;
+    sample.id = DressingId("sample of " + material.id);
     sample.hook = hook;
-    sample.thread = material.kind == MaterialKind::thread ? material.id : std::string(thread);
+    sample.thread = material.kind == MaterialKind::thread ? material.id : thread;
     const auto add = [&](PartKind kind, PartDetail detail, bool own) {
         Part part;
         part.kind = kind;
@@ -386,19 +386,20 @@ Pattern sampleOf(const Material& material, std::string_view hook, std::string_vi
     return sample;
 }
 
-Result<NewRecord> duplicate(const Book& book, std::string_view pattern) {
+Result<NewDressing> duplicate(const Book& book, const DressingId& pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
-    NewRecord made{{}, {"copy of " + found->title(), book}};
+    NewDressing made{{}, {"copy of " + found->title(), book}};
     Pattern copy = *found;
     copy.variedFrom = found->id;
     copy.name = freeName(book, found->title());
-    copy.id = made.id = idOf(book, *copy.name);
+    copy.id = idOf(book, *copy.name);
+    made.id = copy.id;
     made.edit.after.patterns.push_back(std::move(copy));
     return made;
 }
 
-Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::string_view name) {
+Result<Edit> renamePattern(const Book& book, const DressingId& pattern, std::string_view name) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const std::string wanted(trimmed(name));
@@ -408,7 +409,7 @@ Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::stri
     return edit;
 }
 
-Result<Edit> removePattern(const Book& book, std::string_view pattern) {
+Result<Edit> removePattern(const Book& book, const DressingId& pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     Edit edit{found->title() + " taken out of the book", book};

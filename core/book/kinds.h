@@ -41,16 +41,16 @@ struct Names<FlyKind> {
 
 // A new dressing of this kind on a hook of the book. Materials are the first of the book that fit; where it has none the
 // part is tied from the usual. A book without a thread gets one. A fault for an unknown hook.
-[[nodiscard]] Result<NewRecord> startFromKind(const Book& book, FlyKind kind, std::string_view hook);
+[[nodiscard]] Result<NewDressing> startFromKind(const Book& book, FlyKind kind, const HookId& hook);
 
 // The same dressing once more, under a name of its own; on another hook when one is given.
-[[nodiscard]] Result<NewRecord> duplicate(const Book& book, std::string_view pattern);
-[[nodiscard]] Result<Edit> renamePattern(const Book& book, std::string_view pattern, std::string_view name);
+[[nodiscard]] Result<NewDressing> duplicate(const Book& book, const DressingId& pattern);
+[[nodiscard]] Result<Edit> renamePattern(const Book& book, const DressingId& pattern, std::string_view name);
 // Out of the book and out of its teams. A fault where a team would be left without a fly.
-[[nodiscard]] Result<Edit> removePattern(const Book& book, std::string_view pattern);
+[[nodiscard]] Result<Edit> removePattern(const Book& book, const DressingId& pattern);
 
 // A bit of a fly that shows what a material looks like tied: a body, hackle, wing or tail of it on a hook of the book's
 // (or a nominal 10). It is nobody's dressing and not put into the book.
-[[nodiscard]] Pattern sampleOf(const Material& material, std::string_view hook, std::string_view thread);
+[[nodiscard]] Pattern sampleOf(const Material& material, const HookId& hook, const MaterialId& thread);
 
 }  // namespace machair

@@ -49,10 +49,11 @@ bool visitRecord(BookLike& book, std::string_view wanted, std::string_view id, D
 
 // "school", "school-2", …: an id that the list doesn't have yet.
 template <class Record>
-[[nodiscard]] std::string freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
-    std::string id = wanted;
+[[nodiscard]] auto freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
+    using OwnId = decltype(Record::id);
+    OwnId id(wanted);
     for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n)
-        id = wanted + "-" + std::to_string(n);
+        id = OwnId(wanted + "-" + std::to_string(n));
     return id;
 }
 

@@ -70,7 +70,7 @@ PartOrder orderWithNewAt(const Pattern& pattern, std::size_t at) {
     return order;
 }
 
-void rearrange(Book& book, std::string_view id, const PartOrder& from, const Part& fresh) {
+void rearrange(Book& book, const DressingId& id, const PartOrder& from, const Part& fresh) {
     Pattern& pattern = *book.findPattern(id);
     const std::vector<Part> before = std::move(pattern.parts);
     std::vector<std::optional<std::size_t>> to(before.size());

@@ -20,6 +20,6 @@ using PartOrder = std::vector<std::optional<std::size_t>>;
 [[nodiscard]] PartOrder orderWithNewAt(const Pattern& pattern, std::size_t at);  // a new part at a place
 
 // Parts whose old place is not named in `from` go; `fresh` is the new one. `pattern` must be of the book.
-void rearrange(Book& book, std::string_view pattern, const PartOrder& from, const Part& fresh = {});
+void rearrange(Book& book, const DressingId& pattern, const PartOrder& from, const Part& fresh = {});
 
 }  // namespace machair

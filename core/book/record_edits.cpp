@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "book/lists.h"
 #include "book/team_edits.h"
 #include "units/text.h"
 
@@ -10,27 +11,28 @@ namespace machair {
 
 namespace {
 
-Result<std::size_t> indexOfDay(const Book& book, std::string_view day) {
+Result<std::size_t> indexOfDay(const Book& book, const DayId& day) {
     const auto found = std::ranges::find(book.days, day, &Day::id);
     if (found == book.days.end()) return noSuch(Place("days"), "day", day);
     return static_cast<std::size_t>(found - book.days.begin());
 }
 
-std::string titleOf(const Book& book, std::string_view pattern) {
+std::string titleOf(const Book& book, const DressingId& pattern) {
     const Pattern* found = book.findPattern(pattern);
     return found ? found->title() : std::string(pattern);
 }
 
 }  // namespace
 
-Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<std::string>& water, std::optional<Length> wave) {
+Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<WaterId>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
     if (!isDate(date)) return fail(place.key("date"), "expected a date as 2026-05-02, got \"" + std::string(date) + "\"");
     if (std::ranges::find(book.days, date, &Day::id) != book.days.end())
         return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
     Edit edit{"a day on the water: " + std::string(date), book};
     Day day;
-    day.id = day.date = std::string(date);
+    day.date = std::string(date);
+    day.id = DayId(date);
     day.water = water;
     day.wave = wave;
     if (const WaterSpec* known = water ? book.findWater(*water) : nullptr) {
@@ -60,7 +62,7 @@ Faults checkHours(const Day& day, const Place& place) {
     return {{place.key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(hoursOf(day), 1), ""}};
 }
 
-Result<Edit> addOuting(const Book& book, std::string_view day, double hours, const FliesByPosition& team) {
+Result<Edit> addOuting(const Book& book, const DayId& day, double hours, const FliesByPosition& team) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     Day longer = book.days[*index];
@@ -71,7 +73,7 @@ Result<Edit> addOuting(const Book& book, std::string_view day, double hours, con
     return edit;
 }
 
-Result<Edit> addFish(const Book& book, std::string_view day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth) {
+Result<Edit> addFish(const Book& book, const DayId& day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     Edit edit{"a fish to " + titleOf(book, fly.pattern) + " on the " + std::string(nameOf(position)) +
@@ -90,7 +92,7 @@ Result<Edit> addFish(const Book& book, std::string_view day, Position position, 
     return edit;
 }
 
-Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view file) {
+Result<Edit> addPhoto(const Book& book, const DayId& day, std::string_view file) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     const auto& photos = book.days[*index].photos;
@@ -102,7 +104,7 @@ Result<Edit> addPhoto(const Book& book, std::string_view day, std::string_view f
     return edit;
 }
 
-Result<Edit> changeDayField(const Book& book, std::string_view day, std::string_view key, std::string_view text) {
+Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view key, std::string_view text) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     auto changed = withField(book.days[*index], key, text, Place("days").at(*index));
@@ -114,7 +116,7 @@ Result<Edit> changeDayField(const Book& book, std::string_view day, std::string_
     return edit;
 }
 
-Result<Edit> changeDayNote(const Book& book, std::string_view day, std::string_view note) {
+Result<Edit> changeDayNote(const Book& book, const DayId& day, std::string_view note) {
     const auto index = indexOfDay(book, day);
     if (!index) return tl::unexpected(index.error());
     Edit edit{"a note of " + std::string(day), book};
@@ -122,7 +124,7 @@ Result<Edit> changeDayNote(const Book& book, std::string_view day, std::string_v
     return edit;
 }
 
-Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::string_view key, std::string_view text) {
+Result<Edit> changeBatchField(const Book& book, const BatchId& batch, std::string_view key, std::string_view text) {
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
     if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
     const auto index = static_cast<std::size_t>(found - book.batches.begin());
@@ -140,23 +142,20 @@ Result<Edit> changeBatchField(const Book& book, std::string_view batch, std::str
     return edit;
 }
 
-Result<Edit> addBatch(const Book& book, std::string_view pattern, int wanted) {
+Result<Edit> addBatch(const Book& book, const DressingId& pattern, int wanted) {
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     constexpr int kMost = 10000;
     if (wanted < 1 || wanted > kMost) return fail(Place("batches"), "expected from 1 to 10000 flies, got " + std::to_string(wanted));
     Edit edit{std::to_string(wanted) + " of " + titleOf(book, pattern) + " to tie", book};
-    std::string id = "batch-" + std::to_string(book.batches.size() + 1);
-    while (std::ranges::find(book.batches, id, &Batch::id) != book.batches.end())
-        id += "b";
     Batch batch;
-    batch.id = id;
-    batch.pattern = std::string(pattern);
+    batch.id = freeIdIn(book.batches, "batch-" + std::to_string(book.batches.size() + 1));
+    batch.pattern = pattern;
     batch.wanted = wanted;
     edit.after.batches.push_back(std::move(batch));
     return edit;
 }
 
-Result<Edit> tieOne(const Book& book, std::string_view batch) {
+Result<Edit> tieOne(const Book& book, const BatchId& batch) {
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
     if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
     if (found->tied.value_or(0) >= found->wanted)

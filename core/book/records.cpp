@@ -25,11 +25,11 @@ bool withRecord(BookLike& book, const RecordId& record, Done done) {
 
 tl::unexpected<Faults> noRecord(const RecordId& record) { return noSuch(Place(record.list), nameOfOne(record.list), record.id); }
 
-std::string dressingOf(const Book& book, const std::string& id) {
+std::string dressingOf(const Book& book, const DressingId& id) {
     const Pattern* found = book.findPattern(id);
     return found ? found->title() : id;
 }
-std::string materialOf(const Book& book, const std::string& id) {
+std::string materialOf(const Book& book, const MaterialId& id) {
     const Material* found = book.findMaterial(id);
     return found ? found->title() : id;
 }
@@ -162,9 +162,9 @@ void eachTable(Record& record, Done done) {
 Place placeOf(const RecordId& record, std::size_t index) { return Place(record.list).at(index); }
 
 // The first record of a list that a row or a new record could be about.
-std::string firstOf(const Book& book, const std::function<bool(const Material&)>& fits) {
+MaterialId firstOf(const Book& book, const std::function<bool(const Material&)>& fits) {
     const auto found = std::ranges::find_if(book.materials, fits);
-    return found == book.materials.end() ? std::string() : found->id;
+    return found == book.materials.end() ? MaterialId() : found->id;
 }
 
 // A new row, with what it can't be without. Nothing where the book lacks that.
@@ -336,9 +336,9 @@ Result<std::vector<Field>> fieldsAt(const Book& book, const RecordId& record, co
 }
 
 Result<Edit> changeRecord(const Book& book, const RecordId& record, std::string_view key, std::string_view text, Source source) {
-    if (record.list == "hooks") return changeHookField(book, record.id, key, text);
-    if (record.list == "materials") return changeMaterialField(book, record.id, key, text, source);
-    if (record.list == "patterns") return changePatternField(book, record.id, key, text);
+    if (record.list == "hooks") return changeHookField(book, HookId(record.id), key, text);
+    if (record.list == "materials") return changeMaterialField(book, MaterialId(record.id), key, text, source);
+    if (record.list == "patterns") return changePatternField(book, DressingId(record.id), key, text);
     Result<Edit> edit = noRecord(record);
     (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
         auto changed = withField(own, key, text, placeOf(record, index));
@@ -440,7 +440,7 @@ Result<Edit> removeRow(const Book& book, const RecordId& record, const RowId& ro
 namespace {
 
 template <class Record>
-Result<NewRecord> put(const Book& book, std::vector<Record> Book::*list, Record record, const char* id, std::string words) {
+Result<NewRecord> put(const Book& book, std::vector<Record> Book::*list, Record record, const std::string& id, std::string words) {
     record.id = freeIdIn(book.*list, id);
     NewRecord made{record.id, {std::move(words), book}};
     (made.edit.after.*list).push_back(std::move(record));
@@ -465,8 +465,8 @@ tl::unexpected<Faults> lacks(std::string_view list, const char* what) {
 
 Result<NewRecord> addAboutMaterial(const Book& book, std::string_view list, std::string_view about) {
     const auto of = [&](const std::function<bool(const Material&)>& fits) {
-        const Material* asked = book.findMaterial(about);
-        return asked && fits(*asked) ? asked->id : about.empty() ? firstOf(book, fits) : std::string();
+        const Material* asked = book.findMaterial(MaterialId(about));
+        return asked && fits(*asked) ? asked->id : about.empty() ? firstOf(book, fits) : MaterialId();
     };
     if (list == "feathers") {
         VaneFeather feather;
@@ -487,11 +487,11 @@ Result<NewRecord> addAboutMaterial(const Book& book, std::string_view list, std:
     Stock stock;
     stock.material = of([&](const Material& m) { return !book.findStock(m.id); });
     if (stock.material.empty()) return lacks(list, "a material that is not counted yet");
-    return put(book, &Book::stock, stock, ("stock-" + stock.material).c_str(), "what there is of " + materialOf(book, stock.material));
+    return put(book, &Book::stock, stock, "stock-" + stock.material, "what there is of " + materialOf(book, stock.material));
 }
 
 Result<NewRecord> addAboutDressing(const Book& book, std::string_view list, std::string_view about) {
-    const Pattern* asked = book.findPattern(about);
+    const Pattern* asked = book.findPattern(DressingId(about));
     if (!asked && about.empty() && !book.patterns.empty()) asked = &book.patterns.front();
     if (!asked)
         return about.empty() ? Result<NewRecord>(lacks(list, "a dressing"))
@@ -509,7 +509,7 @@ Result<NewRecord> addAboutDressing(const Book& book, std::string_view list, std:
         fly.pattern = asked->id;
         fly.hook = asked->hook;
         fly.tied = 1;
-        return put(book, &Book::box, fly, asked->id.c_str(), "one of " + asked->title() + " in the box");
+        return put(book, &Book::box, fly, asked->id, "one of " + asked->title() + " in the box");
     }
     CheckedFly checked;
     checked.pattern = asked->id;
@@ -520,7 +520,7 @@ Result<NewRecord> addAboutDressing(const Book& book, std::string_view list, std:
 
 Result<NewRecord> addRecord(const Book& book, std::string_view list, std::string_view about) {
     if (list == "hooks") {
-        const HookSpec* like = book.findHook(about);
+        const HookSpec* like = book.findHook(HookId(about));
         return lastOf(&Book::hooks, addHook(book, like ? *like : HookSpec{}));
     }
     if (list == "materials")
@@ -545,14 +545,14 @@ Result<NewRecord> addRecord(const Book& book, std::string_view list, std::string
     if (list == "cut_lists") return put(book, &Book::cutLists, CutList{}, "list", "a new list of slips");
     if (list == "days") return lastOf(&Book::days, addDay(book, about, std::nullopt));
     if (list == "mishaps") {
-        const std::string id = about.empty() ? "wing.rolls" : std::string(about);
+        const MishapId id = about.empty() ? MishapId("wing.rolls") : MishapId(about);
         return NewRecord{id, countMishap(book, id, id)};
     }
     return fail(Place(std::string(list)), "expected one of the book's lists, got \"" + std::string(list) + "\"");
 }
 
 Result<NewRecord> copyRecord(const Book& book, const RecordId& record) {
-    if (record.list == "patterns") return duplicate(book, record.id);
+    if (record.list == "patterns") return duplicate(book, DressingId(record.id));
     if (record.list == "days" || record.list == "mishaps")
         return fail(Place(record.list), "expected something that there can be two of, got " + std::string(nameOfOne(record.list)),
                     "a date has one day");
@@ -560,13 +560,13 @@ Result<NewRecord> copyRecord(const Book& book, const RecordId& record) {
     (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t) {
         Record copy = own;
         if constexpr (requires { copy.name; }) copy.name = Title{book}(own) + ", copy";
-        made = put(book, list, std::move(copy), own.id.c_str(), "copy of " + Title{book}(own));
+        made = put(book, list, std::move(copy), own.id, "copy of " + Title{book}(own));
     });
     return made;
 }
 
 Result<Edit> renameRecord(const Book& book, const RecordId& record, std::string_view name) {
-    if (record.list == "patterns") return renamePattern(book, record.id, name);
+    if (record.list == "patterns") return renamePattern(book, DressingId(record.id), name);
     const std::string wanted(trimmed(name));
     Result<Edit> edit = noRecord(record);
     (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
@@ -602,7 +602,7 @@ std::vector<Holder> heldBy(const Book& book, const RecordId& record) {
 }
 
 Result<Edit> removeRecord(const Book& book, const RecordId& record) {
-    if (record.list == "patterns") return removePattern(book, record.id);
+    if (record.list == "patterns") return removePattern(book, DressingId(record.id));
     Book without = book;
     if (record.list == "materials") {
         const auto gone = [&](const auto& held) { return held.material == record.id; };

@@ -17,8 +17,9 @@ class Walk {
     };
     explicit Walk(const Root& root) : root_(root) {}
 
-    void operator()(const char* key, const std::string& member, const Rule& rule = {}) {
-        if (!rule.refersTo) return;
+    template <class Record>
+    void operator()(const char* key, const Id<Record>& member, const Rule& rule = {}) {
+        if (!rule.refersTo) return;  // its own
         root_.visit(
             Reference(root_.list, root_.index, rule.refersTo, rule.noun, member, rule.past, [this, key] { return place().key(key); }));
     }
@@ -31,8 +32,8 @@ class Walk {
             root_.visit(Reference(root_.list, root_.index, kHookId.refersTo, kHookId.noun, *fly.hook, rule.past,
                                   [this, key] { return place().key(key).key("hook"); }));
     }
-    void operator()(const char* key, const std::vector<std::string>& members, const Rule& rule = {}) {
-        if (!rule.refersTo) return;
+    template <class Record>
+    void operator()(const char* key, const std::vector<Id<Record>>& members, const Rule& rule = {}) {
         for (std::size_t i = 0; i < members.size(); ++i)
             root_.visit(Reference(root_.list, root_.index, rule.refersTo, rule.noun, members[i], rule.past,
                                   [this, key, i] { return place().key(key).at(i); }));

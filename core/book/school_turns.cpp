@@ -98,7 +98,7 @@ Lab colourOf(const Material& made) {
 
 // Of the book's materials that pass, the nearest in colour.
 template <class Passes>
-std::optional<std::string> nearest(const Book& book, Lab colour, Passes passes) {
+std::optional<MaterialId> nearest(const Book& book, Lab colour, Passes passes) {
     const Material* best = nullptr;
     for (const Material& m : book.materials)
         if (passes(m) && (!best || apart(colourOf(m), colour) < apart(colourOf(*best), colour))) best = &m;
@@ -143,7 +143,7 @@ class Follow {
     }
     const Material* madeOf(const Part& part) const { return part.material ? book_.findMaterial(*part.material) : nullptr; }
     // Takes a part's new material and what follows from it.
-    void make(Part& part, const std::string& material) {
+    void make(Part& part, const MaterialId& material) {
         part.material = material;
         if (const Material* made = book_.findMaterial(material))
             for (std::string& lost : fitToMaterial(part, *made))
@@ -729,7 +729,7 @@ void readMaterials(const Book& book, const Pattern& pattern, SchoolChoices& s) {
 
 }  // namespace
 
-std::optional<std::vector<std::string>> turnParts(Book& book, std::string_view pattern, std::string_view key, const SchoolChoices& to,
+std::optional<std::vector<std::string>> turnParts(Book& book, const DressingId& pattern, std::string_view key, const SchoolChoices& to,
                                                   std::optional<std::size_t> only) {
     Pattern* own = book.findPattern(pattern);
     if (!own) return std::nullopt;

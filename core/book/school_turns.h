@@ -13,7 +13,7 @@ namespace machair {
 // Writes the choice of one question into the parts of a dressing of the book (into one of them, if `only`), or frees them of
 // what they say of it where the choice is read. Says what a part of another material lost ("method noodle"); nothing where
 // no part has a use for it.
-std::optional<std::vector<std::string>> turnParts(Book& book, std::string_view pattern, std::string_view key, const SchoolChoices& to,
+std::optional<std::vector<std::string>> turnParts(Book& book, const DressingId& pattern, std::string_view key, const SchoolChoices& to,
                                                   std::optional<std::size_t> only = {});
 
 // What the parts say; only questions whose answers stand there.

@@ -51,7 +51,7 @@ Result<SchoolChoices> kept(const std::optional<SchoolChoices>& before, std::stri
     return withField(before.value_or(SchoolChoices{}), key, text, place);
 }
 
-Result<Edit> turn(const Book& book, Edit edit, const std::string& pattern, const SchoolFacts& facts, std::string_view text,
+Result<Edit> turn(const Book& book, Edit edit, const DressingId& pattern, const SchoolFacts& facts, std::string_view text,
                   const Place& place) {
     const auto wanted = kept({}, facts.key, text, place);
     if (!wanted) return tl::unexpected(wanted.error());
@@ -106,7 +106,7 @@ StationSpec stationOf(BodyEndSchool school) {
     return station;
 }
 
-Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key, std::string_view text) {
+Result<Edit> changeSchool(const Book& book, const std::optional<DressingId>& pattern, std::string_view key, std::string_view text) {
     Edit edit{fieldLabel(fieldsOf(SchoolChoices{}), key), book};
     edit.words += text.empty() ? ": the usual again" : " ";
     edit.words += text;
@@ -127,12 +127,12 @@ SchoolChoices heldChoices(const Book& book, const Pattern& pattern) {
     return over(pattern.schools.value_or(SchoolChoices{}), readOff(book, pattern));
 }
 
-std::string heldSchool(const Book& book, std::string_view pattern, std::string_view key) {
+std::string heldSchool(const Book& book, const DressingId& pattern, std::string_view key) {
     const Pattern* found = book.findPattern(pattern);
     return found ? textOf(heldChoices(book, *found), key) : std::string();
 }
 
-void followOwnSchools(Book& book, std::string_view pattern, std::optional<std::size_t> part) {
+void followOwnSchools(Book& book, const DressingId& pattern, std::optional<std::size_t> part) {
     if (!book.findPattern(pattern) || !book.schools) return;
     const SchoolChoices own = *book.schools;
     for (const SchoolFacts& facts : schoolTable()) {

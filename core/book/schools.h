@@ -16,19 +16,19 @@ namespace machair {
 
 // For one dressing, or (without one) for all that say nothing else. Faults: no such dressing, school or choice; a dressing
 // that lacks the part it is about; for all, where it is one dressing's to say.
-[[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<std::string>& pattern, std::string_view key,
+[[nodiscard]] Result<Edit> changeSchool(const Book& book, const std::optional<DressingId>& pattern, std::string_view key,
                                         std::string_view text);
 
 // All that a dressing holds to: its own choices, and what its parts say. What the tier holds to for all is not in it.
 [[nodiscard]] SchoolChoices heldChoices(const Book& book, const Pattern& pattern);
 // The same of one question, as one of the field's choices; empty where it holds to none of them.
-[[nodiscard]] std::string heldSchool(const Book& book, std::string_view pattern, std::string_view key);
+[[nodiscard]] std::string heldSchool(const Book& book, const DressingId& pattern, std::string_view key);
 
 // What a dressing holds to, the rest from what its tier holds to for all.
 [[nodiscard]] SchoolChoices over(const SchoolChoices& own, const SchoolChoices& all);
 
 // Turns a new dressing, or one new part of it, to what the tier holds to for all; what doesn't fit it stays as it was.
-void followOwnSchools(Book& book, std::string_view pattern, std::optional<std::size_t> part = std::nullopt);
+void followOwnSchools(Book& book, const DressingId& pattern, std::optional<std::size_t> part = std::nullopt);
 
 // Of a rib that nobody counted: one turn to so much of the gape, models.md section 4.
 inline constexpr double kRibPitchToGape = 0.22;

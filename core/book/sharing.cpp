@@ -49,13 +49,17 @@ class Renames {
   public:
     explicit Renames(const std::map<Key, std::string>& names) : names_(names) {}
 
-    void operator()(const char*, std::string& member, const Rule& rule = {}) { rename(member, rule); }
+    template <class Record>
+    void operator()(const char*, Id<Record>& member, const Rule& rule = {}) {
+        rename(member, rule);
+    }
     void operator()(const char*, Fly& fly, const Rule& rule = {}) {
         rename(fly.pattern, rule);
         if (fly.hook) rename(*fly.hook, kHookId);
     }
-    void operator()(const char*, std::vector<std::string>& members, const Rule& rule = {}) {
-        for (std::string& member : members)
+    template <class Record>
+    void operator()(const char*, std::vector<Id<Record>>& members, const Rule& rule = {}) {
+        for (Id<Record>& member : members)
             rename(member, rule);
     }
     template <class T>
@@ -82,9 +86,10 @@ class Renames {
     void into(T& member) {
         if constexpr (requires { describe(*this, member); }) describe(*this, member);
     }
-    void rename(std::string& id, const Rule& rule) const {
+    template <class Record>
+    void rename(Id<Record>& id, const Rule& rule) const {
         if (!rule.refersTo) return;
-        if (const auto found = names_.find({rule.refersTo, id}); found != names_.end()) id = found->second;
+        if (const auto found = names_.find({rule.refersTo, id}); found != names_.end()) id = Id<Record>(found->second);
     }
     const std::map<Key, std::string>& names_;
 };
@@ -214,7 +219,7 @@ Result<Edit> takeIn(const Book& book, const Book& other, const std::vector<Recor
             if (!taken.contains(key)) continue;
             Renames renames(names);
             describe(renames, theirs);
-            theirs.id = names.at(key);
+            theirs.id = decltype(theirs.id)(names.at(key));
             (edit.after.*list).push_back(std::move(theirs));
         }
     });

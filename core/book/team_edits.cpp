@@ -45,13 +45,13 @@ std::string nameOr(const Book& book, const std::optional<Fly>& fly) {
 }
 
 // Whether a fly in the box is this dressing on this hook; on its own where none is named.
-bool isOn(const BoxFly& fly, const Pattern& dressing, const std::optional<std::string>& hook) {
+bool isOn(const BoxFly& fly, const Pattern& dressing, const std::optional<HookId>& hook) {
     return fly.pattern == dressing.id && fly.hook.value_or(dressing.hook) == hook.value_or(dressing.hook);
 }
 
 }  // namespace
 
-Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, Position b) {
+Result<Edit> swapTeamFlies(const Book& book, const TeamId& team, Position a, Position b) {
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
     Edit edit{{}, book};
@@ -62,7 +62,7 @@ Result<Edit> swapTeamFlies(const Book& book, std::string_view team, Position a, 
     return edit;
 }
 
-Result<Edit> changePresentation(const Book& book, std::string_view team, Position position, std::string_view text) {
+Result<Edit> changePresentation(const Book& book, const TeamId& team, Position position, std::string_view text) {
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
     if (!found->record->at(position))
@@ -91,7 +91,7 @@ Result<Edit> addTeam(const Book& book, std::string_view name, const FliesByPosit
     return edit;
 }
 
-Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::string_view school) {
+Result<Edit> changeTeamSchool(const Book& book, const TeamId& team, std::string_view school) {
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
     Edit edit{{}, book};
@@ -99,7 +99,7 @@ Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::stri
     if (const auto known = fromName<School>(school)) {
         changed.school = *known;
         changed.ownSchool.reset();
-    } else if (const TeamSchool* own = book.findTeamSchool(school)) {
+    } else if (const TeamSchool* own = book.findTeamSchool(SchoolId(school))) {
         changed.school = own->like;
         changed.ownSchool = own->id;
     } else {
@@ -109,7 +109,7 @@ Result<Edit> changeTeamSchool(const Book& book, std::string_view team, std::stri
     return edit;
 }
 
-Result<Edit> copySchool(const Book& book, std::string_view team) {
+Result<Edit> copySchool(const Book& book, const TeamId& team) {
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
     Edit edit{{}, book};
@@ -127,11 +127,11 @@ Result<Edit> copySchool(const Book& book, std::string_view team) {
     return edit;
 }
 
-Result<Edit> changeSchoolField(const Book& book, std::string_view school, std::string_view key, std::string_view text) {
+Result<Edit> changeSchoolField(const Book& book, const SchoolId& school, std::string_view key, std::string_view text) {
     return changeIn(book, &Book::teamSchools, "team_schools", "school", school, key, text);
 }
 
-Result<Edit> changeLeaderField(const Book& book, std::string_view team, std::string_view key, std::string_view text) {
+Result<Edit> changeLeaderField(const Book& book, const TeamId& team, std::string_view key, std::string_view text) {
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
     auto leader = withField(found->record->leader.value_or(LeaderSpec{}), key, text, found->place.key("leader"));
@@ -150,11 +150,11 @@ Result<Edit> addWater(const Book& book) {
     return edit;
 }
 
-Result<Edit> changeWaterField(const Book& book, std::string_view water, std::string_view key, std::string_view text) {
+Result<Edit> changeWaterField(const Book& book, const WaterId& water, std::string_view key, std::string_view text) {
     return changeIn(book, &Book::waters, "waters", "water", water, key, text);
 }
 
-Result<Edit> changeOutline(const Book& book, std::string_view water, std::vector<std::array<Length, 2>> outline) {
+Result<Edit> changeOutline(const Book& book, const WaterId& water, std::vector<std::array<Length, 2>> outline) {
     const auto found = findIn(book.waters, "waters", "water", water);
     if (!found) return tl::unexpected(found.error());
     Edit edit{found->record->title() + ": its shore, " + std::to_string(outline.size()) + " corners", book};
@@ -162,7 +162,7 @@ Result<Edit> changeOutline(const Book& book, std::string_view water, std::vector
     return edit;
 }
 
-Result<Edit> addRuleCard(const Book& book, std::string_view water) {
+Result<Edit> addRuleCard(const Book& book, const WaterId& water) {
     const auto found = findIn(book.waters, "waters", "water", water);
     if (!found) return tl::unexpected(found.error());
     Edit edit{"a rule card for " + found->record->title(), book};
@@ -174,7 +174,7 @@ Result<Edit> addRuleCard(const Book& book, std::string_view water) {
     return edit;
 }
 
-Result<Edit> changeRuleField(const Book& book, std::string_view card, std::string_view key, std::string_view text) {
+Result<Edit> changeRuleField(const Book& book, const RuleCardId& card, std::string_view key, std::string_view text) {
     return changeIn(book, &Book::ruleCards, "rule_cards", "rule card", card, key, text);
 }
 
@@ -200,7 +200,7 @@ Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
     return edit;
 }
 
-Edit countMishap(const Book& book, const std::string& id, const std::string& shows) {
+Edit countMishap(const Book& book, const MishapId& id, const std::string& shows) {
     Edit edit{"", book};
     auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
     if (found == edit.after.mishaps.end()) {
@@ -214,7 +214,7 @@ Edit countMishap(const Book& book, const std::string& id, const std::string& sho
     return edit;
 }
 
-Edit takeBackMishap(const Book& book, const std::string& id, const std::string& shows) {
+Edit takeBackMishap(const Book& book, const MishapId& id, const std::string& shows) {
     Edit edit{"not counted after all: " + shows, book};
     const auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
     if (found == edit.after.mishaps.end()) return edit;
@@ -223,12 +223,9 @@ Edit takeBackMishap(const Book& book, const std::string& id, const std::string& 
     return edit;
 }
 
-NewRecord addMishapCard(const Book& book, const std::string& shows, PartKind part) {
+New<Mishap> addMishapCard(const Book& book, const std::string& shows, PartKind part) {
     Edit edit{"a card of my own: " + shows, book};
-    std::string id(nameOf(part));
-    id += ".own";
-    for (int n = 2; std::ranges::find(edit.after.mishaps, id, &Mishap::id) != edit.after.mishaps.end(); ++n)
-        id = std::string(nameOf(part)) + ".own-" + std::to_string(n);
+    const MishapId id = freeIdIn(edit.after.mishaps, std::string(nameOf(part)) + ".own");
     Mishap card;
     card.id = id;
     card.count = 1;
@@ -238,7 +235,7 @@ NewRecord addMishapCard(const Book& book, const std::string& shows, PartKind par
     return {id, std::move(edit)};
 }
 
-int boxCount(const Book& book, std::string_view pattern, const std::optional<std::string>& hook) {
+int boxCount(const Book& book, const DressingId& pattern, const std::optional<HookId>& hook) {
     const Pattern* dressing = book.findPattern(pattern);
     int count = 0;
     for (const BoxFly& fly : book.box)
@@ -246,7 +243,7 @@ int boxCount(const Book& book, std::string_view pattern, const std::optional<std
     return count;
 }
 
-Result<Edit> changeBoxCount(const Book& book, std::string_view pattern, int tied, const std::optional<std::string>& hook) {
+Result<Edit> changeBoxCount(const Book& book, const DressingId& pattern, int tied, const std::optional<HookId>& hook) {
     const Pattern* dressing = book.findPattern(pattern);
     if (!dressing) return noSuch(Place("patterns"), "dressing", pattern);
     constexpr int kMost = 100000;

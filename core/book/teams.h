@@ -88,11 +88,11 @@ struct TeamSpec {
     TeamSpec& operator=(TeamSpec&&) noexcept;
     ~TeamSpec();
 
-    std::string id;
+    TeamId id;
     std::optional<std::string> name;
     FliesByPosition flies;
     std::optional<School> school;
-    std::optional<std::string> ownSchool;  // a school of the tier's own, before `school`
+    std::optional<SchoolId> ownSchool;  // a school of the tier's own, before `school`
     std::optional<LeaderSpec> leader;
     std::optional<std::string> note;
     Carried carried;
@@ -209,7 +209,7 @@ struct TeamSchool {
     TeamSchool& operator=(TeamSchool&&) noexcept;
     ~TeamSchool();
 
-    std::string id;
+    SchoolId id;
     std::optional<std::string> name;
     School like = School::stepped;
     std::optional<std::string> belief;

@@ -33,7 +33,7 @@ struct WaterSpec {
     WaterSpec& operator=(WaterSpec&&) noexcept;
     ~WaterSpec();
 
-    std::string id;
+    WaterId id;
     std::optional<std::string> name;
     std::optional<Speed> wind;
     std::optional<double> windFrom;  // degrees from north, the way a vane points
@@ -47,7 +47,7 @@ struct WaterSpec {
     std::optional<bool> drogue;
     std::optional<bool> ownDrift;                // of the boat as the days have it, not the rule of thumb
     std::optional<int> kept;                     // fish so far today: a contest's barbs come off after so many
-    std::optional<std::string> rules;            // id of a rule card
+    std::optional<RuleCardId> rules;             // id of a rule card
     std::vector<std::array<Length, 2>> outline;  // its shore, east and north of a corner
     std::optional<std::string> note;
     Carried carried;
@@ -72,7 +72,7 @@ struct RuleCard {
     RuleCard& operator=(RuleCard&&) noexcept;
     ~RuleCard();
 
-    std::string id;
+    RuleCardId id;
     std::optional<std::string> name;
     std::optional<std::string> source;  // where it was read
     std::optional<std::string> date;    // and when
@@ -109,7 +109,7 @@ struct SeasonRow {
     SeasonRow& operator=(SeasonRow&&) noexcept;
     ~SeasonRow();
 
-    std::string id;
+    SeasonRowId id;
     std::string creature;
     int fromMonth = 1;
     int toMonth = 12;
@@ -118,7 +118,7 @@ struct SeasonRow {
     std::optional<std::string> colour;
     std::optional<WaterLayer> where;
     std::optional<std::string> fished;
-    std::vector<std::string> dressings;  // ids of those that imitate it
+    std::vector<DressingId> dressings;  // ids of those that imitate it
     std::vector<FlyStyle> styles;
     std::optional<Position> place;  // of the team; any where absent
     std::optional<std::string> note;
@@ -139,12 +139,12 @@ struct BoxFly {
     BoxFly& operator=(BoxFly&&) noexcept;
     ~BoxFly();
 
-    std::string id;
-    std::string pattern;
-    std::optional<std::string> hook;  // the dressing's own where absent
-    std::optional<int> tied;          // 1 where absent
-    std::optional<int> chewed;        // of those, still there but spent
-    std::optional<int> lost = {};     // in the water so far
+    BoxFlyId id;
+    DressingId pattern;
+    std::optional<HookId> hook;    // the dressing's own where absent
+    std::optional<int> tied;       // 1 where absent
+    std::optional<int> chewed;     // of those, still there but spent
+    std::optional<int> lost = {};  // in the water so far
     Carried carried = {};
     bool operator==(const BoxFly&) const;
 };

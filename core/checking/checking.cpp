@@ -6,6 +6,7 @@
 #include <limits>
 #include <numeric>
 
+#include "book/lists.h"
 #include "hand/hand.h"
 #include "sizing/figures.h"
 #include "units/text.h"
@@ -123,10 +124,7 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     require(entry.readings.size() == items.size(), "a reading, or none, for each item");
     if (!isDate(entry.date)) return fail(Place("checks").key("date"), "expected a date as 2026-05-02, got \"" + entry.date + "\"");
     CheckedFly fly;
-    for (int n = static_cast<int>(book.checks.size()) + 1;; ++n) {
-        fly.id = "check-" + std::to_string(n);
-        if (std::ranges::find(book.checks, fly.id, &CheckedFly::id) == book.checks.end()) break;
-    }
+    fly.id = freeIdIn(book.checks, "check-" + std::to_string(book.checks.size() + 1));
     fly.pattern = entry.pattern;
     fly.date = entry.date;
     fly.faults = entry.faults;

@@ -53,7 +53,7 @@ struct Look {
 // A checked fly into the book, with its readings (absent: not measured) against what was aimed for, and the looks that
 // failed. Faults: nothing measured and nothing looked at; as many readings as items are wanted.
 struct CheckEntry {
-    std::string pattern;
+    DressingId pattern;
     std::string date;
     std::vector<std::optional<Length>> readings;  // by item
     std::vector<std::string> faults;              // ids of looks

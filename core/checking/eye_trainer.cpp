@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "units/random.h"
+#include "units/visit.h"
 
 namespace machair {
 
@@ -10,21 +11,30 @@ namespace {
 
 // The length that a part is written with; null for parts whose length isn't judged by eye.
 LengthSpec* lengthOf(Part& part) {
-    if (auto* tail = std::get_if<TailPart>(&part.detail)) return &tail->length;
-    if (auto* wing = std::get_if<WingPart>(&part.detail)) return &wing->length;
-    if (auto* collar = std::get_if<CollarPart>(&part.detail)) return &collar->length;
-    return nullptr;
+    return std::visit(Overloaded{
+                          [](TailPart& tail) { return &tail.length; },
+                          [](WingPart& wing) { return &wing.length; },
+                          [](CollarPart& collar) { return &collar.length; },
+                          [](const OneOf<TagPart, RibPart, UnderbodyPart, BodyPart, PalmerPart, LegsPart, CheekPart, BeadPart, ThreadPart,
+                                         HeadPart> auto&) -> LengthSpec* { return nullptr; },
+                      },
+                      part.detail);
 }
 std::optional<Length> plannedLength(const PartPlan& part) {
-    if (const auto* tail = std::get_if<TailPlan>(&part.detail)) return tail->length;
-    if (const auto* wing = std::get_if<WingPlan>(&part.detail)) return wing->length;
-    if (const auto* hackle = std::get_if<HacklePlan>(&part.detail)) return hackle->fibre;
-    return std::nullopt;
+    using Seen = std::optional<Length>;
+    return std::visit(Overloaded{
+                          [](const TailPlan& tail) -> Seen { return tail.length; },
+                          [](const WingPlan& wing) -> Seen { return wing.length; },
+                          [](const HacklePlan& hackle) -> Seen { return hackle.fibre; },
+                          [](const OneOf<Impossible, TagPlan, RibPlan, UnderbodyPlan, BodyPlan, PalmerPlan, PiecePlan, BeadPlan, ThreadPlan,
+                                         HeadPlan> auto&) -> Seen { return std::nullopt; },
+                      },
+                      part.detail);
 }
 
 }  // namespace
 
-std::optional<EyeQuestion> EyeTrainer::next(const Book& book, std::string_view pattern) {
+std::optional<EyeQuestion> EyeTrainer::next(const Book& book, const DressingId& pattern) {
     const auto plan = planPattern(book, pattern);
     if (!plan) return std::nullopt;
     Random random(seedOf(seed_, ++asked_));

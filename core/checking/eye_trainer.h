@@ -39,7 +39,7 @@ class EyeTrainer {
 
     // Of a dressing of the book; a third are as planned. Nothing for one that has no length to judge, or that can't be
     // planned.
-    [[nodiscard]] std::optional<EyeQuestion> next(const Book& book, std::string_view pattern);
+    [[nodiscard]] std::optional<EyeQuestion> next(const Book& book, const DressingId& pattern);
     // Finer by a tenth after a right answer, coarser by a quarter after a wrong one, which settles where about seven of
     // ten are right.
     void answer(const EyeQuestion& question, EyeAnswer given);

@@ -21,7 +21,7 @@ struct Cut {
     Length to;
 };
 struct FeatherCuts {
-    std::string feather;
+    FeatherId feather;
     std::vector<Cut> cuts;  // from the base up
 };
 struct Uncut {

@@ -25,7 +25,7 @@ std::string effectOf(Length error, const HackleWanted& wanted) {
 }
 
 // Feathers of one material against the flies that want it.
-void pair(const std::vector<Cape>& capes, const std::vector<HackleWanted>& wanted, const std::string& material,
+void pair(const std::vector<Cape>& capes, const std::vector<HackleWanted>& wanted, const MaterialId& material,
           std::vector<std::size_t> flies, HacklesChosen& chosen) {
     std::vector<OneFeather> feathers;
     Length longestStem;
@@ -103,7 +103,7 @@ std::vector<HackleWanted> hacklesFor(const Plan& plan, int flies) {
 }
 
 HacklesChosen chooseHackles(const std::vector<Cape>& capes, const std::vector<HackleWanted>& wanted) {
-    std::map<std::string, std::vector<std::size_t>> byMaterial;
+    std::map<MaterialId, std::vector<std::size_t>> byMaterial;
     for (std::size_t i = 0; i < wanted.size(); ++i)
         byMaterial[wanted[i].material].push_back(i);
     HacklesChosen chosen;

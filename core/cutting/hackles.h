@@ -11,7 +11,7 @@ namespace machair {
 
 struct HackleWanted {
     std::string fly;  // "kelp-lantern.4#2"
-    std::string material;
+    MaterialId material;
     Length fibre;
     Length stem;
     double turns = 0.0;

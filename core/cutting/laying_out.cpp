@@ -38,8 +38,8 @@ class Writer {
         const auto text = [&](double n) { return formatShort(n, 0) + " " + of; };
         list.push_back({part, what, text(count), text(count * flies_), std::move(why), materialOf(part), {}, count, {}});
     }
-    [[nodiscard]] std::string materialOf(std::size_t part) const {
-        return part < plan_.parts.size() ? plan_.parts[part].material.value_or(std::string()) : plan_.threadMaterial.id;
+    [[nodiscard]] MaterialId materialOf(std::size_t part) const {
+        return part < plan_.parts.size() ? plan_.parts[part].material.value_or(MaterialId()) : plan_.threadMaterial.id;
     }
     void part(std::size_t i) {
         const PartPlan& p = plan_.parts[i];

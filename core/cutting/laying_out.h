@@ -15,7 +15,7 @@ struct LaidOut {
     std::string each;      // "96 mm"
     std::string all;       // for the batch: "12 of 96 mm, 1.15 m"
     std::string why;       // what is in it: "45 mm of it to hold"
-    std::string material;  // its id; empty where none is named
+    MaterialId material;   // its id; empty where none is named
     // Of one fly, where it is counted so.
     std::optional<Length> length;
     std::optional<double> count;

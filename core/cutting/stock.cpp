@@ -4,6 +4,7 @@
 #include <functional>
 
 #include "book/fields.h"
+#include "book/lists.h"
 #include "book/record_edits.h"
 #include "book/rule.h"
 #include "book/team_edits.h"
@@ -67,7 +68,7 @@ FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces) {
     return cut;
 }
 
-Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<double> minutes) {
+Result<Edit> tieOneOf(const Book& book, const BatchId& batch, std::optional<double> minutes) {
     auto edit = tieOne(book, batch);
     if (!edit) return edit;
     const auto found = std::ranges::find(book.batches, batch, &Batch::id);
@@ -122,15 +123,13 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
     return list;
 }
 
-Result<Edit> changeStock(const Book& book, std::string_view material, std::string_view key, std::string_view text) {
+Result<Edit> changeStock(const Book& book, const MaterialId& material, std::string_view key, std::string_view text) {
     const Material* found = book.findMaterial(material);
     if (!found) return noSuch(Place("stock"), "material", material);
     const auto at = std::ranges::find(book.stock, material, &Stock::material);
     const auto index = static_cast<std::size_t>(at - book.stock.begin());
     Stock stock;
-    stock.id = "stock-" + found->id;
-    for (int n = 2; std::ranges::find(book.stock, stock.id, &Stock::id) != book.stock.end(); ++n)
-        stock.id = "stock-" + found->id + "-" + std::to_string(n);
+    stock.id = freeIdIn(book.stock, "stock-" + found->id);
     stock.material = found->id;
     if (at != book.stock.end()) stock = *at;
     auto changed = withField(stock, key, text, Place("stock").at(index));
@@ -151,7 +150,7 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
         if (!dressing) return noSuch(Place("patterns"), "dressing", some.pattern);
         // On the batch's own hook: cut for it, taken out of stock for it, boxed on it.
         const auto batch = std::ranges::find_if(book.batches, [&](const Batch& b) { return b.id == some.batch; });
-        const std::optional<std::string> hook = batch == book.batches.end() ? std::nullopt : batch->hook;
+        const std::optional<HookId> hook = batch == book.batches.end() ? std::nullopt : batch->hook;
         const int before = boxCount(edit.after, some.pattern, hook);
         auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies, hook);
         if (!boxed) return boxed;

@@ -11,9 +11,9 @@ namespace machair {
 
 // So many of a dressing that were tied, of a batch or beside one.
 struct TiedFlies {
-    std::string pattern;
+    DressingId pattern;
     int flies = 1;
-    std::optional<std::string> batch = {};
+    std::optional<BatchId> batch = {};
 };
 
 // The slips out of their feathers, the hackles out of their bands, lengths and counts out of the stock, the flies into the
@@ -24,7 +24,7 @@ struct TiedFlies {
 
 // One more of a batch is tied: in the box, and out of the stock. A fault where all are.
 // Minutes of hands, where they were timed, teach how long one takes.
-[[nodiscard]] Result<Edit> tieOneOf(const Book& book, std::string_view batch, std::optional<double> minutes = std::nullopt);
+[[nodiscard]] Result<Edit> tieOneOf(const Book& book, const BatchId& batch, std::optional<double> minutes = std::nullopt);
 
 // Pieces of one length out of the off-cuts, the shortest that does it each time, and the rest off the spool. Off-cuts under
 // kLeastOffcut are thrown away.
@@ -40,7 +40,7 @@ struct FromOffcuts {
 // What the waiting batches want of each material that is counted, and whether it is there: what runs out first comes first,
 // materials that aren't counted last.
 struct StockWanted {
-    std::string material;  // id
+    MaterialId material;  // id
     std::string title;
     std::string has;  // "3.2 m", "12", "40 mg"; "not counted"
     std::string wants;
@@ -55,7 +55,7 @@ struct StockWanted {
 
 // Of a material: a record for it is added where there is none; empty text forgets it. `key` as in the file: length_m, count,
 // mass_mg, offcuts_mm.
-[[nodiscard]] Result<Edit> changeStock(const Book& book, std::string_view material, std::string_view key, std::string_view text);
+[[nodiscard]] Result<Edit> changeStock(const Book& book, const MaterialId& material, std::string_view key, std::string_view text);
 
 // So much of a noodle, loop or rope was left over after a body, negative where it ran short; `made` is how long it was made
 // where that isn't what the plan says. What was wound over what was reckoned is kept with the fur, by method and hook size,

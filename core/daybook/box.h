@@ -10,7 +10,7 @@ namespace machair {
 
 struct BoxRow {
     std::string id;  // of the box's fly
-    std::string pattern;
+    DressingId pattern;
     std::string title;
     int size = 0;
     bool barb = true;
@@ -34,7 +34,7 @@ enum class BoxEvent { tied, chewed, lost, mended, thrownAway };
 // new ones count) × worth (its fish a rod-hour over all flies' mean) × season (half where the season table names others
 // for that month and not this one) / (1 + sound flies left). Rule of thumb.
 struct TieNext {
-    std::string pattern;
+    DressingId pattern;
     std::string title;
     double want = 0.0;
     int sound = 0;

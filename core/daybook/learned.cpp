@@ -250,7 +250,7 @@ class WithAnother {
 
 }  // namespace
 
-SwapAdvice swapAdvice(const Book& book, std::string_view teamId, const TeamSetting& setting, double hours) {
+SwapAdvice swapAdvice(const Book& book, const TeamId& teamId, const TeamSetting& setting, double hours) {
     SwapAdvice advice;
     advice.words = "nothing in your box would teach you more than fishing this team";
     const TeamSpec* team = book.findTeam(teamId);

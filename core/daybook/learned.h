@@ -73,6 +73,6 @@ struct SwapAdvice {
     std::string words;
 };
 inline constexpr double kSwapHours = 3.0;
-[[nodiscard]] SwapAdvice swapAdvice(const Book& book, std::string_view team, const TeamSetting& setting, double hours = kSwapHours);
+[[nodiscard]] SwapAdvice swapAdvice(const Book& book, const TeamId& team, const TeamSetting& setting, double hours = kSwapHours);
 
 }  // namespace machair

@@ -76,7 +76,7 @@ bool enoughToTell(const Rate& one, const Rate& two) {
 }
 
 std::vector<Rate> ratesBy(const Book& book, Factor factor) {
-    const auto title = [&](const std::string& pattern) {
+    const auto title = [&](const DressingId& pattern) {
         const Pattern* found = book.findPattern(pattern);
         return found ? found->title() : pattern;
     };

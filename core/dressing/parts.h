@@ -7,6 +7,7 @@
 
 #include "dressing/length_spec.h"
 #include "material/material.h"
+#include "units/id.h"
 
 namespace machair {
 
@@ -259,7 +260,7 @@ struct Part {
 
     PartKind kind = PartKind::body;
     std::optional<std::string> id;  // lives as long as the part does
-    std::optional<std::string> material;
+    std::optional<MaterialId> material;
     std::optional<PartRef> from;
     std::optional<StationSpec> station;
     std::optional<std::string> note;

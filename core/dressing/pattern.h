@@ -42,18 +42,18 @@ struct Pattern {
     Pattern& operator=(Pattern&&) noexcept;
     ~Pattern();
 
-    std::string id;
+    DressingId id;
     std::optional<std::string> name;
     std::optional<TeamRole> role;
-    std::string hook;
-    std::string thread;
+    HookId hook;
+    MaterialId thread;
     std::optional<Length> maxLength;
     std::optional<double> buoyancyMillinewton;  // 0 included, stands over what film and trapped air carry
     std::optional<Treatment> treated;
     std::optional<FlyStyle> style;
     std::optional<std::string> presentation;
     std::optional<SchoolChoices> schools;
-    std::optional<std::string> variedFrom;  // id of the dressing that it was varied from
+    std::optional<DressingId> variedFrom;  // id of the dressing that it was varied from
     std::optional<std::string> variedWhy;
     std::optional<std::string> note;
     std::vector<Part> parts;

@@ -11,6 +11,7 @@
 #include <string>
 
 #include "faults/faults.h"
+#include "units/id.h"
 #include "units/names.h"
 #include "units/quantity.h"
 
@@ -67,7 +68,7 @@ struct HookSpec {
     HookSpec& operator=(HookSpec&&) noexcept;
     ~HookSpec();
 
-    std::string id;
+    HookId id;
     std::optional<std::string> name;
     int size = 10;
     HookFamily family = HookFamily::sproat;

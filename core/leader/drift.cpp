@@ -12,6 +12,9 @@ namespace {
 
 constexpr double kRamp = 0.2;  // s, half the phase if that is shorter
 
+// From the cast to the end of the hang, where the bob is held as long as it may be: the path ends before the hold then.
+Time longestOf(const TipPath& path, const Handling& h) { return path.length() + h.hold + (h.hold > Time{} ? h.hang : Time{}); }
+
 }  // namespace
 
 Faults check(const Handling& h) {
@@ -42,7 +45,7 @@ Faults check(const Handling& h) {
     if (!faults.empty()) return faults;
     if (h.hold > Time{} && h.height <= Length{})
         faults.push_back({Place("height"), "expected the height that the line's end can be held to, got none", ""});
-    const Time whole = TipPath(h).length() + h.hold;
+    const Time whole = longestOf(TipPath(h), h);
     if (whole > kLongestDrift)
         faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(whole / second, 0),
                           "a shorter count, retrieve, hold or hang"});
@@ -282,7 +285,7 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
     Reading reading(rig, chain, handling, path, options);
     DriftReport& report = reading.report;
     const double dt = options.step / second;
-    const double longest = (path.length() + handling.hold + (handling.hold > Time{} ? handling.hang : Time{})) / second;
+    const double longest = longestOf(path, handling) / second;
     const auto steps = static_cast<std::uint64_t>(std::llround(longest / dt));
     const auto every = std::max<std::uint64_t>(1, static_cast<std::uint64_t>(std::llround(kSampleEvery / options.step)));
     const bool hasBob = !rig.flies.empty() && rig.flies.front().position == Position::bob;

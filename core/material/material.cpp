@@ -1,4 +1,5 @@
 #include "material/material.h"
+#include "units/visit.h"
 
 #include <algorithm>
 #include <charconv>
@@ -347,33 +348,51 @@ Length flueOf(const Material& strand) {
     return (strand.kind == MaterialKind::herl ? 0.8 : 0.0) * mm;
 }
 
-Length windingThickness(const Material& material) {
-    if (const auto* wire = std::get_if<WireTraits>(&material.traits)) {
-        if (wire->diameter) return *wire->diameter;
-        return labelled(material).value_or((material.kind == MaterialKind::oval ? 0.30 : 0.15) * mm);
-    }
-    if (const auto* strip = std::get_if<StripTraits>(&material.traits))
-        return strip->thickness.value_or((material.kind == MaterialKind::tinsel ? 0.03 : 0.05) * mm);
-    if (const auto* strand = std::get_if<StrandTraits>(&material.traits)) return strand->thickness.value_or(0.15 * mm);
-    if (const auto* rope = std::get_if<RopeTraits>(&material.traits)) {
-        if (rope->diameter) return *rope->diameter;
-        return labelled(material).value_or((material.kind == MaterialKind::tube ? 1.0 : 1.5) * mm);
-    }
-    if (std::holds_alternative<ThreadTraits>(material.traits)) return laidThread(material).thickness;
-    if (material.kind == MaterialKind::quill) return 0.10 * mm;  // stripped
-    return fibreDiameter(material);
+namespace {
+
+// Wound as single fibres, whatever they grew on.
+template <class T>
+concept Fibrous = OneOf<T, DubbingTraits, HackleTraits, VaneTraits, TippetTraits, PlumeTraits, HairTraits, PieceTraits, BeadTraits>;
+
+// A quill stripped bare, else one fibre.
+Length strippedOr(const Material& material, Length stripped) {
+    return material.kind == MaterialKind::quill ? stripped : fibreDiameter(material);
 }
 
-Length windingWidth(const Material& material) {
-    if (const auto* strip = std::get_if<StripTraits>(&material.traits)) {
-        if (strip->width) return *strip->width;
-        return labelled(material).value_or((material.kind == MaterialKind::floss ? 1.00 : 0.80) * mm);
+struct Thickness {
+    const Material& material;
+    [[nodiscard]] Length said(const std::optional<Length>& own, Length usual) const {
+        return own ? *own : labelled(material).value_or(usual);
     }
-    if (const auto* strand = std::get_if<StrandTraits>(&material.traits))
-        return strand->width.value_or((material.kind == MaterialKind::fibres ? 0.30 : 0.40) * mm);
-    if (std::holds_alternative<ThreadTraits>(material.traits)) return laidThread(material).width;
-    if (material.kind == MaterialKind::quill) return 0.45 * mm;  // stripped
-    return windingThickness(material);
+    Length operator()(const WireTraits& wire) const {
+        return said(wire.diameter, (material.kind == MaterialKind::oval ? 0.30 : 0.15) * mm);
+    }
+    Length operator()(const StripTraits& strip) const {
+        return strip.thickness.value_or((material.kind == MaterialKind::tinsel ? 0.03 : 0.05) * mm);
+    }
+    Length operator()(const StrandTraits& strand) const { return strand.thickness.value_or(0.15 * mm); }
+    Length operator()(const RopeTraits& rope) const { return said(rope.diameter, (material.kind == MaterialKind::tube ? 1.0 : 1.5) * mm); }
+    Length operator()(const ThreadTraits&) const { return laidThread(material).thickness; }
+    Length operator()(const Fibrous auto&) const { return strippedOr(material, 0.10 * mm); }
+};
+
+}  // namespace
+
+Length windingThickness(const Material& material) { return std::visit(Thickness{material}, material.traits); }
+
+Length windingWidth(const Material& material) {
+    return std::visit(
+        Overloaded{
+            [&](const StripTraits& strip) {
+                if (strip.width) return *strip.width;
+                return labelled(material).value_or((material.kind == MaterialKind::floss ? 1.00 : 0.80) * mm);
+            },
+            [&](const StrandTraits& strand) { return strand.width.value_or((material.kind == MaterialKind::fibres ? 0.30 : 0.40) * mm); },
+            [&](const ThreadTraits&) { return laidThread(material).width; },
+            [&](const OneOf<WireTraits, RopeTraits> auto&) { return windingThickness(material); },
+            [&](const Fibrous auto&) { return strippedOr(material, 0.45 * mm); },
+        },
+        material.traits);
 }
 
 namespace {

@@ -11,6 +11,7 @@
 #include <vector>
 
 #include "hook/hook.h"
+#include "units/id.h"
 #include "units/names.h"
 #include "units/quantity.h"
 
@@ -124,7 +125,7 @@ struct Names<DubbingTexture> {
                                            NameOf{DubbingTexture::coarseSynthetic, "coarse_synthetic"}};
 };
 struct BlendPart {
-    std::string material;
+    MaterialId material;
     double parts = 1.0;
     Carried carried;
     bool operator==(const BlendPart&) const = default;
@@ -257,7 +258,7 @@ struct Material {
     Material& operator=(Material&&) noexcept;
     ~Material();
 
-    std::string id;
+    MaterialId id;
     MaterialKind kind = MaterialKind::thread;
     std::optional<std::string> name;
     std::optional<std::string> label;

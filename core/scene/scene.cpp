@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "scene/builders.h"
+#include "units/visit.h"
 
 namespace machair {
 
@@ -453,6 +454,46 @@ bool isGlass(const Material& bead) {
 }
 }  // namespace
 
+namespace {
+
+// One part into the scene, among its like. A thread and a head are built of all that lies under them, at the end.
+struct IntoScene {
+    Scene& scene;
+    const SceneBuild& build;
+    std::size_t i;
+
+    void operator()(const TagPlan& tag) const { scene.bodies.push_back(tagScene(build, i, tag)); }
+    void operator()(const TailPlan& tail) const {
+        if (tail.style == TailStyle::plume)
+            scene.tails.push_back(plumeTailScene(build, i, tail));
+        else if (tail.style == TailStyle::cloak)
+            scene.tails.push_back(cloakTailScene(build, i, tail));
+        else if (tail.slip)
+            scene.wings.push_back(slipTailScene(build, i, tail));
+        else
+            scene.tails.push_back(tailScene(build, i, tail));
+    }
+    void operator()(const PiecePlan& piece) const {
+        if (build.plan.parts[i].kind == PartKind::cheek)
+            scene.cheeks.push_back(cheekScene(build, i, piece));
+        else
+            scene.hackles.push_back(asHackle(legsScene(build, i, piece)));
+    }
+    void operator()(const BodyPlan& body) const { scene.bodies.push_back(bodyScene(build, i, body)); }
+    void operator()(const RibPlan& rib) const { scene.ribs.push_back(ribScene(build, i, rib)); }
+    void operator()(const PalmerPlan& palmer) const { scene.hackles.push_back(palmerScene(build, i, palmer)); }
+    void operator()(const HacklePlan& collar) const { scene.hackles.push_back(collarScene(build, i, collar)); }
+    void operator()(const WingPlan& wing) const { scene.wings.push_back(wingScene(build, i, wing)); }
+    void operator()(const BeadPlan& bead) const {
+        const PartPlan& part = build.plan.parts[i];
+        scene.beads.push_back({i, part.station / mm + bead.diameter / mm / 2.0, bead.diameter / mm / 2.0,
+                               baseColour(part.made, {0.72, 0.55, 0.22}), isGlass(part.made)});
+    }
+    void operator()(const OneOf<UnderbodyPlan, ThreadPlan, HeadPlan, Impossible> auto&) const {}
+};
+
+}  // namespace
+
 Scene makeScene(const Plan& plan) {
     Scene scene;
     scene.axis = Axis(plan.hook);
@@ -464,32 +505,7 @@ Scene makeScene(const Plan& plan) {
         return wing && wing->style != WingStyle::upright && wing->lift < Angle::degrees(20.0);
     });
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
-        const auto& detail = plan.parts[i].detail;
-        if (const auto* tag = std::get_if<TagPlan>(&detail)) scene.bodies.push_back(tagScene(build, i, *tag));
-        if (const auto* tail = std::get_if<TailPlan>(&detail)) {
-            if (tail->style == TailStyle::plume)
-                scene.tails.push_back(plumeTailScene(build, i, *tail));
-            else if (tail->style == TailStyle::cloak)
-                scene.tails.push_back(cloakTailScene(build, i, *tail));
-            else if (tail->slip)
-                scene.wings.push_back(slipTailScene(build, i, *tail));
-            else
-                scene.tails.push_back(tailScene(build, i, *tail));
-        }
-        if (const auto* piece = std::get_if<PiecePlan>(&detail)) {
-            if (plan.parts[i].kind == PartKind::cheek)
-                scene.cheeks.push_back(cheekScene(build, i, *piece));
-            else
-                scene.hackles.push_back(asHackle(legsScene(build, i, *piece)));
-        }
-        if (const auto* body = std::get_if<BodyPlan>(&detail)) scene.bodies.push_back(bodyScene(build, i, *body));
-        if (const auto* rib = std::get_if<RibPlan>(&detail)) scene.ribs.push_back(ribScene(build, i, *rib));
-        if (const auto* palmer = std::get_if<PalmerPlan>(&detail)) scene.hackles.push_back(palmerScene(build, i, *palmer));
-        if (const auto* h = std::get_if<HacklePlan>(&detail)) scene.hackles.push_back(collarScene(build, i, *h));
-        if (const auto* wing = std::get_if<WingPlan>(&detail)) scene.wings.push_back(wingScene(build, i, *wing));
-        if (const auto* bead = std::get_if<BeadPlan>(&detail))
-            scene.beads.push_back({i, plan.parts[i].station / mm + bead->diameter / mm / 2.0, bead->diameter / mm / 2.0,
-                                   baseColour(plan.parts[i].made, {0.72, 0.55, 0.22}), isGlass(plan.parts[i].made)});
+        std::visit(IntoScene{scene, build, i}, plan.parts[i].detail);
     }
     for (BodyScene& body : scene.bodies) {
         if (body.surface != Surface::fur) continue;

@@ -1,4 +1,5 @@
 #include "sizing/crossing.h"
+#include "units/visit.h"
 
 #include <algorithm>
 #include <cmath>
@@ -28,15 +29,24 @@ int handOf(Winding direction) { return direction == Winding::with ? 1 : -1; }
 
 std::optional<Stretch> stretchOf(const Plan& plan, std::size_t i) {
     const PartPlan& part = plan.parts[i];
-    if (const auto* rib = std::get_if<RibPlan>(&part.detail)) return Stretch{rib->front, rib->end, rib->turns, rib->hand};
-    if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
-        return Stretch{part.station, palmer->end, palmer->openTurns, palmer->hand};
-    if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-        const auto* written = std::get_if<BodyPart>(&plan.pattern.parts[i].detail);
-        if (!written || !body->turns) return std::nullopt;
-        return Stretch{body->front, body->end, *body->turns, handOf(directionOf(plan, *written))};
-    }
-    return std::nullopt;
+    using Spiralled = std::optional<Stretch>;
+    return std::visit(Overloaded{
+                          [](const RibPlan& rib) -> Spiralled {
+                              return Stretch{rib.front, rib.end, rib.turns, rib.hand};
+                          },
+                          [&](const PalmerPlan& palmer) -> Spiralled {
+                              return Stretch{part.station, palmer.end, palmer.openTurns, palmer.hand};
+                          },
+                          [&](const BodyPlan& body) -> Spiralled {
+                              const auto* written = std::get_if<BodyPart>(&plan.pattern.parts[i].detail);
+                              if (!written || !body.turns) return std::nullopt;
+                              return Stretch{body.front, body.end, *body.turns, handOf(directionOf(plan, *written))};
+                          },
+                          // What lies in close turns, or isn't wound along the shank, crosses nothing.
+                          [](const OneOf<Impossible, TagPlan, TailPlan, UnderbodyPlan, HacklePlan, WingPlan, PiecePlan, BeadPlan,
+                                         ThreadPlan, HeadPlan> auto&) -> Spiralled { return std::nullopt; },
+                      },
+                      part.detail);
 }
 
 Spiral spiralOn(const Stretch& winding, Length from, Length to, Length diameter) {

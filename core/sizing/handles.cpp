@@ -6,6 +6,7 @@
 
 #include "book/spec_words.h"
 #include "units/text.h"
+#include "units/visit.h"
 
 namespace machair {
 
@@ -194,60 +195,65 @@ std::optional<Written> dragHackle(const Plan& plan, const Handle& handle, const 
 
 }  // namespace
 
+namespace {
+
+// The handles of one part, each on what is drawn of it.
+struct HandlesOn {
+    const Plan& plan;
+    std::size_t i;
+    std::vector<Handle>& handles;
+    const PartPlan& part = plan.parts[i];
+    WirePoint root = plan.hook.at(part.station);
+    std::string name{nameOf(part.kind)};
+
+    void operator()(const TailPlan& tail) const {
+        const double rise = 0.12;  // its fibres stand a little up
+        add(Grab::tailTip, {root.position.x + tail.length * cos(root.heading), root.position.y + rise * tail.length}, Travel::along,
+            " tip");
+    }
+    void operator()(const BodyPlan& body) const {
+        const Length middle = 0.5 * (body.front + body.end);
+        add(Grab::bodyEnd, plan.hook.at(body.end).position, Travel::along, " end");
+        add(Grab::bodyFront, plan.hook.at(body.front).position, Travel::along, " front");
+        if (body.overUnderbody) return;
+        add(Grab::rearDiameter, above(plan, body.end - 0.15 * mm, 0.5 * body.rearDiameter), Travel::across, " rear thickness");
+        add(Grab::shoulder, above(plan, body.front + 0.15 * mm, 0.5 * body.frontDiameter), Travel::across, " shoulder");
+        if (body.frontDiameter > 1.05 * body.rearDiameter)
+            add(Grab::taper, above(plan, middle, 0.5 * plan.bodyDiameter(body, middle)), Travel::across, " taper");
+    }
+    void operator()(const RibPlan& rib) const {
+        if (rib.turns < 2.0) return;
+        const Length secondTurn = rib.end - 1.5 * rib.pitch;
+        add(Grab::ribTurn, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, " turns");
+    }
+    void operator()(const HacklePlan& hackle) const {
+        add(Grab::hackleTip, hackleTip(plan, i, hackle), hackle.target ? Travel::along : Travel::both, " tip");
+    }
+    void operator()(const PalmerPlan& palmer) const { (*this)(palmer.hackle); }
+    void operator()(const WingPlan& wing) const {
+        const Length lift = wing.length * sin(wing.lift);
+        add(Grab::wingTip, {root.position.x + wing.length, root.position.y + 0.5 * wing.bed + lift + 0.35 * wing.depth}, Travel::along,
+            " tip");
+        if (wing.style != WingStyle::hair && wing.style != WingStyle::plume)
+            add(Grab::wingDepth, {root.position.x + 0.6 * wing.length, root.position.y + 0.5 * wing.bed + 0.6 * lift + 0.72 * wing.depth},
+                Travel::across, " depth");
+    }
+    void operator()(const HeadPlan&) const {
+        const Length middle = plan.head.from + 0.58 * (plan.head.to - plan.head.from);
+        add(Grab::head, above(plan, middle, 0.5 * plan.head.diameter), Travel::across, "");
+    }
+    // Tags, underbodies, legs, cheeks, beads and thread are set by their own rows of the ticket.
+    void operator()(const OneOf<TagPlan, UnderbodyPlan, PiecePlan, BeadPlan, ThreadPlan, Impossible> auto&) const {}
+
+    void add(Grab grab, Point2 at, Travel travel, const char* what) const { handles.push_back({grab, i, at, travel, name + what}); }
+};
+
+}  // namespace
+
 std::vector<Handle> handlesOf(const Plan& plan) {
     std::vector<Handle> handles;
-    for (std::size_t i = 0; i < plan.parts.size(); ++i) {
-        const PartPlan& part = plan.parts[i];
-        const WirePoint root = plan.hook.at(part.station);
-        if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-            const double rise = 0.12;  // its fibres stand a little up
-            handles.push_back({Grab::tailTip,
-                               i,
-                               {root.position.x + tail->length * cos(root.heading), root.position.y + rise * tail->length},
-                               Travel::along,
-                               "tail tip"});
-        } else if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-            const Length middle = 0.5 * (body->front + body->end);
-            const std::string name(nameOf(part.kind));
-            handles.push_back({Grab::bodyEnd, i, plan.hook.at(body->end).position, Travel::along, name + " end"});
-            handles.push_back({Grab::bodyFront, i, plan.hook.at(body->front).position, Travel::along, name + " front"});
-            if (!body->overUnderbody) {
-                handles.push_back({Grab::rearDiameter, i, above(plan, body->end - 0.15 * mm, 0.5 * body->rearDiameter), Travel::across,
-                                   name + " rear thickness"});
-                handles.push_back({Grab::shoulder, i, above(plan, body->front + 0.15 * mm, 0.5 * body->frontDiameter), Travel::across,
-                                   name + " shoulder"});
-                if (body->frontDiameter > 1.05 * body->rearDiameter)
-                    handles.push_back(
-                        {Grab::taper, i, above(plan, middle, 0.5 * plan.bodyDiameter(*body, middle)), Travel::across, name + " taper"});
-            }
-        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
-            if (rib->turns >= 2.0) {
-                const Length secondTurn = rib->end - 1.5 * rib->pitch;
-                handles.push_back(
-                    {Grab::ribTurn, i, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, "rib turns"});
-            }
-        } else if (const HacklePlan* hackle = hackleOf(part)) {
-            handles.push_back({Grab::hackleTip, i, hackleTip(plan, i, *hackle), hackle->target ? Travel::along : Travel::both,
-                               std::string(nameOf(part.kind)) + " tip"});
-        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-            const Length lift = wing->length * sin(wing->lift);
-            handles.push_back({Grab::wingTip,
-                               i,
-                               {root.position.x + wing->length, root.position.y + 0.5 * wing->bed + lift + 0.35 * wing->depth},
-                               Travel::along,
-                               "wing tip"});
-            if (wing->style != WingStyle::hair && wing->style != WingStyle::plume)
-                handles.push_back(
-                    {Grab::wingDepth,
-                     i,
-                     {root.position.x + 0.6 * wing->length, root.position.y + 0.5 * wing->bed + 0.6 * lift + 0.72 * wing->depth},
-                     Travel::across,
-                     "wing depth"});
-        } else if (std::holds_alternative<HeadPlan>(part.detail)) {
-            const Length middle = plan.head.from + 0.58 * (plan.head.to - plan.head.from);
-            handles.push_back({Grab::head, i, above(plan, middle, 0.5 * plan.head.diameter), Travel::across, "head"});
-        }
-    }
+    for (std::size_t i = 0; i < plan.parts.size(); ++i)
+        std::visit(HandlesOn{plan, i, handles}, plan.parts[i].detail);
     return handles;
 }
 

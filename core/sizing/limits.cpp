@@ -5,6 +5,7 @@
 
 #include "sizing/crossing.h"
 #include "units/text.h"
+#include "units/visit.h"
 
 namespace machair {
 
@@ -126,13 +127,14 @@ class Saying {
         const auto add = [&](const char* key, const std::optional<StationSpec>& spec) {
             if (spec) stops.emplace_back(key, &*spec);
         };
-        if (const auto* body = std::get_if<BodyPart>(&part.detail)) {
-            add("end", body->end);
-            add("front", body->front);
-        } else if (const auto* under = std::get_if<UnderbodyPart>(&part.detail)) {
-            add("end", under->end);
-            add("front", under->front);
-        }
+        const auto both = [&](const auto& wound) {
+            add("end", wound.end);
+            add("front", wound.front);
+        };
+        std::visit(Overloaded{[&](const BodyPart& body) { both(body); }, [&](const UnderbodyPart& under) { both(under); },
+                              [](const OneOf<TagPart, TailPart, RibPart, PalmerPart, CollarPart, WingPart, LegsPart, CheekPart, BeadPart,
+                                             ThreadPart, HeadPart> auto&) {}},
+                   part.detail);
         return stops;
     }
 
@@ -167,38 +169,57 @@ class Saying {
 
     void ofProportion(std::size_t i) {
         const PartPlan& part = plan_.parts[i];
-        if (const auto* tail = std::get_if<TailPlan>(&part.detail)) ofTail(i, *tail);
-        if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
-            constexpr double kMasks = 2.0;  // of the gape
-            ofLongerThan(i, "length", palmer->hackle.fibre, kMasks * gape_,
-                         "fibres of " + formatLength(palmer->hackle.fibre) + " at the shoulder mask the point",
-                         "twice the gape is as long as they should be");
-        }
-        if (const auto* h = std::get_if<HacklePlan>(&part.detail); h && h->stand == FibreStand::upright) {
-            constexpr double kTopples = 2.4;  // of the gape
-            ofLongerThan(i, "length", h->fibre, kTopples * gape_, "on upright fibres of " + formatLength(h->fibre) + " the fly topples",
+        std::visit(Overloaded{
+                       [&](const TagPlan& tag) { ofTag(i, tag); },
+                       [&](const TailPlan& tail) { ofTail(i, tail); },
+                       [&](const PalmerPlan& palmer) { ofPalmer(i, palmer); },
+                       [&](const HacklePlan& collar) { ofCollar(i, collar); },
+                       [&](const PiecePlan& piece) {
+                           if (part.kind == PartKind::cheek) ofCheek(i, piece);
+                       },
+                       [&](const WingPlan& wing) { ofWing(i, wing); },
+                       [&](const HeadPlan& head) { ofHead(i, head); },
+                       // Their proportions are the rib's, the budget's and the bead's own rules.
+                       [](const OneOf<Impossible, RibPlan, UnderbodyPlan, BodyPlan, BeadPlan, ThreadPlan> auto&) {},
+                   },
+                   part.detail);
+    }
+
+    void ofPalmer(std::size_t i, const PalmerPlan& palmer) {
+        constexpr double kMasks = 2.0;  // of the gape
+        ofLongerThan(i, "length", palmer.hackle.fibre, kMasks * gape_,
+                     "fibres of " + formatLength(palmer.hackle.fibre) + " at the shoulder mask the point",
+                     "twice the gape is as long as they should be");
+    }
+
+    void ofCollar(std::size_t i, const HacklePlan& h) {
+        constexpr double kTopples = 2.4;  // of the gape
+        if (h.stand == FibreStand::upright)
+            ofLongerThan(i, "length", h.fibre, kTopples * gape_, "on upright fibres of " + formatLength(h.fibre) + " the fly topples",
                          "about one and a half times the gape stands well");
-        }
-        if (part.kind == PartKind::cheek) ofCheek(i, std::get<PiecePlan>(part.detail));
-        if (const auto* wing = std::get_if<WingPlan>(&part.detail)) ofWing(i, *wing);
-        if (const auto* head = std::get_if<HeadPlan>(&part.detail); head && head->coats > 2)
-            note(i, "coats", Concern::coats, head->coats - 2, "", "a third coat stays tacky for long",
+        const auto* collar = std::get_if<CollarPart>(&written(i).detail);
+        if (!collar || !collar->turns || !collar->until) return;
+        const double told = collar->turns->middle();
+        ofTold(i, told, h.untilTurns, "as far as its station goes take ", "leave one of the two out");
+    }
+
+    void ofTag(std::size_t i, const TagPlan& planned) {
+        const auto& tag = std::get<TagPart>(written(i).detail);
+        if (!tag.length || !tag.turns) return;
+        ofTold(i, tag.turns->middle(), planned.turns, "its length takes ", "the length stands: leave one of the two out");
+    }
+
+    // Turns that are written beside something that says how many there must be.
+    void ofTold(std::size_t i, double told, double follows, const std::string& from, const std::string& remedy) {
+        if (std::abs(follows - told) <= std::max(0.5, 0.25 * told)) return;
+        note(i, "turns", Concern::contradiction, std::abs(follows - told), "turns",
+             formatShort(told, 1) + " turns are written, " + from + formatShort(follows, 1), remedy);
+    }
+
+    void ofHead(std::size_t i, const HeadPlan& head) {
+        if (head.coats > 2)
+            note(i, "coats", Concern::coats, head.coats - 2, "", "a third coat stays tacky for long",
                  "two coats, each dry before the next");
-        if (const auto* tag = std::get_if<TagPart>(&written(i).detail); tag && tag->length && tag->turns) {
-            const double planned = std::get<TagPlan>(part.detail).turns, told = tag->turns->middle();
-            if (std::abs(planned - told) > std::max(0.5, 0.25 * told))
-                note(i, "turns", Concern::contradiction, std::abs(planned - told), "turns",
-                     formatShort(told, 1) + " turns are written, its length takes " + formatShort(planned, 1),
-                     "the length stands: leave one of the two out");
-        }
-        if (const auto* collar = std::get_if<CollarPart>(&written(i).detail); collar && collar->turns && collar->until) {
-            const auto& h = std::get<HacklePlan>(part.detail);
-            const double asFar = h.untilTurns, told = collar->turns->middle();
-            if (std::abs(asFar - told) > std::max(0.5, 0.25 * told))
-                note(i, "turns", Concern::contradiction, std::abs(asFar - told), "turns",
-                     formatShort(told, 1) + " turns are written, as far as its station goes take " + formatShort(asFar, 1),
-                     "leave one of the two out");
-        }
     }
 
     void ofTail(std::size_t i, const TailPlan& tail) {
@@ -264,19 +285,22 @@ class Saying {
                         "longer ones, or a shorter " + title(part.kind));
         };
         const Material& made = part.made;
-        const auto* piece = std::get_if<PieceTraits>(&made.traits);
-        if (const auto* pieces = std::get_if<PiecePlan>(&part.detail)) {
-            if (piece) short_(piece->length, pieces->length, "length_mm", "a piece");
-        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-            if (piece) short_(piece->length, wing->length, "length_mm", "a point");
-            if (const auto* hair = std::get_if<HairTraits>(&made.traits)) short_(hair->length, wing->length, "length_mm", "hair");
-            if (const auto* plume = std::get_if<PlumeTraits>(&made.traits))
-                short_(plume->fibreLength, 0.5 * wing->length, "fibre_length_mm", "barbs");
-        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-            if (const auto* hair = std::get_if<HairTraits>(&made.traits)) short_(hair->length, tail->fibreNeeded, "length_mm", "hair");
-            if (const auto* strands = std::get_if<StrandTraits>(&made.traits))
-                short_(strands->natural, tail->fibreNeeded, "natural_mm", "fibres");
-        }
+        // What each kind of part takes whole of what it is made of.
+        std::visit(
+            Overloaded{
+                [&](const PiecePlan& pieces, const PieceTraits& piece) { short_(piece.length, pieces.length, "length_mm", "a piece"); },
+                [&](const WingPlan& wing, const PieceTraits& piece) { short_(piece.length, wing.length, "length_mm", "a point"); },
+                [&](const WingPlan& wing, const HairTraits& hair) { short_(hair.length, wing.length, "length_mm", "hair"); },
+                [&](const WingPlan& wing, const PlumeTraits& plume) {
+                    short_(plume.fibreLength, 0.5 * wing.length, "fibre_length_mm", "barbs");
+                },
+                [&](const TailPlan& tail, const HairTraits& hair) { short_(hair.length, tail.fibreNeeded, "length_mm", "hair"); },
+                [&](const TailPlan& tail, const StrandTraits& strands) {
+                    short_(strands.natural, tail.fibreNeeded, "natural_mm", "fibres");
+                },
+                [](const auto&, const auto&) {},
+            },
+            part.detail, made.traits);
     }
 
     void ofBead(std::size_t i) {

@@ -523,7 +523,7 @@ struct Found {
     HookSpec spec;
     Place place;
 };
-Result<Found> findDressing(const Book& book, std::string_view id) {
+Result<Found> findDressing(const Book& book, const DressingId& id) {
     const Pattern* pattern = book.findPattern(id);
     if (!pattern) return noSuch(Place("patterns"), "dressing", id);
     const Place place = Place("patterns").at(book.indexOfPattern(id));
@@ -544,17 +544,17 @@ Result<Plan> plan(const Pattern& pattern, const Hook& hook, const Book& book, co
     return soundOnly(planWhatCan(pattern, hook, book, place, schools));
 }
 
-Result<Plan> planWhatCan(const Book& book, std::string_view patternId) {
+Result<Plan> planWhatCan(const Book& book, const DressingId& patternId) {
     const auto found = findDressing(book, patternId);
     return found ? planOn(book, *found) : tl::unexpected(found.error());
 }
 
-Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools) {
+Result<Plan> planPattern(const Book& book, const DressingId& patternId, const Schools& schools) {
     const auto found = findDressing(book, patternId);
     return found ? soundOnly(planOn(book, *found, schools)) : tl::unexpected(found.error());
 }
 
-Result<Plan> planOnSize(const Book& book, std::string_view patternId, int size) {
+Result<Plan> planOnSize(const Book& book, const DressingId& patternId, int size) {
     auto found = findDressing(book, patternId);
     if (!found) return tl::unexpected(found.error());
     if (found->spec.size != size) {

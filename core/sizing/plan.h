@@ -216,7 +216,7 @@ struct PartPlan {
     ~PartPlan();
 
     PartKind kind = PartKind::body;
-    std::optional<std::string> material;
+    std::optional<MaterialId> material;
     Material made;  // the material, or the usual one of that part
     Length station;
     Place place;
@@ -271,7 +271,7 @@ struct HeadBudget {
 };
 
 struct Need {
-    std::string material;
+    MaterialId material;
     std::optional<Length> length;
     std::optional<double> fibres;
     std::optional<Length> slip;
@@ -418,11 +418,11 @@ struct Plan {
                                 const Schools& schools = {});
 
 // The same for a dressing of the book, with its own hook.
-[[nodiscard]] Result<Plan> planPattern(const Book& book, std::string_view patternId, const Schools& schools = {});
-[[nodiscard]] Result<Plan> planWhatCan(const Book& book, std::string_view patternId);
+[[nodiscard]] Result<Plan> planPattern(const Book& book, const DressingId& patternId, const Schools& schools = {});
+[[nodiscard]] Result<Plan> planWhatCan(const Book& book, const DressingId& patternId);
 
 // A dressing of the book on another size of its hook: the same family, long and heavy, all its measures nominal.
-[[nodiscard]] Result<Plan> planOnSize(const Book& book, std::string_view patternId, int size);
+[[nodiscard]] Result<Plan> planOnSize(const Book& book, const DressingId& patternId, int size);
 
 // A fly: the dressing on the hook that is said, its own where none is. What can't be tied is among the plan's faults. A hook
 // or a dressing that the book lacks is a fault at `place`.

@@ -50,7 +50,7 @@ std::optional<std::size_t> Resolver::partMeant(const PartRef& ref, const Place& 
 
 Material Resolver::madeOf(std::size_t part) const {
     const Part& written = pattern_.parts[part];
-    std::optional<std::string> id = written.material;
+    std::optional<MaterialId> id = written.material;
     if (!id && written.from)
         if (const auto source = find(pattern_, *written.from)) id = pattern_.parts[*source].material;
     if (id)

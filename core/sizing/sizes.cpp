@@ -18,7 +18,7 @@ bool changesBesidesSize(const Difference& d) {
 
 }  // namespace
 
-std::vector<SizedFly> acrossSizes(const Book& book, std::string_view pattern, const std::vector<int>& sizes) {
+std::vector<SizedFly> acrossSizes(const Book& book, const DressingId& pattern, const std::vector<int>& sizes) {
     std::vector<SizedFly> flies;
     const auto now = planPattern(book, pattern);
     for (const int size : sizes) {

@@ -16,6 +16,6 @@ struct SizedFly {
 };
 
 // The dressing on the same model of hook in each size; measured only where the book's own hook of that size is.
-[[nodiscard]] std::vector<SizedFly> acrossSizes(const Book& book, std::string_view pattern, const std::vector<int>& sizes);
+[[nodiscard]] std::vector<SizedFly> acrossSizes(const Book& book, const DressingId& pattern, const std::vector<int>& sizes);
 
 }  // namespace machair

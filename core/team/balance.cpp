@@ -497,7 +497,7 @@ std::string Proposal::words() const {
     return text.empty() ? "nothing to change" : text;
 }
 
-Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const TeamSetting& setting, const BalanceOptions& options) {
+Result<BalanceReport> balanceTeam(const Book& book, const TeamId& team, const TeamSetting& setting, const BalanceOptions& options) {
     const auto weighed = weighTeam(book, team, setting);
     if (!weighed) return tl::unexpected(weighed.error());
     BalanceReport report;
@@ -538,8 +538,8 @@ Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const
 namespace {
 
 // The dressing tied otherwise: itself, or a copy of its own for this team.
-Result<std::string> takeDressing(Edit& edit, const Plan& before, const FlyChange& change, TakeAs as, const std::string& team,
-                                 std::optional<Length> wave) {
+Result<DressingId> takeDressing(Edit& edit, const Plan& before, const FlyChange& change, TakeAs as, const std::string& team,
+                                std::optional<Length> wave) {
     auto changed = redressed(edit.after, before, change);
     if (!changed) return tl::unexpected(changed.error());
     if (as == TakeAs::dressing) {
@@ -561,7 +561,7 @@ Result<std::string> takeDressing(Edit& edit, const Plan& before, const FlyChange
 
 }  // namespace
 
-Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal, TakeAs as, std::optional<Length> wave) {
+Result<Edit> takeProposal(const Book& book, const TeamId& team, const Proposal& proposal, TakeAs as, std::optional<Length> wave) {
     Edit edit{proposal.words(), book};
     const auto spec = std::ranges::find(edit.after.teams, team, &TeamSpec::id);
     if (spec == edit.after.teams.end()) return noSuch(Place("teams"), "team", team);
@@ -588,7 +588,7 @@ Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposa
     return edit;
 }
 
-std::vector<std::string> touchedBy(const Book& book, std::string_view team, const Proposal& proposal) {
+std::vector<std::string> touchedBy(const Book& book, const TeamId& team, const Proposal& proposal) {
     std::vector<std::string> touched;
     for (const Position position : kPositions) {
         if (!proposal.flies[position] || proposal.made[position].onlyHook()) continue;

@@ -63,15 +63,15 @@ struct BalanceOptions {
     std::stop_token stop = {};
     std::function<void(double)> progress = {};
 };
-[[nodiscard]] Result<BalanceReport> balanceTeam(const Book& book, std::string_view team, const TeamSetting& setting = {},
+[[nodiscard]] Result<BalanceReport> balanceTeam(const Book& book, const TeamId& team, const TeamSetting& setting = {},
                                                 const BalanceOptions& options = {});
 
 // Takes a proposal, as one edit. A fly that is tied otherwise becomes a dressing of its own for this team, or the dressing
 // itself is changed; only another hook needs neither.
 enum class TakeAs { copy, dressing };
-[[nodiscard]] Result<Edit> takeProposal(const Book& book, std::string_view team, const Proposal& proposal, TakeAs as = TakeAs::copy,
+[[nodiscard]] Result<Edit> takeProposal(const Book& book, const TeamId& team, const Proposal& proposal, TakeAs as = TakeAs::copy,
                                         std::optional<Length> wave = {});
 // What changing the dressings themselves would touch beside this team: "Reed Skipper, 10 in West shore", "4 in the box".
-[[nodiscard]] std::vector<std::string> touchedBy(const Book& book, std::string_view team, const Proposal& proposal);
+[[nodiscard]] std::vector<std::string> touchedBy(const Book& book, const TeamId& team, const Proposal& proposal);
 
 }  // namespace machair

@@ -359,7 +359,7 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
             add(book.patterns[i].id, book.patterns[i], book.patterns[i].id, 1, Place("patterns").at(i));
     } else {
         // The same dressing on the same hook, entered twice, is one fly with the counts of both.
-        std::map<std::pair<std::string, std::string>, std::size_t> entered;
+        std::map<std::pair<DressingId, HookId>, std::size_t> entered;
         for (std::size_t i = 0; i < book.box.size(); ++i) {
             const BoxFly& fly = book.box[i];
             const Pattern* pattern = book.findPattern(fly.pattern);
@@ -367,7 +367,7 @@ Result<std::vector<BoxCandidate>> candidatesOf(const Book& book, const TeamSetti
                 append(faults, noSuch(Place("box").at(i).key("pattern"), "dressing", fly.pattern).value());
                 continue;
             }
-            const std::string hook = fly.hook.value_or(pattern->hook);
+            const HookId hook = fly.hook.value_or(pattern->hook);
             if (const auto known = entered.find({pattern->id, hook}); known != entered.end()) {
                 box[known->second].tied += fly.tied.value_or(1);
                 continue;
@@ -418,7 +418,7 @@ std::vector<Placed> rankPlace(const std::vector<BoxCandidate>& box, Position pos
     return list;
 }
 
-std::vector<ComesOff> underTheCard(const Book& book, std::string_view teamId, const TeamSetting& setting,
+std::vector<ComesOff> underTheCard(const Book& book, const TeamId& teamId, const TeamSetting& setting,
                                    const std::vector<BoxCandidate>& box) {
     std::vector<ComesOff> list;
     const TeamSpec* team = book.findTeam(teamId);

@@ -53,7 +53,7 @@ struct ComesOff {
     bool twin = false;
     std::string words;  // "Kelp Lantern, 10 comes off the bob, Kelp Lantern, 10 barbless goes on"
 };
-[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, std::string_view team, const TeamSetting& setting,
+[[nodiscard]] std::vector<ComesOff> underTheCard(const Book& book, const TeamId& team, const TeamSetting& setting,
                                                  const std::vector<BoxCandidate>& box);
 
 struct Choice {

@@ -1,4 +1,5 @@
 #include "team/figures.h"
+#include "units/visit.h"
 
 #include <algorithm>
 #include <cmath>
@@ -17,6 +18,17 @@ Rgb colourOf(const Material& material) {
     return toLinear((hex ? parseColour(*hex) : std::nullopt).value_or(kUnknownColour));
 }
 
+// mm² of each part; a rib, a tag, a head and the rest are too small to colour a fly.
+constexpr auto kSideOfHackle = [](const HacklePlan& h) { return 0.5 * h.fibres * h.fibre * h.feather.fibre / mm2; };
+constexpr Overloaded kSeenFromTheSide{
+    [](const BodyPlan& body) { return 0.5 * (body.rearDiameter + body.frontDiameter) * (body.end - body.front) / mm2; },
+    kSideOfHackle,
+    [](const PalmerPlan& palmer) { return kSideOfHackle(palmer.hackle); },
+    [](const WingPlan& wing) { return wing.length * wing.depth / mm2; },
+    [](const TailPlan& tail) { return tail.fibres * tail.length * tail.fibre / mm2; },
+    [](const OneOf<Impossible, TagPlan, RibPlan, UnderbodyPlan, PiecePlan, BeadPlan, ThreadPlan, HeadPlan> auto&) { return 0.0; },
+};
+
 double spread(double a, double b) { return std::max(a, b) / std::min(a, b) - 1.0; }
 
 }  // namespace
@@ -25,17 +37,7 @@ Rgb meanColour(const Plan& plan) {
     Rgb sum;
     double whole = 0.0;
     for (const PartPlan& part : plan.parts) {
-        double area = 0.0;  // mm²
-        if (const auto* body = std::get_if<BodyPlan>(&part.detail))
-            area = 0.5 * (body->rearDiameter + body->frontDiameter) * (body->end - body->front) / mm2;
-        else if (const auto* collar = std::get_if<HacklePlan>(&part.detail))
-            area = 0.5 * collar->fibres * collar->fibre * collar->feather.fibre / mm2;
-        else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
-            area = 0.5 * palmer->hackle.fibres * palmer->hackle.fibre * palmer->hackle.feather.fibre / mm2;
-        else if (const auto* wing = std::get_if<WingPlan>(&part.detail))
-            area = wing->length * wing->depth / mm2;
-        else if (const auto* tail = std::get_if<TailPlan>(&part.detail))
-            area = tail->fibres * tail->length * tail->fibre / mm2;
+        const double area = std::visit(kSeenFromTheSide, part.detail);
         const Rgb c = colourOf(part.made);
         sum = {sum.r + area * c.r, sum.g + area * c.g, sum.b + area * c.b};
         whole += area;
@@ -91,23 +93,32 @@ StyleTraits traitsOf(const Plan& plan) {
     StyleTraits t;
     for (std::size_t i = 0; i < plan.parts.size(); ++i) {
         const PartPlan& part = plan.parts[i];
-        if (const auto* collar = std::get_if<HacklePlan>(&part.detail)) {
-            seeHackle(t, *collar);
-            t.collars += part.kind == PartKind::collar ? 1 : 0;
-        } else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
-            seeHackle(t, palmer->hackle);
-            t.palmer = true;
-        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-            t.longTail = t.longTail || (tail->style != TailStyle::tippet && tail->length > kLureTail * plan.hook.shank());
-        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-            (wing->style == WingStyle::plume ? t.plumeWing : t.otherWing) = true;
-            t.highWing = t.highWing || wing->lift >= high;
-        } else if (std::holds_alternative<BeadPlan>(part.detail)) {
-            t.bead = true;
-        } else if (const auto* legs = i < plan.pattern.parts.size() ? std::get_if<LegsPart>(&plan.pattern.parts[i].detail) : nullptr) {
-            t.legs = true;
-            t.knotted = t.knotted || legs->knots.value_or(0) > 0;
-        }
+        std::visit(Overloaded{
+                       [&](const HacklePlan& collar) {
+                           seeHackle(t, collar);
+                           t.collars += part.kind == PartKind::collar ? 1 : 0;
+                       },
+                       [&](const PalmerPlan& palmer) {
+                           seeHackle(t, palmer.hackle);
+                           t.palmer = true;
+                       },
+                       [&](const TailPlan& tail) {
+                           t.longTail = t.longTail || (tail.style != TailStyle::tippet && tail.length > kLureTail * plan.hook.shank());
+                       },
+                       [&](const WingPlan& wing) {
+                           (wing.style == WingStyle::plume ? t.plumeWing : t.otherWing) = true;
+                           t.highWing = t.highWing || wing.lift >= high;
+                       },
+                       [&](const BeadPlan&) { t.bead = true; },
+                       [&](const PiecePlan&) {
+                           const auto* legs =
+                               i < plan.pattern.parts.size() ? std::get_if<LegsPart>(&plan.pattern.parts[i].detail) : nullptr;
+                           t.legs = t.legs || legs;
+                           t.knotted = t.knotted || (legs && legs->knots.value_or(0) > 0);
+                       },
+                       [](const OneOf<Impossible, TagPlan, RibPlan, UnderbodyPlan, BodyPlan, ThreadPlan, HeadPlan> auto&) {},
+                   },
+                   part.detail);
     }
     return t;
 }
@@ -183,23 +194,24 @@ FlyFigures figuresOf(const Plan& plan, const SinkReport& sink, const SeenIn& wat
     const Fullness fullness = fullnessOf(plan);
     f.full = fullness.full;
     f.stiff = fullness.stiff;
-    f.identity = std::hash<std::string>()(plan.pattern.id + '\n' + plan.hook.spec().id);
+    f.identity = std::hash<std::string>()(plan.pattern.id + "\n" + plan.hook.spec().id);
     const Length gape = plan.hook.gape(), shank = plan.hook.shank();
     const auto longest = [&](Likeness kind, double ratio) {
         double& known = f.lengths[static_cast<std::size_t>(kind)];
         known = std::max(known, ratio);
     };
     for (const PartPlan& part : plan.parts) {
-        if (const auto* collar = std::get_if<HacklePlan>(&part.detail))
-            longest(collar->stand == FibreStand::upright ? Likeness::upright : Likeness::collar, collar->fibre / gape);
-        else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
-            longest(Likeness::palmer, palmer->hackle.fibre / gape);
-        else if (const auto* tail = std::get_if<TailPlan>(&part.detail))
-            longest(likenessOf(tail->style), tail->length / shank);
-        else if (const auto* wing = std::get_if<WingPlan>(&part.detail))
-            longest(likenessOf(wing->style), wing->length / shank);
-        else if (std::holds_alternative<BeadPlan>(part.detail))
-            f.bead = true;
+        std::visit(Overloaded{
+                       [&](const HacklePlan& collar) {
+                           longest(collar.stand == FibreStand::upright ? Likeness::upright : Likeness::collar, collar.fibre / gape);
+                       },
+                       [&](const PalmerPlan& palmer) { longest(Likeness::palmer, palmer.hackle.fibre / gape); },
+                       [&](const TailPlan& tail) { longest(likenessOf(tail.style), tail.length / shank); },
+                       [&](const WingPlan& wing) { longest(likenessOf(wing.style), wing.length / shank); },
+                       [&](const BeadPlan&) { f.bead = true; },
+                       [](const OneOf<Impossible, TagPlan, RibPlan, UnderbodyPlan, BodyPlan, PiecePlan, ThreadPlan, HeadPlan> auto&) {},
+                   },
+                   part.detail);
     }
     f.seen = toCieLab(seen(meanColour(plan), water.clarity, water.sighting).fly);
     return f;

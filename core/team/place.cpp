@@ -182,7 +182,7 @@ PlaceFit fitIn(const FlyFigures& fly, const PlaceWants& wants, const PlaceExtras
 
 namespace {
 
-bool isNamedIn(const SeasonRow& row, std::string_view pattern, std::string_view title) {
+bool isNamedIn(const SeasonRow& row, const DressingId& pattern, std::string_view title) {
     return std::ranges::find(row.dressings, pattern) != row.dressings.end() ||
            (row.suits && !title.empty() && row.suits->find(title) != std::string::npos);
 }
@@ -214,7 +214,7 @@ std::vector<const SeasonRow*> suggestedBy(const std::vector<SeasonRow>& season, 
     return rows;
 }
 
-std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern,
+std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, const DressingId& pattern,
                                    std::string_view title) {
     constexpr double kNamed = 1.0, kStyle = 0.7, kNotSeen = 0.6, kLeast = 0.3;
     constexpr std::size_t kShortWord = 4;

@@ -83,7 +83,7 @@ struct SeasonFit {
     double share = 0.0;
     std::string creature;  // that suits it best; empty where none does
 };
-[[nodiscard]] std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, std::string_view pattern,
+[[nodiscard]] std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlyStyle style, const DressingId& pattern,
                                                  std::string_view title);
 // What a dressing suggests on a hook of one size: the creatures of the season's rows that name it, or its style, and whose size ("12-14";
 // any where none is written) takes that hook. In the order of the table.

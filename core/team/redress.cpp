@@ -192,7 +192,7 @@ Result<HookSpec> hookFor(const Book& book, const HookSpec& now, const FlyChange&
     wanted.name.reset();
     wanted.note.reset();
     wanted.carried.clear();
-    wanted.id = now.id + "@" + std::to_string(wanted.size) + "/" + std::to_string(heavier);
+    wanted.id = HookId(now.id + "@" + std::to_string(wanted.size) + "/" + std::to_string(heavier));
     return wanted;
 }
 

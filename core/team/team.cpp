@@ -285,7 +285,7 @@ std::string sayVerdict(const TeamReport& report) {
     throw BrokenContract("unknown verdict");
 }
 
-Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const TeamSetting& setting) {
+Result<TeamReport> weighTeam(const Book& book, const TeamId& teamId, const TeamSetting& setting) {
     const TeamSpec* team = book.findTeam(teamId);
     if (!team) return noSuch(Place("teams"), "team", teamId);
     std::vector<TeamFly> flies;

@@ -75,7 +75,7 @@ struct TeamSetting {
 [[nodiscard]] std::vector<const SeasonRow*> seasonOf(const Book& book, std::optional<int> month);
 
 // Faults: no such team, and whatever planning its flies finds.
-[[nodiscard]] Result<TeamReport> weighTeam(const Book& book, std::string_view teamId, const TeamSetting& setting = {});
+[[nodiscard]] Result<TeamReport> weighTeam(const Book& book, const TeamId& teamId, const TeamSetting& setting = {});
 [[nodiscard]] TeamReport weighFlies(std::vector<TeamFly> flies, const SchoolRules& rules, const TeamSetting& setting,
                                     const std::optional<LeaderSpec>& leader);
 [[nodiscard]] TeamFly teamFly(Position position, Plan plan, const TeamSetting& setting);

@@ -7,6 +7,7 @@
 #include <numbers>
 
 #include "units/text.h"
+#include "units/visit.h"
 
 namespace machair {
 
@@ -56,41 +57,44 @@ WetFly::WetFly(const Plan& plan, double celsius) : mu_(viscosity(celsius)) {
             hackles_.push_back({title, h.fibre, h.feather.fibre, count, angle, width});
             addMatter(kFibre, count * rod(h.fibre, h.feather.fibre));
         };
-        if (const auto* body = std::get_if<BodyPlan>(&part.detail)) {
-            const auto side = [&](double s) { return plan.bodyDiameter(*body, s * mm) / mm; };
-            const auto core = [&](double s) { return kPi / 4.0 * std::max(0.0, side(s) * side(s) - wire_ * wire_ / mm2); };
-            using Rule = boost::math::quadrature::gauss_kronrod<double, 15>;
-            soaked += Rule::integrate(core, body->front / mm, body->end / mm, 6, 1e-9) * mm3;
-            bodySide += Rule::integrate(side, body->front / mm, body->end / mm, 6, 1e-9) * mm2;
-            bodyLength_ += body->end - body->front;
-            if (body->method == BodyMethod::wire && body->length && part.made.kind == MaterialKind::wire)
-                addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(*body->length, windingThickness(part.made)));
-        } else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail)) {
-            addHackle(palmer->hackle, palmer->hackle.fibres, palmer->hackle.width);
-        } else if (const auto* h = std::get_if<HacklePlan>(&part.detail)) {
-            addHackle(*h, h->fibres, std::max(h->width, kLeastCollarWidth));
-        } else if (const auto* tail = std::get_if<TailPlan>(&part.detail)) {
-            addTail(*tail);
-        } else if (const auto* wing = std::get_if<WingPlan>(&part.detail)) {
-            const bool pair = wing->style == WingStyle::paired || wing->style == WingStyle::upright;
-            addMatter(kFibre, (pair ? 2.0 : 1.0) * wing->barbs * rod(wing->length, wing->barb));
-            if (wing->style == WingStyle::cloak)
-                cloak_ = std::max(cloak_, wing->length * wing->depth);
-            else
-                wing_ += wing->length * wing->depth;
-        } else if (const auto* rib = std::get_if<RibPlan>(&part.detail)) {
-            if (part.made.kind == MaterialKind::wire)
-                addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(rib->wound, rib->thickness));
-        } else if (const auto* under = std::get_if<UnderbodyPlan>(&part.detail)) {
-            if (under->length && part.made.kind == MaterialKind::wire)
-                addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(*under->length, windingThickness(part.made)));
-        } else if (const auto* bead = std::get_if<BeadPlan>(&part.detail)) {
-            const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
-            const Length hole = traits && traits->hole ? *traits->hole : kBeadHole * bead->diameter;
-            const Volume ball = kPi / 6.0 * (bead->diameter * bead->diameter * bead->diameter) - rod(bead->diameter, hole);
-            addMatter(metalDensity(metalOr(part.made, Metal::brass)), ball);
-            bead_ = std::max(bead_, bead->diameter);
-        }
+        const auto addWire = [&](Length length, Length thick) {
+            if (part.made.kind == MaterialKind::wire) addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(length, thick));
+        };
+        std::visit(Overloaded{
+                       [&](const BodyPlan& body) {
+                           const auto side = [&](double s) { return plan.bodyDiameter(body, s * mm) / mm; };
+                           const auto core = [&](double s) { return kPi / 4.0 * std::max(0.0, side(s) * side(s) - wire_ * wire_ / mm2); };
+                           using Rule = boost::math::quadrature::gauss_kronrod<double, 15>;
+                           soaked += Rule::integrate(core, body.front / mm, body.end / mm, 6, 1e-9) * mm3;
+                           bodySide += Rule::integrate(side, body.front / mm, body.end / mm, 6, 1e-9) * mm2;
+                           bodyLength_ += body.end - body.front;
+                           if (body.method == BodyMethod::wire && body.length) addWire(*body.length, windingThickness(part.made));
+                       },
+                       [&](const PalmerPlan& palmer) { addHackle(palmer.hackle, palmer.hackle.fibres, palmer.hackle.width); },
+                       [&](const HacklePlan& h) { addHackle(h, h.fibres, std::max(h.width, kLeastCollarWidth)); },
+                       [&](const TailPlan& tail) { addTail(tail); },
+                       [&](const WingPlan& wing) {
+                           const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
+                           addMatter(kFibre, (pair ? 2.0 : 1.0) * wing.barbs * rod(wing.length, wing.barb));
+                           if (wing.style == WingStyle::cloak)
+                               cloak_ = std::max(cloak_, wing.length * wing.depth);
+                           else
+                               wing_ += wing.length * wing.depth;
+                       },
+                       [&](const RibPlan& rib) { addWire(rib.wound, rib.thickness); },
+                       [&](const UnderbodyPlan& under) {
+                           if (under.length) addWire(*under.length, windingThickness(part.made));
+                       },
+                       [&](const BeadPlan& bead) {
+                           const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
+                           const Length hole = traits && traits->hole ? *traits->hole : kBeadHole * bead.diameter;
+                           const Volume ball = kPi / 6.0 * (bead.diameter * bead.diameter * bead.diameter) - rod(bead.diameter, hole);
+                           addMatter(metalDensity(metalOr(part.made, Metal::brass)), ball);
+                           bead_ = std::max(bead_, bead.diameter);
+                       },
+                       [](const OneOf<Impossible, TagPlan, PiecePlan, ThreadPlan, HeadPlan> auto&) {},
+                   },
+                   part.detail);
     }
     addMatter(kSoakedBody, soaked);
     bodyDiameter_ = bodyLength_ > 0.0 * mm ? bodySide / bodyLength_ : 0.0 * mm;

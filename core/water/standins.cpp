@@ -193,7 +193,7 @@ std::string StandInChange::words() const {
     return to + " " + what;
 }
 
-Result<std::vector<StandIn>> standInsFor(const Book& book, std::string_view id, const std::optional<UsedIn>& used) {
+Result<std::vector<StandIn>> standInsFor(const Book& book, const MaterialId& id, const std::optional<UsedIn>& used) {
     const Material* own = book.findMaterial(id);
     if (!own) return noSuch(Place("materials"), "material", id);
     std::optional<Plan> before;

@@ -18,7 +18,7 @@ struct StandInChange {
     [[nodiscard]] std::string words() const;  // "sinks 12.1 → 10.9 cm/s", "less bulk"
 };
 struct StandIn {
-    std::string material;  // its id
+    MaterialId material;  // its id
     std::string title;
     std::vector<StandInChange> changes;  // computed ones first
     std::string mind;                    // what to mind, as a rule of thumb; may be empty
@@ -27,11 +27,11 @@ struct StandIn {
 
 // Where a material is used: a part of a dressing; the dressing's thread where there is no part.
 struct UsedIn {
-    std::string pattern;
+    DressingId pattern;
     std::optional<std::size_t> part;
 };
 // Nearest first. Faults: no such material, dressing or part; a part that isn't made of it.
-[[nodiscard]] Result<std::vector<StandIn>> standInsFor(const Book& book, std::string_view material,
+[[nodiscard]] Result<std::vector<StandIn>> standInsFor(const Book& book, const MaterialId& material,
                                                        const std::optional<UsedIn>& used = std::nullopt);
 
 }  // namespace machair

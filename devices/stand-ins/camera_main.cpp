@@ -23,7 +23,7 @@ using namespace machair;
 // The dressing as a hand ties it: its tail a little off.
 Book tiedByHand(const Book& book, const std::string& pattern, double off) {
     Book tied = book;
-    for (Part& part : tied.findPattern(pattern)->parts)
+    for (Part& part : tied.findPattern(DressingId(pattern))->parts)
         if (auto* tail = std::get_if<TailPart>(&part.detail))
             if (auto* ratio = std::get_if<Ratio>(&tail->length.value)) ratio->ratio *= 1.0 + off;
     return tied;
@@ -58,11 +58,11 @@ int main(int argc, char** argv) {
         return 1;
     }
     const std::string id = parser.value(pattern).toStdString();
-    if (!opened->book.findPattern(id)) {
+    if (!opened->book.findPattern(DressingId(id))) {
         std::cerr << "patterns: expected the id of a dressing, got \"" << id << "\"\n";
         return 1;
     }
-    const auto plan = planPattern(tiedByHand(opened->book, id, parser.value(off).toDouble()), id);
+    const auto plan = planPattern(tiedByHand(opened->book, id, parser.value(off).toDouble()), DressingId(id));
     if (!plan) {
         for (const Fault& fault : plan.error())
             std::cerr << fault.line() << "\n";

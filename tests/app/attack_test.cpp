@@ -142,8 +142,8 @@ TEST_CASE("what is typed and not entered when the window is left is kept, and no
     QTest::keyClicks(dropper, QStringLiteral("0.17"));
     const std::string team = bench.document().team()->id;
     bench.restart();
-    REQUIRE(bench.document().book().findTeam(team)->leader);
-    CHECK(*bench.document().book().findTeam(team)->leader->dropper / metre == Approx(0.17));
+    REQUIRE(bench.document().book().findTeam(TeamId(team))->leader);
+    CHECK(*bench.document().book().findTeam(TeamId(team))->leader->dropper / metre == Approx(0.17));
     // And where the window goes without being closed.
     bench.window().showStation(Station::drawers);
     bench.window().drawers().open(Drawer::hooks);

@@ -74,7 +74,7 @@ TEST_CASE("what one has already is chosen from pictures and counted, on the hook
     QTest::keyClicks(count, QStringLiteral("7"));
     QTest::keyClick(count, Qt::Key_Return);
     const auto& box = bench.document().book().box;
-    const auto mine = std::ranges::find_if(box, [](const BoxFly& fly) { return fly.pattern.starts_with("dusk") && fly.tied == 7; });
+    const auto mine = std::ranges::find_if(box, [](const BoxFly& fly) { return fly.pattern.text().starts_with("dusk") && fly.tied == 7; });
     REQUIRE(mine != box.end());
     CHECK(bench.document().book().findHook(*mine->hook)->size == 12);
     bench.document().undoStack().undo();
@@ -122,10 +122,10 @@ TEST_CASE("a fly of the box is chewed and lost, what to tie next becomes a batch
     auto* stock = bench.find<QListWidget>("runs-out");
     stock->setCurrentRow(stock->count() - 1);
     const std::string material = stock->currentItem()->data(Qt::UserRole).toString().toStdString();
-    CHECK(bench.document().book().findStock(material) == nullptr);
+    CHECK(bench.document().book().findStock(MaterialId(material)) == nullptr);
     bench.setText("stock-count", QStringLiteral("3"));
-    REQUIRE(bench.document().book().findStock(material));
-    CHECK(*bench.document().book().findStock(material)->count == 3.0);
+    REQUIRE(bench.document().book().findStock(MaterialId(material)));
+    CHECK(*bench.document().book().findStock(MaterialId(material))->count == 3.0);
     bench.setText("stock-count", QStringLiteral("none at all"));
     CHECK(bench.text("stock-fault").contains(QStringLiteral("how much there is")));
     bench.find<QListWidget>("batches")->setCurrentRow(0);

@@ -250,7 +250,7 @@ TEST_CASE("several things are changed at once, and one that is needed is not tak
     texture->setCurrentIndex(texture->findData(QStringLiteral("hare")));
     emit texture->activated(texture->currentIndex());
     for (const RecordId& record : chosen)
-        CHECK(std::get<DubbingTraits>(home.book().findMaterial(record.id)->traits).texture == DubbingTexture::hare);
+        CHECK(std::get<DubbingTraits>(home.book().findMaterial(MaterialId(record.id))->traits).texture == DubbingTexture::hare);
     QTest::keyClick(&home.window(), Qt::Key_Z, Qt::ControlModifier);
     home.drawer(Drawer::hooks);
     drawers.choose(home.document().pattern()->hook);
@@ -305,7 +305,7 @@ TEST_CASE("a team is begun, named, copied and taken out: its flies are hung, cha
 TEST_CASE("a wrong fish is corrected on the day's page, a wrong outing and a wrong day are taken out, and undo brings them back") {
     At bench(Station::daybook);
     const Book before = bench.document().book();
-    const std::string id = before.days.back().id;
+    const auto id = before.days.back().id;
     REQUIRE_FALSE(before.days.back().fish.empty());
     auto* page = bench.find<DayPage>("day-page");
     QApplication::processEvents();

@@ -180,11 +180,11 @@ TEST_CASE("a contest day with twin boxes: barbs until the fish are kept, then th
     Edit twins{"twins", bench.document().book()};
     for (const char* dressing : {"kelp-lantern", "rush-piper"}) {
         HookSpec hook = *twins.after.findHook(twins.after.findPattern(dressing)->hook);
-        hook.id = std::string(dressing) + "-twin";
+        hook.id = HookId(std::string(dressing) + "-twin");
         hook.barb = false;
         twins.after.hooks.push_back(hook);
         BoxFly fly;
-        fly.id = std::string("twin-") + dressing;
+        fly.id = BoxFlyId(std::string("twin-") + dressing);
         fly.pattern = dressing;
         fly.hook = hook.id;
         twins.after.box.push_back(fly);

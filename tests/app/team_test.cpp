@@ -39,9 +39,9 @@ TEST_CASE("a fourth and a fifth fly are dragged in between, shown everywhere, ke
     CHECK(view->rowOf(Position::bob).bottom() <= view->rowOf(Position::upper).top() + 1.0);
     dropOn(view, Position::upper, "shingle-wren");
     dropOn(view, Position::lower, "dune-bell");
-    CHECK(bench.document().team()->at(Position::upper) == std::string("shingle-wren"));
+    CHECK(bench.document().team()->at(Position::upper) == Fly("shingle-wren"));
     CHECK(bench.document().teamReport()->flies.size() == 5);
-    CHECK(bench.kept().findTeam(bench.document().team()->id)->at(Position::lower) == std::string("dune-bell"));
+    CHECK(bench.kept().findTeam(bench.document().team()->id)->at(Position::lower) == Fly("dune-bell"));
     // The cast has room for all five, one beside the other.
     for (std::size_t i = 0; i + 1 < kPositions.size(); ++i) {
         CHECK_FALSE(bench.cast()->flyRect(kPositions[i]).isNull());
@@ -56,7 +56,7 @@ TEST_CASE("a fourth and a fifth fly are dragged in between, shown everywhere, ke
     CHECK_FALSE(bench.document().team()->at(Position::upper));
     CHECK(view->rowOf(Position::upper).isNull());
     QTest::keyClick(&bench.window(), Qt::Key_Z, Qt::ControlModifier);
-    CHECK(bench.document().team()->at(Position::upper) == std::string("shingle-wren"));
+    CHECK(bench.document().team()->at(Position::upper) == Fly("shingle-wren"));
 }
 
 TEST_CASE("flies are taken off down to one, and the last stays with a word why") {
@@ -95,7 +95,7 @@ TEST_CASE("four flies drift at their own depths, and a fish to the upper is thre
     REQUIRE(day.fish.size() == 1);
     CHECK(day.fish[0].position == Position::upper);
     CHECK(day.fish[0].pattern == "shingle-wren");
-    CHECK(day.outings[0].at(Position::upper) == std::string("shingle-wren"));
+    CHECK(day.outings[0].at(Position::upper) == Fly("shingle-wren"));
 }
 
 TEST_CASE("in the day's wave the chart has all three phases, and says how far they are apart") {

@@ -18,7 +18,7 @@ const Plan& planned(const std::string& id) {
     static const Book book = albumBook();
     static std::map<std::string, Plan> plans;
     const auto known = plans.find(id);
-    return known != plans.end() ? known->second : plans.emplace(id, planPattern(book, id).value()).first->second;
+    return known != plans.end() ? known->second : plans.emplace(id, planPattern(book, DressingId(id)).value()).first->second;
 }
 
 template <class Detail>
@@ -92,14 +92,14 @@ TEST_CASE("a finer thread never raises a wing, and the lift hardly depends on th
     for (const std::string id : {"sedge-curate", "plover-notary", "tarn-chandler", "loam-chorister", "kestrel-almoner", "otter-verger"}) {
         double least = 90.0, most = 0.0;
         for (int size = 8; size <= 16; ++size) {
-            const Plan plan = planOnSize(book, id, size).value();
+            const Plan plan = planOnSize(book, DressingId(id), size).value();
             Book finer = book;
             for (Material& m : finer.materials)
                 if (auto* thread = std::get_if<ThreadTraits>(&m.traits)) {
                     thread->denier = 30.0;
                     thread->dtex.reset();
                 }
-            const Plan fine = planOnSize(finer, id, size).value();
+            const Plan fine = planOnSize(finer, DressingId(id), size).value();
             for (std::size_t i = 0; i < plan.parts.size(); ++i) {
                 const auto* wing = std::get_if<WingPlan>(&plan.parts[i].detail);
                 if (!wing || wing->seat == Seat::stated) continue;

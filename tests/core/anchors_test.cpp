@@ -35,7 +35,9 @@ TeamSetting inWave(const Book& book, double metres) {
     return setting;
 }
 
-TeamReport judged(const Book& book, const std::string& bob, const std::string& middle, const std::string& point, double wave) {
+Fly dressingIn(const Json& id) { return DressingId(id.get<std::string>()); }
+
+TeamReport judged(const Book& book, const Fly& bob, const Fly& middle, const Fly& point, double wave) {
     Book with = book;
     with.teams = {TeamSpec{}};
     with.teams[0].id = "anchor";
@@ -74,7 +76,7 @@ TEST_CASE("textbook teams pass on their day, absurd ones do not") {
     const Book book = demoBook();
     std::size_t checked = 0;
     for (const Json& one : anchors()["teams"]) {
-        const TeamReport report = judged(book, one["bob"], one["middle"], one["point"], one["wave_m"]);
+        const TeamReport report = judged(book, dressingIn(one["bob"]), dressingIn(one["middle"]), dressingIn(one["point"]), one["wave_m"]);
         INFO(one.dump() << "\n" << amiss(report));
         CHECK((report.verdict == Verdict::pass) == (one["expected"] == "pass"));
         ++checked;

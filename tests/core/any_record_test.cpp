@@ -223,7 +223,7 @@ TEST_CASE("several are changed at once, or none of them") {
     const std::vector<RecordId> two = {{"materials", "fur-olive"}, {"materials", "fur-claret"}};
     const auto edit = changeRecords(book, two, "texture", "hare").value();
     for (const RecordId& record : two)
-        CHECK(std::get<DubbingTraits>(edit.after.findMaterial(record.id)->traits).texture == DubbingTexture::hare);
+        CHECK(std::get<DubbingTraits>(edit.after.findMaterial(MaterialId(record.id))->traits).texture == DubbingTexture::hare);
     CHECK_FALSE(changeRecords(book, {two[0], {"materials", "wet-10"}}, "texture", "hare"));
     CHECK_FALSE(changeRecords(book, two, "texture", "velvet"));
 }
@@ -233,7 +233,7 @@ TEST_CASE("a part is made of another kind: the method follows and what no longer
     const Pattern* lantern = book.findPattern("kelp-lantern");
     const auto body = static_cast<std::size_t>(std::ranges::find(lantern->parts, PartKind::body, &Part::kind) - lantern->parts.begin());
     Book noodle = changeField(book, "kelp-lantern", body, "method", "noodle")->after;
-    const std::string tinsel = std::ranges::find(book.materials, MaterialKind::tinsel, &Material::kind)->id;
+    const auto tinsel = std::ranges::find(book.materials, MaterialKind::tinsel, &Material::kind)->id;
     const auto edit = changeMaterial(noodle, "kelp-lantern", body, tinsel).value();
     CHECK_FALSE(std::get<BodyPart>(edit.after.findPattern("kelp-lantern")->parts[body].detail).method);
     CHECK(edit.words.find("method noodle") != std::string::npos);
@@ -251,15 +251,15 @@ TEST_CASE("whatever a part can be made of, it is planned from it") {
     for (const auto& part : Names<PartKind>::entries)
         for (const MaterialKind kind : kindsFor(part.value)) {
             CHECK(canBeMadeOf(part.value, kind));
-            const NewRecord started = startFromKind(book, FlyKind::wingedWet, book.hooks.front().id).value();
+            const NewDressing started = startFromKind(book, FlyKind::wingedWet, book.hooks.front().id).value();
             Book with = started.edit.after;
-            const std::string& fly = started.id;
+            const DressingId& fly = started.id;
             auto at = std::ranges::find(with.patterns.back().parts, part.value, &Part::kind) - with.patterns.back().parts.begin();
             if (at == std::ssize(with.patterns.back().parts)) {
                 with = addPart(with, fly, part.value)->after;
                 at = std::ranges::find(with.patterns.back().parts, part.value, &Part::kind) - with.patterns.back().parts.begin();
             }
-            const std::string material = std::ranges::find(with.materials, kind, &Material::kind)->id;
+            const auto material = std::ranges::find(with.materials, kind, &Material::kind)->id;
             INFO(part.name << " of " << material);
             const auto edit = changeMaterial(with, fly, static_cast<std::size_t>(at), material);
             if (!edit) FAIL(edit.error().front().line());
@@ -364,8 +364,8 @@ TEST_CASE("an outing made longer on the day's page keeps within the day, as a ne
     const auto longer = changeRow(book, day, {"outings", 0}, "hours", "23");
     REQUIRE(longer);
     CHECK(addRow(longer->after, day, "outings").error().front().what.find("at most 24 in a day") != std::string::npos);
-    CHECK_FALSE(addOuting(longer->after, day.id, 2.0, book.days.front().outings[0].flies));
-    const Book two = addOuting(book, day.id, 2.0, book.days.front().outings[0].flies)->after;
+    CHECK_FALSE(addOuting(longer->after, DayId(day.id), 2.0, book.days.front().outings[0].flies));
+    const Book two = addOuting(book, DayId(day.id), 2.0, book.days.front().outings[0].flies)->after;
     const auto over = changeRow(two, day, {"outings", 1}, "hours", "23");
     REQUIRE_FALSE(over);
     CHECK(over.error().front().place.text() == "days[0].outings");

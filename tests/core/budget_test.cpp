@@ -133,7 +133,7 @@ TEST_CASE("the budget says crowded only of a head that the notes call so, never 
     int looked = 0;
     for (const auto& entry : Names<FlyKind>::entries)
         for (int size = 6; size <= 16; ++size) {
-            const NewRecord made = startFromKind(demoBook(), entry.value, "wet-10").value();
+            const NewDressing made = startFromKind(demoBook(), entry.value, "wet-10").value();
             const auto plan = planOnSize(made.edit.after, made.id, size);
             if (!plan) continue;
             ++looked;

@@ -35,7 +35,7 @@ FlyFigures randomFly(std::mt19937& random) {
 BoxCandidate candidate(std::mt19937& random, int i) {
     BoxCandidate fly;
     fly.id = "f" + std::to_string(i);
-    fly.fly = Fly("p" + std::to_string(i), "hook");
+    fly.fly = Fly(DressingId("p" + std::to_string(i)), "hook");
     fly.title = fly.dressing = "fly";
     fly.tied = static_cast<int>(random() % 4);
     fly.figures = randomFly(random);
@@ -68,8 +68,8 @@ std::vector<Triple> everyTriple(const TripleScores& s, std::size_t wanted) {
 
 BoxFly boxed(const std::string& id, const std::string& pattern, int tied) {
     BoxFly fly;
-    fly.id = id;
-    fly.pattern = pattern;
+    fly.id = BoxFlyId(id);
+    fly.pattern = DressingId(pattern);
     fly.tied = tied;
     return fly;
 }
@@ -221,6 +221,12 @@ TEST_CASE("why not: a fly that is kept out says why, another what it costs") {
     REQUIRE(other.with);
     CHECK(other.differences.size() >= 1);
     CHECK(other.differences.size() <= 3);
+    // What they are said to cost is points of 100, and the dearest of all can't cost more than the whole.
+    for (const std::string& difference : other.differences) {
+        const double points = std::stod(difference.substr(difference.rfind('(') + 1));
+        CHECK(points >= 0.05);
+        CHECK(points < 60.0);
+    }
 }
 
 TEST_CASE("twins on two hooks are two flies of one dressing, each with its size and its barb") {
@@ -235,7 +241,7 @@ TEST_CASE("twins on two hooks are two flies of one dressing, each with its size 
     barbless.hook = "twin";
     book.box.push_back(barbless);
     const auto box = candidatesOf(book, {}).value();
-    const auto of = [&](const std::string& hook) { return std::ranges::find(box, Fly("kelp-lantern", hook), &BoxCandidate::fly); };
+    const auto of = [&](const HookId& hook) { return std::ranges::find(box, Fly("kelp-lantern", hook), &BoxCandidate::fly); };
     REQUIRE(of("twin") != box.end());
     CHECK(of("twin")->title == "Kelp Lantern, 10 barbless");
     RuleCard card;

@@ -20,7 +20,7 @@ namespace {
 VaneFeather feather(std::string id, VaneSide side, double vane, std::vector<double> barbs,
                     std::vector<std::pair<double, double>> taken = {}) {
     VaneFeather f;
-    f.id = std::move(id);
+    f.id = FeatherId(std::move(id));
     f.material = "flank";
     f.side = side;
     f.vane = vane * mm;

@@ -10,10 +10,10 @@ using namespace machair::tests;
 
 TEST_CASE("a hook's field is changed in the hook and nowhere else, and every dressing on it is named") {
     const Book book = demoBook();
-    const std::string hook = book.findPattern("kelp-lantern")->hook;
+    const HookId hook = book.findPattern("kelp-lantern")->hook;
     const auto on = dressingsOn(book, hook);
     CHECK(std::ranges::find(on, "kelp-lantern") != on.end());
-    for (const std::string& id : on)
+    for (const DressingId& id : on)
         CHECK(book.findPattern(id)->hook == hook);
     const Edit edit = changeHookField(book, hook, "measured.gape_mm", "6.4").value();
     CHECK(mmOf(*edit.after.findHook(hook)->measured->gape) == Approx(6.4));
@@ -25,7 +25,7 @@ TEST_CASE("a hook's field is changed in the hook and nowhere else, and every dre
 
 TEST_CASE("a hook's field says what it wants, and a hook that contradicts itself is refused") {
     const Book book = demoBook();
-    const std::string hook = book.hooks.front().id;
+    const auto hook = book.hooks.front().id;
     for (const auto& [key, text] : {std::pair("size", "eleventeen"),
                                     {"size", "1"},
                                     {"family", "crooked"},

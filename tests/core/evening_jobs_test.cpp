@@ -17,7 +17,7 @@ namespace {
 std::vector<TyingJob> jobsOf(const std::vector<std::string>& flies) {
     std::vector<TyingJob> jobs;
     for (const std::string& fly : flies)
-        jobs.push_back({fly, {{"tie", 10.0, 0.0}, {"coat 1", 0.5, 20.0}}, 1});
+        jobs.push_back({DressingId(fly), {{"tie", 10.0, 0.0}, {"coat 1", 0.5, 20.0}}, 1});
     return jobs;
 }
 int costOf(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<std::size_t>& order) {

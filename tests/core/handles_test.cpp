@@ -15,7 +15,7 @@ struct OnBench {
     Book book = demoBook();
     std::string fly = "kelp-lantern";
 
-    [[nodiscard]] Plan plan() const { return planPattern(book, fly).value(); }
+    [[nodiscard]] Plan plan() const { return planPattern(book, DressingId(fly)).value(); }
     [[nodiscard]] Handle handle(Grab grab, const Plan& p) const {
         const auto all = handlesOf(p);
         const auto found = std::ranges::find(all, grab, &Handle::grab);
@@ -28,7 +28,7 @@ struct OnBench {
         const Handle h = handle(grab, p);
         const auto written = dragged(p, h, {h.at.x + dx * mm, h.at.y + dy * mm}, snap * mm);
         REQUIRE(written);
-        const auto edit = changeField(book, fly, h.part, written->key, written->text);
+        const auto edit = changeField(book, DressingId(fly), h.part, written->key, written->text);
         REQUIRE(edit);
         book = edit->after;
         return *written;
@@ -138,7 +138,7 @@ TEST_CASE("every handle, wherever it is dragged, writes what the dressing can re
                     const auto written = dragged(p, handle, {x * mm, y * mm}, 0.2 * mm);
                     if (!written) continue;
                     INFO(pattern.id << " " << handle.name << " to " << x << ", " << y << ": " << written->key << " = " << written->text);
-                    CHECK(changeField(bench.book, bench.fly, handle.part, written->key, written->text));
+                    CHECK(changeField(bench.book, DressingId(bench.fly), handle.part, written->key, written->text));
                 }
     }
 }

@@ -12,14 +12,15 @@ namespace {
 
 Day dayOf(const std::string& date, const FliesByPosition& flies, double hours, const std::vector<std::pair<std::string, Position>>& fish) {
     Day day;
-    day.id = day.date = date;
+    day.date = date;
+    day.id = DayId(day.date);
     Outing outing;
     outing.hours = hours;
     outing.flies = flies;
     day.outings.push_back(outing);
     for (const auto& [pattern, position] : fish) {
         Fish caught;
-        caught.pattern = pattern;
+        caught.pattern = DressingId(pattern);
         caught.position = position;
         day.fish.push_back(caught);
     }
@@ -85,7 +86,7 @@ TEST_CASE("a good day praises no fly: where all three took as many, none is bett
 TEST_CASE("a catch names its hook: twins are told apart, and a bare id is the dressing on its own") {
     Book book = demoBook();
     HookSpec twin = *book.findHook(book.findPattern("kelp-lantern")->hook);
-    const std::string own = twin.id;
+    const auto own = twin.id;
     twin.id = "twin";
     twin.barb = false;
     book.hooks.push_back(twin);
@@ -147,7 +148,8 @@ TEST_CASE("the boat's own drift is the mean of the days that timed it, the rule 
     CHECK(learnedDrift(book).words().empty());
     const auto timed = [&](double wind, double drift, std::optional<bool> drogue) {
         Day day;
-        day.id = day.date = "2026-05-" + std::to_string(10 + book.days.size());
+        day.date = "2026-05-" + std::to_string(10 + book.days.size());
+        day.id = DayId(day.date);
         day.wind = wind * metrePerSecond;
         day.drift = drift * metrePerSecond;
         day.drogue = drogue;

@@ -199,6 +199,39 @@ TEST_CASE("whatever a dressing is warned of, its mends are found or there are no
     CHECK(warnings > 150);
 }
 
+TEST_CASE("what does not cure is offered only where it buys a tenth of what is too much") {
+    int partly = 0;
+    for (const Trouble& trouble : troubles()) {
+        const Book book = troubled(trouble);
+        const auto plan = planPattern(book, "fly");
+        REQUIRE(plan);
+        const Warning& warning = *about(*plan, trouble.concern);
+        for (const Mend& mend : mendsOf(book, *plan, warning, 99)) {
+            if (mend.cures) continue;
+            CHECK(mend.buys >= 0.1 * warning.over);
+            ++partly;
+        }
+    }
+    CHECK(partly > 0);
+}
+
+TEST_CASE("a crowded head is offered a body whose front stands further back, and of two sections the foremost one's") {
+    for (const Trouble& trouble : troubles()) {
+        if (trouble.concern != Concern::crowdedHead) continue;
+        const Book book = troubled(trouble);
+        const auto plan = planPattern(book, "fly");
+        REQUIRE(plan);
+        const auto mends = mendsOf(book, *plan, *about(*plan, Concern::crowdedHead), 99);
+        const auto back = std::ranges::find_if(mends, [&](const Mend& m) {
+            return m.words(*about(*plan, Concern::crowdedHead)).find("body front back") != std::string::npos;
+        });
+        REQUIRE(back != mends.end());
+        const auto after = planPattern(back->edit.after, "fly");
+        REQUIRE(after);
+        CHECK(after->foremostBody > plan->foremostBody);
+    }
+}
+
 TEST_CASE("of the mends that cure and bring nothing, the cheapest stands first") {
     for (const Trouble& trouble : troubles()) {
         const Book book = troubled(trouble);

@@ -122,7 +122,7 @@ TEST_CASE("one's own mishaps stand with the most frequent first and what to prac
 TEST_CASE("stand-ins cross the kinds, say what they change and which of it is a rule of thumb") {
     const Book book = demoBook();
     const Pattern& pattern = *book.findPattern("kelp-lantern");
-    const std::string rib = *pattern.parts[1].material, saddle = *pattern.parts[3].material;
+    const auto rib = *pattern.parts[1].material, saddle = *pattern.parts[3].material;
     const auto list = standInsFor(book, rib, UsedIn{"kelp-lantern", 1}).value();
     const auto wire =
         std::ranges::find_if(list, [&](const StandIn& s) { return book.findMaterial(s.material)->kind == MaterialKind::wire; });
@@ -145,7 +145,7 @@ TEST_CASE("stand-ins cross the kinds, say what they change and which of it is a 
 }
 
 TEST_CASE("a card of one's own is shown at its part, counted, kept at no count, and says what to practise") {
-    NewRecord made = addMishapCard(demoBook(), "the rib turned copper side out", PartKind::rib);
+    New<Mishap> made = addMishapCard(demoBook(), "the rib turned copper side out", PartKind::rib);
     Book book = made.edit.after;
     REQUIRE(ownCards(book).size() == 1);
     const Plan plan = planPattern(book, "kelp-lantern").value();

@@ -41,7 +41,7 @@ TEST_CASE("every dressing of demo and album and every kind stands in an order th
             ++looked;
         }
     for (const auto& entry : Names<FlyKind>::entries) {
-        const NewRecord made = startFromKind(demoBook(), entry.value, "wet-10").value();
+        const NewDressing made = startFromKind(demoBook(), entry.value, "wet-10").value();
         CHECK(orderFaults(planOf(made.edit.after, *made.edit.after.findPattern(made.id))).empty());
         ++looked;
     }

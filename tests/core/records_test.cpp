@@ -28,7 +28,7 @@ TEST_CASE("hands do one thing at a time, nothing is worked on wet, and the best 
     for (int round = 0; round < 40; ++round) {
         std::vector<TyingJob> jobs;
         for (int j = 0; j < 2; ++j)
-            jobs.push_back({"fly" + std::to_string(j),
+            jobs.push_back({DressingId("fly" + std::to_string(j)),
                             {{"tie " + std::to_string(j), real(3, 15), 0}, {"coat", 0.5, real(5, 30)}, {"coat 2", 0.5, real(5, 30)}},
                             1 + static_cast<int>(random() % 3)});
         const BestTimetable best = earliestFinish(jobs);

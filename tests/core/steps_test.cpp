@@ -27,7 +27,7 @@ std::vector<Plan> everyFly() {
     }();
     for (const auto& entry : Names<FlyKind>::entries)
         for (const int size : {6, 10, 16}) {
-            const NewRecord made = startFromKind(usual, entry.value, "wet-10").value();
+            const NewDressing made = startFromKind(usual, entry.value, "wet-10").value();
             plans.push_back(planOnSize(made.edit.after, made.id, size).value());
         }
     return plans;

@@ -40,7 +40,8 @@ const StockWanted& rowOf(const std::vector<StockWanted>& list, std::string_view 
 }
 Day dayOf(const char* date, std::vector<Outing> outings, std::vector<Fish> fish) {
     Day day;
-    day.id = day.date = date;
+    day.date = date;
+    day.id = DayId(day.date);
     day.outings = std::move(outings);
     day.fish = std::move(fish);
     return day;
@@ -116,7 +117,7 @@ TEST_CASE("what runs out first comes first, with the batch it gives out in and h
 
 TEST_CASE("flies of the box are chewed, mended, lost and thrown away, and none more than there are") {
     Book book = demoBook();
-    const std::string id = book.box.front().id;
+    const auto id = book.box.front().id;
     const int tied = boxRows(book).front().tied;
     const auto happen = [&](BoxEvent event) { return boxEvent(book, id, event); };
     CHECK_FALSE(happen(BoxEvent::mended));
@@ -242,7 +243,7 @@ TEST_CASE("hours are weighed by the time that a fly spends in each band of depth
 TEST_CASE("a batch on another hook is cut, taken out of stock and boxed on that hook") {
     Book book = demoBook();
     const Pattern& fly = *book.findPattern("rush-piper");
-    const std::string other = resizeHook(book, "rush-piper", {8, std::nullopt})->after.findPattern("rush-piper")->hook;
+    const HookId other = resizeHook(book, "rush-piper", {8, std::nullopt})->after.findPattern("rush-piper")->hook;
     book.hooks = resizeHook(book, "rush-piper", {8, std::nullopt})->after.hooks;
     REQUIRE(other != fly.hook);
     book.batches = {Batch{"big", "rush-piper", other, 6, 0, {}, {}, {}, {}, {}}};
@@ -255,7 +256,7 @@ TEST_CASE("a batch on another hook is cut, taken out of stock and boxed on that 
     CHECK(boxCount(several->after, "rush-piper", other) == 3);
     CHECK(boxCount(several->after, "rush-piper") == own);
     // What is taken out of stock is what that hook takes: more than the dressing's own, smaller one.
-    std::string material;
+    MaterialId material;
     for (const Part& part : fly.parts)
         if (part.kind == PartKind::rib && part.material) material = *part.material;
     if (material.empty()) material = fly.thread;

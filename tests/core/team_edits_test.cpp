@@ -41,7 +41,7 @@ TEST_CASE("a school is chosen, copied, and its numbers change what the team is j
     CHECK(big.after.teams[0].school == School::bigTop);
     CHECK_FALSE(changeTeamSchool(book, "west-shore", "no_such"));
     const Edit own = copySchool(book, "west-shore").value();
-    const std::string id = own.after.teamSchools.back().id;
+    const auto id = own.after.teamSchools.back().id;
     CHECK(own.after.teams[0].ownSchool == id);
     const Edit strict = changeSchoolField(own.after, id, "sink_step", "1.5").value();
     const auto verdict = [](const Book& b) { return weighTeam(b, "west-shore")->verdict; };
@@ -75,7 +75,7 @@ TEST_CASE("a leader's fields are read in metres and millimetres, and move the ch
 
 TEST_CASE("a water takes wind, fetch and a shore: a rule card hangs on it") {
     const Edit fresh = addWater(Book{}).value();
-    const std::string id = fresh.after.waters[0].id;
+    const auto id = fresh.after.waters[0].id;
     Book book = changeWaterField(fresh.after, id, "wind_m_s", "7.5")->after;
     book = changeWaterField(book, id, "fetch_m", "1200")->after;
     book = changeWaterField(book, id, "colour", "peat")->after;
@@ -165,7 +165,7 @@ TEST_CASE("a batch is tied one by one into the box, and no further than wanted")
     Book book = demoBook();
     book.batches.clear();
     book = addBatch(book, "kelp-lantern", 2)->after;
-    const std::string id = book.batches[0].id;
+    const auto id = book.batches[0].id;
     const int before = *std::ranges::find(book.box, "kelp-lantern", &BoxFly::pattern)->tied;
     for (int i = 0; i < 2; ++i)
         book = tieOne(book, id)->after;

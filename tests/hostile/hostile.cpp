@@ -34,10 +34,10 @@ struct Asked {
 
 const std::vector<std::string> kFlies = {"kelp-lantern", "soot-ember", "heather-tinker", "rush-piper"};
 Book withNote(const Book& book, const std::string& fly, int n) {
-    return changePatternField(book, fly, "note", "edit " + std::to_string(n))->after;
+    return changePatternField(book, DressingId(fly), "note", "edit " + std::to_string(n))->after;
 }
 int noteOf(const Book& book, const std::string& fly) {
-    const std::string note = book.findPattern(fly)->note.value_or("edit 0");
+    const std::string note = book.findPattern(DressingId(fly))->note.value_or("edit 0");
     return note.starts_with("edit ") ? std::stoi(note.substr(5)) : 0;
 }
 void clear(const fs::path& path) {

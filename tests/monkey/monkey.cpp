@@ -268,7 +268,8 @@ class Monkey {
         if (!read || read->book.patterns.empty()) return "the other reads nothing";
         const std::string& id = read->book.patterns[static_cast<std::size_t>(any(static_cast<int>(read->book.patterns.size())))].id;
         try {
-            (*home)->keep(read->book, changePatternField(read->book, id, "note", "by the other, " + std::to_string(steps_))->after,
+            (*home)->keep(read->book,
+                          changePatternField(read->book, DressingId(id), "note", "by the other, " + std::to_string(steps_))->after,
                           "other");
         } catch (const store::DiskError&) {
         }

@@ -154,7 +154,8 @@ TEST_CASE("flies on other hooks, their presentation and a school's tables come b
     Outing outing;
     outing.flies = book.teams[0].flies;
     Day day;
-    day.id = day.date = "2026-05-02";
+    day.date = "2026-05-02";
+    day.id = DayId(day.date);
     day.outings = {outing};
     Fish fish;
     fish.pattern = "kelp-lantern";
@@ -388,7 +389,7 @@ TEST_CASE("a book of the last version gets room for five flies, and a fourth tha
     CHECK(book == demoBook());
     const Edit four = changeTeamFly(book, "west-shore", Position::upper, "shingle-wren").value();
     home->keep(book, four.after, four.words);
-    CHECK(store::readBook(path)->book.findTeam("west-shore")->at(Position::upper) == std::string("shingle-wren"));
+    CHECK(store::readBook(path)->book.findTeam("west-shore")->at(Position::upper) == Fly("shingle-wren"));
     Book wrong = four.after;
     wrong.teams[0].at(Position::lower) = "nobody";
     CHECK_THROWS_AS(home->keep(four.after, wrong, "x"), store::DiskError);

@@ -61,7 +61,7 @@ TEST_CASE("another's table is taken in once its columns are named, and flies go 
     const auto taken = store::importDays(without(demoBook()), csv, mapping);
     REQUIRE(taken);
     REQUIRE(taken->book.days.size() == 1);
-    CHECK(taken->book.days[0].outings.front().at(Position::bob) == std::string("kelp-lantern"));
+    CHECK(taken->book.days[0].outings.front().at(Position::bob) == Fly("kelp-lantern"));
     CHECK(taken->book.days[0].fish.size() == 2);
     CHECK(taken->book.days[0].fish.front().kept == true);
 }

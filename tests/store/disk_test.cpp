@@ -102,7 +102,7 @@ TEST_CASE("several windows on one bench file lose nothing that was acknowledged,
     const auto path = folder.file("b.machair.json");
     saveBenchFile(path, demoBook());
     constexpr int kWriters = 3, kEdits = 25;
-    const std::vector<std::string> dressings = {"kelp-lantern", "soot-ember", "heather-tinker"};
+    const std::vector<DressingId> dressings = {"kelp-lantern", "soot-ember", "heather-tinker"};
     std::vector<pid_t> children;
     for (int writer = 0; writer < kWriters; ++writer) {
         const pid_t child = ::fork();

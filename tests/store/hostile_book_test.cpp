@@ -321,10 +321,10 @@ TEST_CASE("a dressing taken out in one window and put on the list in the other i
     auto one = opened(path), two = opened(path);
     const Book book = one->read()->book;
     (void)two->read();
-    const std::string fly = [&] {
+    const DressingId fly = [&] {
         for (const Pattern& pattern : book.patterns)
             if (removePattern(book, pattern.id)) return pattern.id;
-        return std::string();
+        return DressingId();
     }();
     REQUIRE_FALSE(fly.empty());
     one->keep(book, removePattern(book, fly)->after, "out");

@@ -1,0 +1,64 @@
+// machair-guide FOLDER FONTS OUT: the guide's chapters (Markdown) as one HTML page and as a PDF for archives, both in OUT.
+// Used by the build; not installed.
+#include <QDir>
+#include <QFile>
+#include <QFontDatabase>
+#include <QGuiApplication>
+#include <QPageSize>
+#include <QPdfWriter>
+#include <QTextDocument>
+#include <QTextStream>
+
+namespace {
+
+// README.md first: it is the beginning; then the chapters by their names.
+QString chaptersOf(const QDir& folder) {
+    QStringList names = folder.entryList({QStringLiteral("*.md")}, QDir::Files, QDir::Name);
+    if (names.removeAll(QStringLiteral("README.md")) > 0) names.prepend(QStringLiteral("README.md"));
+    QString text;
+    for (const QString& name : names) {
+        QFile file(folder.filePath(name));
+        if (!file.open(QIODevice::ReadOnly)) return {};
+        text += QString::fromUtf8(file.readAll()) + QStringLiteral("\n\n");
+    }
+    return text;
+}
+
+bool writePdf(QTextDocument& document, const QString& path) {
+    constexpr int kDotsAnInch = 300;
+    constexpr double kMargin = 20.0;  // mm
+    QPdfWriter writer(path);
+    writer.setPdfVersion(QPagedPaintDevice::PdfVersion_A1b);
+    writer.setTitle(QStringLiteral("Machair: the user's guide"));
+    writer.setCreator(QStringLiteral("Machair"));
+    writer.setResolution(kDotsAnInch);
+    writer.setPageSize(QPageSize(QPageSize::A4));
+    writer.setPageMargins(QMarginsF(kMargin, kMargin, kMargin, kMargin), QPageLayout::Millimeter);
+    document.print(&writer);
+    return QFile(path).size() > 0;
+}
+
+}  // namespace
+
+int main(int argc, char** argv) {
+    QGuiApplication application(argc, argv);
+    const QStringList words = QGuiApplication::arguments();
+    QTextStream errors(stderr);
+    if (words.size() != 4) {
+        errors << "machair-guide FOLDER FONTS OUT" << Qt::endl;
+        return 2;
+    }
+    const QDir fonts(words[2]);
+    for (const QString& face : fonts.entryList({QStringLiteral("*.ttf")}))
+        QFontDatabase::addApplicationFont(fonts.filePath(face));
+    const QString text = chaptersOf(QDir(words[1]));
+    QTextDocument document;
+    document.setDefaultFont(QFont(QStringLiteral("Lato"), 10));
+    document.setMetaInformation(QTextDocument::DocumentTitle, QStringLiteral("Machair: the user's guide"));
+    document.setMarkdown(text, QTextDocument::MarkdownDialectGitHub);
+    QFile page(QDir(words[3]).filePath(QStringLiteral("machair.html")));
+    const bool written = !text.isEmpty() && page.open(QIODevice::WriteOnly) && page.write(document.toHtml().toUtf8()) > 0 &&
+        writePdf(document, QDir(words[3]).filePath(QStringLiteral("machair.pdf")));
+    if (!written) errors << "the guide could not be written to " << words[3] << Qt::endl;
+    return written ? 0 : 1;
+}
