@@ -10,6 +10,7 @@
 #include <QDeadlineTimer>
 #include <QFile>
 #include <QFileInfo>
+#include <QKeyEvent>
 #include <QSettings>
 #include <QTemporaryDir>
 #include <QTextStream>
@@ -21,6 +22,7 @@
 #include "frame/application.h"
 #include "frame/bench_bar.h"
 #include "frame/main_window.h"
+#include "plan/ticket.h"
 #include "theme/theme.h"
 
 namespace {
@@ -33,6 +35,7 @@ struct Shot {
     int part = -1;
     bool dark = false;
     bool doors = false;  // no book is open
+    bool ask = false;    // the chosen part is asked for its number
     QSize size{1280, 800};
 };
 
@@ -86,6 +89,14 @@ bool take(const Shot& shot) {
     settle(window);
     for (const QString& name : shot.press.split(QLatin1Char(','), Qt::SkipEmptyParts)) {
         press(window, name);
+        settle(window);
+    }
+    if (shot.ask) {
+        QKeyEvent question(QEvent::KeyPress, Qt::Key_Question, Qt::ShiftModifier, QStringLiteral("?"));
+        window.findChild<Ticket*>()->setFocus();
+        window.activateWindow();
+        settle(window);
+        QApplication::sendEvent(window.findChild<Ticket*>(), &question);
         settle(window);
     }
     const bool saved = window.grab().save(shot.file);
@@ -162,6 +173,7 @@ Shot asked(const QApplication& application) {
     parser.addOption({QStringLiteral("size"), QString(), QStringLiteral("WxH"), QStringLiteral("1280x800")});
     parser.addOption(QCommandLineOption(QStringLiteral("dark")));
     parser.addOption(QCommandLineOption(QStringLiteral("doors")));
+    parser.addOption(QCommandLineOption(QStringLiteral("ask")));
     parser.process(application);
     shot.file = parser.positionalArguments().value(0);
     for (const auto& [name, value] : texts)
@@ -170,6 +182,7 @@ Shot asked(const QApplication& application) {
     if (parser.isSet(QStringLiteral("part"))) shot.part = parser.value(QStringLiteral("part")).toInt();
     shot.dark = parser.isSet(QStringLiteral("dark"));
     shot.doors = parser.isSet(QStringLiteral("doors"));
+    shot.ask = parser.isSet(QStringLiteral("ask"));
     const QStringList sides = parser.value(QStringLiteral("size")).split(QLatin1Char('x'));
     shot.size = QSize(sides.value(0).toInt(), sides.value(1).toInt());
     return shot;

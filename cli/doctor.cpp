@@ -23,7 +23,7 @@ struct DoctorVerb : OnBook {
         for (const std::string& note : report.notes)
             text += note + "\n";
         const int shown = print(*this, {{"sound", report.faults.empty()}, {"faults", faults}, {"notes", report.notes}},
-              file + (report.faults.empty() ? ": sound\n" : ": not sound\n") + text);
+                                file + (report.faults.empty() ? ": sound\n" : ": not sound\n") + text);
         return report.faults.empty() ? shown : int(kInputAtFault);
     }
 };

@@ -1,8 +1,10 @@
 // machair-cli-pages: the manual page and the completions of machair-cli, made of the same verbs and options that it reads,
-// so that they can't disagree. Used by the build; not installed.
+// so that they can't disagree; and the guide's chapter of the numbers, of the rules that answer for them (docs/guide/numbers.md).
+// Used by the build; not installed.
 #include <algorithm>
 #include <string_view>
 
+#include "asking/asking.h"
 #include "cli/verb.h"
 
 namespace {
@@ -142,8 +144,10 @@ int main(int argc, char** argv) {
         printBash(app);
     else if (wanted == "zsh")
         printZsh(app);
+    else if (wanted == "numbers")
+        std::cout << machair::whereTheNumbersComeFrom();
     else {
-        std::cerr << "machair-cli-pages man | bash | zsh\n";
+        std::cerr << "machair-cli-pages man | bash | zsh | numbers\n";
         return kWrongUsage;
     }
     return kDone;

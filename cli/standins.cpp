@@ -10,7 +10,7 @@ namespace {
 struct StandInsVerb : OnBook {
     static constexpr const char* kName = "standins";
     static constexpr const char* kHelp = "what in the drawers could stand in for a material, and what that changes";
-    static constexpr const char* kExample = "machair-cli standins skerrin.machair --material oval-gold --pattern kelp-lantern";
+    static constexpr const char* kExample = "machair-cli standins skerrin.machair --material oval-gold --pattern kelp-lantern --part 1";
 
     std::string material, dressing;
     std::optional<int> part;

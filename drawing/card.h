@@ -4,9 +4,11 @@
 
 #include <QSizeF>
 #include <QString>
+#include <variant>
 
 #include "book/waters.h"
 #include "cutting/gauges.h"
+#include "drawing/page.h"
 #include "drawing/paint.h"
 #include "scene/scene.h"
 #include "units/text.h"
@@ -22,7 +24,7 @@ inline constexpr double kCardHeight = 105.0;
 void paintCard(QPainter& painter, const Plan& plan, LengthUnit unit = LengthUnit::millimetres);
 
 struct SheetFly {
-    const Plan* plan;
+    Plan plan;
     QString position;
     QString words;  // how it sinks
 };
@@ -41,7 +43,13 @@ void paintTeamSheet(QPainter& painter, const TeamSheet& sheet);
 // a fly to it, with the caution that goes with the rules. The card says a longest fly.
 void paintContestGauge(QPainter& painter, const RuleCard& card, const QString& caution, LengthUnit unit = LengthUnit::millimetres);
 
-// Writes to a .pdf or .svg. What went wrong as text; empty where it was written.
+// The same as pages, for paper of any size; of a gauge, or why there is none.
+[[nodiscard]] Page cardPage(Plan plan, LengthUnit unit = LengthUnit::millimetres);
+[[nodiscard]] Page teamPage(TeamSheet sheet);
+[[nodiscard]] std::variant<Page, QString> gaugePage(const RuleCard& card, const QString& caution,
+                                                    LengthUnit unit = LengthUnit::millimetres);
+
+// Writes to a .pdf or .svg of its own size. What went wrong as text; empty where it was written.
 [[nodiscard]] QString writeCard(const QString& path, const Plan& plan, LengthUnit unit = LengthUnit::millimetres);
 [[nodiscard]] QString writeContestGauge(const QString& path, const RuleCard& card, const QString& caution,
                                         LengthUnit unit = LengthUnit::millimetres);

@@ -7,7 +7,9 @@
 #include <QPageSize>
 #include <QPdfWriter>
 #include <QTextDocument>
+#include <QTextFrame>
 #include <QTextStream>
+#include <QTextTable>
 
 namespace {
 
@@ -24,16 +26,32 @@ QString chaptersOf(const QDir& folder) {
     return text;
 }
 
+// Tables across the page, with air round their words.
+void layTables(QTextDocument& document) {
+    for (QTextFrame* frame : document.rootFrame()->childFrames()) {
+        auto* table = qobject_cast<QTextTable*>(frame);
+        if (!table) continue;
+        QTextTableFormat format = table->format();
+        format.setBorder(0.5);
+        format.setBorderCollapse(true);
+        format.setCellPadding(4.0);
+        format.setCellSpacing(0.0);
+        format.setTopMargin(4.0);
+        format.setBottomMargin(10.0);
+        format.setWidth(QTextLength(QTextLength::PercentageLength, 100.0));
+        table->setFormat(format);
+    }
+}
+
 bool writePdf(QTextDocument& document, const QString& path) {
     constexpr int kDotsAnInch = 300;
-    constexpr double kMargin = 20.0;  // mm
     QPdfWriter writer(path);
     writer.setPdfVersion(QPagedPaintDevice::PdfVersion_A1b);
     writer.setTitle(QStringLiteral("Machair: the user's guide"));
     writer.setCreator(QStringLiteral("Machair"));
     writer.setResolution(kDotsAnInch);
     writer.setPageSize(QPageSize(QPageSize::A4));
-    writer.setPageMargins(QMarginsF(kMargin, kMargin, kMargin, kMargin), QPageLayout::Millimeter);
+    writer.setPageMargins(QMarginsF());  // the document has its own
     document.print(&writer);
     return QFile(path).size() > 0;
 }
@@ -56,9 +74,10 @@ int main(int argc, char** argv) {
     document.setDefaultFont(QFont(QStringLiteral("Lato"), 10));
     document.setMetaInformation(QTextDocument::DocumentTitle, QStringLiteral("Machair: the user's guide"));
     document.setMarkdown(text, QTextDocument::MarkdownDialectGitHub);
+    layTables(document);
     QFile page(QDir(words[3]).filePath(QStringLiteral("machair.html")));
     const bool written = !text.isEmpty() && page.open(QIODevice::WriteOnly) && page.write(document.toHtml().toUtf8()) > 0 &&
-        writePdf(document, QDir(words[3]).filePath(QStringLiteral("machair.pdf")));
+                         writePdf(document, QDir(words[3]).filePath(QStringLiteral("machair.pdf")));
     if (!written) errors << "the guide could not be written to " << words[3] << Qt::endl;
     return written ? 0 : 1;
 }

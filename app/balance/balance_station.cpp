@@ -29,6 +29,7 @@
 #include "frame/fields_form.h"
 #include "frame/panel.h"
 #include "parts/label.h"
+#include "parts/paper_pages.h"
 #include "parts/things.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -330,25 +331,9 @@ void BalanceStation::refreshBox() {
 }
 
 void BalanceStation::writeSheet(const QString& path) {
-    const auto& report = document_.teamReport();
-    const TeamSpec* team = document_.team();
-    if (!report || !team) return;
-    drawing::TeamSheet sheet;
-    sheet.title = qt(team->title());
-    sheet.verdict = signOf(report->verdict) + QLatin1Char(' ') + qt(std::string(nameOf(report->verdict)));
-    for (const TeamFly& fly : report->flies)
-        sheet.flies.push_back({&fly.plan, titleOf(fly.position),
-                               tr("sinks %1 cm/s, pushes %2 mN, %3 mg")
-                                   .arg(number(100.0 * (fly.sink.sinkRate / metrePerSecond), 1), number(fly.sink.presence / millinewton, 2),
-                                        number(fly.sink.mass / mg, 0))});
-    for (const Field& field : fieldsOf(team->leader.value_or(LeaderSpec{})))
-        if (!field.text.empty()) sheet.leader << inHouseUnit(field.label) + QStringLiteral(": ") + shownText(field);
-    if (const WaterSpec* water = document_.water())
-        sheet.notes << tr("%1: wind %2 m/s, fetch %3 m")
-                           .arg(qt(water->title()), number(water->wind.value_or(Speed{}) / metrePerSecond, 1),
-                                number(water->fetch.value_or(Length{}) / metre, 0));
-    sheet.notes << qt(std::string(kRulesCaution));
-    const QString wrong = drawing::writeTeamSheet(path, sheet);
+    const auto sheet = teamSheetOf(document_);
+    if (!sheet) return;
+    const QString wrong = drawing::writeTeamSheet(path, *sheet);
     document_.say(wrong.isEmpty() ? tr("The team's sheet is in %1").arg(path) : tr("No sheet: %1 %2").arg(path, wrong));
 }
 

@@ -138,6 +138,12 @@ QRectF TeamSheet::cellOf(std::size_t check) const {
     return found == cells_.end() ? QRectF() : rectOf(*found);
 }
 
+std::optional<Question> TeamSheet::questionAt(std::optional<QPoint> at) const {
+    if (!at) return chosen_ ? std::optional<Question>(CheckAsked{*chosen_}) : std::nullopt;
+    const Cell* cell = cellAt(*at);
+    return cell ? std::optional<Question>(CheckAsked{cell->check}) : std::nullopt;
+}
+
 const TeamSheet::Cell* TeamSheet::cellAt(QPointF at) const {
     for (const Cell& cell : cells_)
         if (rectOf(cell).contains(at)) return &cell;

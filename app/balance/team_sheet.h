@@ -8,12 +8,13 @@
 #include <vector>
 
 #include "editing/document.h"
+#include "parts/askable.h"
 #include "parts/spoken.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class TeamSheet : public QWidget, public Spoken {
+class TeamSheet : public QWidget, public Spoken, public Askable {
     Q_OBJECT
   public:
     TeamSheet(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -25,6 +26,7 @@ class TeamSheet : public QWidget, public Spoken {
     [[nodiscard]] QSize sizeHint() const override;
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
     void choosePart(std::size_t part) override;
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
     [[nodiscard]] QSize minimumSizeHint() const override { return sizeHint(); }
 
   signals:

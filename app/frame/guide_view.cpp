@@ -38,9 +38,13 @@ GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new QTextBrowser) 
 // Read when it is first wanted, not at every start.
 void GuideView::load() {
     if (!text_->document()->isEmpty()) return;
-    QFile file(QStringLiteral(":/guide/README.md"));
-    if (!file.open(QIODevice::ReadOnly)) qFatal("the guide is not in the program");
-    text_->document()->setMarkdown(QString::fromUtf8(file.readAll()), QTextDocument::MarkdownDialectGitHub);
+    QString text;
+    for (const char* chapter : {":/guide/README.md", ":/guide/numbers.md"}) {
+        QFile file(QString::fromLatin1(chapter));
+        if (!file.open(QIODevice::ReadOnly)) qFatal("the guide is not in the program");
+        text += QString::fromUtf8(file.readAll()) + QStringLiteral("\n\n");
+    }
+    text_->document()->setMarkdown(text, QTextDocument::MarkdownDialectGitHub);
 }
 
 void GuideView::openAt(const QString& chapter) {
@@ -78,6 +82,8 @@ std::vector<KeyWords> keysEverywhere() {
             {QObject::tr("Ctrl+Z, Ctrl+Shift+Z"), QObject::tr("undo, redo")},
             {QObject::tr("Ctrl+L"), QObject::tr("light or dark bench")},
             {QObject::tr("F1, Shift+F1"), QObject::tr("the guide at this station, this sheet")},
+            {QObject::tr("Alt and a click, ?"), QObject::tr("ask where a number comes from")},
+            {QObject::tr("Ctrl+P"), QObject::tr("on paper: the card, recipe, team, gauge, season")},
             {QObject::tr("Ctrl+O, Ctrl+Q"), QObject::tr("open a book, leave")}};
 }
 

@@ -43,9 +43,11 @@
 #include "frame/first_evening.h"
 #include "frame/guide_view.h"
 #include "frame/house.h"
+#include "frame/paper_sheet.h"
 #include "frame/quiet_line.h"
 #include "frame/recipe_sheet.h"
 #include "frame/station_bar.h"
+#include "parts/ask_card.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
 #include "parts/spoken.h"
@@ -101,7 +103,8 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       water_(new WaterStation(document_, theme_, hub_)),
       daybook_(new DaybookStation(document_, theme_)),
       arrivals_(new ArrivalsSheet(document_, theme_)),
-      recipe_(new RecipeSheet(document_, theme_)) {
+      recipe_(new RecipeSheet(document_, theme_)),
+      paper_(new PaperSheet(document_, theme_)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     speakParts();
@@ -118,15 +121,18 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     layout->addWidget(faults_);
     layout->addWidget(arrivals_);
     layout->addWidget(recipe_, 1);
+    layout->addWidget(paper_, 1);
     connect(bar_, &BenchBar::recipeOffered, this, [this](const QString& text) {
         if (document_.isOpen()) recipe_->open(text);
     });
     connect(recipe_, &RecipeSheet::opened, stations_, &QWidget::setHidden);
+    connect(paper_, &PaperSheet::opened, stations_, &QWidget::setHidden);
     for (QWidget* station : std::initializer_list<QWidget*>{
              plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_, settings_),
              new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
              new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_, settings_), daybook_, drawers_})
         stations_->addWidget(station);  // in the order of Station
+    new AskCard(document_, theme_, this);
     empty_ = new EmptyStation;
     stations_->addWidget(empty_);  // behind them
     connect(empty_, &EmptyStation::begun, this, [this] {
@@ -171,6 +177,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
         doors_->hide();
         arrivals_->hide();
         recipe_->hide();
+        paper_->hide();
     });
     if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
         connect(application, &Application::wentWrong, this, [this](const QString& what) { quiet_->say(tr("Not done: %1").arg(what)); });
@@ -243,6 +250,13 @@ void MainWindow::showCopies() {
     menu->popup(mapToGlobal(QPoint(width() / 2, 120)));
 }
 
+// What the station is about, first: a fly's card, the team's sheet, the season.
+void MainWindow::showPaper() {
+    if (!document_.isOpen()) return;
+    recipe_->hide();
+    paper_->open(worksOnTheFly(station_) ? PaperKind::card : station_ == Station::daybook ? PaperKind::season : PaperKind::team);
+}
+
 void MainWindow::buildBookMenu() {
     QMenu* menu = tabs_->bookMenu();
     QAction* doors = menu->addAction(tr("Begin a book, or go back to one…"), this, &MainWindow::showDoors);
@@ -260,6 +274,10 @@ void MainWindow::buildBookMenu() {
     menu->addSeparator();
     buildShareMenu(menu);
     menu->addSeparator();
+    QAction* paper = menu->addAction(tr("On &paper…"), this, &MainWindow::showPaper);
+    paper->setObjectName(QStringLiteral("paper-wanted"));
+    paper->setShortcut(QKeySequence::Print);
+    addAction(paper);
     QAction* house = menu->addAction(tr("The &house…"), house_, &House::open);
     house->setObjectName(QStringLiteral("house-wanted"));
     menu->addAction(tr("&Guide (F1)"), this, &MainWindow::showGuide);

@@ -18,6 +18,7 @@ class QStackedWidget;
 namespace machair::app {
 
 class ArrivalsSheet;
+class PaperSheet;
 class RecipeSheet;
 class BalanceStation;
 class DaybookStation;
@@ -92,6 +93,7 @@ class MainWindow : public QMainWindow {
     void paintPicture(QPainter& painter, Shown shown, QSize size);
     [[nodiscard]] QString nameOfShown(Shown shown) const;  // empty where there is nothing to show
     void buildBookMenu();
+    void showPaper();
     void askForFile();
     void askForCopy();
     void showCautions();
@@ -118,6 +120,7 @@ class MainWindow : public QMainWindow {
     DaybookStation* daybook_;
     ArrivalsSheet* arrivals_;
     RecipeSheet* recipe_;
+    PaperSheet* paper_;
     Doors* doors_ = nullptr;
     FirstEvening* evening_ = nullptr;
     GuideView* guide_ = nullptr;

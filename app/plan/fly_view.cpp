@@ -371,10 +371,7 @@ void FlyView::mousePressEvent(QMouseEvent* event) {
         return;
     }
     focused_.reset();
-    const Point2 p = inProfile(event->position());
-    constexpr double kReachPx = 9.0;
-    document_.choosePart(
-        partAt(*scene_, p.x / mm, p.y / mm, kReachPx / view_.pxPerMm, findKind(document_.plan()->pattern, PartKind::head)));
+    document_.choosePart(partUnder(event->position()));
 }
 
 std::optional<std::size_t> FlyView::handleAt(QPointF place) const {
@@ -556,6 +553,22 @@ void FlyView::paintHandles(QPainter& painter) const {
     painter.drawRoundedRect(tag, 3.0, 3.0);
     painter.setPen(c.ink);
     painter.drawText(tag, Qt::AlignCenter, words);
+}
+
+// What is drawn under the cursor, but for a handle: with Alt that is dragged between the landmarks. By keys the chosen part.
+std::optional<Question> FlyView::questionAt(std::optional<QPoint> at) const {
+    const auto& plan = document_.plan();
+    if (!plan || !scene_) return std::nullopt;
+    if (at && handleAt(*at)) return std::nullopt;
+    const auto part = at ? partUnder(*at) : document_.part();
+    if (part) return mainFigure(*plan, *part);
+    return FigureRef{AskedOf::fly, 0, "sink_m_s"};
+}
+
+std::optional<std::size_t> FlyView::partUnder(QPointF at) const {
+    constexpr double kReachPx = 9.0;
+    const Point2 p = inProfile(at);
+    return partAt(*scene_, p.x / mm, p.y / mm, kReachPx / view_.pxPerMm, findKind(document_.plan()->pattern, PartKind::head));
 }
 
 void FlyView::keyPressEvent(QKeyEvent* event) {

@@ -8,13 +8,14 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/askable.h"
 #include "parts/spoken.h"
 #include "sizing/handles.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
-class FlyView : public QWidget, public Spoken {
+class FlyView : public QWidget, public Spoken, public Askable {
     Q_OBJECT
   public:
     FlyView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -39,6 +40,8 @@ class FlyView : public QWidget, public Spoken {
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;  // the handles
     void choosePart(std::size_t part) override;
     void nudgePart(std::size_t part, int steps) override;
+
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -70,6 +73,7 @@ class FlyView : public QWidget, public Spoken {
     void paintDifferences(QPainter& painter) const;
     void paintHandles(QPainter& painter) const;
     [[nodiscard]] std::optional<std::size_t> handleAt(QPointF place) const;
+    [[nodiscard]] std::optional<std::size_t> partUnder(QPointF at) const;
     [[nodiscard]] Point2 inProfile(QPointF place) const;
     void dragTo(QPointF place, Qt::KeyboardModifiers modifiers);
     void nudge(int steps, bool across);

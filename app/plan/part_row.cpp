@@ -18,6 +18,7 @@
 #include "drawing/things.h"
 #include "frame/retire.h"
 #include "parts/chooser.h"
+#include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "sizing/figures.h"
 #include "sizing/mending.h"
@@ -25,6 +26,8 @@
 namespace machair::app {
 
 namespace {
+
+constexpr const char* kFigureKey = "figure";
 
 // A part's own; those of the whole fly stand at its head, or at the last part where no head is written.
 bool warningIsHere(const Plan& plan, const Warning& warning, std::size_t part) {
@@ -82,7 +85,9 @@ void PartRow::dress() {
     setInk(words_, c.inkSoft);
     setInk(warning_, c.warn);
     if (fault_) setInk(fault_, c.fault);
-    if (figures_) setInk(figures_, c.inkSoft);
+    if (figures_)
+        for (auto* figure : figures_->findChildren<Label*>())
+            setInk(figure, c.inkSoft);
 }
 
 void PartRow::paintEvent(QPaintEvent*) {
@@ -135,7 +140,8 @@ void PartRow::setOpen(bool open) {
         editor_ = nullptr;
         materials_ = nullptr;
         mends_ = nullptr;
-        fault_ = figures_ = nullptr;
+        fault_ = nullptr;
+        figures_ = nullptr;
         more_ = nullptr;
         lines_.clear();
         choices_.clear();
@@ -183,10 +189,10 @@ void PartRow::buildEditor() {
     fault_->setWordWrap(true);
     fault_->hide();
     form->addRow(fault_);
-    figures_ = new Label(editor_);
+    figures_ = new QWidget(editor_);
     figures_->setObjectName(QStringLiteral("figures-%1").arg(part_));
-    figures_->setWordWrap(true);
-    figures_->setFont(faceScaled(0.94));
+    figures_->setToolTip(tr("Alt and a click asks where a number comes from"));
+    new FlowLayout(figures_, 12);
     form->addRow(figures_);
     more_ = new QToolButton(editor_);
     more_->setObjectName(QStringLiteral("more-%1").arg(part_));
@@ -250,12 +256,37 @@ void PartRow::fillEditor() {
             box->second->setCurrentIndex(box->second->findData(qt(field.text)));
         }
     }
-    QStringList told;
-    for (const Figure& figure : figuresOf(*plan, part_))
-        told << qt(labelOf(figure.key)) + QStringLiteral(" ") + inHouseUnit(displayOf(figure)).replace(QLatin1Char(' '), QChar(0x00a0));
-    figures_->setText(told.join(QStringLiteral("  ·  ")));
+    fillFigures(figuresOf(*plan, part_));
     showFaults({});
     if (!document_.previewing()) fillMends();
+}
+
+void PartRow::fillFigures(const std::vector<Figure>& figures) {
+    auto labels = figures_->findChildren<Label*>();
+    while (labels.size() > static_cast<qsizetype>(figures.size()))
+        delete labels.takeLast();
+    while (labels.size() < static_cast<qsizetype>(figures.size())) {
+        labels << new Label(figures_);
+        labels.back()->setFont(faceScaled(0.94));
+        setInk(labels.back(), theme_.colours().inkSoft);
+        figures_->layout()->addWidget(labels.back());
+        labels.back()->show();
+    }
+    for (std::size_t i = 0; i < figures.size(); ++i) {
+        Label* label = labels[static_cast<qsizetype>(i)];
+        label->setProperty(kFigureKey, qt(figures[i].key));
+        label->setText(qt(labelOf(figures[i].key) + " " + displayOf(figures[i])));
+    }
+}
+
+// The figure under the cursor where there is one, else what its line is headed with.
+std::optional<Question> PartRow::questionAt(std::optional<QPoint> at) const {
+    const auto& plan = document_.plan();
+    if (!plan || part_ >= plan->parts.size()) return std::nullopt;
+    const QWidget* under = at ? childAt(*at) : nullptr;
+    const QString key = under ? under->property(kFigureKey).toString() : QString();
+    if (!key.isEmpty()) return FigureRef{AskedOf::part, part_, key.toStdString()};
+    return mainFigure(*plan, part_);
 }
 
 void PartRow::showMaterial(const Part& part) {

@@ -9,6 +9,8 @@
 #include "book/fields.h"
 #include "checking/checking.h"
 #include "editing/document.h"
+#include "parts/askable.h"
+#include "sizing/figures.h"
 #include "theme/theme.h"
 
 class QComboBox;
@@ -20,7 +22,7 @@ namespace machair::app {
 
 class Label;
 
-class PartRow : public QFrame {
+class PartRow : public QFrame, public Askable {
     Q_OBJECT
   public:
     PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent = nullptr);
@@ -30,6 +32,7 @@ class PartRow : public QFrame {
     [[nodiscard]] bool isOpen() const { return editor_ != nullptr; }
     [[nodiscard]] std::size_t part() const { return part_; }
     void focusFirst();
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   protected:
     void paintEvent(QPaintEvent* event) override;
@@ -43,6 +46,7 @@ class PartRow : public QFrame {
     void addField(QFormLayout* form, const Field& field);
     void takeText(const std::string& key, const QString& text);
     void showFaults(const Faults& faults);
+    void fillFigures(const std::vector<Figure>& figures);
     void fillMends();
     void showMaterial(const Part& part);
     void chooseMaterial();
@@ -60,7 +64,7 @@ class PartRow : public QFrame {
     QToolButton* materials_ = nullptr;
     QWidget* mends_ = nullptr;
     Label* fault_ = nullptr;
-    Label* figures_ = nullptr;
+    QWidget* figures_ = nullptr;  // one label a figure, so that each can be asked
     QToolButton* more_ = nullptr;
     bool all_ = false;
     std::map<std::string, QLineEdit*> lines_;

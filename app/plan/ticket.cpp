@@ -185,6 +185,11 @@ void Ticket::openChosen() {
     QTimer::singleShot(0, row, [this, row] { ensureWidgetVisible(row, 0, 8); });  // once it has its height
 }
 
+std::optional<Question> Ticket::questionAt(std::optional<QPoint> at) const {
+    const auto chosen = document_.part();
+    return at || !chosen || *chosen >= rows_.size() ? std::nullopt : rows_[*chosen]->questionAt(std::nullopt);
+}
+
 void Ticket::keyPressEvent(QKeyEvent* event) {
     const auto last = static_cast<std::ptrdiff_t>(rows_.size()) - 1;
     const std::ptrdiff_t now = document_.part() ? static_cast<std::ptrdiff_t>(*document_.part()) : -1;

@@ -6,6 +6,7 @@
 
 #include "checking/checking.h"
 #include "editing/document.h"
+#include "parts/askable.h"
 #include "theme/theme.h"
 
 class QToolButton;
@@ -18,11 +19,12 @@ class Label;
 class Folded;
 class PartRow;
 
-class Ticket : public QScrollArea {
+class Ticket : public QScrollArea, public Askable {
     Q_OBJECT
   public:
     Ticket(Document& document, const Theme& theme, QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<PartRow*>& rows() const { return rows_; }
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;

@@ -202,6 +202,14 @@ std::vector<FigureRef> figuresToAsk(const Plan& plan) {
     return all;
 }
 
+std::optional<FigureRef> mainFigure(const Plan& plan, std::size_t part) {
+    const auto figures = figuresOf(plan, part);
+    for (const char* key : {"fibre_mm", "diameter_mm", "front_diameter_mm", "turns", "length_mm"})
+        if (std::ranges::find(figures, key, &Figure::key) != figures.end()) return FigureRef{AskedOf::part, part, key};
+    if (figures.empty()) return std::nullopt;
+    return FigureRef{AskedOf::part, part, figures.front().key};
+}
+
 std::optional<Derivation> ask(const Plan& plan, const FigureRef& figure) {
     const auto value = valueOf(plan, figure);
     const AskRule* rule = value ? askRule(subjectOf(plan, figure), figure.key) : nullptr;

@@ -51,6 +51,8 @@ struct Derivation {
 
 // Every figure of a plan that can be asked, the hook's first, then part by part, then the fly's.
 [[nodiscard]] std::vector<FigureRef> figuresToAsk(const Plan& plan);
+// What a part is known by: a collar its fibre, a rib its turns. Nothing of a part that has no figure.
+[[nodiscard]] std::optional<FigureRef> mainFigure(const Plan& plan, std::size_t part);
 // Nothing where the plan has no such figure.
 [[nodiscard]] std::optional<Derivation> ask(const Plan& plan, const FigureRef& figure);
 // What a check of a team weighs.

@@ -3,6 +3,7 @@
 
 #include "daybook/boat.h"
 #include "daybook/learned.h"
+#include "daybook/season.h"
 #include "tests/samples.h"
 
 using namespace machair;
@@ -176,4 +177,28 @@ TEST_CASE("the boat's own drift is the mean of the days that timed it, the rule 
     water.drogue = true;
     CHECK(seaOf(book, water).drift / metrePerSecond == Approx(5.0 * 0.01725));
     CHECK(seaOf(book, WaterSpec{}).drift / metrePerSecond == 0.0);
+}
+
+TEST_CASE("a season is looked back on: its own days alone, what was landed, kept and lost, by month") {
+    Book book = demoBook();
+    book.days.clear();
+    book.days.push_back(dayOf("2025-06-01", trioOf("kelp-lantern", {}, {}), 3.0, {{"kelp-lantern", Position::bob}}));
+    book.days.push_back(dayOf("2026-07-04", trioOf("kelp-lantern", {}, "rush-piper"), 2.0,
+                              {{"kelp-lantern", Position::bob}, {"rush-piper", Position::point}, {"rush-piper", Position::point}}));
+    book.days.back().rods = 2;
+    book.days.back().fish[0].kept = true;
+    book.days.back().fish[2].lost = true;
+    book.days.push_back(dayOf("2026-05-02", trioOf("kelp-lantern", {}, {}), 1.0, {}));
+    CHECK(seasonsOf(book) == std::vector<std::string>{"2026", "2025"});
+    const SeasonReport season = seasonReport(book, "2026");
+    REQUIRE(season.days.size() == 2);
+    CHECK(season.days[0].date == "2026-05-02");  // in the order of the year
+    CHECK(season.hours() == 5.0);                // two rods for two hours, and one
+    CHECK(season.fish() == 2);
+    CHECK(season.kept() == 1);
+    CHECK(season.lost() == 1);
+    CHECK(season.fishByMonth[6] == 2);
+    CHECK(season.fishByMonth[4] == 0);
+    CHECK_FALSE(season.flies.empty());
+    CHECK(seasonReport(book, "1999").days.empty());
 }

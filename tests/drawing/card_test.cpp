@@ -1,5 +1,6 @@
 // Cards read back and measured: the PDF by poppler, as a printer would see it.
 #include "drawing/card.h"
+#include "drawing/records_pages.h"
 
 #include <QFile>
 #include <QImage>
@@ -88,7 +89,7 @@ TEST_CASE("a team's sheet is written whole") {
     const QString pdf = folder.filePath(QStringLiteral("team.pdf"));
     REQUIRE(drawing::writeTeamSheet(pdf, {QStringLiteral("West shore"),
                                           QStringLiteral("pass"),
-                                          {{&bob, QStringLiteral("bob"), {}}, {&point, QStringLiteral("point"), {}}},
+                                          {{bob, QStringLiteral("bob"), {}}, {point, QStringLiteral("point"), {}}},
                                           {QStringLiteral("1.6 m")},
                                           {QStringLiteral("wind")}})
                 .isEmpty());
@@ -111,4 +112,63 @@ TEST_CASE("a contest's gauge is as long as its longest fly to a tenth, and says 
     CHECK(drawing::writeContestGauge(pdf, card, {}).contains(QStringLiteral("longer than the card")));
     card.longestFly.reset();
     CHECK(drawing::writeContestGauge(pdf, card, {}).contains(QStringLiteral("no longest fly")));
+}
+
+TEST_CASE("a page lies on larger paper at its true size, in the middle, and is refused on smaller") {
+    QTemporaryDir folder;
+    const Plan plan = planPattern(demoBook(), "kelp-lantern").value();
+    const drawing::Page card = drawing::cardPage(plan);
+    const QString pdf = folder.filePath(QStringLiteral("a4.pdf"));
+    REQUIRE(drawing::writePage(pdf, card, drawing::Paper::a4).isEmpty());
+    const QImage page = printed(pdf, folder.path());
+    REQUIRE_FALSE(page.isNull());
+    CHECK(std::abs(page.width() / kPerMm - 297.0) < kPagePoint);  // turned the way the card lies
+    CHECK(std::abs(page.height() / kPerMm - 210.0) < kPagePoint);
+    const double top = 0.5 * (210.0 - drawing::kCardHeight);
+    CHECK(std::abs(longestRun(page, static_cast<int>((top + drawing::kCardHeight - 6.0 + 0.3) * kPerMm), qRgb(0x2b, 0x27, 0x22)) - 50.0) <
+          0.1);
+    CHECK(drawing::placeOn(drawing::Paper::a6, card));
+    const drawing::Page recipe = drawing::recipePage(plan);
+    CHECK_FALSE(drawing::placeOn(drawing::Paper::a6, recipe));
+    CHECK(drawing::writePage(pdf, recipe, drawing::Paper::a6).contains(QStringLiteral("too small")));
+    for (const drawing::Paper paper : {drawing::Paper::a5, drawing::Paper::a4, drawing::Paper::letter}) {
+        const auto place = drawing::placeOn(paper, recipe);
+        REQUIRE(place);
+        CHECK(place->size() == recipe.size);
+        CHECK(QRectF(QPointF(), drawing::sizeOf(paper, recipe)).adjusted(-0.1, -0.1, 0.1, 0.1).contains(*place));
+    }
+}
+
+TEST_CASE("a recipe's page proves the printer too, and its PDF is one for archives with a title and text to select") {
+    QTemporaryDir folder;
+    const Plan plan = planPattern(demoBook(), "heather-tinker").value();
+    const drawing::Page recipe = drawing::recipePage(plan);
+    const QString pdf = folder.filePath(QStringLiteral("recipe.pdf"));
+    REQUIRE(drawing::writePage(pdf, recipe).isEmpty());
+    const QImage page = printed(pdf, folder.path());
+    CHECK(std::abs(longestRun(page, static_cast<int>((210.0 - 6.0 + 0.3) * kPerMm), qRgb(0x2b, 0x27, 0x22)) - 50.0) < 0.1);
+    QFile file(pdf);
+    REQUIRE(file.open(QIODevice::ReadOnly));
+    const QByteArray bytes = file.readAll();
+    CHECK(bytes.contains("pdfaid:part"));
+    QProcess words;
+    words.start(QStringLiteral("pdftotext"), {pdf, QStringLiteral("-")});
+    REQUIRE(words.waitForFinished());
+    CHECK(QString::fromUtf8(words.readAllStandardOutput()).contains(QStringLiteral("Heather Tinker")));
+}
+
+TEST_CASE("a season's page has the year's days on a strip of its width, and an empty year says so") {
+    QTemporaryDir folder;
+    const Book book = demoBook();
+    const SeasonReport season = seasonReport(book, seasonsOf(book).front());
+    REQUIRE_FALSE(season.days.empty());
+    std::vector<drawing::SeasonFly> flies;
+    for (const Rate& rate : season.flies)
+        flies.push_back({rate, planPattern(book, "kelp-lantern").value()});
+    const QString pdf = folder.filePath(QStringLiteral("season.pdf"));
+    REQUIRE(drawing::writePage(pdf, drawing::seasonPage(season, flies, QStringLiteral("Skerrin"))).isEmpty());
+    const QImage page = printed(pdf, folder.path(), 10.0);
+    CHECK(std::abs(page.width() / 10.0 - 190.0) < kPagePoint);
+    CHECK(std::abs(page.height() / 10.0 - 277.0) < kPagePoint);
+    CHECK(drawing::writePage(pdf, drawing::seasonPage(seasonReport(book, "1901"), {}, {})).isEmpty());
 }

@@ -1,0 +1,29 @@
+// What shows numbers that can be asked (interface.md, law 4): a widget says which of them lies under a point, or which one
+// the keyboard is at.
+#pragma once
+
+#include <QPoint>
+#include <optional>
+#include <variant>
+
+#include "asking/asking.h"
+
+namespace machair::app {
+
+struct CheckAsked {
+    std::size_t check = 0;  // its place in the team's report
+    bool operator==(const CheckAsked&) const = default;
+};
+using Question = std::variant<FigureRef, CheckAsked>;
+
+class Askable {
+  public:
+    Askable() = default;
+    virtual ~Askable() = default;
+    Askable(const Askable&) = delete;
+    Askable& operator=(const Askable&) = delete;
+    // `at` in the widget's own pixels; none where the keyboard asks.
+    [[nodiscard]] virtual std::optional<Question> questionAt(std::optional<QPoint> at) const = 0;
+};
+
+}  // namespace machair::app
