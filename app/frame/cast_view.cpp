@@ -221,6 +221,9 @@ void CastView::refreshVerdict() {
 }
 
 void CastView::rebuild() {
+    std::map<Position, double> hung;
+    for (const Hanging& fly : flies_)
+        hung[fly.position] = fly.view.origin.y();
     flies_.clear();
     if (const auto& report = document_.teamReport())
         for (const TeamFly& fly : report->flies) {
@@ -235,7 +238,19 @@ void CastView::rebuild() {
     refreshVerdict();
     updateGeometry();
     place();
+    settle(hung);
     update();
+}
+
+// From where each hung to where it hangs now, so that one sees which of them sinks otherwise.
+void CastView::settle(const std::map<Position, double>& hung) {
+    bool moved = false;
+    for (Hanging& fly : flies_) {
+        const auto before = hung.find(fly.position);
+        fly.from = before == hung.end() ? 0.0 : fly.view.origin.y() - before->second;
+        moved = moved || std::abs(fly.from) > 1.0;
+    }
+    if (moved) settles_->begin();
 }
 
 int CastView::verdictWidth() { return grownWithText(kVerdictWidth); }
@@ -310,7 +325,8 @@ void CastView::paintLeader(QPainter& painter) const {
     QPointF last(0.0, 8.0);
     for (std::size_t i = 0; i < flies_.size(); ++i) {
         const Hanging& fly = flies_[i];
-        const QPointF eye = fly.view.origin + fly.view.pxPerMm * QPointF(-2.6 * fly.scene.hook.wire, 0.7 * fly.scene.hook.wire);
+        const QPointF eye = fly.view.origin + QPointF(0.0, settling(fly)) +
+                            fly.view.pxPerMm * QPointF(-2.6 * fly.scene.hook.wire, 0.7 * fly.scene.hook.wire);
         if (i + 1 == flies_.size()) {  // the leader itself runs to the last fly
             const double run = eye.x() - last.x();
             main.cubicTo(last + QPointF(0.45 * run, 4.0), eye - QPointF(0.30 * run, 0.55 * (eye.y() - last.y())), eye);
@@ -340,7 +356,7 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
         view.origin -= fly.rect.topLeft();
         drawing::paintFly(own, fly.scene, view);
     }
-    painter.drawImage(fly.rect.topLeft(), fly.picture);
+    painter.drawImage(fly.rect.topLeft() + QPointF(0.0, settling(fly)), fly.picture);
     const Colours& c = theme_.colours();
     const bool chosen = document_.position() == fly.position;
     const double left = fly.rect.right() + 2.0;

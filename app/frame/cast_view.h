@@ -4,11 +4,13 @@
 
 #include <QWidget>
 #include <array>
+#include <map>
 #include <optional>
 #include <vector>
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/motion.h"
 #include "parts/spoken.h"
 #include "theme/theme.h"
 
@@ -63,9 +65,12 @@ class CastView : public QWidget, public Spoken {
         QString name;
         QString sinks;
         QImage picture;
+        double from = 0.0;  // px that it hung above where it hangs now, before the team changed
     };
     void rebuild();
+    [[nodiscard]] double settling(const Hanging& fly) const { return -settles_->left() * fly.from; }  // px below its place
     void place();
+    void settle(const std::map<Position, double>& hung);
     [[nodiscard]] static int verdictWidth();  // px at the right, for the team and what is to be said of it
     void refreshTeams();
     void buildTeamMenu();
@@ -93,6 +98,7 @@ class CastView : public QWidget, public Spoken {
     std::vector<Hanging> flies_;
     std::vector<std::pair<Position, QRectF>> empty_;
     std::optional<Position> hovered_;
+    Motion* settles_ = new Motion(this);
 };
 
 }  // namespace machair::app

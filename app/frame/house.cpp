@@ -15,6 +15,7 @@
 #include "editing/tying_hand.h"
 #include "frame/panel.h"
 #include "parts/label.h"
+#include "parts/motion.h"
 #include "parts/schools_panel.h"
 #include "theme/screens.h"
 #include "units/text.h"
@@ -26,6 +27,7 @@ namespace {
 const QString kBench = QStringLiteral("window/bench");
 const QString kText = QStringLiteral("house/text");
 const QString kLengths = QStringLiteral("house/lengths");
+const QString kStill = QStringLiteral("house/still");
 constexpr int kLeastText = 80, kMostText = 200, kStep = 10, kUsual = 100;
 
 struct LightingName {
@@ -108,6 +110,8 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
       textSaid_(new Label),
       left_(toolButton("house-left", tr("I tie with the left hand"), tr("The bench is mirrored, and its words follow"))),
       far_(toolButton("house-far", tr("I look from the far side"), tr("At the vice: as the fly is seen from across it"))),
+      still_(toolButton("house-still", tr("Nothing moves by itself"),
+                        tr("Flies hang where they hang at once, as where the system has its animations off"))),
       screensSaid_(new Label),
       devicesSaid_(new Label) {
     setObjectName(QStringLiteral("house"));
@@ -165,6 +169,12 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
         emit leftHandChosen(left);
     });
     column->addWidget(left_, 0, Qt::AlignLeft);
+    still_->setCheckable(true);
+    connect(still_, &QToolButton::clicked, this, [this](bool still) {
+        settings_.setValue(kStill, still);
+        keepStill(still);
+    });
+    column->addWidget(still_, 0, Qt::AlignLeft);
     far_->setCheckable(true);
     connect(far_, &QToolButton::clicked, this, &House::farSideChosen);
     column->addWidget(far_, 0, Qt::AlignLeft);
@@ -264,12 +274,14 @@ void House::refresh() {
     textSaid_->setText(tr("%1 %").arg(percent));
     left_->setChecked(tiesLeftHanded(settings_));
     far_->setChecked(seesFarSide(settings_));
+    still_->setChecked(settings_.value(kStill, false).toBool());
     sayDevices();
 }
 
 void House::restore() {
     useTextSize(settings_.value(kText, kUsual).toInt());
     sayLengthsIn(lengthsOf(settings_));
+    keepStill(settings_.value(kStill, false).toBool());
     if (tiesLeftHanded(settings_)) emit leftHandChosen(true);
 }
 

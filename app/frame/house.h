@@ -56,6 +56,7 @@ class House : public QFrame {
     Label* textSaid_;
     QToolButton* left_;
     QToolButton* far_;
+    QToolButton* still_;
     Label* screensSaid_;
     Label* devicesSaid_;
 };

@@ -10,6 +10,8 @@
 #include "drift/water_section.h"
 #include "tests/app/at.h"
 
+#include "parts/motion.h"
+
 using namespace machair;
 using namespace machair::app;
 using namespace machair::app::tests;
@@ -130,4 +132,26 @@ TEST_CASE("a contest's length gauge is written from its rule card, and only wher
     QTest::keyClick(field, Qt::Key_Delete);
     QTest::keyClick(field, Qt::Key_Return);
     CHECK_FALSE(button->isVisible());
+}
+
+TEST_CASE("flies settle to where they hang when the team changes, are there in a fifth of a second, and stand still where asked to") {
+    Bench bench;
+    const auto change = [&] {
+        const TeamSpec& team = *bench.document().team();
+        CHECK(bench.document().apply(changeTeamFly(bench.document().book(), team.id, Position::bob, Fly("brass-buoy"))).empty());
+    };
+    auto* motion = bench.cast()->findChild<QVariantAnimation*>();
+    REQUIRE(motion);
+    const double before = bench.cast()->eyeDepth(Position::bob);
+    change();
+    CHECK(bench.cast()->eyeDepth(Position::bob) != before);
+    CHECK(motion->state() == QAbstractAnimation::Stopped);  // the house of a test is still
+    bench.document().undoStack().undo();
+    keepStill(false);
+    if (isStill()) return;  // this desktop has no animations
+    change();
+    CHECK(motion->state() == QAbstractAnimation::Running);
+    CHECK(motion->duration() <= 200);
+    QTRY_COMPARE(motion->state(), QAbstractAnimation::Stopped);
+    keepStill(true);
 }

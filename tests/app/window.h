@@ -34,6 +34,7 @@ class Bench {
         REQUIRE(folder_.isValid());
         std::filesystem::copy_file(MACHAIR_DEMO, file().toStdString());
         settings_ = std::make_unique<QSettings>(folder_.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat);
+        settings_->setValue(QStringLiteral("house/still"), true);  // what is looked at stands still
         open();
     }
     [[nodiscard]] QString file() const { return folder_.filePath(QStringLiteral("skerrin.machair.json")); }
