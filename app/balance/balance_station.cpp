@@ -145,6 +145,17 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings
 QWidget* BalanceStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
+    addSchool(column);
+    addSheets(column);
+    addChecks(column);
+    addMends(column);
+    dressCards();
+    addPlace(column);
+    return panel;
+}
+
+// What a team should be, and who says so.
+void BalanceStation::addSchool(QVBoxLayout* column) {
     auto* school = new QHBoxLayout;
     school->addWidget(heading(tr("School")));
     schools_->setObjectName(QStringLiteral("team-school"));
@@ -160,6 +171,18 @@ QWidget* BalanceStation::makePanel() {
     belief_->setObjectName(QStringLiteral("belief"));
     belief_->setWordWrap(true);
     column->addWidget(belief_);
+    connect(schools_, &QComboBox::activated, this, [this](int i) {
+        if (document_.team())
+            document_.refuse(
+                document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString())));
+    });
+    connect(copy, &QToolButton::clicked, this, [this] {
+        if (document_.team()) document_.refuse(document_.apply(copySchool(document_.book(), document_.team()->id)));
+    });
+}
+
+// The leader, the own school's numbers and the paper, each dropped down by its button.
+void BalanceStation::addSheets(QVBoxLayout* column) {
     auto* more = new QHBoxLayout;
     const auto popup = [this](const char* name, const QString& title, FieldsForm* form) {
         auto* open = new QToolButton;
@@ -200,6 +223,9 @@ QWidget* BalanceStation::makePanel() {
         askWhereToWrite(this, tr("Keep the team's sheet as"), QString(), tr("PDF (*.pdf);;SVG (*.svg)"), QString(),
                         &BalanceStation::writeSheet);
     });
+}
+
+void BalanceStation::addChecks(QVBoxLayout* column) {
     column->addWidget(heading(tr("What it asks")));
     column->addWidget(checks_);
     connect(checks_, &TeamSheet::chose, this, [this] {
@@ -207,6 +233,10 @@ QWidget* BalanceStation::makePanel() {
         sayCheck();
     });
     connect(checks_, &TeamSheet::mendAsked, this, &BalanceStation::propose);
+}
+
+// The search for what would mend it; its cards stand under the flies.
+void BalanceStation::addMends(QVBoxLayout* column) {
     auto* seek = new QHBoxLayout;
     seek->addWidget(heading(tr("Mend")));
     seek->addStretch(1);
@@ -238,6 +268,15 @@ QWidget* BalanceStation::makePanel() {
     words_->setMinimumHeight(3 * QFontMetrics(words_->font()).lineSpacing());
     words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
     column->addWidget(words_);
+    connect(find_, &QToolButton::clicked, this, [this] {
+        if (background_.running())
+            background_.stop();
+        else
+            propose();
+    });
+}
+
+void BalanceStation::dressCards() {
     asLines(proposals_, "proposals", tr("What would mend it, as cards"));
     // Side by side under the flies, where all of them are seen at once.
     proposals_->setFlow(QListView::LeftToRight);
@@ -252,6 +291,13 @@ QWidget* BalanceStation::makePanel() {
     proposals_->installEventFilter(this);
     proposals_->viewport()->installEventFilter(this);
     proposals_->hide();
+    connect(proposals_, &QListWidget::currentRowChanged, this, &BalanceStation::preview);
+    connect(proposals_, &QListWidget::itemEntered, this, [this](QListWidgetItem* item) { preview(proposals_->row(item)); });
+    connect(proposals_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(proposals_->row(item)); });
+}
+
+// The place of the chosen fly, and how it is fished there.
+void BalanceStation::addPlace(QVBoxLayout* column) {
     auto* places = new QHBoxLayout;
     places->addWidget(heading(tr("Its place")));
     places->addStretch(1);
@@ -277,24 +323,6 @@ QWidget* BalanceStation::makePanel() {
     connect(five, &QToolButton::toggled, flies_, &TeamView::showFive);
     connect(off, &QToolButton::clicked, flies_, &TeamView::takeOff);
     column->addStretch(1);
-    connect(schools_, &QComboBox::activated, this, [this](int i) {
-        if (document_.team())
-            document_.refuse(
-                document_.apply(changeTeamSchool(document_.book(), document_.team()->id, schools_->itemData(i).toString().toStdString())));
-    });
-    connect(copy, &QToolButton::clicked, this, [this] {
-        if (document_.team()) document_.refuse(document_.apply(copySchool(document_.book(), document_.team()->id)));
-    });
-    connect(find_, &QToolButton::clicked, this, [this] {
-        if (background_.running())
-            background_.stop();
-        else
-            propose();
-    });
-    connect(proposals_, &QListWidget::currentRowChanged, this, &BalanceStation::preview);
-    connect(proposals_, &QListWidget::itemEntered, this, [this](QListWidgetItem* item) { preview(proposals_->row(item)); });
-    connect(proposals_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(proposals_->row(item)); });
-    return panel;
 }
 
 void BalanceStation::showEvent(QShowEvent*) { refresh(); }

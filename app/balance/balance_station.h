@@ -15,6 +15,7 @@ class QListWidgetItem;
 class QSettings;
 class QProgressBar;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -38,6 +39,12 @@ class BalanceStation : public QWidget {
 
   private:
     QWidget* makePanel();
+    void addSchool(QVBoxLayout* column);
+    void addSheets(QVBoxLayout* column);
+    void addChecks(QVBoxLayout* column);
+    void addMends(QVBoxLayout* column);
+    void dressCards();
+    void addPlace(QVBoxLayout* column);
     void refresh();
     void refreshSchools();
     void refreshBox();

@@ -203,6 +203,15 @@ QWidget* CheckStation::makePairs() {
 QWidget* CheckStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
+    addModes(column);
+    addPhoto(column);
+    column->addWidget(makeMeasuring(), 1);
+    column->addWidget(makeHand());
+    handPanel_->hide();
+    return panel;
+}
+
+void CheckStation::addModes(QVBoxLayout* column) {
     auto* modes = new QHBoxLayout;
     modes->setSpacing(3);
     for (const auto& [name, text, tip, mode] :
@@ -221,6 +230,9 @@ QWidget* CheckStation::makePanel() {
     modes_.front()->setChecked(true);
     modes->addStretch(1);
     column->addLayout(modes);
+}
+
+void CheckStation::addPhoto(QVBoxLayout* column) {
     auto* picture = new QHBoxLayout;
     auto* open = toolButton("open-photo", tr("Open a photograph…"), tr("A picture of the fly in the vice, from the side, on a plain card"));
     connect(open, &QToolButton::clicked, this, &CheckStation::askForPhoto);
@@ -234,9 +246,12 @@ QWidget* CheckStation::makePanel() {
     progress_->setMaximumHeight(5);
     progress_->hide();
     column->addWidget(progress_);
+}
+
+// What is measured, part after part, and the look.
+QWidget* CheckStation::makeMeasuring() {
     measuring_ = new QWidget;
-    auto* outer = column;
-    column = new QVBoxLayout(measuring_);
+    auto* column = new QVBoxLayout(measuring_);
     column->setContentsMargins(0, 0, 0, 0);
     said_->setObjectName(QStringLiteral("check-said"));
     said_->setWordWrap(true);
@@ -262,9 +277,13 @@ QWidget* CheckStation::makePanel() {
     keep_->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Return));
     connect(keep_, &QToolButton::clicked, this, &CheckStation::keep);
     column->addWidget(keep_);
-    outer->addWidget(measuring_, 1);
+    return measuring_;
+}
+
+// What the hand always does, of one kind of part.
+QWidget* CheckStation::makeHand() {
     handPanel_ = new QWidget;
-    column = new QVBoxLayout(handPanel_);
+    auto* column = new QVBoxLayout(handPanel_);
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(heading(tr("Your hand")));
     handPart_->setObjectName(QStringLiteral("hand-part"));
@@ -274,10 +293,8 @@ QWidget* CheckStation::makePanel() {
     handSaid_->setWordWrap(true);
     column->addWidget(handSaid_);
     column->addStretch(1);
-    outer->addWidget(handPanel_);
-    handPanel_->hide();
     connect(handPart_, &QComboBox::activated, this, &CheckStation::refreshHand);
-    return panel;
+    return handPanel_;
 }
 
 void CheckStation::choose(Mode mode) {

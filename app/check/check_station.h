@@ -21,6 +21,7 @@ class QListWidget;
 class QProgressBar;
 class QStackedWidget;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -49,6 +50,10 @@ class CheckStation : public QWidget, public ReadsLengths {
   private:
     enum class Mode { calliper, photo, hand, eye, pairs };
     QWidget* makePanel();
+    void addModes(QVBoxLayout* column);
+    void addPhoto(QVBoxLayout* column);
+    QWidget* makeMeasuring();
+    QWidget* makeHand();
     QWidget* makeBench();
     QWidget* makePairs();
     void choose(Mode mode);

@@ -86,6 +86,13 @@ CutStation::CutStation(Document& document, const Theme& theme, QSettings& settin
 QWidget* CutStation::makeBar() {
     auto* bar = new QWidget;
     auto* column = panelColumn(bar);
+    addScope(column);
+    addSaid(column);
+    return bar;
+}
+
+// What is laid out, the noodle that teaches the next, and the card.
+void CutStation::addScope(QVBoxLayout* column) {
     auto* top = new QHBoxLayout;
     top->addWidget(heading(tr("Lay out for")));
     scope_->setObjectName(QStringLiteral("scope"));
@@ -143,6 +150,18 @@ QWidget* CutStation::makeBar() {
     for (QToolButton* one : {card, print, calibrate})
         top->addWidget(one);
     column->addLayout(top);
+    connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
+    connect(scope_, &QComboBox::currentIndexChanged, this, [this](int i) {
+        flies_->setEnabled(i == 0);
+        plan();
+    });
+    connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
+    connect(card, &QToolButton::clicked, this, &CutStation::askForCard);
+    connect(print, &QToolButton::clicked, this, &CutStation::printCard);
+    connect(calibrate, &QToolButton::toggled, gauge_, &GaugeView::calibrate);
+}
+
+void CutStation::addSaid(QVBoxLayout* column) {
     progress_->setObjectName(QStringLiteral("cut-searching"));
     progress_->setRange(0, 0);
     progress_->setTextVisible(false);
@@ -163,16 +182,6 @@ QWidget* CutStation::makeBar() {
     laid_->setObjectName(QStringLiteral("cut-laid"));
     below->addWidget(laid_);
     column->addLayout(below);
-    connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
-    connect(scope_, &QComboBox::currentIndexChanged, this, [this](int i) {
-        flies_->setEnabled(i == 0);
-        plan();
-    });
-    connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
-    connect(card, &QToolButton::clicked, this, &CutStation::askForCard);
-    connect(print, &QToolButton::clicked, this, &CutStation::printCard);
-    connect(calibrate, &QToolButton::toggled, gauge_, &GaugeView::calibrate);
-    return bar;
 }
 
 void CutStation::showEvent(QShowEvent*) { plan(); }

@@ -17,6 +17,7 @@ class QSettings;
 class QSpinBox;
 class QStackedWidget;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -39,6 +40,8 @@ class CutStation : public QWidget {
 
   private:
     QWidget* makeBar();
+    void addScope(QVBoxLayout* column);
+    void addSaid(QVBoxLayout* column);
     // What is laid out: the fly on the bench so many times, or every batch that waits.
     [[nodiscard]] std::vector<TiedFlies> wanted() const;
     void plan();

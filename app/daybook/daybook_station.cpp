@@ -96,6 +96,17 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
 QWidget* DaybookStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
+    addRates(column);
+    addDays(column);
+    addEntry(column);
+    addNotes(column);
+    addFiles(column);
+    addMapping(column);
+    return panel;
+}
+
+// Fish a rod-hour by one thing, and two flies held against each other.
+void DaybookStation::addRates(QVBoxLayout* column) {
     mark_->setMinimumHeight(330);
     column->addWidget(mark_);
     auto* by = new QHBoxLayout;
@@ -123,6 +134,10 @@ QWidget* DaybookStation::makePanel() {
     compared_->setObjectName(QStringLiteral("compared"));
     compared_->setWordWrap(true);
     column->addWidget(compared_);
+    connect(factor_, &QComboBox::currentIndexChanged, this, &DaybookStation::refreshRates);
+}
+
+void DaybookStation::addDays(QVBoxLayout* column) {
     auto* add = new QHBoxLayout;
     date_->setObjectName(QStringLiteral("date"));
     date_->setAccessibleName(tr("Date of the day"));
@@ -139,6 +154,24 @@ QWidget* DaybookStation::makePanel() {
     days_->setFocusPolicy(Qt::ClickFocus);
     days_->setFocusProxy(this);
     column->addWidget(days_, 1);
+    connect(fresh, &QToolButton::clicked, this, [this] {
+        if (!document_.isOpen()) return;
+        const QString date = date_->text().trimmed();
+        const Faults faults =
+            document_.apply(addDay(document_.book(), date.toStdString(),
+                                   document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
+        document_.refuse(faults);
+        if (faults.empty()) chooseDay(DayId(date.toStdString()));
+        setFocus();
+    });
+    connect(days_, &QListWidget::currentRowChanged, this, [this] {
+        sayEntry();
+        showPhotos();
+    });
+}
+
+// How long the team fished, and the fish that is being logged by its keys.
+void DaybookStation::addEntry(QVBoxLayout* column) {
     auto* outing = new FlowLayout;
     hours_->setObjectName(QStringLiteral("outing-hours"));
     hours_->setRange(0.25, 24.0);
@@ -167,6 +200,16 @@ QWidget* DaybookStation::makePanel() {
     depth->addWidget(depth_);
     depth->addStretch(1);
     column->addLayout(depth);
+    connect(fished, &QToolButton::clicked, this, [this] {
+        const TeamSpec* team = document_.team();
+        if (day().empty() || !team) return document_.say(tr("Choose a day first, and hang a team on the cast"));
+        document_.refuse(document_.apply(addOuting(document_.book(), day(), hours_->value(), team->flies)));
+        setFocus();
+    });
+}
+
+// What the day was like, its note and its photographs.
+void DaybookStation::addNotes(QVBoxLayout* column) {
     note_->setObjectName(QStringLiteral("day-note"));
     note_->setAccessibleName(tr("A note of the day"));
     note_->setPlaceholderText(tr("a note of the day"));
@@ -191,6 +234,9 @@ QWidget* DaybookStation::makePanel() {
         document_.refuse(document_.apply(changeDayNote(document_.book(), day(), note_->text().toStdString())));
     });
     column->addWidget(photos_);
+}
+
+void DaybookStation::addFiles(QVBoxLayout* column) {
     auto* files = new FlowLayout;
     auto* photo = toolButton("add-photo", tr("Photograph…"), tr("A picture of the day; the file stays where it is"));
     auto* out = toolButton("day-out", tr("Take the day out"), tr("The chosen day, with its outings and fish; undo brings it back"));
@@ -206,6 +252,10 @@ QWidget* DaybookStation::makePanel() {
     connect(photo, &QToolButton::clicked, this, &DaybookStation::addPhotos);
     connect(importing, &QToolButton::clicked, this, &DaybookStation::askForImport);
     connect(keeping, &QToolButton::clicked, this, &DaybookStation::keepDays);
+}
+
+// A table that is taken in: which of its columns is which.
+void DaybookStation::addMapping(QVBoxLayout* column) {
     auto* inside = new QVBoxLayout(mapping_);
     inside->setContentsMargins(0, 0, 0, 0);
     inside->addWidget(heading(tr("Which column is which")));
@@ -225,31 +275,6 @@ QWidget* DaybookStation::makePanel() {
     mapping_->setObjectName(QStringLiteral("mapping"));
     mapping_->hide();
     column->addWidget(mapping_);
-    const auto say = [this](const Faults& faults) {
-        if (!faults.empty()) document_.say(qt(faults.front().line()));
-    };
-    connect(factor_, &QComboBox::currentIndexChanged, this, &DaybookStation::refreshRates);
-    connect(fresh, &QToolButton::clicked, this, [this, say] {
-        if (!document_.isOpen()) return;
-        const QString date = date_->text().trimmed();
-        const Faults faults =
-            document_.apply(addDay(document_.book(), date.toStdString(),
-                                   document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
-        say(faults);
-        if (faults.empty()) chooseDay(DayId(date.toStdString()));
-        setFocus();
-    });
-    connect(fished, &QToolButton::clicked, this, [this, say] {
-        const TeamSpec* team = document_.team();
-        if (day().empty() || !team) return document_.say(tr("Choose a day first, and hang a team on the cast"));
-        say(document_.apply(addOuting(document_.book(), day(), hours_->value(), team->flies)));
-        setFocus();
-    });
-    connect(days_, &QListWidget::currentRowChanged, this, [this] {
-        sayEntry();
-        showPhotos();
-    });
-    return panel;
 }
 
 void DaybookStation::chooseDay(const DayId& id) {

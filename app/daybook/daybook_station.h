@@ -19,6 +19,7 @@ class QDoubleSpinBox;
 class QFormLayout;
 class QLineEdit;
 class QListWidget;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -47,6 +48,12 @@ class DaybookStation : public QWidget {
 
   private:
     QWidget* makePanel();
+    void addRates(QVBoxLayout* column);
+    void addDays(QVBoxLayout* column);
+    void addEntry(QVBoxLayout* column);
+    void addNotes(QVBoxLayout* column);
+    void addFiles(QVBoxLayout* column);
+    void addMapping(QVBoxLayout* column);
     void refresh();
     void refreshRates();
     void sayEntry();

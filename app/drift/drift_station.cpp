@@ -108,6 +108,13 @@ QDoubleSpinBox* DriftStation::blank(const char* name, const QString& label, doub
 QWidget* DriftStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
+    addRetrieve(column);
+    addDay(column);
+    addAnswers(column);
+    return panel;
+}
+
+void DriftStation::addRetrieve(QVBoxLayout* column) {
     column->addWidget(heading(tr("The retrieve")));
     style_->setObjectName(QStringLiteral("drift-style"));
     style_->setAccessibleName(tr("How it is retrieved"));
@@ -126,6 +133,10 @@ QWidget* DriftStation::makePanel() {
     pulls_->hide();
     column->addWidget(pulls_);
     column->addSpacing(4);
+    connect(style_, &QComboBox::currentIndexChanged, this, [this] { handlingChanged(); });
+}
+
+void DriftStation::addDay(QVBoxLayout* column) {
     column->addWidget(heading(tr("The day")));
     auto* boat = new FlowLayout;
     ofDay_->setObjectName(QStringLiteral("drift-of-day"));
@@ -141,6 +152,11 @@ QWidget* DriftStation::makePanel() {
     waves_->setToolTip(tr("Runs the wave at three of its phases and says how much it moves the flies"));
     column->addWidget(waves_);
     column->addSpacing(4);
+    connect(waves_, &QCheckBox::toggled, this, [this] { handlingChanged(); });
+}
+
+// What comes of it, and what it can be asked.
+void DriftStation::addAnswers(QVBoxLayout* column) {
     column->addWidget(heading(tr("What comes of it")));
     words_->setObjectName(QStringLiteral("drift-words"));
     words_->setWordWrap(true);
@@ -163,9 +179,6 @@ QWidget* DriftStation::makePanel() {
     why->setWordWrap(true);
     why->setFont(faceScaled(0.88));
     column->addWidget(why);
-    connect(waves_, &QCheckBox::toggled, this, [this] { handlingChanged(); });
-    connect(style_, &QComboBox::currentIndexChanged, this, [this] { handlingChanged(); });
-    return panel;
 }
 
 // Of the retrieve as it is broken up; nothing for a steady one.

@@ -37,6 +37,9 @@ class DriftStation : public QWidget {
 
   private:
     QWidget* makePanel();
+    void addRetrieve(QVBoxLayout* column);
+    void addDay(QVBoxLayout* column);
+    void addAnswers(QVBoxLayout* column);
     [[nodiscard]] QDoubleSpinBox* blank(const char* name, const QString& label, double low, double high, double step, int decimals,
                                         double value, const QString& unit);
     [[nodiscard]] Handling handling() const;

@@ -84,6 +84,14 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
 QWidget* EveningStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
+    addBatches(column);
+    addTime(column);
+    addRun(column);
+    return panel;
+}
+
+// What is to be tied, and the chosen batch's own words.
+void EveningStation::addBatches(QVBoxLayout* column) {
     column->addWidget(heading(tr("Batches")));
     batches_->setObjectName(QStringLiteral("batches"));
     batches_->setAccessibleName(tr("Batches"));
@@ -118,6 +126,24 @@ QWidget* EveningStation::makePanel() {
         const auto& batches = document_.book().batches;
         if (row >= 0 && static_cast<std::size_t>(row) < batches.size()) batch_->show(fieldsOf(batches[static_cast<std::size_t>(row)]));
     });
+    connect(more, &QToolButton::clicked, this, [this] {
+        if (document_.pattern()) document_.refuse(document_.apply(addBatch(document_.book(), document_.pattern()->id, wanted_->value())));
+    });
+    connect(tied, &QToolButton::clicked, this, [this] {
+        const auto* item = batches_->currentItem();
+        if (!item) return document_.say(tr("Choose a batch first"));
+        // The time since the last one was tied is how long this one took, where it can be: nobody ties in a minute.
+        constexpr double kLeast = 2.0, kMost = 90.0;
+        const double minutes = sinceLast_.isValid() ? static_cast<double>(sinceLast_.elapsed()) / 60'000.0 : 0.0;
+        const Faults faults = document_.apply(tieOneOf(document_.book(), BatchId(item->data(Qt::UserRole).toString().toStdString()),
+                                                       minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
+        sinceLast_.start();
+        if (!faults.empty()) document_.say(qt(faults.front().line()));
+    });
+}
+
+// How long there is, and in which way it is spent.
+void EveningStation::addTime(QVBoxLayout* column) {
     auto* time = new QHBoxLayout;
     time->addWidget(new Label(tr("There are")));
     minutes_->setObjectName(QStringLiteral("minutes"));
@@ -147,6 +173,12 @@ QWidget* EveningStation::makePanel() {
     time->addStretch(1);
     column->addLayout(time);
     column->addWidget(way_);
+    connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::askEvening);
+    connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
+}
+
+// The evening as it runs, and what is taken from it.
+void EveningStation::addRun(QVBoxLayout* column) {
     said_->setObjectName(QStringLiteral("evening-said"));
     said_->setWordWrap(true);
     column->addWidget(said_);
@@ -168,23 +200,6 @@ QWidget* EveningStation::makePanel() {
     column->addLayout(out);
     connect(calendar, &QToolButton::clicked, this, &EveningStation::keepCalendar);
     connect(buying, &QToolButton::clicked, this, &EveningStation::keepBuyingList);
-    connect(more, &QToolButton::clicked, this, [this] {
-        if (document_.pattern()) document_.refuse(document_.apply(addBatch(document_.book(), document_.pattern()->id, wanted_->value())));
-    });
-    connect(tied, &QToolButton::clicked, this, [this] {
-        const auto* item = batches_->currentItem();
-        if (!item) return document_.say(tr("Choose a batch first"));
-        // The time since the last one was tied is how long this one took, where it can be: nobody ties in a minute.
-        constexpr double kLeast = 2.0, kMost = 90.0;
-        const double minutes = sinceLast_.isValid() ? static_cast<double>(sinceLast_.elapsed()) / 60'000.0 : 0.0;
-        const Faults faults = document_.apply(tieOneOf(document_.book(), BatchId(item->data(Qt::UserRole).toString().toStdString()),
-                                                       minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
-        sinceLast_.start();
-        if (!faults.empty()) document_.say(qt(faults.front().line()));
-    });
-    connect(minutes_, &QSpinBox::valueChanged, this, &EveningStation::askEvening);
-    connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
-    return panel;
 }
 
 void EveningStation::showEvent(QShowEvent*) { refresh(); }

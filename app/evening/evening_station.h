@@ -16,6 +16,7 @@ class QListWidget;
 class QSpinBox;
 class QTimeEdit;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -39,6 +40,9 @@ class EveningStation : public QWidget {
 
   private:
     QWidget* makePanel();
+    void addBatches(QVBoxLayout* column);
+    void addTime(QVBoxLayout* column);
+    void addRun(QVBoxLayout* column);
     void runEvening(bool on);
     // Minutes since the evening began; nothing where it doesn't run.
     [[nodiscard]] std::optional<double> minutesGone() const;
