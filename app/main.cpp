@@ -7,6 +7,7 @@
 
 #include "frame/application.h"
 #include "frame/main_window.h"
+#include "store/about.h"
 #include "theme/theme.h"
 
 namespace {
@@ -38,7 +39,8 @@ Wanted read(const QApplication& application) {
 int main(int argc, char** argv) {
     machair::app::Application application(argc, argv);
     QApplication::setApplicationName(QStringLiteral("machair"));
-    QApplication::setApplicationVersion(QStringLiteral(MACHAIR_VERSION));
+    QApplication::setApplicationVersion(QString::fromStdString(machair::store::about()) + QStringLiteral(", Qt ") +
+                                        QString::fromLatin1(qVersion()));
     QApplication::setDesktopFileName(QStringLiteral("machair"));
     QApplication::setWindowIcon(QIcon(QStringLiteral(":/icon/machair.svg")));
     const Wanted wanted = read(application);

@@ -40,18 +40,18 @@ struct Shot {
 };
 
 // Shown, and nothing works in the background any more.
-void settle(MainWindow& window) {
+void settle() {
     constexpr int kLongest = 60000, kQuiet = 250;  // ms
     const QDeadlineTimer longest(kLongest);
     QDeadlineTimer quiet(kQuiet);
     while (!longest.hasExpired() && !quiet.hasExpired()) {
         QApplication::processEvents(QEventLoop::AllEvents, 20);
-        const auto works = window.findChildren<Background*>();
-        if (std::ranges::any_of(works, &Background::running)) quiet.setRemainingTime(kQuiet);
+        if (Background::anyRunning()) quiet.setRemainingTime(kQuiet);
     }
 }
 
 void press(MainWindow& window, const QString& name) {
+    if (name == QLatin1String("finder")) return window.find();
     if (auto* button = window.findChild<QAbstractButton*>(name)) return button->click();
     if (auto* action = window.findChild<QAction*>(name)) action->trigger();
 }
@@ -86,18 +86,18 @@ bool take(const Shot& shot) {
     window.resize(shot.size);
     arrange(window, shot);
     window.show();
-    settle(window);
+    settle();
     for (const QString& name : shot.press.split(QLatin1Char(','), Qt::SkipEmptyParts)) {
         press(window, name);
-        settle(window);
+        settle();
     }
     if (shot.ask) {
         QKeyEvent question(QEvent::KeyPress, Qt::Key_Question, Qt::ShiftModifier, QStringLiteral("?"));
         window.findChild<Ticket*>()->setFocus();
         window.activateWindow();
-        settle(window);
+        settle();
         QApplication::sendEvent(window.findChild<Ticket*>(), &question);
-        settle(window);
+        settle();
     }
     const bool saved = window.grab().save(shot.file);
     QTextStream(saved ? stdout : stderr) << (saved ? "saved " : "could not write ") << shot.file << Qt::endl;
@@ -125,7 +125,7 @@ std::vector<Shot> shipped(const QString& folder) {
     sizes.press = QStringLiteral("sizes");
     Shot slips = at("cut-slips", "cut");
     slips.dressing = QStringLiteral("heather-tinker");
-    slips.press = QStringLiteral("cut-feathers");
+    slips.press = QStringLiteral("show-feathers");
     Shot tray = at("cut-tray", "cut");
     tray.dressing = QStringLiteral("heather-tinker");
     Shot photo = at("check-photo", "check");

@@ -1,6 +1,7 @@
 // What planning, loading and weighing cost. Targets: one plan < 1 ms, the demo < 20 ms.
 #include <benchmark/benchmark.h>
 
+#include "asking/asking.h"
 #include "benchmarks/demo_book.h"
 #include "team/team.h"
 
@@ -19,6 +20,16 @@ static void planTheFullestOfTheAlbum(benchmark::State& state) {
         benchmark::DoNotOptimize(planPattern(album, "gannet-hermit"));
 }
 BENCHMARK(planTheFullestOfTheAlbum)->Unit(benchmark::kMillisecond);
+
+// Asking is a press: every figure of the fullest fly, one after another; an answer is to come within 5 ms.
+static void askANumber(benchmark::State& state) {
+    const Plan plan = planPattern(demoBook(), kFullestFly).value();
+    const auto figures = figuresToAsk(plan);
+    std::size_t at = 0;
+    for (auto _ : state)
+        benchmark::DoNotOptimize(ask(plan, figures[at++ % figures.size()]));
+}
+BENCHMARK(askANumber)->Unit(benchmark::kMillisecond);
 
 static void planTheAlbum(benchmark::State& state) {
     const Book album = store::readBenchFile(MACHAIR_ALBUM).value().book;

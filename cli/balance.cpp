@@ -45,18 +45,11 @@ Json proposalReport(const Proposal& proposal) {
             {"checks", checksReport(proposal.checks)}};
 }
 
-struct BalanceVerb : OnBook {
+struct BalanceVerb : OnTeam {
     static constexpr const char* kName = "balance";
     static constexpr const char* kHelp = "the smallest changes that make a team pass";
     static constexpr const char* kExample = "machair-cli balance skerrin.machair --team west-shore --water skerrin";
 
-    std::string team;
-    DayAsked day;
-
-    void arguments(CLI::App& verb) {
-        verb.add_option("--team", team, "its id")->required();
-        day.arguments(verb, Wind::mayBeSaid);
-    }
     [[nodiscard]] int run() const {
         return withBook(*this, [&](const Book& book) {
             const auto report = day.in(book).and_then([&](const DayAsked::Day& on) { return balanceTeam(book, TeamId(team), on.setting); });

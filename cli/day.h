@@ -28,6 +28,16 @@ struct DayAsked {
     [[nodiscard]] Result<Day> in(const Book& book) const;
 };
 
+// A verb that is asked of a team on a day.
+struct OnTeam : OnBook {
+    std::string team;
+    DayAsked day;
+    void arguments(CLI::App& verb) {
+        verb.add_option("--team", team, "its id")->required();
+        day.arguments(verb, Wind::mayBeSaid);
+    }
+};
+
 // --light and --colour.
 void lightOptions(CLI::App& verb, std::string& light, std::string& colour);
 

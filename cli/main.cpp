@@ -2,12 +2,13 @@
 #include <exception>
 
 #include "cli/verb.h"
+#include "store/about.h"
 
 int main(int argc, char** argv) {
     using namespace machair::cli;
     try {
         CLI::App app;
-        app.set_version_flag("--version", MACHAIR_VERSION);
+        app.set_version_flag("--version", "machair-cli " + machair::store::about());
         int result = kDone;
         addVerbs(app, result);
         try {

@@ -6,18 +6,11 @@ namespace machair::cli {
 
 namespace {
 
-struct TeamVerb : OnBook {
+struct TeamVerb : OnTeam {
     static constexpr const char* kName = "team";
     static constexpr const char* kHelp = "one to five flies weighed as one team on a day";
     static constexpr const char* kExample = "machair-cli team skerrin.machair --team west-shore --water skerrin";
 
-    std::string team;
-    DayAsked day;
-
-    void arguments(CLI::App& verb) {
-        verb.add_option("--team", team, "its id")->required();
-        day.arguments(verb, Wind::mayBeSaid);
-    }
     [[nodiscard]] int run() const {
         return withBook(*this, [&](const Book& book) {
             const auto report = day.in(book).and_then([&](const DayAsked::Day& on) { return weighTeam(book, TeamId(team), on.setting); });

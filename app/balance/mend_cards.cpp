@@ -7,6 +7,7 @@
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
+#include "parts/card_frame.h"
 #include "parts/lengths.h"
 #include "theme/said.h"
 
@@ -35,8 +36,6 @@ std::optional<Scene> sceneOf(const Book& book, const std::optional<Fly>& fly) {
     const auto plan = planFly(book, *fly, Place("teams"));
     return plan ? std::optional(makeScene(*plan)) : std::nullopt;
 }
-
-QRect cardOf(const QStyleOptionViewItem& option) { return option.rect.adjusted(2, 3, -2, -3); }
 
 // What else would do as well stands in the tip.
 QString titleIn(const QModelIndex& index) {
@@ -75,13 +74,9 @@ void MendCards::paint(QPainter* painter, const QStyleOptionViewItem& option, con
         painter->setPen(c.inkSoft);
         return painter->drawText(option.rect.adjusted(8, 10, -4, -4), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, titleIn(index));
     }
-    const bool chosen = option.state & QStyle::State_Selected, over = option.state & QStyle::State_MouseOver;
     const QRect card = cardOf(option);
     painter->save();
-    painter->setRenderHint(QPainter::Antialiasing);
-    painter->setPen(QPen(chosen || over ? c.accent : c.line, chosen ? 2.0 : 1.0));
-    painter->setBrush(c.raised);
-    painter->drawRoundedRect(QRectF(card).adjusted(0.5, 0.5, -0.5, -0.5), 5.0, 5.0);
+    paintCardFrame(*painter, option, c);
     QRect words = card.adjusted(kPad, kPad, -kPad, -kPad);
     painter->setFont(option.font);
     painter->setPen(c.ink);

@@ -72,6 +72,8 @@ class Background : public QObject {
         setRunning(false);
     }
     [[nodiscard]] bool running() const { return running_; }
+    // Whether any is, anywhere in the window: for whoever waits till all is still.
+    [[nodiscard]] static bool anyRunning() { return runningNow_ > 0; }
 
   signals:
     void progressed(double share);
@@ -82,12 +84,14 @@ class Background : public QObject {
     void setRunning(bool running) {
         if (running == running_) return;
         running_ = running;
+        runningNow_ += running ? 1 : -1;
         emit runningChanged(running);
     }
     Document& document_;
     std::jthread thread_;
     int revision_ = 0;
     bool running_ = false;
+    static inline int runningNow_ = 0;  // of the window's thread alone
 };
 
 }  // namespace machair::app

@@ -6,6 +6,7 @@
 
 #include "book/flies.h"
 #include "editing/document.h"
+#include "parts/card_frame.h"
 #include "parts/lengths.h"
 #include "theme/said.h"
 
@@ -43,13 +44,9 @@ void ChoiceCasts::paint(QPainter* painter, const QStyleOptionViewItem& option, c
     const QStringList flies = index.data(kFlies).toStringList(), names = index.data(kNames).toStringList();
     if (flies.size() != 3) return QStyledItemDelegate::paint(painter, option, index);
     const Colours& c = theme_.colours();
-    const bool chosen = option.state & QStyle::State_Selected, over = option.state & QStyle::State_MouseOver;
-    const QRect card = option.rect.adjusted(2, 3, -2, -3);
+    const QRect card = cardOf(option);
     painter->save();
-    painter->setRenderHint(QPainter::Antialiasing);
-    painter->setPen(QPen(chosen || over ? c.accent : c.line, chosen ? 2.0 : 1.0));
-    painter->setBrush(c.raised);
-    painter->drawRoundedRect(QRectF(card).adjusted(0.5, 0.5, -0.5, -0.5), 5.0, 5.0);
+    paintCardFrame(*painter, option, c);
     painter->setClipRect(card.adjusted(2, 2, -2, -2));
     const int line = QFontMetrics(option.font).height();
     QRect row = card.adjusted(kEdge, 4, -kEdge, 0);

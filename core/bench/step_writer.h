@@ -83,6 +83,10 @@ class StepWriter {
 
     // Wings, cheeks (steps_wing.cpp).
     void tie(std::size_t part, const WingPlan& wing);
+    void rampFor(std::size_t part, const WingPlan& wing);
+    void prepareSlips(std::size_t part, const WingPlan& wing);
+    void sayManner(TyingStep& in, std::size_t part, const WingPlan& wing) const;
+    void setAtItsAngle(std::size_t part, const WingPlan& wing);
     void tie(std::size_t part, const PiecePlan& piece);
     void trimButts(std::size_t part, const WingPlan& wing);
 

@@ -15,19 +15,45 @@ bool StepWriter::standsBeforeBody(std::size_t i) const {
 
 void StepWriter::tie(std::size_t i, const WingPlan& wing) {
     const auto& own = writtenAs<WingPart>(i);
-    const int part = static_cast<int>(i);
     const bool first = standsBeforeBody(i);
     if (!first) {
         windRibs();
         brushOut(true);
     }
+    rampFor(i, wing);
+    prepareSlips(i, wing);
+    TyingStep& in = add(static_cast<int>(i), tyingIn(i, inMillimetres(wing.length)), at(i).station);
+    sayManner(in, i, wing);
     const bool upright = own.angle && own.angle->inDegrees() >= 60.0;
+    if (upright && wing.style != WingStyle::upright)
+        in.how += first ? "; tips over the eye" : "";
+    else if (wing.style == WingStyle::upright)
+        in.how = "tips over the eye, bound down on the bed; butts sloped back";
+    if (own.angle) {
+        setAtItsAngle(i, wing);
+    } else {
+        in.locks.emplace_back("it holds by its own loops alone");
+        in.look += wing.style == WingStyle::plume ? "; it lies free" : "; low over the body";
+    }
+    finished(i);
+    trimButts(i, wing);
+}
+
+void StepWriter::rampFor(std::size_t i, const WingPlan& wing) {
+    const auto& own = writtenAs<WingPart>(i);
+    const int part = static_cast<int>(i);
     if (wing.rampTurns > 0 && !own.angle) {
         TyingStep& ramp = add(part, {"ramp", "the bed for " + nameOfPart(i), counted(wing.rampTurns, "turn", "turns")}, at(i).station);
         ramp.how = "from the shoulder down to where it is tied in, not ahead of it";
         ramp.look = "a slope, no step";
         ramp.wrong = {"wing.cocks"};
     }
+}
+
+// Folded, or married, before it goes on.
+void StepWriter::prepareSlips(std::size_t i, const WingPlan& wing) {
+    const auto& own = writtenAs<WingPart>(i);
+    const int part = static_cast<int>(i);
     const auto* vane = std::get_if<VaneTraits>(&at(i).made.traits);
     if (wing.style == WingStyle::rolled && vane && wing.layers > 1) {
         TyingStep& fold = add(part, {"fold", nameOfPart(i) + ", " + at(i).made.title(), counted(wing.layers, "layer", "layers")}, thread_);
@@ -48,7 +74,11 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
         marry.look = "the tips meet";
         marry.wrong = {"wing.unequal"};
     }
-    TyingStep& in = add(part, tyingIn(i, inMillimetres(wing.length)), at(i).station);
+}
+
+// How each style is bound in, and what to look at.
+void StepWriter::sayManner(TyingStep& in, std::size_t i, const WingPlan& wing) const {
+    const auto& own = writtenAs<WingPart>(i);
     const std::string count = wing.count ? machair::said(counted(own.count, *wing.count, wing.style == WingStyle::hair ? "hair" : "feather",
                                                                  wing.style == WingStyle::hair ? "hairs" : "feathers"))
                                          : std::string();
@@ -83,29 +113,24 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
             in.wrong = {"wing.rolls", "wing.cocks", "wing.long", "wing.short", "wing.splits"};
             in.look = "central, in line";
     }
-    if (upright && wing.style != WingStyle::upright)
-        in.how += first ? "; tips over the eye" : "";
-    else if (wing.style == WingStyle::upright)
-        in.how = "tips over the eye, bound down on the bed; butts sloped back";
-    if (own.angle) {
-        TyingStep& set =
-            add(part, {"set", nameOfPart(i) + " at its angle", {formatNumber(own.angle->inDegrees(), 0), "degrees"}}, at(i).station);
-        set.how = upright ? "lifted, 4 turns in front of it" +
-                                std::string(wing.style == WingStyle::upright || wing.style == WingStyle::tips
-                                                ? held().uprightWings == UprightWings::divided
-                                                      ? "; parted by 2 figures-of-eight"
-                                                      : "; parted by 1 or 2 figures-of-eight if it doesn't part itself"
-                                                : "")
-                          : "2 turns under it, then ahead of it";
-        set.locks.push_back("the turns against its root hold the angle");
-        set.look = "the angle, and both sides alike";
-        set.wrong = {"wing.upright", "tuft.droops"};
-    } else {
-        in.locks.emplace_back("it holds by its own loops alone");
-        in.look += wing.style == WingStyle::plume ? "; it lies free" : "; low over the body";
-    }
-    finished(i);
-    trimButts(i, wing);
+}
+
+void StepWriter::setAtItsAngle(std::size_t i, const WingPlan& wing) {
+    const auto& own = writtenAs<WingPart>(i);
+    const int part = static_cast<int>(i);
+    const bool upright = own.angle->inDegrees() >= 60.0;
+    TyingStep& set =
+        add(part, {"set", nameOfPart(i) + " at its angle", {formatNumber(own.angle->inDegrees(), 0), "degrees"}}, at(i).station);
+    set.how =
+        upright ? "lifted, 4 turns in front of it" + std::string(wing.style == WingStyle::upright || wing.style == WingStyle::tips
+                                                                     ? held().uprightWings == UprightWings::divided
+                                                                           ? "; parted by 2 figures-of-eight"
+                                                                           : "; parted by 1 or 2 figures-of-eight if it doesn't part itself"
+                                                                     : "")
+                : "2 turns under it, then ahead of it";
+    set.locks.push_back("the turns against its root hold the angle");
+    set.look = "the angle, and both sides alike";
+    set.wrong = {"wing.upright", "tuft.droops"};
 }
 
 void StepWriter::trimButts(std::size_t i, const WingPlan& wing) {

@@ -38,26 +38,6 @@ DressingId idOf(const Book& book, const std::string& name) {
     return freeIdIn(book.patterns, id);
 }
 
-class Maker {
-  public:
-    Maker(const Book& book, int size) : book_(book), size_(size) {}
-
-    template <class Detail>
-    Detail& add(PartKind kind, Detail detail, std::initializer_list<MaterialKind> madeOf = {}) {
-        Part part;
-        part.kind = kind;
-        part.detail = std::move(detail);
-        part.material = kind == PartKind::bead ? beadFitting(book_, size_) : firstFitting(book_, madeOf, kind == PartKind::palmer);
-        parts.push_back(std::move(part));
-        return std::get<Detail>(parts.back().detail);
-    }
-    std::vector<Part> parts;
-
-  private:
-    const Book& book_;
-    int size_;  // of the hook
-};
-
 StationSpec shareBack(double share) { return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}}; }
 
 BodyPart taperedBody(double rear, double front) {
@@ -102,155 +82,177 @@ LengthSpec ofTail(double fraction) { return {Reach{PartRef{PartKind::tail}, frac
 LengthSpec past(Landmark landmark, LengthSpec by) { return {Reach{AnyLandmark(landmark), {}, Held<LengthSpec>(std::move(by)), {}}, {}}; }
 
 // Counts, turns and diameters that a tier would leave to the hook are left unwritten: they step with it.
-std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
+// The parts that a kind of fly is started with, of what the book has.
+class Maker {
+  public:
+    Maker(const Book& book, int size) : book_(book), size_(size) {}
+
+    void palmeredBob() {
+        tail(0.8, {M::tippet, M::fibres, M::hair});
+        rib({M::oval, M::wire});
+        body(0.24, 0.37, {M::dubbing});
+        add(PartKind::palmer, PalmerPart{ratioOf(1.0, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
+        collar(ratioOf(1.1, Yardstick::gape));
+    }
+    void wingedWet() {
+        tail(0.75, {M::fibres, M::hair});
+        rib({M::oval, M::wire});
+        body(0.22, 0.28, {M::dubbing, M::floss});
+        add(PartKind::wing, wingOf(WingStyle::rolled, ofTail(0.55)), {M::flank}).depth = ratioOf(0.45, Yardstick::gape);
+        collar(reachTo(Landmark::point));
+    }
+    void spider() {
+        BodyPart silk;
+        silk.method = BodyMethod::thread;
+        silk.end = StationSpec{Landmark::point, {}, {}, {}};
+        add(PartKind::body, silk);
+        BodyPart herl;
+        herl.strands = exactly(1);
+        add(PartKind::thorax, herl, {M::herl, M::dubbing});
+        collar(past(Landmark::point, ratioOf(0.1, Yardstick::gape))).full = FullnessSchool::sparse;
+    }
+    void cloakedLochFly() {
+        tail(0.7, {M::fibres, M::tippet});
+        rib({M::oval, M::wire});
+        body(0.22, 0.30, {M::dubbing});
+        add(PartKind::wing, wingOf(WingStyle::cloak, reachTo(Landmark::bend)), {M::flank, M::quill}).position = WingPosition::under;
+        add(PartKind::wing, wingOf(WingStyle::cloak, past(Landmark::bend, ratioOf(0.1, Yardstick::shank))), {M::flank, M::quill});
+        collar(reachTo(Landmark::point));
+    }
+    void filmEmerger() {
+        rib({M::wire});
+        body(0.22, 0.28, {M::dubbing});
+        add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.8, Yardstick::shank)), {M::plume, M::hair}).angle = Angle::degrees(40.0);
+        collar(ratioOf(1.3, Yardstick::gape)).angle = FibreStand::upright;
+    }
+    void beadSoftHackle() {
+        add(PartKind::bead, BeadPart{}, {M::bead});
+        rib({M::wire});
+        body(0.22, 0.28, {M::dubbing, M::floss});
+        collar(reachTo(Landmark::barb)).full = FullnessSchool::sparse;
+    }
+    void hairWing() {
+        tail(0.6, {M::tippet, M::fibres});
+        rib({M::oval, M::wire, M::tinsel});
+        add(PartKind::body, BodyPart{}, {M::floss, M::dubbing});
+        add(PartKind::throat, collarTo(ratioOf(1.05, Yardstick::gape)), {M::hackle});
+        add(PartKind::wing, wingOf(WingStyle::hair, reachTo(Landmark::rearmost)), {M::hair});
+    }
+    void uprightWing() {
+        WingPart& wing = add(PartKind::wing, wingOf(WingStyle::upright, ratioOf(0.85, Yardstick::shank)), {M::quill, M::flank});
+        wing.angle = Angle::degrees(85.0);
+        wing.width = ratioOf(0.75, Yardstick::gape);
+        parts.back().station = shareBack(0.29);
+        tail(0.9, {M::fibres, M::hair});
+        BodyPart fur;
+        fur.method = BodyMethod::level;
+        fur.front = shareBack(0.37);
+        add(PartKind::body, fur, {M::dubbing});
+        CollarPart hackle = collarOf(2.0, ratioOf(1.4, Yardstick::gape));
+        hackle.angle = FibreStand::upright;
+        add(PartKind::collar, hackle, {M::hackle});
+        parts.back().station = shareBack(0.34);
+        add(PartKind::collar, hackle);
+        parts.back().from = PartRef{PartKind::collar};
+        parts.back().station = shareBack(0.24);
+    }
+    void plumeEmerger() {
+        rib({M::wire});
+        body(0.24, 0.32, {M::dubbing});
+        add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.85, Yardstick::shank)), {M::plume});
+        collar(reachTo(Landmark::point)).full = FullnessSchool::sparse;
+    }
+    void fibreSpider() {
+        TailPart tips;
+        tips.length = ratioOf(0.9, Yardstick::gape);
+        // More strands on a larger hook, for they come no longer.
+        const Count strands = exactly(std::max(4.0, std::round(4.0 * (nominalGape(size_) / nominalGape(14)))));
+        tips.fibres = strands;
+        add(PartKind::tail, tips, {M::fibres, M::herl});
+        rib({M::wire});
+        BodyPart wound;
+        wound.method = BodyMethod::fibres;
+        wound.strands = strands;
+        wound.held = Grip::pliers;
+        add(PartKind::body, wound);
+        parts.back().from = PartRef{PartKind::tail};
+        collar(reachTo(Landmark::point)).full = FullnessSchool::sparse;
+    }
+    void tagAndPalmer() {
+        add(PartKind::tag, TagPart{}, {M::tinsel, M::floss});
+        tail(0.65, {M::tippet, M::fibres});
+        rib({M::oval, M::wire});
+        body(0.24, 0.36, {M::dubbing});
+        add(PartKind::palmer, PalmerPart{ratioOf(1.0, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
+        collar(reachTo(Landmark::point));
+    }
+    void beadedLure() {
+        add(PartKind::bead, BeadPart{}, {M::bead});
+        TailPart soft;
+        soft.length = ratioOf(1.4, Yardstick::shank);
+        soft.style = TailStyle::plume;
+        add(PartKind::tail, soft, {M::plume});
+        rib({M::wire});
+        BodyPart pile;
+        pile.end = StationSpec{Landmark::bend, {}, {}, {}};
+        add(PartKind::body, pile, {M::chenille, M::dubbing});
+        add(PartKind::palmer, PalmerPart{ratioOf(1.1, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
+    }
+    void mayfly() {
+        TailPart tails;
+        tails.length = ratioOf(2.0, Yardstick::shank);
+        tails.fibres = exactly(3);
+        add(PartKind::tail, tails, {M::fibres, M::herl});
+        rib({M::wire});
+        body(0.20, 0.30, {M::dubbing});
+        CollarPart& hackle = collar(ratioOf(1.2, Yardstick::gape));
+        hackle.angle = FibreStand::upright;
+        hackle.tieIn = TieIn::butt;
+        hackle.until = StationSpec{Landmark::eye, {}, ratioOf(0.45, Yardstick::eyeWidth), {}};
+    }
+
+    template <class Detail>
+    Detail& add(PartKind kind, Detail detail, std::initializer_list<MaterialKind> madeOf = {}) {
+        Part part;
+        part.kind = kind;
+        part.detail = std::move(detail);
+        part.material = kind == PartKind::bead ? beadFitting(book_, size_) : firstFitting(book_, madeOf, kind == PartKind::palmer);
+        parts.push_back(std::move(part));
+        return std::get<Detail>(parts.back().detail);
+    }
+    std::vector<Part> parts;
+
+  private:
     using M = MaterialKind;
-    Maker make(book, size);
-    const auto tail = [&](double share, std::initializer_list<MaterialKind> of) {
+    void tail(double share, std::initializer_list<M> of) {
         TailPart written;
         written.length = ratioOf(share, Yardstick::shank);
-        return &make.add(PartKind::tail, written, of);
-    };
-    const auto rib = [&](std::initializer_list<MaterialKind> of) { make.add(PartKind::rib, RibPart{}, of); };
-    const auto body = [&](double rear, double front, std::initializer_list<MaterialKind> of) {
-        make.add(PartKind::body, taperedBody(rear, front), of);
-    };
-    const auto collar = [&](LengthSpec length) -> CollarPart& {
-        return make.add(PartKind::collar, collarTo(std::move(length)), {M::hackle});
-    };
+        add(PartKind::tail, written, of);
+    }
+    void rib(std::initializer_list<M> of) { add(PartKind::rib, RibPart{}, of); }
+    void body(double rear, double front, std::initializer_list<M> of) { add(PartKind::body, taperedBody(rear, front), of); }
+    CollarPart& collar(LengthSpec length) { return add(PartKind::collar, collarTo(std::move(length)), {M::hackle}); }
+
+    const Book& book_;
+    int size_;  // of the hook
+};
+
+std::vector<Part> partsOf(const Book& book, FlyKind kind, int size) {
+    Maker make(book, size);
     switch (kind) {
-        case FlyKind::palmeredBob:
-            tail(0.8, {M::tippet, M::fibres, M::hair});
-            rib({M::oval, M::wire});
-            body(0.24, 0.37, {M::dubbing});
-            make.add(PartKind::palmer, PalmerPart{ratioOf(1.0, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
-            collar(ratioOf(1.1, Yardstick::gape));
-            break;
-        case FlyKind::wingedWet: {
-            tail(0.75, {M::fibres, M::hair});
-            rib({M::oval, M::wire});
-            body(0.22, 0.28, {M::dubbing, M::floss});
-            make.add(PartKind::wing, wingOf(WingStyle::rolled, ofTail(0.55)), {M::flank}).depth = ratioOf(0.45, Yardstick::gape);
-            collar(reachTo(Landmark::point));
-            break;
-        }
-        case FlyKind::spider: {
-            BodyPart silk;
-            silk.method = BodyMethod::thread;
-            silk.end = StationSpec{Landmark::point, {}, {}, {}};
-            make.add(PartKind::body, silk);
-            BodyPart herl;
-            herl.strands = exactly(1);
-            make.add(PartKind::thorax, herl, {M::herl, M::dubbing});
-            collar(past(Landmark::point, ratioOf(0.1, Yardstick::gape))).full = FullnessSchool::sparse;
-            break;
-        }
-        case FlyKind::cloakedLochFly: {
-            tail(0.7, {M::fibres, M::tippet});
-            rib({M::oval, M::wire});
-            body(0.22, 0.30, {M::dubbing});
-            make.add(PartKind::wing, wingOf(WingStyle::cloak, reachTo(Landmark::bend)), {M::flank, M::quill}).position =
-                WingPosition::under;
-            make.add(PartKind::wing, wingOf(WingStyle::cloak, past(Landmark::bend, ratioOf(0.1, Yardstick::shank))), {M::flank, M::quill});
-            collar(reachTo(Landmark::point));
-            break;
-        }
-        case FlyKind::filmEmerger: {
-            rib({M::wire});
-            body(0.22, 0.28, {M::dubbing});
-            make.add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.8, Yardstick::shank)), {M::plume, M::hair}).angle =
-                Angle::degrees(40.0);
-            collar(ratioOf(1.3, Yardstick::gape)).angle = FibreStand::upright;
-            break;
-        }
-        case FlyKind::beadSoftHackle:
-            make.add(PartKind::bead, BeadPart{}, {M::bead});
-            rib({M::wire});
-            body(0.22, 0.28, {M::dubbing, M::floss});
-            collar(reachTo(Landmark::barb)).full = FullnessSchool::sparse;
-            break;
-        case FlyKind::hairWing:
-            tail(0.6, {M::tippet, M::fibres});
-            rib({M::oval, M::wire, M::tinsel});
-            make.add(PartKind::body, BodyPart{}, {M::floss, M::dubbing});
-            make.add(PartKind::throat, collarTo(ratioOf(1.05, Yardstick::gape)), {M::hackle});
-            make.add(PartKind::wing, wingOf(WingStyle::hair, reachTo(Landmark::rearmost)), {M::hair});
-            break;
-        case FlyKind::uprightWing: {
-            WingPart& wing = make.add(PartKind::wing, wingOf(WingStyle::upright, ratioOf(0.85, Yardstick::shank)), {M::quill, M::flank});
-            wing.angle = Angle::degrees(85.0);
-            wing.width = ratioOf(0.75, Yardstick::gape);
-            make.parts.back().station = shareBack(0.29);
-            tail(0.9, {M::fibres, M::hair});
-            BodyPart fur;
-            fur.method = BodyMethod::level;
-            fur.front = shareBack(0.37);
-            make.add(PartKind::body, fur, {M::dubbing});
-            CollarPart hackle = collarOf(2.0, ratioOf(1.4, Yardstick::gape));
-            hackle.angle = FibreStand::upright;
-            make.add(PartKind::collar, hackle, {M::hackle});
-            make.parts.back().station = shareBack(0.34);
-            make.add(PartKind::collar, hackle);
-            make.parts.back().from = PartRef{PartKind::collar};
-            make.parts.back().station = shareBack(0.24);
-            break;
-        }
-        case FlyKind::plumeEmerger:
-            rib({M::wire});
-            body(0.24, 0.32, {M::dubbing});
-            make.add(PartKind::wing, wingOf(WingStyle::plume, ratioOf(0.85, Yardstick::shank)), {M::plume});
-            collar(reachTo(Landmark::point)).full = FullnessSchool::sparse;
-            break;
-        case FlyKind::fibreSpider: {
-            TailPart tips;
-            tips.length = ratioOf(0.9, Yardstick::gape);
-            // More strands on a larger hook, for they come no longer.
-            const Count strands = exactly(std::max(4.0, std::round(4.0 * (nominalGape(size) / nominalGape(14)))));
-            tips.fibres = strands;
-            make.add(PartKind::tail, tips, {M::fibres, M::herl});
-            rib({M::wire});
-            BodyPart wound;
-            wound.method = BodyMethod::fibres;
-            wound.strands = strands;
-            wound.held = Grip::pliers;
-            make.add(PartKind::body, wound);
-            make.parts.back().from = PartRef{PartKind::tail};
-            collar(reachTo(Landmark::point)).full = FullnessSchool::sparse;
-            break;
-        }
-        case FlyKind::tagAndPalmer:
-            make.add(PartKind::tag, TagPart{}, {M::tinsel, M::floss});
-            tail(0.65, {M::tippet, M::fibres});
-            rib({M::oval, M::wire});
-            body(0.24, 0.36, {M::dubbing});
-            make.add(PartKind::palmer, PalmerPart{ratioOf(1.0, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
-            collar(reachTo(Landmark::point));
-            break;
-        case FlyKind::beadedLure: {
-            make.add(PartKind::bead, BeadPart{}, {M::bead});
-            TailPart soft;
-            soft.length = ratioOf(1.4, Yardstick::shank);
-            soft.style = TailStyle::plume;
-            make.add(PartKind::tail, soft, {M::plume});
-            rib({M::wire});
-            BodyPart pile;
-            pile.end = StationSpec{Landmark::bend, {}, {}, {}};
-            make.add(PartKind::body, pile, {M::chenille, M::dubbing});
-            make.add(PartKind::palmer, PalmerPart{ratioOf(1.1, Yardstick::gape), {}, {}, {}, {}, {}, {}}, {M::hackle});
-            break;
-        }
-        case FlyKind::mayfly: {
-            TailPart tails;
-            tails.length = ratioOf(2.0, Yardstick::shank);
-            tails.fibres = exactly(3);
-            make.add(PartKind::tail, tails, {M::fibres, M::herl});
-            rib({M::wire});
-            body(0.20, 0.30, {M::dubbing});
-            CollarPart& hackle = collar(ratioOf(1.2, Yardstick::gape));
-            hackle.angle = FibreStand::upright;
-            hackle.tieIn = TieIn::butt;
-            hackle.until = StationSpec{Landmark::eye, {}, ratioOf(0.45, Yardstick::eyeWidth), {}};
-            break;
-        }
+        case FlyKind::palmeredBob: make.palmeredBob(); break;
+        case FlyKind::wingedWet: make.wingedWet(); break;
+        case FlyKind::spider: make.spider(); break;
+        case FlyKind::cloakedLochFly: make.cloakedLochFly(); break;
+        case FlyKind::filmEmerger: make.filmEmerger(); break;
+        case FlyKind::beadSoftHackle: make.beadSoftHackle(); break;
+        case FlyKind::hairWing: make.hairWing(); break;
+        case FlyKind::uprightWing: make.uprightWing(); break;
+        case FlyKind::plumeEmerger: make.plumeEmerger(); break;
+        case FlyKind::fibreSpider: make.fibreSpider(); break;
+        case FlyKind::tagAndPalmer: make.tagAndPalmer(); break;
+        case FlyKind::beadedLure: make.beadedLure(); break;
+        case FlyKind::mayfly: make.mayfly(); break;
     }
     HeadPart head;
     if (kind == FlyKind::mayfly) head.whipTurns = exactly(3.0);  // the hackle runs to the eye

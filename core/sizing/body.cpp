@@ -212,6 +212,56 @@ void windThread(const Bench& bench, BodyPlan& body, const Material& made) {
     body.length = length;
 }
 
+// Fur: as long as its noodle, loop or rope has to be for the body's volume.
+void windFur(Bench& bench, std::size_t part, BodyPlan& body, const Material& made) {
+    const auto under = [&](double s) { return bench.plan.bulk.diameter(s * mm, body.rowsUnder) / mm; };
+    const auto wanted = [&](double s) { return bench.plan.bodyDiameter(body, s * mm) / mm; };
+    const auto section = [&](double s) { return kPi / 4.0 * std::max(0.0, wanted(s) * wanted(s) - under(s) * under(s)); };
+    body.mass = body.volume * packedDensity(made, bench.book);
+    const double level = body.noodleDiameter / mm;
+    const auto noodleAt = [&](double s) {
+        return body.method == BodyMethod::noodle ? std::max(kThinnestNoodle / mm, (wanted(s) - under(s)) / 2.0) : level;
+    };
+    body.noodle = integrateOver(bench, body, [&](double s) { return section(s) / std::pow(noodleAt(s), 2); }) * mm;
+    body.noodleTurns =
+        integrateOver(bench, body, [&](double s) { return std::max(0.0, wanted(s) - under(s)) / (2.0 * std::pow(noodleAt(s), 2)); });
+    if (const auto* fur = std::get_if<DubbingTraits>(&made.traits)) body.takes = takesOfReckoned(*fur, body.method, bench.plan.hook.size());
+    body.made = body.takes * *body.noodle;
+    if (body.method == BodyMethod::loop || body.method == BodyMethod::rope) body.made = body.rope = kRopeSpare * *body.made + kRopeHeld;
+    if (body.method != BodyMethod::noodle && !body.overUnderbody) {
+        const double least = std::min(wanted(body.front / mm) - under(body.front / mm), wanted(body.end / mm) - under(body.end / mm));
+        const double fits = std::max(0.0, least / 2.0);
+        if (level > fits + slack(level * mm, fits * mm) / mm)
+            bench.warn(part, "noodle_diameter_mm", Concern::noodle, {level - fits, "mm", Severity::note},
+                       "a noodle of " + formatShort(level, 2) + " mm is too thick there: thin it to " +
+                           formatShort(std::max(0.0, least / 2.0), 2) + " mm at the thin end");
+    }
+}
+
+// Chenille, tube and wire in touching turns; chenille's length is its core's, on which the pile stands.
+void windCore(Bench& bench, BodyPlan& body, const Material& made) {
+    const auto under = [&](double s) { return bench.plan.bulk.diameter(s * mm, body.rowsUnder) / mm; };
+    const double d = windingThickness(made) / mm;
+    const auto* pile = std::get_if<RopeTraits>(&made.traits);
+    const double on = body.method == BodyMethod::chenille && pile ? pile->core.value_or(0.25 * mm) / mm : d;
+    body.turns = (body.end - body.front) / mm / d;
+    body.length = integrateOver(bench, body, [&](double s) { return std::hypot(kPi * (under(s) + on), d) / d; }) * mm;
+}
+
+// Tinsel, floss and ribbon, turn beside turn, in one pass or two.
+void windStrip(Bench& bench, const BodyPart& written, BodyPlan& body, const Material& made) {
+    const auto under = [&](double s) { return bench.plan.bulk.diameter(s * mm, body.rowsUnder) / mm; };
+    const double step = windingWidth(made) / mm * (1.0 - written.overlap.value_or(0.0));
+    const double thickness = windingThickness(made) / mm;
+    const int passes = written.passes.value_or(1);
+    body.turns = (body.end - body.front) / mm / step;
+    double length = 0.0;
+    for (int pass = 0; pass < passes; ++pass)  // to the middle of the strip on what is under it; a second pass lies 2t wider
+        length += integrateOver(bench, body,
+                                [&](double s) { return std::hypot(kPi * (under(s) + thickness * (1.0 + 2.0 * pass)), step) / step; });
+    body.length = length * mm;
+}
+
 }  // namespace
 
 Length taperedDiameter(const BodyPlan& body, Length s) {
@@ -227,7 +277,6 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
     body.end = section.end;
     body.front = section.front;
     body.rowsUnder = bench.plan.bulk.size();
-    const bool rope = body.method == BodyMethod::loop || body.method == BodyMethod::rope;
     body.noodleDiameter = written.noodleDiameter.value_or(usualNoodle(body.method, bench.hook));
     if (bench.part(part).kind == PartKind::thorax) body.props = bench.resolver.beadPropped(part);
     chooseDiameters(bench, part, written, body, made);
@@ -246,51 +295,17 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
     const auto wanted = [&](double s) { return bench.plan.bodyDiameter(body, s * mm) / mm; };
     const auto section2 = [&](double s) { return kPi / 4.0 * std::max(0.0, wanted(s) * wanted(s) - under(s) * under(s)); };
     body.volume = integrateOver(bench, body, section2) * mm3;
-    const double ell = (body.end - body.front) / mm;
 
-    if (isDubbed(body.method)) {
-        body.mass = body.volume * packedDensity(made, bench.book);
-        const double level = body.noodleDiameter / mm;
-        const auto noodleAt = [&](double s) {
-            return body.method == BodyMethod::noodle ? std::max(kThinnestNoodle / mm, (wanted(s) - under(s)) / 2.0) : level;
-        };
-        body.noodle = integrateOver(bench, body, [&](double s) { return section2(s) / std::pow(noodleAt(s), 2); }) * mm;
-        body.noodleTurns =
-            integrateOver(bench, body, [&](double s) { return std::max(0.0, wanted(s) - under(s)) / (2.0 * std::pow(noodleAt(s), 2)); });
-        if (const auto* fur = std::get_if<DubbingTraits>(&made.traits))
-            body.takes = takesOfReckoned(*fur, body.method, bench.plan.hook.size());
-        body.made = body.takes * *body.noodle;
-        if (rope) body.made = body.rope = kRopeSpare * *body.made + kRopeHeld;
-        if (body.method != BodyMethod::noodle && !body.overUnderbody) {
-            const double least = std::min(wanted(body.front / mm) - under(body.front / mm), wanted(body.end / mm) - under(body.end / mm));
-            const double fits = std::max(0.0, least / 2.0);
-            if (level > fits + slack(level * mm, fits * mm) / mm)
-                bench.warn(part, "noodle_diameter_mm", Concern::noodle, {level - fits, "mm", Severity::note},
-                           "a noodle of " + formatShort(level, 2) + " mm is too thick there: thin it to " +
-                               formatShort(std::max(0.0, least / 2.0), 2) + " mm at the thin end");
-        }
-    } else if (isStrands(body.method)) {
+    if (isDubbed(body.method))
+        windFur(bench, part, body, made);
+    else if (isStrands(body.method))
         windStrands(bench, part, written, body, made);
-    } else if (body.method == BodyMethod::thread) {
+    else if (body.method == BodyMethod::thread)
         windThread(bench, body, made);
-    } else if (body.method == BodyMethod::chenille || body.method == BodyMethod::tube || body.method == BodyMethod::wire) {
-        // Touching turns; chenille's length is its core's, on which the pile stands.
-        const double d = windingThickness(made) / mm;
-        const auto* pile = std::get_if<RopeTraits>(&made.traits);
-        const double on = body.method == BodyMethod::chenille && pile ? pile->core.value_or(0.25 * mm) / mm : d;
-        body.turns = ell / d;
-        body.length = integrateOver(bench, body, [&](double s) { return std::hypot(kPi * (under(s) + on), d) / d; }) * mm;
-    } else {
-        const double step = windingWidth(made) / mm * (1.0 - written.overlap.value_or(0.0));
-        const double thickness = windingThickness(made) / mm;
-        const int passes = written.passes.value_or(1);
-        body.turns = ell / step;
-        double length = 0.0;
-        for (int pass = 0; pass < passes; ++pass)  // to the middle of the strip on what is under it; a second pass lies 2t wider
-            length += integrateOver(bench, body,
-                                    [&](double s) { return std::hypot(kPi * (under(s) + thickness * (1.0 + 2.0 * pass)), step) / step; });
-        body.length = length * mm;
-    }
+    else if (body.method == BodyMethod::chenille || body.method == BodyMethod::tube || body.method == BodyMethod::wire)
+        windCore(bench, body, made);
+    else
+        windStrip(bench, written, body, made);
     checkTaper(bench, part, written, body);
     checkBall(bench, part, body);
     return body;

@@ -257,6 +257,51 @@ std::vector<Handle> handlesOf(const Plan& plan) {
     return handles;
 }
 
+namespace {
+
+// By the middle of the body: hollower the lower it is.
+std::optional<Written> dragTaper(const Plan& plan, const Handle& handle, Point2 to) {
+    const PartPlan& part = plan.parts[handle.part];
+    const auto& body = std::get<BodyPlan>(part.detail);
+    const Length middle = 0.5 * (body.front + body.end);
+    const double share = (2.0 * offAxis(plan, middle, to) - body.rearDiameter) / (body.frontDiameter - body.rearDiameter);
+    constexpr double kFullest = 0.1;  // exponents that are still a taper
+    constexpr double kHollowest = 4.0;
+    double exponent = share >= 1.0 ? kFullest : share <= 0.0 ? kHollowest : std::log(share) / std::log(0.5);
+    exponent = std::clamp(std::round(20.0 * exponent) / 20.0, kFullest, kHollowest);
+    return Written{"exponent", formatShort(exponent, 2), false};
+}
+
+// By its second turn.
+std::optional<Written> dragRib(const Plan& plan, const Handle& handle, Point2 to) {
+    const PartPlan& part = plan.parts[handle.part];
+    const auto& rib = std::get<RibPlan>(part.detail);
+    const Length pitch = (rib.end - stationNear(plan, to)) / 1.5;
+    if (pitch <= 0.1 * mm) return std::nullopt;
+    const double turns = std::clamp(std::round((rib.end - rib.front) / pitch), 2.0, 30.0);
+    return Written{"turns", formatShort(turns, 0), true};
+}
+
+std::optional<Written> dragDepth(const Plan& plan, const Handle& handle, Point2 to, Length snap) {
+    const PartPlan& part = plan.parts[handle.part];
+    const WirePoint root = plan.hook.at(part.station);
+    const auto& wing = std::get<WingPlan>(part.detail);
+    const Length rise = to.y - (root.position.y + 0.5 * wing.bed + 0.6 * wing.length * sin(wing.lift));
+    const bool slip = wing.style != WingStyle::rolled && std::get<WingPart>(written(plan, handle)).width.has_value();
+    return sizeAs(plan, slip ? "width" : "depth", rise / 0.72, 0.5 * snap, false);
+}
+
+// By layers of thread.
+std::optional<Written> dragHead(const Plan& plan, const Handle& handle, Point2 to) {
+    const Length middle = 0.5 * (plan.head.from + plan.head.to);
+    const auto& head = std::get<HeadPart>(written(plan, handle));
+    constexpr int kUsualLayers = 3;
+    const double grown = std::round((2.0 * offAxis(plan, middle, to) - plan.head.diameter) / (2.0 * plan.thread.thickness));
+    return Written{"layers", std::to_string(std::clamp(static_cast<int>(head.layers.value_or(kUsualLayers) + grown), 0, 30)), true};
+}
+
+}  // namespace
+
 std::optional<Written> dragged(const Plan& plan, const Handle& handle, Point2 to, Length snap) {
     const PartPlan& part = plan.parts[handle.part];
     const WirePoint root = plan.hook.at(part.station);
@@ -288,36 +333,10 @@ std::optional<Written> dragged(const Plan& plan, const Handle& handle, Point2 to
             return sizeAs(plan, body.foremost ? "front_mm" : "front_diameter",
                           2.0 * offAxis(plan, std::get<BodyPlan>(part.detail).front, to), 0.5 * snap, body.foremost.has_value());
         }
-        case Grab::taper: {
-            const auto& body = std::get<BodyPlan>(part.detail);
-            const Length middle = 0.5 * (body.front + body.end);
-            const double share = (2.0 * offAxis(plan, middle, to) - body.rearDiameter) / (body.frontDiameter - body.rearDiameter);
-            constexpr double kFullest = 0.1;  // exponents that are still a taper
-            constexpr double kHollowest = 4.0;
-            double exponent = share >= 1.0 ? kFullest : share <= 0.0 ? kHollowest : std::log(share) / std::log(0.5);
-            exponent = std::clamp(std::round(20.0 * exponent) / 20.0, kFullest, kHollowest);
-            return Written{"exponent", formatShort(exponent, 2), false};
-        }
-        case Grab::ribTurn: {
-            const auto& rib = std::get<RibPlan>(part.detail);
-            const Length pitch = (rib.end - stationNear(plan, to)) / 1.5;
-            if (pitch <= 0.1 * mm) return std::nullopt;
-            const double turns = std::clamp(std::round((rib.end - rib.front) / pitch), 2.0, 30.0);
-            return Written{"turns", formatShort(turns, 0), true};
-        }
-        case Grab::wingDepth: {
-            const auto& wing = std::get<WingPlan>(part.detail);
-            const Length rise = to.y - (root.position.y + 0.5 * wing.bed + 0.6 * wing.length * sin(wing.lift));
-            const bool slip = wing.style != WingStyle::rolled && std::get<WingPart>(written(plan, handle)).width.has_value();
-            return sizeAs(plan, slip ? "width" : "depth", rise / 0.72, 0.5 * snap, false);
-        }
-        case Grab::head: {
-            const Length middle = 0.5 * (plan.head.from + plan.head.to);
-            const auto& head = std::get<HeadPart>(written(plan, handle));
-            constexpr int kUsualLayers = 3;
-            const double grown = std::round((2.0 * offAxis(plan, middle, to) - plan.head.diameter) / (2.0 * plan.thread.thickness));
-            return Written{"layers", std::to_string(std::clamp(static_cast<int>(head.layers.value_or(kUsualLayers) + grown), 0, 30)), true};
-        }
+        case Grab::taper: return dragTaper(plan, handle, to);
+        case Grab::ribTurn: return dragRib(plan, handle, to);
+        case Grab::wingDepth: return dragDepth(plan, handle, to, snap);
+        case Grab::head: return dragHead(plan, handle, to);
     }
     return std::nullopt;
 }

@@ -116,81 +116,116 @@ void seat(Bench& bench, std::size_t part, const WingPart& written, WingPlan& win
                         : "the " + over + " after the wing lays it low");
 }
 
+// Each style of wing: its slip, depth and barbs; how many of its barbs or hairs are bound at its root.
+
+// A slip folded on itself: each layer as deep as the wing.
+double sizeRolled(const Bench& bench, std::size_t part, const WingPart& written, const Material& made, WingPlan& wing) {
+    const Place place = bench.resolver.partPlace(part);
+    const Length gape = bench.hook.gape();
+    const PerLength density = barbDensity(made);
+    wing.layers = written.layers.value_or(written.folds == Folds::thirds ? kThirds : kHalvedTwice);
+    const double layers = wing.layers;
+    wing.depth = written.depth   ? bench.resolver.size(*written.depth, place.key("depth"))
+                 : written.width ? bench.resolver.size(*written.width, place.key("width")) / layers  // the raw slip
+                                 : kRolledDepthToGape * gape;
+    wing.slip = layers * wing.depth;
+    wing.barbs = wing.slip * density;
+    return wing.barbs;
+}
+
+double sizeTipsOrHair(const Bench& bench, std::size_t part, const WingPart& written, const Material& made, WingPlan& wing) {
+    const Place place = bench.resolver.partPlace(part);
+    const Length gape = bench.hook.gape();
+    wing.count = written.count                   ? written.count->wholeMiddle()
+                 : wing.style == WingStyle::tips ? 2.0
+                                                 : usualCount(30.0, 2.0, bench.hook.size());
+    wing.barb = wing.style == WingStyle::tips ? 0.25 * mm : fibreDiameter(made);
+    wing.depth = written.depth                   ? bench.resolver.size(*written.depth, place.key("depth"))
+                 : wing.style == WingStyle::tips ? 0.25 * wing.length
+                                                 : 0.35 * gape;
+    wing.barbs = *wing.count;
+    wing.toTake = hairsToTake(made, *wing.count);
+    return *wing.count;
+}
+
+// Half a side of a feather, or a whole one, round the body.
+double sizeCloak(const Bench& bench, std::size_t part, const WingPart& written, const Material& made, WingPlan& wing) {
+    const Length front = bench.resolver.foremostBody();
+    const Place place = bench.resolver.partPlace(part);
+    const Length gape = bench.hook.gape();
+    const PerLength density = barbDensity(made);
+    const bool under = written.position == WingPosition::under;
+    wing.slip = written.width ? bench.resolver.size(*written.width, place.key("width")) : (under ? 3.5 : 5.0) * gape;
+    wing.barbs = wing.slip * density;
+    // Folded once over the body, its barbs round the upper half: what is seen from the side.
+    const BodyPlan* body = bench.plan.bodyAt(front);
+    const Length across = body ? bench.plan.bodyDiameter(*body, front) : wing.bed;
+    wing.round = written.round.value_or(CloakRound::upper);
+    const bool all = wing.round == CloakRound::all;
+    const Length arc = (all ? 1.0 : 0.5) * std::numbers::pi * across;
+    const Length thick = wing.barbs * (std::numbers::pi / 4.0) * (wing.barb * wing.barb) / kBundlePacking / arc;
+    wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth"))
+                 : all         ? across + thick + 0.25 * gape
+                               : std::min(0.5 * wing.slip, 0.5 * across + thick + 0.25 * gape);
+    return wing.barbs;
+}
+
+// One of each side.
+double sizeSlips(const Bench& bench, std::size_t part, const WingPart& written, const Material& made, WingPlan& wing) {
+    const Place place = bench.resolver.partPlace(part);
+    const Length gape = bench.hook.gape();
+    const PerLength density = barbDensity(made);
+    wing.slip = written.width   ? bench.resolver.size(*written.width, place.key("width"))
+                : written.depth ? bench.resolver.size(*written.depth, place.key("depth"))
+                                : kSlipToGape * gape;
+    wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : wing.slip;
+    wing.barbs = wing.slip * density;
+    return 2.0 * wing.barbs;
+}
+
+// A slip or a barb that this feather is too small for.
+void warnOfVane(Bench& bench, std::size_t part, const WingPlan& wing, const Material& made) {
+    const auto* vane = std::get_if<VaneTraits>(&made.traits);
+    if (!vane) return;
+    if (vane->vane && wing.slip > *vane->vane + slack(wing.slip, *vane->vane))
+        bench.warn(part, "layers", Concern::vaneNarrow, {(wing.slip - *vane->vane) / mm},
+                   "the raw slip of " + formatLength(wing.slip) + " is wider than this vane's " + formatLength(*vane->vane),
+                   "fewer layers, less depth or a larger feather");
+    constexpr Length kBoundAndSpare = 6.0 * mm;  // 2 mm bound and 4 mm to handle
+    if (!vane->barbs.empty() &&
+        wing.length + kBoundAndSpare > *std::ranges::max_element(vane->barbs) + slack(wing.length, *std::ranges::max_element(vane->barbs)))
+        bench.warn(part, "length", Concern::barbShort, {(wing.length + kBoundAndSpare - *std::ranges::max_element(vane->barbs)) / mm},
+                   "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) + ", the wing wants " +
+                       formatLength(wing.length + kBoundAndSpare),
+                   "a shorter wing or a larger feather");
+}
+
 }  // namespace
 
 WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const Material& made) {
     WingPlan wing;
-    const Place place = bench.resolver.partPlace(part);
     const Length station = bench.resolver.tieIn(part);
     const Length front = bench.resolver.foremostBody();
-    const Length gape = bench.hook.gape();
     wing.style = written.style;
     wing.length = bench.resolver.lengthOf(part);
     wing.bed = bench.bedAhead(station);
     seat(bench, part, written, wing, station);
 
-    const PerLength density = barbDensity(made);
     wing.barb = barbDiameter(made);
     double bound = 0.0;
-    if (wing.style == WingStyle::rolled) {
-        wing.layers = written.layers.value_or(written.folds == Folds::thirds ? kThirds : kHalvedTwice);
-        const double layers = wing.layers;
-        wing.depth = written.depth   ? bench.resolver.size(*written.depth, place.key("depth"))
-                     : written.width ? bench.resolver.size(*written.width, place.key("width")) / layers  // the raw slip
-                                     : kRolledDepthToGape * gape;
-        wing.slip = layers * wing.depth;
-        wing.barbs = wing.slip * density;
-        bound = wing.barbs;
-    } else if (wing.style == WingStyle::plume) {
-        sizePlumes(wing, written, made, bench.hook);
-        bound = wing.barbs;
-    } else if (wing.style == WingStyle::hair || wing.style == WingStyle::tips) {
-        wing.count = written.count                   ? written.count->wholeMiddle()
-                     : wing.style == WingStyle::tips ? 2.0
-                                                     : usualCount(30.0, 2.0, bench.hook.size());
-        wing.barb = wing.style == WingStyle::tips ? 0.25 * mm : fibreDiameter(made);
-        wing.depth = written.depth                   ? bench.resolver.size(*written.depth, place.key("depth"))
-                     : wing.style == WingStyle::tips ? 0.25 * wing.length
-                                                     : 0.35 * gape;
-        wing.barbs = *wing.count;
-        wing.toTake = hairsToTake(made, *wing.count);
-        bound = *wing.count;
-    } else if (wing.style == WingStyle::cloak) {
-        const bool under = written.position == WingPosition::under;
-        wing.slip = written.width ? bench.resolver.size(*written.width, place.key("width")) : (under ? 3.5 : 5.0) * gape;
-        wing.barbs = wing.slip * density;
-        bound = wing.barbs;
-        // Folded once over the body, its barbs round the upper half: what is seen from the side.
-        const BodyPlan* body = bench.plan.bodyAt(front);
-        const Length across = body ? bench.plan.bodyDiameter(*body, front) : wing.bed;
-        wing.round = written.round.value_or(CloakRound::upper);
-        const bool all = wing.round == CloakRound::all;
-        const Length arc = (all ? 1.0 : 0.5) * std::numbers::pi * across;
-        const Length thick = bound * (std::numbers::pi / 4.0) * (wing.barb * wing.barb) / kBundlePacking / arc;
-        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth"))
-                     : all         ? across + thick + 0.25 * gape
-                                   : std::min(0.5 * wing.slip, 0.5 * across + thick + 0.25 * gape);
-    } else {  // slips
-        wing.slip = written.width   ? bench.resolver.size(*written.width, place.key("width"))
-                    : written.depth ? bench.resolver.size(*written.depth, place.key("depth"))
-                                    : kSlipToGape * gape;
-        wing.depth = written.depth ? bench.resolver.size(*written.depth, place.key("depth")) : wing.slip;
-        wing.barbs = wing.slip * density;
-        bound = 2.0 * wing.barbs;
+    switch (wing.style) {
+        case WingStyle::rolled: bound = sizeRolled(bench, part, written, made, wing); break;
+        case WingStyle::plume:
+            sizePlumes(wing, written, made, bench.hook);
+            bound = wing.barbs;
+            break;
+        case WingStyle::hair:
+        case WingStyle::tips: bound = sizeTipsOrHair(bench, part, written, made, wing); break;
+        case WingStyle::cloak: bound = sizeCloak(bench, part, written, made, wing); break;
+        case WingStyle::paired:
+        case WingStyle::upright: bound = sizeSlips(bench, part, written, made, wing); break;
     }
-    if (const auto* vane = std::get_if<VaneTraits>(&made.traits)) {
-        if (vane->vane && wing.slip > *vane->vane + slack(wing.slip, *vane->vane))
-            bench.warn(part, "layers", Concern::vaneNarrow, {(wing.slip - *vane->vane) / mm},
-                       "the raw slip of " + formatLength(wing.slip) + " is wider than this vane's " + formatLength(*vane->vane),
-                       "fewer layers, less depth or a larger feather");
-        constexpr Length kBoundAndSpare = 6.0 * mm;  // 2 mm bound and 4 mm to handle
-        if (!vane->barbs.empty() && wing.length + kBoundAndSpare >
-                                        *std::ranges::max_element(vane->barbs) + slack(wing.length, *std::ranges::max_element(vane->barbs)))
-            bench.warn(part, "length", Concern::barbShort, {(wing.length + kBoundAndSpare - *std::ranges::max_element(vane->barbs)) / mm},
-                       "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) + ", the wing wants " +
-                           formatLength(wing.length + kBoundAndSpare),
-                       "a shorter wing or a larger feather");
-    }
+    warnOfVane(bench, part, wing, made);
     const int index = static_cast<int>(part);
     if (wing.style == WingStyle::plume)
         bench.bindBundle(index, bench.resolver.beadAtEye() + bench.thread.width, std::max(front, station), *wing.count, plumeShaft(made));

@@ -1,4 +1,5 @@
 // The command line as a shell meets it: examples that work, standard input, the manual page and what is completed.
+#include <algorithm>
 #include <catch2/catch.hpp>
 #include <fstream>
 #include <regex>
@@ -81,6 +82,12 @@ TEST_CASE("a bench file is read from standard input where the file is a dash") {
     CHECK_FALSE(bench.said().empty());
 }
 
+TEST_CASE("the version says the build and the libraries that matter") {
+    const Ran ran = runCli("--version");
+    CHECK(ran.code == 0);
+    CHECK(std::regex_search(ran.out, std::regex("^machair-cli [0-9]+\\.[0-9]+\\.[0-9]+ \\(.*SQLite 3\\.")));
+}
+
 TEST_CASE("the ids of a list are said one a line, and a list that isn't one is refused in words") {
     const Ran ran = runCli(demo("ids", "--of patterns"));
     CHECK(ran.code == 0);
@@ -120,6 +127,23 @@ TEST_CASE("bash completes verbs, options and the ids of the file that is named")
     CHECK(completed("machair-cli team skerrin.machair --wa", 3) == "--water\n");
     CHECK(completed("machair-cli plan skerrin.machair --pattern kelp-l", 4) == "kelp-lantern\n");
     CHECK(completed("machair-cli hook skerrin.machair --hook wet-1", 4).find("wet-10") != std::string::npos);
+}
+
+TEST_CASE("the guide names every verb of the command line, and none that isn't there") {
+    std::ifstream in(MACHAIR_GUIDE);
+    const std::string guide{std::istreambuf_iterator<char>(in), {}};
+    const auto known = verbs();
+    for (const std::string& verb : known) {
+        INFO(verb);
+        CHECK(guide.find("machair-cli " + verb) != std::string::npos);
+    }
+    const std::regex named("machair-cli ([a-z]+)");
+    std::size_t found = 0;
+    for (std::sregex_iterator at(guide.begin(), guide.end(), named), end; at != end; ++at, ++found) {
+        INFO((*at)[1]);
+        CHECK(std::ranges::find(known, (*at)[1].str()) != known.end());
+    }
+    CHECK(found >= known.size());
 }
 
 TEST_CASE("zsh's completion reads as zsh where it is installed") {
