@@ -11,6 +11,7 @@
 #include <QFile>
 #include <QFileInfo>
 #include <QKeyEvent>
+#include <QPainter>
 #include <QSettings>
 #include <QTemporaryDir>
 #include <QTextStream>
@@ -99,7 +100,13 @@ bool take(const Shot& shot) {
         QApplication::sendEvent(window.findChild<Ticket*>(), &question);
         settle();
     }
-    const bool saved = window.grab().save(shot.file);
+    QPixmap picture = window.grab();
+    QPainter painter(&picture);
+    for (QWidget* dropped : QApplication::topLevelWidgets())  // sheets that are dropped down over it
+        if (dropped != &window && dropped->isVisible())
+            painter.drawPixmap(window.mapFromGlobal(dropped->mapToGlobal(QPoint())), dropped->grab());
+    painter.end();
+    const bool saved = picture.save(shot.file);
     QTextStream(saved ? stdout : stderr) << (saved ? "saved " : "could not write ") << shot.file << Qt::endl;
     return saved;
 }
@@ -138,6 +145,8 @@ std::vector<Shot> shipped(const QString& folder) {
     Shot house = at("house", "plan");
     house.press = QStringLiteral("house-wanted");
     Shot plan = at("plan-sand", "plan");
+    Shot paper = at("paper", "daybook");
+    paper.press = QStringLiteral("paper-wanted");
     return {doors,
             plan,
             chooser,
