@@ -161,7 +161,8 @@ std::vector<Shot> shipped(const QString& folder) {
             at("evening", "evening"),
             at("daybook", "daybook"),
             drawers,
-            house};
+            house,
+            paper};
 }
 
 Shot asked(const QApplication& application) {

@@ -291,32 +291,25 @@ Point2 Registration::toHook(Pixel at) const {
     return {(mirrored ? -x : x) * mm, -y * mm};
 }
 
-std::optional<Registration> findHook(const Picture& picture, const Hook& hook, const std::stop_token& stop, const Progress& progress) {
-    constexpr int kLeastSide = 48;
-    if (picture.width < kLeastSide || picture.height < kLeastSide ||
-        picture.grey.size() != static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height))
-        return std::nullopt;
-    double fineFactor = 1.0, coarseFactor = 1.0;
-    const cv::Mat fine = shrunk(matOf(picture), kFineWidth, fineFactor);
-    const cv::Mat fineMask = silhouette(fine);
-    if (fineMask.empty()) return std::nullopt;
-    const cv::Mat coarseMask8 = silhouette(shrunk(fine, kCoarseWidth, coarseFactor));
-    if (coarseMask8.empty()) return std::nullopt;
-    cv::Mat coarse;
-    coarseMask8.convertTo(coarse, CV_32FC1);
-    const std::vector<BarePlace> places = barePlaces(hook, 0.08 * hook.bendArc());
-    const double overall = hook.overall() / mm;
+namespace {
 
-    struct Candidate {
-        double value = -1e9;
-        Registration at;
-    };
-    std::vector<Candidate> best;
-    for (int i = 0; i < kScales; ++i) {
-        if (stop.stop_requested()) return std::nullopt;
-        if (progress) progress(0.8 * i / kScales);
+// Where the coarse search has a hook, and how well the wire lies there.
+struct Candidate {
+    double value = -1e9;
+    Registration at;
+};
+
+// The best place of each scale, turn and hand on a small silhouette; places in the fine one, whose pixels are `toFine` as many.
+// Ends early, with what it has, where it is told to stop.
+std::vector<Candidate> searchCoarse(const cv::Mat& coarse, const Hook& hook, double toFine, const std::stop_token& stop,
+                                    const Progress& progress) {
+    constexpr double kShareOfWork = 0.8;  // the rest is the refining of what is found
+    const std::vector<BarePlace> places = barePlaces(hook, 0.08 * hook.bendArc());
+    std::vector<Candidate> found;
+    for (int i = 0; i < kScales && !stop.stop_requested(); ++i) {
+        if (progress) progress(kShareOfWork * i / kScales);
         const double span = kSmallest * std::pow(kLargest / kSmallest, static_cast<double>(i) / (kScales - 1));
-        const double scale = span * coarse.cols / overall;
+        const double scale = span * coarse.cols / (hook.overall() / mm);
         for (int k = 0; k < kTurns; ++k)
             for (const bool mirrored : {false, true}) {
                 const double turn = kMostTurn * (2.0 * k / (kTurns - 1) - 1.0);
@@ -329,42 +322,65 @@ std::optional<Registration> findHook(const Picture& picture, const Hook& hook, c
                 cv::Point where;
                 cv::minMaxLoc(answer, nullptr, &value, nullptr, &where);
                 const double most = cv::sum(cv::max(wanted, 0.0))[0];
-                Candidate found;
-                found.value = value / std::max(1.0, most) + 0.02 * std::log(span);  // of equals the larger: small ones fit anywhere
-                const double toFine = 1.0 / coarseFactor;
-                found.at = {{(where.x + eye.x) * toFine, (where.y + eye.y) * toFine}, scale * toFine, turn, mirrored, 0.0, 0.0};
-                best.push_back(found);
+                found.push_back({value / std::max(1.0, most) + 0.02 * std::log(span),  // of equals the larger: small ones fit anywhere
+                                 {{(where.x + eye.x) * toFine, (where.y + eye.y) * toFine}, scale * toFine, turn, mirrored, 0.0, 0.0}});
             }
     }
-    std::ranges::sort(best, std::greater{}, &Candidate::value);
-    // Neighbours of one already tried lead to the same place.
+    return found;
+}
+
+// The best ones that are apart from each other: neighbours of one already tried lead to the same place.
+std::vector<Candidate> farApart(std::vector<Candidate> found, double width) {
     constexpr std::size_t kTried = 14;
+    std::ranges::sort(found, std::greater{}, &Candidate::value);
     std::vector<Candidate> apart;
-    for (const Candidate& c : best) {
+    for (const Candidate& c : found) {
         if (apart.size() == kTried) break;
         const bool near = std::ranges::any_of(apart, [&](const Candidate& a) {
             return a.at.mirrored == c.at.mirrored && std::abs(std::log(a.at.pxPerMm / c.at.pxPerMm)) < 0.11 &&
-                   std::abs(a.at.turn - c.at.turn) < 0.12 &&
-                   std::hypot(a.at.eye.x - c.at.eye.x, a.at.eye.y - c.at.eye.y) < 0.12 * fine.cols;
+                   std::abs(a.at.turn - c.at.turn) < 0.12 && std::hypot(a.at.eye.x - c.at.eye.x, a.at.eye.y - c.at.eye.y) < 0.12 * width;
         });
         if (!near) apart.push_back(c);
     }
-    best = std::move(apart);
+    return apart;
+}
+
+// Settled on the fine silhouette; nothing where it slid along the bend.
+std::optional<Registration> settled(Registration r, const cv::Mat& mask, const Hook& hook, const std::vector<BarePlace>& dense) {
+    constexpr int kRounds = 16;
+    Fit fit;
+    for (int round = 0; round < kRounds; ++round)
+        fit = refine(mask, hook, dense, r, round < 6 ? 2.6 : round < 11 ? 1.8 : 1.4, round >= 4);
+    if (std::abs(r.turn) > 1.4 * kMostTurn) return std::nullopt;
+    r.score = scoreOf(mask, hook, dense, r) * (0.4 + 0.6 * eyeScore(mask, r, hook));
+    r.error = fit.error;
+    return r;
+}
+
+}  // namespace
+
+std::optional<Registration> findHook(const Picture& picture, const Hook& hook, const std::stop_token& stop, const Progress& progress) {
+    constexpr int kLeastSide = 48;
+    if (picture.width < kLeastSide || picture.height < kLeastSide ||
+        picture.grey.size() != static_cast<std::size_t>(picture.width) * static_cast<std::size_t>(picture.height))
+        return std::nullopt;
+    double fineFactor = 1.0, coarseFactor = 1.0;
+    const cv::Mat fine = shrunk(matOf(picture), kFineWidth, fineFactor);
+    const cv::Mat fineMask = silhouette(fine);
+    if (fineMask.empty()) return std::nullopt;
+    const cv::Mat coarseMask = silhouette(shrunk(fine, kCoarseWidth, coarseFactor));
+    if (coarseMask.empty()) return std::nullopt;
+    cv::Mat coarse;
+    coarseMask.convertTo(coarse, CV_32FC1);
     const std::vector<BarePlace> dense = barePlaces(hook, 0.012 * hook.bendArc());
     std::optional<Registration> chosen;
-    for (std::size_t i = 0; i < best.size(); ++i) {
+    for (const Candidate& candidate : farApart(searchCoarse(coarse, hook, 1.0 / coarseFactor, stop, progress), fine.cols)) {
         if (stop.stop_requested()) return std::nullopt;
-        Registration r = best[i].at;
-        Fit fit;
-        for (int round = 0; round < 16; ++round)
-            fit = refine(fineMask, hook, dense, r, round < 6 ? 2.6 : round < 11 ? 1.8 : 1.4, round >= 4);
-        if (std::abs(r.turn) > 1.4 * kMostTurn) continue;  // slid along the bend
-        r.score = scoreOf(fineMask, hook, dense, r) * (0.4 + 0.6 * eyeScore(fineMask, r, hook));
-        r.error = fit.error;
-        if (!chosen || r.score > chosen->score) chosen = r;
+        const auto r = settled(candidate.at, fineMask, hook, dense);
+        if (r && (!chosen || r->score > chosen->score)) chosen = r;
     }
     if (progress) progress(1.0);
-    if (!chosen || chosen->score < kLeastScore) return std::nullopt;
+    if (stop.stop_requested() || !chosen || chosen->score < kLeastScore) return std::nullopt;
     chosen->eye.x /= fineFactor;
     chosen->eye.y /= fineFactor;
     chosen->pxPerMm /= fineFactor;

@@ -331,11 +331,63 @@ Result<ColumnMapping> guessColumns(std::string_view text) {
     return mapping;
 }
 
+namespace {
+
+void takeConditions(const DayRow& row, Day& day) {
+    if (const auto water = row.water()) day.water = water;
+    if (const auto rods = row.number("rods", 1, 64)) day.rods = static_cast<int>(*rods);
+    if (const auto wind = row.number("wind_m_s", 0, 60)) day.wind = *wind * metrePerSecond;
+    if (const auto wave = row.number("wave_m", 0, 20)) day.wave = *wave * metre;
+    if (const auto light = row.named<Light>("light")) day.light = light;
+    if (row.has("note")) day.note = row.text("note");
+}
+
+void takeOuting(const DayRow& row, Day& day) {
+    constexpr double kDay = 24.0;  // h
+    if (const auto hours = row.number("hours", 0.01, kDay)) {
+        Outing outing{*hours, {}};
+        for (const auto& position : Names<Position>::entries)
+            outing.flies[position.value] = row.fly(position.name.data());
+        day.outings.push_back(std::move(outing));
+    }
+    double all = 0.0;
+    for (const Outing& outing : day.outings)
+        all += outing.hours;
+    if (all > kDay) row.wrong("hours", "at most 24 hours in a day");
+}
+
+void takeFish(const DayRow& row, Day& day) {
+    const auto fly = row.fly("fly");
+    const auto position = row.named<Position>("position");
+    if (!row.has("position")) row.wrong("position", "a position for a fish: " + listOfNames<Position>());
+    const auto depth = row.number("depth_m", 0.0, 1000.0);
+    if (!fly || !position) return;
+    const bool lost = lettersOf(row.text("kept")) == "lost";
+    Fish fish;
+    fish.pattern = fly->pattern;
+    fish.hook = fly->hook;
+    fish.position = *position;
+    fish.kept = lost ? std::optional(false) : row.yes("kept");
+    if (depth) fish.depth = *depth * metre;
+    if (lost) fish.lost = true;
+    day.fish.push_back(std::move(fish));
+}
+
+// The day of a date, begun where there is none, among the others by its date.
+std::pair<Day&, bool> dayOf(std::vector<Day>& days, const std::string& date) {
+    if (const auto day = std::ranges::find(days, date, &Day::date); day != days.end()) return {*day, false};
+    Day fresh;
+    fresh.date = date;
+    fresh.id = freeIdIn(days, date);
+    return {*days.insert(std::ranges::upper_bound(days, date, {}, &Day::date), std::move(fresh)), true};
+}
+
+}  // namespace
+
 Result<Imported> importDays(const Book& book, std::string_view text, const ColumnMapping& mapping) {
     const auto rows = parseCsv(text);
     if (!rows) return tl::unexpected(rows.error());
     if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
-    const CsvRow& header = rows->front();
     if (std::ranges::none_of(mapping, [](const auto& m) { return m.second == "date"; }))
         return fail(Place("line 1"), "expected one of the columns to be the date", "say which column is the date");
     Imported imported{book, 0, 0, decodeText(text).encoding};
@@ -343,58 +395,18 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
     std::set<std::string> touched;
     for (std::size_t r = 1; r < rows->size(); ++r) {
         if ((*rows)[r].size() == 1 && trimmed((*rows)[r].front()).empty()) continue;  // an empty line
-        const DayRow row(book, header, (*rows)[r], r, mapping, faults);
+        const DayRow row(book, rows->front(), (*rows)[r], r, mapping, faults);
         const std::string date = row.text("date");
         if (!isDate(date)) {
             row.wrong("date", "a date as 2026-05-02");
             continue;
         }
-        auto& days = imported.book.days;
-        auto day = std::ranges::find(days, date, &Day::date);
-        if (day == days.end()) {
-            Day fresh;
-            fresh.date = date;
-            fresh.id = freeIdIn(days, date);
-            day = days.insert(std::ranges::upper_bound(days, date, {}, &Day::date), std::move(fresh));
-            if (touched.insert(date).second) ++imported.added;
-        } else if (touched.insert(date).second)
-            ++imported.changed;
-        if (const auto water = row.water()) day->water = water;
-        if (const auto rods = row.number("rods", 1, 64)) day->rods = static_cast<int>(*rods);
-        if (const auto wind = row.number("wind_m_s", 0, 60)) day->wind = *wind * metrePerSecond;
-        if (const auto wave = row.number("wave_m", 0, 20)) day->wave = *wave * metre;
-        if (const auto light = row.named<Light>("light")) day->light = light;
-        if (row.has("note")) day->note = row.text("note");
+        const auto [day, begun] = dayOf(imported.book.days, date);
+        if (touched.insert(date).second) ++(begun ? imported.added : imported.changed);
+        takeConditions(row, day);
         const std::string kind = row.text("row");
-        if (row.has("hours") && kind != "fish") {
-            if (const auto hours = row.number("hours", 0.01, 24)) {
-                Outing outing{*hours, {}};
-                for (const auto& position : Names<Position>::entries)
-                    outing.flies[position.value] = row.fly(position.name.data());
-                day->outings.push_back(std::move(outing));
-            }
-            double all = 0.0;
-            for (const Outing& outing : day->outings)
-                all += outing.hours;
-            if (all > 24.0) row.wrong("hours", "at most 24 hours in a day");
-        }
-        if (row.has("fly") && kind != "outing") {
-            const auto fly = row.fly("fly");
-            const auto position = row.named<Position>("position");
-            if (!row.has("position")) row.wrong("position", "a position for a fish: " + listOfNames<Position>());
-            const auto depth = row.number("depth_m", 0.0, 1000.0);
-            const bool lost = lettersOf(row.text("kept")) == "lost";
-            if (fly && position) {
-                Fish fish;
-                fish.pattern = fly->pattern;
-                fish.hook = fly->hook;
-                fish.position = *position;
-                fish.kept = lost ? std::optional(false) : row.yes("kept");
-                if (depth) fish.depth = *depth * metre;
-                if (lost) fish.lost = true;
-                day->fish.push_back(std::move(fish));
-            }
-        }
+        if (row.has("hours") && kind != "fish") takeOuting(row, day);
+        if (row.has("fly") && kind != "outing") takeFish(row, day);
     }
     if (!faults.empty()) return tl::unexpected(faults);
     return imported;

@@ -200,87 +200,123 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
         if (!word.used && (word.text == "strands" || word.text == "turns" || word.text == "turn")) word.used = true;
 }
 
+namespace {
+
+// A part whose length can be said of itself; the others' lengths are those of what they lie on.
+bool hasLength(PartKind kind) {
+    return kind != PartKind::rib && kind != PartKind::underbody && kind != PartKind::body && kind != PartKind::thorax &&
+           kind != PartKind::thread && kind != PartKind::bead;
+}
+
+std::optional<LengthSpec> specIn(std::string_view text) {
+    auto spec = readSpec(text, Place());
+    return spec ? std::optional(std::move(*spec)) : std::nullopt;
+}
+
+std::string_view yardstickIn(std::string_view plural) {
+    return plural == "bodies" ? "body" : plural == "shanks" ? "shank" : plural == "gapes" ? "gape" : std::string_view();
+}
+
+}  // namespace
+
 void RecipeReader::takeLength(Made& made, Clause& clause) {
+    for (std::size_t i = 0; i < clause.words.size(); ++i)
+        takeMeasure(made, clause, i);
+    if (hasLength(made.part.kind) && !takeLengthToMark(made, clause)) takeLengthOfPart(made, clause);
+}
+
+// "4 mm", "1/4 in", "one and a half bodies" at a word.
+void RecipeReader::takeMeasure(Made& made, Clause& clause, std::size_t i) {
     auto& words = clause.words;
-    const bool lengthy = made.part.kind != PartKind::rib && made.part.kind != PartKind::underbody && made.part.kind != PartKind::body &&
-                         made.part.kind != PartKind::thorax && made.part.kind != PartKind::thread && made.part.kind != PartKind::bead;
-    const auto whole = [](std::string_view text) -> std::optional<LengthSpec> {
-        auto spec = readSpec(text, Place());
-        return spec ? std::optional(std::move(*spec)) : std::nullopt;
-    };
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        const auto count = countAt(words, i);
-        if (!count || words[i].used) continue;
-        const std::size_t next = i + count->words;
-        const std::string_view unit = next < words.size() ? std::string_view(words[next].text) : std::string_view();
-        const std::size_t end = words[next - 1].to;
-        const bool quote = clause.text.substr(end).starts_with("\"") || clause.text.substr(end).starts_with("″") ||
-                           clause.text.substr(end).starts_with("”");
-        const bool inches = quote || unit == "in" || unit == "inch" || unit == "inches";
-        if (unit != "mm" && unit != "cm" && !inches) {
-            // "one and a half bodies"
-            const std::string_view yard = unit == "bodies"   ? "body"
-                                          : unit == "shanks" ? "shank"
-                                          : unit == "gapes"  ? "gape"
-                                                             : std::string_view();
-            if (yard.empty() || !lengthy) continue;
-            set(made, "length", formatExact(count->count.middle()) + " of the " + std::string(yard));
-            use(words, i, count->words + 1);
-            continue;
-        }
-        constexpr double kFine = 1e6;  // no digits that an inch in binary adds
-        const double length = std::round(kFine * count->count.middle() * (inches ? 25.4 : unit == "cm" ? 10.0 : 1.0)) / kFine;
-        if (made.part.kind == PartKind::bead) made.diameter = length;
-        use(words, i, count->words + (quote ? 0 : 1));
-        if (!lengthy) continue;
-        set(made, "length", formatExact(length) + " mm");
-        if (const auto overall = wordAt(words, "overall")) {
-            use(words, *overall, 1);
-            doubt(clause.at + words[i].from, clause.text, "Overall: is that the tail's length, or the whole fly's?",
-                  {{"the tail", formatExact(length) + " mm"}}, static_cast<int>(read_.pattern.parts.size()), "length");
-        }
-        if (const auto of = wordAt(words, "it")) use(words, *of, 1);
+    const auto count = countAt(words, i);
+    if (!count || words[i].used) return;
+    const bool lengthy = hasLength(made.part.kind);
+    const std::size_t next = i + count->words;
+    const std::string_view unit = next < words.size() ? std::string_view(words[next].text) : std::string_view();
+    const auto after = clause.text.substr(words[next - 1].to);
+    const bool quote = after.starts_with("\"") || after.starts_with("″") || after.starts_with("”");
+    const bool inches = quote || unit == "in" || unit == "inch" || unit == "inches";
+    if (unit != "mm" && unit != "cm" && !inches) {
+        const std::string_view yard = yardstickIn(unit);
+        if (yard.empty() || !lengthy) return;
+        set(made, "length", formatExact(count->count.middle()) + " of the " + std::string(yard));
+        return use(words, i, count->words + 1);
     }
+    constexpr double kFine = 1e6;  // no digits that an inch in binary adds
+    const double length = std::round(kFine * count->count.middle() * (inches ? 25.4 : unit == "cm" ? 10.0 : 1.0)) / kFine;
+    if (made.part.kind == PartKind::bead) made.diameter = length;
+    use(words, i, count->words + (quote ? 0 : 1));
     if (!lengthy) return;
+    set(made, "length", formatExact(length) + " mm");
+    if (const auto overall = wordAt(words, "overall")) {
+        use(words, *overall, 1);
+        doubt(clause.at + words[i].from, clause.text, "Overall: is that the tail's length, or the whole fly's?",
+              {{"the tail", formatExact(length) + " mm"}}, static_cast<int>(read_.pattern.parts.size()), "length");
+    }
+    if (const auto of = wordAt(words, "it")) use(words, *of, 1);
+}
+
+// "to the point", "half the body", "as long as the shank".
+bool RecipeReader::takeLengthToMark(Made& made, Clause& clause) {
+    const std::string low = lowered(clause.text);
     for (const std::string_view begin : {"length of the", "as long as the", "to the", "to", "past the", "half the", "two thirds of the",
                                          "a third of the", "three quarters of the"}) {
-        const std::size_t at = lowered(clause.text).find(begin);
+        const std::size_t at = low.find(begin);
         if (at == std::string::npos || (at > 0 && clause.text[at - 1] != ' ')) continue;
-        std::string phrase = lowered(clause.text).substr(at);
-        if (begin == std::string_view("length of the")) phrase = "as long as the" + phrase.substr(begin.size());
-        auto spec = whole(phrase);
-        if (!spec && begin == std::string_view("to")) spec = whole("to the" + phrase.substr(2));
+        std::string phrase = low.substr(at);
+        if (begin == "length of the") phrase = "as long as the" + phrase.substr(begin.size());
+        auto spec = specIn(phrase);
+        if (!spec && begin == "to") spec = specIn("to the" + phrase.substr(begin.size()));
         if (!spec) continue;
         set(made, "length", writeSpec(*spec));
-        for (Word& word : words)
+        for (Word& word : clause.words)
             if (word.from >= at) word.used = true;
-        return;
+        return true;
     }
-    // "0.8 of the shank", "0.8 shank"
-    for (std::size_t i = 0; i < words.size(); ++i)
-        if (!words[i].used && std::isdigit(static_cast<unsigned char>(words[i].text[0])))
-            if (auto spec = whole(lowered(clause.text).substr(words[i].from))) {
-                set(made, "length", writeSpec(*spec));
-                for (std::size_t k = i; k < words.size(); ++k)
-                    words[k].used = true;
-                return;
-            }
+    return false;
+}
+
+// "0.8 of the shank", "0.8 shank"
+void RecipeReader::takeLengthOfPart(Made& made, Clause& clause) {
+    auto& words = clause.words;
+    for (std::size_t i = 0; i < words.size(); ++i) {
+        if (words[i].used || !std::isdigit(static_cast<unsigned char>(words[i].text[0]))) continue;
+        const auto spec = specIn(lowered(clause.text).substr(words[i].from));
+        if (!spec) continue;
+        set(made, "length", writeSpec(*spec));
+        return use(words, i, words.size() - i);
+    }
+}
+
+bool RecipeReader::takePhrase(Clause& clause, std::string_view text) {
+    const std::size_t at = lowered(clause.text).find(text);
+    if (at == std::string::npos) return false;
+    for (Word& word : clause.words)
+        if (word.from >= at && word.to <= at + text.size()) word.used = true;
+    return true;
 }
 
 void RecipeReader::takeManner(Made& made, Clause& clause) {
+    const PartKind kind = made.part.kind;
+    takeSense(made, clause);
+    if (isHackled(kind)) return mannerOfHackle(made, clause);
+    if (kind == PartKind::body || kind == PartKind::thorax) return mannerOfBody(made, clause);
+    if (kind == PartKind::wing || kind == PartKind::tail) return mannerOfWing(made, clause);
+    if (kind == PartKind::legs && takePhrase(clause, "knotted") && !std::get<LegsPart>(made.part.detail).knots)
+        doubt(clause.at, clause.text, "How many knots has each leg?", {{"one", "1"}, {"two", "2"}},
+              static_cast<int>(read_.pattern.parts.size()), "knots");
+    if (kind == PartKind::cheek) takePhrase(clause, "each side");
+}
+
+// Which way round it is wound, and along what.
+void RecipeReader::takeSense(Made& made, Clause& clause) {
     auto& words = clause.words;
     const PartKind kind = made.part.kind;
-    const std::string low = lowered(clause.text);
-    const auto phrase = [&](std::string_view text) {
-        const std::size_t at = low.find(text);
-        if (at == std::string::npos) return false;
-        for (Word& word : words)
-            if (word.from >= at && word.to <= at + text.size()) word.used = true;
-        return true;
-    };
-    if (phrase("against the thread") || phrase("against the body") || phrase("counter-wound") || phrase("counterwound") ||
-        phrase("counter"))
-        set(made, "direction", "counter");
+    for (const std::string_view counter : {"against the thread", "against the body", "counter-wound", "counterwound", "counter"})
+        if (takePhrase(clause, counter)) {
+            set(made, "direction", "counter");
+            break;
+        }
     if (kind == PartKind::rib || kind == PartKind::body)
         if (const auto opposite = wordAt(words, "opposite")) {
             use(words, *opposite, 1);
@@ -288,48 +324,53 @@ void RecipeReader::takeManner(Made& made, Clause& clause) {
                   {{"the other sense", "counter"}, {"the same sense, the other way along", "with"}},
                   static_cast<int>(read_.pattern.parts.size()), "direction");
         }
-    if (kind == PartKind::rib && phrase("over all")) set(made, "along", "all");
-    if (kind == PartKind::rib && (phrase("over the tinsel only") || phrase("tinsel part only") || phrase("over the tinsel")))
+    if (kind != PartKind::rib) return;
+    if (takePhrase(clause, "over all")) set(made, "along", "all");
+    if (takePhrase(clause, "over the tinsel only") || takePhrase(clause, "tinsel part only") || takePhrase(clause, "over the tinsel"))
         set(made, "along", "0");
-    if (isHackled(kind)) {
-        if (phrase("by the tip")) set(made, "tie_in", "tip");
-        if (phrase("by the butt")) set(made, "tie_in", "butt");
-        if (phrase("hollow side in") || phrase("good side out")) return;
-        if (wordAt(words, "palmered") || low.find("down the body") != std::string::npos ||
-            low.find("palmered down it") != std::string::npos) {
-            made.part.kind = PartKind::palmer;
-            if (!std::holds_alternative<PalmerPart>(made.part.detail)) made.part.detail = detailFor(PartKind::palmer);
-            phrase("palmered down it");
-            phrase("down the body");
-            phrase("palmered");
-        }
-        if (phrase("in front") || phrase("at the head") || phrase("upright")) return;
+}
+
+void RecipeReader::mannerOfHackle(Made& made, Clause& clause) {
+    if (takePhrase(clause, "by the tip")) set(made, "tie_in", "tip");
+    if (takePhrase(clause, "by the butt")) set(made, "tie_in", "butt");
+    if (takePhrase(clause, "hollow side in") || takePhrase(clause, "good side out")) return;
+    const std::string low = lowered(clause.text);
+    if (wordAt(clause.words, "palmered") || low.find("down the body") != std::string::npos ||
+        low.find("palmered down it") != std::string::npos) {
+        made.part.kind = PartKind::palmer;
+        if (!std::holds_alternative<PalmerPart>(made.part.detail)) made.part.detail = detailFor(PartKind::palmer);
+        for (const std::string_view way : {"palmered down it", "down the body", "palmered"})
+            takePhrase(clause, way);
     }
-    if (kind == PartKind::body || kind == PartKind::thorax) {
-        if (phrase("twisted with the silk") || phrase("twisted with the thread") || phrase("twisted with thread") || phrase("twisted"))
+    for (const std::string_view usual : {"in front", "at the head", "upright"})
+        if (takePhrase(clause, usual)) return;
+}
+
+void RecipeReader::mannerOfBody(Made& made, Clause& clause) {
+    for (const std::string_view twisted : {"twisted with the silk", "twisted with the thread", "twisted with thread", "twisted"})
+        if (takePhrase(clause, twisted)) {
             set(made, "twisted", "yes");
-        if (phrase("no taper") || phrase("level")) set(made, "method", "level");
-        if (phrase("in a loop") || phrase("dubbing loop")) set(made, "method", "loop");
-        for (const std::string_view manner : {"picked out", "brushed out", "teased out", "well picked out"})
-            if (phrase(manner)) made.left.emplace_back(manner);  // understood: it is how the fly is finished
-        if (phrase("small bump") || phrase("a bump") || phrase("hot spot")) {
-            made.kind = MaterialKind::thread;  // a bump is no ball: thread alone
-            return;
+            break;
         }
-    }
-    if (kind == PartKind::wing || kind == PartKind::tail)
-        for (const std::string_view style : {"rolled", "paired", "upright", "cloak", "slip"})
-            if (wordAt(words, style)) {
-                set(made, "style", std::string(style));
-                made.styled = true;
-                if (style != "slip") phrase(style);
-            }
-    if (kind == PartKind::wing && phrase("divided")) set(made, "style", "upright");
-    if (kind == PartKind::wing && (phrase("tied low") || phrase("low over the body") || phrase("low"))) return;
-    if (kind == PartKind::legs && phrase("knotted") && !std::get<LegsPart>(made.part.detail).knots)
-        doubt(clause.at, clause.text, "How many knots has each leg?", {{"one", "1"}, {"two", "2"}},
-              static_cast<int>(read_.pattern.parts.size()), "knots");
-    if (kind == PartKind::cheek) phrase("each side");
+    if (takePhrase(clause, "no taper") || takePhrase(clause, "level")) set(made, "method", "level");
+    if (takePhrase(clause, "in a loop") || takePhrase(clause, "dubbing loop")) set(made, "method", "loop");
+    for (const std::string_view manner : {"picked out", "brushed out", "teased out", "well picked out"})
+        if (takePhrase(clause, manner)) made.left.emplace_back(manner);  // understood: it is how the fly is finished
+    if (takePhrase(clause, "small bump") || takePhrase(clause, "a bump") || takePhrase(clause, "hot spot"))
+        made.kind = MaterialKind::thread;  // a bump is no ball: thread alone
+}
+
+void RecipeReader::mannerOfWing(Made& made, Clause& clause) {
+    for (const std::string_view style : {"rolled", "paired", "upright", "cloak", "slip"})
+        if (wordAt(clause.words, style)) {
+            set(made, "style", std::string(style));
+            made.styled = true;
+            if (style != "slip") takePhrase(clause, style);
+        }
+    if (made.part.kind != PartKind::wing) return;
+    if (takePhrase(clause, "divided")) set(made, "style", "upright");
+    for (const std::string_view low : {"tied low", "low over the body", "low"})
+        if (takePhrase(clause, low)) return;
 }
 
 void RecipeReader::takeMaterial(Made& made, Clause& clause) {

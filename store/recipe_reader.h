@@ -71,7 +71,15 @@ class RecipeReader {
     void takeCounts(Made& made, Clause& clause);
     void takeHackleTurns(Made& made, Clause& clause);
     void takeLength(Made& made, Clause& clause);
+    void takeMeasure(Made& made, Clause& clause, std::size_t word);
+    bool takeLengthToMark(Made& made, Clause& clause);
+    void takeLengthOfPart(Made& made, Clause& clause);
     void takeManner(Made& made, Clause& clause);
+    void takeSense(Made& made, Clause& clause);
+    void mannerOfHackle(Made& made, Clause& clause);
+    void mannerOfBody(Made& made, Clause& clause);
+    void mannerOfWing(Made& made, Clause& clause);
+    static bool takePhrase(Clause& clause, std::string_view text);  // and marks its words as used
     void takeMaterial(Made& made, Clause& clause);
     void keepRest(Made& made, const Clause& clause);
     void chooseMaterial(Made& made);

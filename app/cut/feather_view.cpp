@@ -2,7 +2,6 @@
 
 #include <QPainter>
 #include <QPainterPath>
-#include <QRegularExpression>
 #include <algorithm>
 #include <cmath>
 
@@ -97,97 +96,125 @@ QRectF FeatherView::stretchOf(std::size_t feather, Length from, Length to) const
     return QRectF(QPointF(base + scale() * (from / mm), row.bottom() - 30.0), QPointF(base + scale() * (to / mm), row.bottom() - 22.0));
 }
 
-void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
-    const Colours& c = theme_.colours();
-    const Row& row = rows_[index];
-    const VaneFeather& f = row.feather;
-    const QRectF frame = rowRect(index);
-    const double k = scale();
-    const double stem = frame.bottom() - 32.0;
-    const auto x = [&](Length place) { return frame.left() + kLabel + k * (place / mm); };
-    const Material* material = document_.book().findMaterial(f.material);
-    const std::string hex = material && material->colour ? *material->colour : "#7a6a55";
-    const Rgb rgb = parseColour(hex).value_or(Rgb{0.48, 0.42, 0.34});
-    constexpr int kDarker = 122, kLighter = 128;
+// One feather as it lies in its row: where its stem is, and how large it is drawn.
+struct FeatherView::Lying {
+    std::size_t index;
+    const VaneFeather& feather;
+    const std::vector<Cut>& cuts;
+    const Material* material;
+    QRectF frame;
+    double scale;  // px a mm
+    double stem;   // px from the top
+    QColor colour;
+
+    [[nodiscard]] double x(Length place) const { return frame.left() + kLabel + scale * (place / mm); }
+};
+
+namespace {
+
+bool isIn(const std::vector<Stretch>& stretches, Length place) {
+    return std::ranges::any_of(stretches, [&](const Stretch& s) { return place >= s[0] && place <= s[1]; });
+}
+
+// The material's own colour, a darker or a lighter feather of it.
+QColor colourOf(const Material* material, const std::optional<FeatherShade>& shade) {
+    const Rgb rgb = parseColour(material && material->colour ? *material->colour : "#7a6a55").value_or(Rgb{0.48, 0.42, 0.34});
     const QColor usual = QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b));
-    const QColor base = f.shade == FeatherShade::dark    ? usual.darker(kDarker)
-                        : f.shade == FeatherShade::light ? usual.lighter(kLighter)
-                                                         : usual;
-    const bool barred = material && (material->marking == Marking::barred || material->marking == Marking::mottled);
-    // Barbs: each a curved stroke that leans towards the tip. What was taken is bare stem.
-    Random random(static_cast<std::uint64_t>(index) + 7);
-    const auto taken = [&](Length place) {
-        return std::ranges::any_of(f.taken, [&](const Stretch& s) { return place >= s[0] && place <= s[1]; });
-    };
-    const auto cutAt = [&](Length place) {
-        return std::ranges::find_if(row.cuts, [&](const Cut& cut) { return place >= cut.from && place < cut.to; });
-    };
-    const double step = 1.0 / (material ? barbDensity(*material) / perMm : kUsualBarbs);  // as dense as its barbs are
+    constexpr int kDarker = 122, kLighter = 128;
+    return shade == FeatherShade::dark ? usual.darker(kDarker) : shade == FeatherShade::light ? usual.lighter(kLighter) : usual;
+}
+
+}  // namespace
+
+// Barbs: each a curved stroke that leans towards the tip, as dense as they are. What was taken is bare stem.
+void FeatherView::paintBarbs(QPainter& painter, const Lying& at) const {
+    const VaneFeather& f = at.feather;
+    const double k = at.scale;
+    const bool barred = at.material && (at.material->marking == Marking::barred || at.material->marking == Marking::mottled);
+    const int unlike = theme_.bench() == drawing::Bench::sand ? 118 : 92;  // what no slip takes stands back on its paper
+    const double step = 1.0 / (at.material ? barbDensity(*at.material) / perMm : kUsualBarbs);
+    Random random(static_cast<std::uint64_t>(at.index) + 7);
+    painter.setBrush(Qt::NoBrush);
     for (double s = 0.0; s <= f.vane / mm; s += step) {
         const Length place = s * mm;
-        if (taken(place)) continue;
-        const bool spoiled = std::ranges::any_of(f.spoiled, [&](const Stretch& bad) { return place >= bad[0] && place <= bad[1]; });
-        const double broken = spoiled ? 0.35 + 0.5 * random.uniform() : 1.0;  // broken, split or pale: ragged
-        const double barb = broken * barbAt(f, place) / mm * (0.97 + 0.05 * random.uniform());
-        const auto cut = cutAt(place);
-        const bool inSlip = cut != row.cuts.end();
-        QPainterPath path(QPointF(x(place), stem));
-        path.quadTo(QPointF(x(place) + 0.12 * k * barb, stem - 0.45 * k * barb),
-                    QPointF(x(place) + kBarbAlong * k * barb, stem - kBarbOut * k * barb));
-        QColor ink = inSlip ? base : base.lighter(theme_.bench() == drawing::Bench::sand ? 118 : 92);
+        if (isIn(f.taken, place)) continue;
+        const double whole = isIn(f.spoiled, place) ? 0.35 + 0.5 * random.uniform() : 1.0;  // broken, split or pale: ragged
+        const double barb = whole * barbAt(f, place) / mm * (0.97 + 0.05 * random.uniform());
+        const bool inSlip = std::ranges::any_of(at.cuts, [&](const Cut& cut) { return place >= cut.from && place < cut.to; });
+        QPainterPath path(QPointF(at.x(place), at.stem));
+        path.quadTo(QPointF(at.x(place) + 0.12 * k * barb, at.stem - 0.45 * k * barb),
+                    QPointF(at.x(place) + kBarbAlong * k * barb, at.stem - kBarbOut * k * barb));
+        QColor ink = inSlip ? at.colour : at.colour.lighter(unlike);
         ink.setAlpha(inSlip ? 240 : 150);
         painter.setPen(QPen(ink.darker(94 + static_cast<int>(14.0 * random.uniform())), std::max(0.9, 0.7 * k * step)));
-        painter.setBrush(Qt::NoBrush);
         painter.drawPath(path);
-        if (barred) {
-            painter.setPen(QPen(ink.darker(150), std::max(0.9, 0.3 * k)));
-            for (double t = 0.22; t < 0.98; t += 0.16)
-                painter.drawPoint(path.pointAtPercent(std::min(1.0, t + 0.03 * random.uniform())));
-        }
+        if (!barred) continue;
+        painter.setPen(QPen(ink.darker(150), std::max(0.9, 0.3 * k)));
+        for (double t = 0.22; t < 0.98; t += 0.16)
+            painter.drawPoint(path.pointAtPercent(std::min(1.0, t + 0.03 * random.uniform())));
     }
-    painter.setPen(QPen(base.darker(160), std::max(1.6, 0.7 * k), Qt::SolidLine, Qt::RoundCap));
-    painter.drawLine(QPointF(x(Length{}) - 18.0, stem + 1.5), QPointF(x(Length{}), stem));  // the bare quill
-    painter.drawLine(QPointF(x(Length{}), stem), QPointF(x(f.vane), stem));
-    // The slips: a bracket under the stem, numbered in cutting order from the base.
+}
+
+void FeatherView::paintStem(QPainter& painter, const Lying& at) const {
+    painter.setPen(QPen(at.colour.darker(160), std::max(1.6, 0.7 * at.scale), Qt::SolidLine, Qt::RoundCap));
+    painter.drawLine(QPointF(at.x(Length{}) - 18.0, at.stem + 1.5), QPointF(at.x(Length{}), at.stem));  // the bare quill
+    painter.drawLine(QPointF(at.x(Length{}), at.stem), QPointF(at.x(at.feather.vane), at.stem));
+}
+
+// The slips: a bracket under the stem, numbered in cutting order from the base; and what is gone or spoiled, by name.
+void FeatherView::paintStretches(QPainter& painter, const Lying& at) const {
+    const Colours& c = theme_.colours();
     painter.setFont(faceScaled(0.85));
+    const auto under = [&](Length from, Length to, const QColor& ink, const QString& text) {
+        painter.setPen(ink);
+        painter.drawText(QRectF(at.x(from) - 20.0, at.stem + 10.0, at.x(to) - at.x(from) + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
+                         text);
+    };
     int order = 1;
-    for (const Cut& cut : row.cuts) {
-        const double left = x(cut.from), right = x(cut.to);
+    for (const Cut& cut : at.cuts) {
+        const double left = at.x(cut.from) + 0.6, right = at.x(cut.to) - 0.6;
         painter.setPen(QPen(c.accent, 1.8));
-        painter.drawLine(QPointF(left + 0.6, stem + 4.0), QPointF(left + 0.6, stem + 9.0));
-        painter.drawLine(QPointF(right - 0.6, stem + 4.0), QPointF(right - 0.6, stem + 9.0));
-        painter.drawLine(QPointF(left + 0.6, stem + 9.0), QPointF(right - 0.6, stem + 9.0));
-        painter.setPen(c.accent);
-        const QString text = right - left > 54.0 ? tr("%1 · %2").arg(order).arg(lengthFigure(cut.to - cut.from)) : QString::number(order);
-        painter.drawText(QRectF(left - 20.0, stem + 10.0, right - left + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop, text);
+        painter.drawPolyline(QPolygonF{QPointF(left, at.stem + 4.0), QPointF(left, at.stem + 9.0), QPointF(right, at.stem + 9.0),
+                                       QPointF(right, at.stem + 4.0)});
+        constexpr double kRoomForWidth = 54.0;  // px
+        under(cut.from, cut.to, c.accent,
+              right - left > kRoomForWidth ? tr("%1 · %2").arg(order).arg(lengthFigure(cut.to - cut.from)) : QString::number(order));
         ++order;
     }
-    for (const Stretch& gone : f.taken) {
-        painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(x(gone[0]) - 20.0, stem + 10.0, x(gone[1]) - x(gone[0]) + 40.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
-                         tr("gone"));
-    }
-    for (const Stretch& spoiled : f.spoiled) {
-        painter.setPen(c.warn);
-        painter.drawText(QRectF(x(spoiled[0]) - 20.0, stem + 10.0, x(spoiled[1]) - x(spoiled[0]) + 40.0, 18.0),
-                         Qt::AlignHCenter | Qt::AlignTop, tr("spoiled"));
-    }
-    painter.setPen(row.cuts.empty() ? c.inkSoft : c.ink);
-    painter.setFont(faceScaled(0.95, !row.cuts.empty()));
-    painter.drawText(
-        QRectF(frame.left() + 12.0, stem - 42.0, kLabel - 16.0, 20.0), Qt::AlignLeft,
-        QFontMetricsF(painter.font())
-            .elidedText(tr("%1  %2").arg(index + 1).arg(qt(material ? material->title() : f.material)), Qt::ElideRight, kLabel - 16.0));
+    for (const Stretch& gone : at.feather.taken)
+        under(gone[0], gone[1], c.inkSoft, tr("gone"));
+    for (const Stretch& spoiled : at.feather.spoiled)
+        under(spoiled[0], spoiled[1], c.warn, tr("spoiled"));
+}
+
+// What it is, at the left of it: its material, its side and length, what is free of it.
+void FeatherView::paintLabel(QPainter& painter, const Lying& at) const {
+    const Colours& c = theme_.colours();
+    const VaneFeather& f = at.feather;
+    painter.setPen(at.cuts.empty() ? c.inkSoft : c.ink);
+    painter.setFont(faceScaled(0.95, !at.cuts.empty()));
+    const QString title = tr("%1  %2").arg(at.index + 1).arg(qt(at.material ? at.material->title() : f.material));
+    painter.drawText(QRectF(at.frame.left() + 12.0, at.stem - 42.0, kLabel - 16.0, 20.0), Qt::AlignLeft,
+                     QFontMetricsF(painter.font()).elidedText(title, Qt::ElideRight, kLabel - 16.0));
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(frame.left() + 12.0, stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
+    painter.drawText(QRectF(at.frame.left() + 12.0, at.stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
                      tr("%1, %2").arg(qt(std::string(nameOf(f.side))), lengthSaid(f.vane, 0)));
-    painter.drawText(QRectF(frame.left() + 12.0, stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     QStringList{tr("%1 free").arg(lengthSaid(freeVane(f), 0)),
-                                 f.shade && *f.shade != FeatherShade::middling ? qt(std::string(nameOf(*f.shade))) : QString(),
-                                 f.match ? tr("pair %1").arg(qt(*f.match)) : QString()}
-                         .filter(QRegularExpression(QStringLiteral(".")))
-                         .join(tr(", ")));
+    QStringList more{tr("%1 free").arg(lengthSaid(freeVane(f), 0))};
+    if (f.shade && *f.shade != FeatherShade::middling) more << qt(std::string(nameOf(*f.shade)));
+    if (f.match) more << tr("pair %1").arg(qt(*f.match));
+    painter.drawText(QRectF(at.frame.left() + 12.0, at.stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft, more.join(tr(", ")));
+}
+
+void FeatherView::paintFeather(QPainter& painter, std::size_t index) const {
+    const auto& [feather, cuts] = rows_[index];
+    const QRectF frame = rowRect(index);
+    const Material* material = document_.book().findMaterial(feather.material);
+    const Lying at{index, feather, cuts, material, frame, scale(), frame.bottom() - 32.0, colourOf(material, feather.shade)};
+    paintBarbs(painter, at);
+    paintStem(painter, at);
+    paintStretches(painter, at);
+    paintLabel(painter, at);
 }
 
 void FeatherView::paintEvent(QPaintEvent*) {

@@ -33,7 +33,12 @@ class FeatherView : public QWidget, public Spoken {
         VaneFeather feather;
         std::vector<Cut> cuts;
     };
+    struct Lying;
     void paintFeather(QPainter& painter, std::size_t row) const;
+    void paintBarbs(QPainter& painter, const Lying& at) const;
+    void paintStem(QPainter& painter, const Lying& at) const;
+    void paintStretches(QPainter& painter, const Lying& at) const;
+    void paintLabel(QPainter& painter, const Lying& at) const;
     void paintCapes(QPainter& painter) const;
     struct Layout {
         std::size_t lines = 1;

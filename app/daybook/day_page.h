@@ -74,6 +74,10 @@ class DayPage : public QWidget, public Spoken {
         QRectF rect;
         std::optional<Position> position;  // of a fish
     };
+    void paintHead(QPainter& painter, const Day& day) const;
+    void paintLanes(QPainter& painter) const;
+    void paintOuting(QPainter& painter, const Outing& outing, const QRectF& where, bool chosen) const;
+    void paintFish(QPainter& painter, const Fish& fish, const QRectF& where, bool chosen) const;
     void lay();
     [[nodiscard]] const Day* day() const;
     [[nodiscard]] double xOf(double hour) const;

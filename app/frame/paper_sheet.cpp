@@ -34,8 +34,14 @@ class PaperPreview : public QWidget, public Spoken {
         paper_ = paper;
         update();
     }
+    // Why there is no page.
+    void say(const QString& why) {
+        page_ = nullptr;
+        why_ = why;
+        update();
+    }
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override {
-        if (!page_) return {};
+        if (!page_) return {{why_, QString(), rect()}};
         return {{page_->title, QObject::tr("%1 by %2 mm").arg(page_->size.width()).arg(page_->size.height()), frame().toRect()}};
     }
 
@@ -45,7 +51,12 @@ class PaperPreview : public QWidget, public Spoken {
     void paintEvent(QPaintEvent*) override {
         QPainter painter(this);
         painter.fillRect(rect(), theme_.colours().paper);
-        if (!page_) return;
+        if (!page_) {
+            constexpr int kMargin = 40;
+            painter.setPen(theme_.colours().inkSoft);
+            painter.drawText(rect().adjusted(kMargin, kMargin, -kMargin, -kMargin), Qt::AlignCenter | Qt::TextWordWrap, why_);
+            return;
+        }
         painter.setRenderHint(QPainter::Antialiasing);
         const QRectF sheet = frame();
         painter.fillRect(sheet.translated(3.0, 3.0), theme_.colours().line);
@@ -67,6 +78,7 @@ class PaperPreview : public QWidget, public Spoken {
     const Theme& theme_;
     const drawing::Page* page_ = nullptr;
     drawing::Paper paper_ = drawing::Paper::own;
+    QString why_;
 };
 
 PaperSheet::PaperSheet(Document& document, const Theme& theme, QWidget* parent)
@@ -161,13 +173,14 @@ void PaperSheet::fillYears() {
 
 void PaperSheet::refresh() {
     years_->setVisible(kind() == PaperKind::season && years_->count() > 0);
-    preview_->show(nullptr, paper());
+    preview_->say(QString());  // the page that it shows goes away
     page_ = pageOf(document_, kind(), years_->currentText().toStdString());
     const auto* page = std::get_if<drawing::Page>(&page_);
     const bool fits = page && drawing::placeOn(paper(), *page);
     keep_->setEnabled(fits);
     print_->setEnabled(fits);
-    if (!page) return said_->setText(tr("Nothing to print: %1.").arg(std::get<QString>(page_)));
+    said_->setVisible(page != nullptr);
+    if (!page) return preview_->say(tr("Nothing to print: %1.").arg(std::get<QString>(page_)));
     preview_->show(page, paper());
     const QString size = tr("%1 × %2 mm").arg(page->size.width()).arg(page->size.height());
     said_->setText(fits ? tr("%1, at its true size.").arg(size)

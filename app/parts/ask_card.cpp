@@ -193,7 +193,8 @@ bool AskCard::eventFilter(QObject* watched, QEvent* event) {
     if (event->type() == QEvent::MouseButtonPress) {
         const auto* mouse = static_cast<QMouseEvent*>(event);
         if (isVisible() && widget != this && !isAncestorOf(widget)) hide();
-        if (mouse->button() != Qt::LeftButton || !(mouse->modifiers() & Qt::AltModifier)) return false;
+        const bool asks = mouse->modifiers() & Qt::AltModifier || widget->property(kFigureKey).isValid();
+        if (mouse->button() != Qt::LeftButton || !asks) return false;
         return askOf(widget, mouse->position().toPoint());
     }
     const auto* key = static_cast<QKeyEvent*>(event);

@@ -1,6 +1,6 @@
 // The card that answers for a number: its formula in words, the numbers that went in (each asked in turn by a press), where it
-// comes from and how far to trust it. Alt and a click on what shows a number opens it, or `?` where the keyboard is; it follows
-// what changes, and Esc puts it away.
+// comes from and how far to trust it. Alt and a click on what shows a number opens it, a press on a figure of an open part, or `?`
+// where the keyboard is; it follows what changes, and Esc puts it away.
 #pragma once
 
 #include <QFrame>

@@ -16,6 +16,10 @@ struct CheckAsked {
 };
 using Question = std::variant<FigureRef, CheckAsked>;
 
+// What a widget that shows one figure and nothing else has as a property: a press alone asks it. (Alt and a click may be the
+// desktop's own, for moving windows.)
+inline constexpr const char* kFigureKey = "figure";
+
 class Askable {
   public:
     Askable() = default;

@@ -493,6 +493,14 @@ void FlyView::nudgePart(std::size_t part, int steps) {
     if (focused_) nudge(steps, handles_[*focused_].travel == Travel::across);
 }
 
+namespace {
+// Half a turn of a tag, along the hook: less would not move it.
+Length tagTurn(const Plan& plan, std::size_t part) {
+    const auto& tag = std::get<TagPlan>(plan.parts[part].detail);
+    return tag.turns > 0.0 ? tag.along / tag.turns : 0.1 * mm;
+}
+}  // namespace
+
 void FlyView::nudge(int steps, bool across) {
     if (!focused_) return;
     const Handle handle = handles_[*focused_];
@@ -502,6 +510,7 @@ void FlyView::nudge(int steps, bool across) {
     const bool whole = handle.grab == Grab::ribTurn || handle.grab == Grab::head;
     Length step = 0.1 * mm;
     if (handle.grab == Grab::ribTurn) step = 0.6 * std::get<RibPlan>(document_.plan()->parts[handle.part].detail).pitch;
+    if (handle.grab == Grab::tagEnd) step = 0.6 * tagTurn(*document_.plan(), handle.part);
     if (whole && handle.grab == Grab::head) step = document_.plan()->thread.thickness;
     if (across && handle.grab != Grab::head) step = 0.05 * mm;  // a radius
     Point2 to = handle.at;

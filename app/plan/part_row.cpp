@@ -27,8 +27,6 @@ namespace machair::app {
 
 namespace {
 
-constexpr const char* kFigureKey = "figure";
-
 // A part's own; those of the whole fly stand at its head, or at the last part where no head is written.
 bool warningIsHere(const Plan& plan, const Warning& warning, std::size_t part) {
     if (warning.part) return *warning.part == part;
@@ -191,7 +189,7 @@ void PartRow::buildEditor() {
     form->addRow(fault_);
     figures_ = new QWidget(editor_);
     figures_->setObjectName(QStringLiteral("figures-%1").arg(part_));
-    figures_->setToolTip(tr("Alt and a click asks where a number comes from"));
+    figures_->setToolTip(tr("A press on a number asks where it comes from"));
     new FlowLayout(figures_, 12);
     form->addRow(figures_);
     more_ = new QToolButton(editor_);
@@ -268,6 +266,7 @@ void PartRow::fillFigures(const std::vector<Figure>& figures) {
     while (labels.size() < static_cast<qsizetype>(figures.size())) {
         labels << new Label(figures_);
         labels.back()->setFont(faceScaled(0.94));
+        labels.back()->setCursor(Qt::PointingHandCursor);
         setInk(labels.back(), theme_.colours().inkSoft);
         figures_->layout()->addWidget(labels.back());
         labels.back()->show();

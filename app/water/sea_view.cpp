@@ -191,82 +191,112 @@ void SeaView::paintMap(QPainter& painter) const {
     }
 }
 
-// Two waves to scale, height as length, with a small boat side on.
-void SeaView::paintWave(QPainter& painter, const QRectF& frame) const {
-    const Colours& c = theme_.colours();
-    painter.setPen(c.inkSoft);
-    if (!sea_) {
-        painter.drawText(frame, Qt::AlignCenter, tr("Wind and fetch make the wave."));
-        return;
+namespace {
+
+// A wave to scale, height as length, across a frame.
+struct DrawnWave {
+    QRectF frame;
+    double scale;   // px a m
+    double level;   // px: still water
+    double height;  // m, crest to trough
+    double length;  // m
+
+    [[nodiscard]] double surface(double x) const {
+        return level - 0.5 * height * scale * std::cos(2.0 * std::numbers::pi * (x / scale) / length);
     }
-    const double height = sea_->height / metre;
-    const double period = std::max(sea_->period / second, 1e-6);
-    const double wavelength = std::clamp(9.81 * period * period / (2.0 * std::numbers::pi), 0.3, 60.0);
-    const double span = std::max({9.0, 1.6 * wavelength, frame.width() / std::max(0.34 * frame.height(), 1.0)});  // m across the frame
+};
+
+// Two waves at the least, and always a boat's length of air above them.
+DrawnWave drawnWave(const Sea& sea, const QRectF& frame) {
+    const double height = sea.height / metre;
+    const double period = std::max(sea.period / second, 1e-6);
+    const double length = std::clamp(9.81 * period * period / (2.0 * std::numbers::pi), 0.3, 60.0);
+    const double span = std::max({9.0, 1.6 * length, frame.width() / std::max(0.34 * frame.height(), 1.0)});  // m across the frame
     const double scale = frame.width() / span;
     const double level = frame.top() + std::max(46.0 + 1.1 * scale + 0.5 * height * scale, 0.62 * frame.height());
-    const auto surface = [&](double x) {
-        return level - 0.5 * height * scale * std::cos(2.0 * std::numbers::pi * (x / scale) / wavelength);
-    };
-    QPainterPath water(QPointF(frame.left(), surface(0.0)));
-    for (double x = 0.0; x <= frame.width(); x += 2.0)
-        water.lineTo(frame.left() + x, surface(x));
+    return {frame, scale, level, height, length};
+}
+
+void paintWater(QPainter& painter, const DrawnWave& wave, const Colours& c) {
+    QPainterPath water(QPointF(wave.frame.left(), wave.surface(0.0)));
+    for (double x = 0.0; x <= wave.frame.width(); x += 2.0)
+        water.lineTo(wave.frame.left() + x, wave.surface(x));
     painter.setPen(QPen(c.slate, 2.0));
     painter.setBrush(Qt::NoBrush);
     painter.drawPath(water);
-    QPainterPath below = water;
-    below.lineTo(frame.bottomRight());
-    below.lineTo(frame.bottomLeft());
+    water.lineTo(wave.frame.bottomRight());
+    water.lineTo(wave.frame.bottomLeft());
     QColor fill = c.slate;
     fill.setAlpha(46);
-    painter.fillPath(below, fill);
-    // A 4.9 m boat drifting side on: how large the wave is beside it.
-    const double boatX = 0.5 * frame.width(), hull = 4.9 * scale;
-    const QPointF keel(frame.left() + boatX, surface(boatX) + 0.16 * scale);
+    painter.fillPath(water, fill);
+}
+
+// A 4.9 m boat that drifts side on: how large the wave is beside it.
+void paintBoat(QPainter& painter, const DrawnWave& wave, const Colours& c) {
+    const double scale = wave.scale, hull = 4.9 * scale, middle = 0.5 * wave.frame.width();
+    const QPointF keel(wave.frame.left() + middle, wave.surface(middle) + 0.16 * scale);
     const auto at = [&](double along, double up) { return keel + QPointF(along * hull, -up * scale); };
+    const auto gunwale = [&](QPainterPath& path) { path.cubicTo(at(0.26, 0.60), at(-0.20, 0.52), at(-0.50, 0.66)); };
     QPainterPath boat(at(-0.50, 0.66));
     boat.cubicTo(at(-0.49, 0.30), at(-0.40, 0.04), at(-0.22, 0.0));
     boat.lineTo(at(0.26, 0.0));
     boat.cubicTo(at(0.40, 0.06), at(0.47, 0.36), at(0.50, 0.86));
-    boat.cubicTo(at(0.26, 0.60), at(-0.20, 0.52), at(-0.50, 0.66));
+    gunwale(boat);
     painter.setPen(QPen(c.ink, 1.2));
     painter.setBrush(c.raised);
     painter.drawPath(boat);
+    painter.setBrush(Qt::NoBrush);
     painter.save();
     painter.setClipPath(boat);
     painter.setPen(QPen(c.line, 0.9));
     for (const double strake : {0.40, 0.24, 0.10}) {  // planks
         QPainterPath plank(at(-0.5, strake + 0.08));
         plank.cubicTo(at(-0.2, strake - 0.04), at(0.25, strake - 0.02), at(0.52, strake + 0.22));
-        painter.setBrush(Qt::NoBrush);
         painter.drawPath(plank);
     }
     painter.restore();
     painter.setPen(QPen(c.ink, 2.2, Qt::SolidLine, Qt::RoundCap));
-    QPainterPath gunwale(at(0.50, 0.86));
-    gunwale.cubicTo(at(0.26, 0.60), at(-0.20, 0.52), at(-0.50, 0.66));
-    painter.setBrush(Qt::NoBrush);
-    painter.drawPath(gunwale);
-    painter.setPen(QPen(c.inkSoft, 1.1, Qt::SolidLine, Qt::RoundCap));  // an oar shipped, a rod ahead of the drift
-    painter.drawLine(at(-0.36, 0.62), at(0.14, 0.78));
+    QPainterPath rail(at(0.50, 0.86));
+    gunwale(rail);
+    painter.drawPath(rail);
+    painter.setPen(QPen(c.inkSoft, 1.1, Qt::SolidLine, Qt::RoundCap));
+    painter.drawLine(at(-0.36, 0.62), at(0.14, 0.78));  // an oar, shipped
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop, tr("4.9 m"));
+    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop, SeaView::tr("4.9 m"));
+}
+
+void sayWave(QPainter& painter, const QRectF& frame, const Sea& sea, const WaterSpec& water, const Colours& c) {
+    const int force = beaufort(*water.wind);
     painter.setFont(faceScaled(1.05, true));
     painter.setPen(c.ink);
-    const WaterSpec* water1 = document_.water();
-    const int force = beaufort(*water1->wind);
     painter.drawText(
         QPointF(frame.left() + 16.0, frame.top() + 18.0),
-        tr("Force %1, %2: %3")
+        SeaView::tr("Force %1, %2: %3")
             .arg(force)
-            .arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea_->kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
+            .arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea.kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
     painter.setFont(faceScaled(0.95));
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(frame.left() + 16.0, frame.top() + 38.0),
-                     tr("wave %1 cm every %2 s, once it has blown %3 min · the boat drifts at %4 m/s%5")
-                         .arg(number(100.0 * height, 0), number(sea_->period / second, 1), number(sea_->builds / second / 60.0, 0),
-                              number(sea_->drift / metrePerSecond, 2), water1->drogue.value_or(false) ? tr(" on the drogue") : QString()));
+    painter.drawText(
+        QPointF(frame.left() + 16.0, frame.top() + 38.0),
+        SeaView::tr("wave %1 cm every %2 s, once it has blown %3 min · the boat drifts at %4 m/s%5")
+            .arg(number(100.0 * (sea.height / metre), 0), number(sea.period / second, 1), number(sea.builds / second / 60.0, 0),
+                 number(sea.drift / metrePerSecond, 2), water.drogue.value_or(false) ? SeaView::tr(" on the drogue") : QString()));
+}
+
+}  // namespace
+
+void SeaView::paintWave(QPainter& painter, const QRectF& frame) const {
+    const Colours& c = theme_.colours();
+    if (!sea_) {
+        painter.setPen(c.inkSoft);
+        painter.drawText(frame, Qt::AlignCenter, tr("Wind and fetch make the wave."));
+        return;
+    }
+    const DrawnWave wave = drawnWave(*sea_, frame);
+    paintWater(painter, wave, c);
+    paintBoat(painter, wave, c);
+    if (const WaterSpec* water = document_.water(); water && water->wind) sayWave(painter, frame, *sea_, *water, c);
 }
 
 void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {

@@ -175,8 +175,17 @@ std::optional<MeasuredLength> measuredAt(const Plan& plan, const Handle& handle,
             const char* key = handle.grab == Grab::shoulder ? "front_diameter_mm" : "rear_diameter_mm";
             return MeasuredLength{key, lengthOf(key) + 2.0 * (to.y - handle.at.y)};
         }
+        case Grab::pieceTip: {  // by its distance from the root
+            const Point2 root = plan.hook.at(part.station).position;
+            const Length drawn = hypot(handle.at.x - root.x, handle.at.y - root.y);
+            if (drawn <= 0.0 * mm) return std::nullopt;
+            return MeasuredLength{"length_mm", (hypot(to.x - root.x, to.y - root.y) / drawn) * lengthOf("length_mm")};
+        }
         case Grab::bodyEnd: return along("end_mm");
         case Grab::head: return MeasuredLength{"diameter_mm", lengthOf("diameter_mm") + 2.0 * (to.y - handle.at.y)};
+        case Grab::tagEnd:
+        case Grab::underEnd:
+        case Grab::underFront:
         case Grab::bodyFront:
         case Grab::taper:
         case Grab::ribTurn:
@@ -201,7 +210,11 @@ std::optional<Jaws> jawsAt(const Plan& plan, const Handle& handle) {
             const Length axis = plan.hook.at(handle.at.x).position.y;
             return Jaws{handle.at, {handle.at.x, 2.0 * axis - handle.at.y}};
         }
+        case Grab::pieceTip: return Jaws{root, handle.at};
         case Grab::bodyEnd: return Jaws{{Length{}, handle.at.y}, handle.at};
+        case Grab::tagEnd:
+        case Grab::underEnd:
+        case Grab::underFront:
         case Grab::bodyFront:
         case Grab::taper:
         case Grab::ribTurn:

@@ -158,6 +158,7 @@ std::vector<Candidate> candidatesFor(const Plan& plan, const Handle& handle) {
     std::vector<Candidate> list;
     switch (handle.grab) {
         case Grab::tailTip: return shareCandidates(origin, plan.hook.shank(), Yardstick::shank);
+        case Grab::pieceTip: return reachCandidates(plan);
         case Grab::wingTip:
         case Grab::hackleTip:
             list = reachCandidates(plan);
@@ -196,6 +197,19 @@ std::optional<Written> dragHackle(const Plan& plan, const Handle& handle, const 
 }  // namespace
 
 namespace {
+
+// Where a piece's tip stands from its root, as shares of its length: a cheek rises a little, legs hang with a knee or, spread
+// like a hackle, without one (the foremost pair, as scene/ draws it).
+struct PieceLies {
+    double along = 1.0, up = 0.0;
+};
+PieceLies piecesLie(const Plan& plan, std::size_t part) {
+    const auto* legs = std::get_if<LegsPart>(&plan.pattern.parts[part].detail);
+    if (!legs) return {std::cos(0.0873), std::sin(0.0873)};  // 5°
+    const bool spread = legs->style == LegStyle::spread;
+    if (spread) return {0.89, -0.45};                                                      // 27°
+    return legs->knots.value_or(1) > 0 ? PieceLies{0.77, -0.53} : PieceLies{0.94, -0.32};  // 20°, and 34° more below the knee
+}
 
 // The handles of one part, each on what is drawn of it.
 struct HandlesOn {
@@ -242,8 +256,20 @@ struct HandlesOn {
         const Length middle = plan.head.from + 0.58 * (plan.head.to - plan.head.from);
         add(Grab::head, above(plan, middle, 0.5 * plan.head.diameter), Travel::across, "");
     }
-    // Tags, underbodies, legs, cheeks, beads and thread are set by their own rows of the ticket.
-    void operator()(const OneOf<TagPlan, UnderbodyPlan, PiecePlan, BeadPlan, ThreadPlan, Impossible> auto&) const {}
+    void operator()(const TagPlan& tag) const {
+        const Length end = tag.end + tag.along;
+        add(Grab::tagEnd, above(plan, end, 0.5 * plan.diameter(end)), Travel::along, " end");
+    }
+    void operator()(const UnderbodyPlan& under) const {
+        add(Grab::underEnd, above(plan, under.end, -0.5 * plan.diameter(under.end)), Travel::along, " end");
+        add(Grab::underFront, above(plan, under.front, -0.5 * plan.diameter(under.front)), Travel::along, " front");
+    }
+    void operator()(const PiecePlan& piece) const {
+        const PieceLies lies = piecesLie(plan, i);
+        add(Grab::pieceTip, {root.position.x + lies.along * piece.length, root.position.y + lies.up * piece.length}, Travel::along, " tip");
+    }
+    // A bead is as large as it is sold, a thread as it lies.
+    void operator()(const OneOf<BeadPlan, ThreadPlan, Impossible> auto&) const {}
 
     void add(Grab grab, Point2 at, Travel travel, const char* what) const { handles.push_back({grab, i, at, travel, name + what}); }
 };
@@ -258,6 +284,29 @@ std::vector<Handle> handlesOf(const Plan& plan) {
 }
 
 namespace {
+
+// A tag by how much of the hook it covers: its length where that is written, else its turns to the half.
+std::optional<Written> dragTag(const Plan& plan, const Handle& handle, Point2 to) {
+    const auto& tag = std::get<TagPlan>(plan.parts[handle.part].detail);
+    const auto& written = std::get<TagPart>(plan.pattern.parts[handle.part].detail);
+    const Length along = stationNear(plan, to) - tag.end;
+    if (along <= 0.1 * mm || tag.along <= Length{}) return std::nullopt;
+    if (written.length) return Written{"length", writeSpec(keptKind(*written.length, tag.along, along)), false};
+    constexpr double kMost = 60.0;
+    const double turns = std::clamp(std::round(2.0 * tag.turns * (along / tag.along)) / 2.0, 0.5, kMost);
+    return Written{"turns", formatShort(turns, 1), true};
+}
+
+// Legs and cheeks by the tip that is drawn.
+std::optional<Written> dragPiece(const Plan& plan, const Handle& handle, Point2 to, Length snap) {
+    const auto& piece = std::get<PiecePlan>(plan.parts[handle.part].detail);
+    const auto& detail = plan.pattern.parts[handle.part].detail;
+    const Length root = plan.hook.at(plan.parts[handle.part].station).position.x;
+    const Length tip = root + (to.x - root) / piecesLie(plan, handle.part).along;
+    const auto* legs = std::get_if<LegsPart>(&detail);
+    const LengthSpec old = legs ? legs->length : std::get<CheekPart>(detail).length.value_or(LengthSpec{piece.length, {}});
+    return alongTip(plan, old, root, piece.length, tip, snap, candidatesFor(plan, handle));
+}
 
 // By the middle of the body: hollower the lower it is.
 std::optional<Written> dragTaper(const Plan& plan, const Handle& handle, Point2 to) {
@@ -321,7 +370,11 @@ std::optional<Written> dragged(const Plan& plan, const Handle& handle, Point2 to
                 return dragHackle(plan, handle, palmer->length, to, snap);
             return dragHackle(plan, handle, std::get<CollarPart>(written(plan, handle)).length, to, snap);
         }
+        case Grab::tagEnd: return dragTag(plan, handle, to);
+        case Grab::pieceTip: return dragPiece(plan, handle, to, snap);
+        case Grab::underEnd:
         case Grab::bodyEnd: return stationAt(plan, "end", stationNear(plan, to), snap);
+        case Grab::underFront:
         case Grab::bodyFront: return stationAt(plan, "front", stationNear(plan, to), snap);
         case Grab::rearDiameter: {
             const auto& body = std::get<BodyPart>(written(plan, handle));
@@ -344,7 +397,9 @@ std::optional<Written> dragged(const Plan& plan, const Handle& handle, Point2 to
 std::optional<Point2> nextSnap(const Plan& plan, const Handle& handle, int direction) {
     constexpr Length kBeyond = 0.05 * mm;
     std::vector<Length> places;
-    if (handle.grab == Grab::bodyEnd || handle.grab == Grab::bodyFront) {
+    const bool station =
+        handle.grab == Grab::bodyEnd || handle.grab == Grab::bodyFront || handle.grab == Grab::underEnd || handle.grab == Grab::underFront;
+    if (station) {
         for (const Landmark landmark : {Landmark::point, Landmark::barb, Landmark::bend})
             places.push_back(plan.hook.at(plan.hook.landmarkStation(landmark)).position.x);
         for (const double share : {0.22, 0.25, 1.0 / 3.0, 0.5})

@@ -12,7 +12,23 @@
 
 namespace machair {
 
-enum class Grab { tailTip, bodyEnd, bodyFront, rearDiameter, shoulder, taper, ribTurn, hackleTip, wingTip, wingDepth, head };
+enum class Grab {
+    tagEnd,
+    tailTip,
+    underEnd,
+    underFront,
+    bodyEnd,
+    bodyFront,
+    rearDiameter,
+    shoulder,
+    taper,
+    ribTurn,
+    hackleTip,
+    wingTip,
+    wingDepth,
+    pieceTip,  // of legs, of a cheek
+    head
+};
 
 // Which way it goes.
 enum class Travel { along, across, both };

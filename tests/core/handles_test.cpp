@@ -1,6 +1,7 @@
 #include "sizing/handles.h"
 
 #include <catch2/catch.hpp>
+#include <map>
 
 #include "book/edits.h"
 #include "tests/samples.h"
@@ -152,4 +153,35 @@ TEST_CASE("page keys go from landmark to landmark") {
     REQUIRE(next);
     CHECK_THAT(mmOf(next->x), WithinAbs(mmOf(p.hook.landmarkX(Landmark::barb)), 1e-9));
     CHECK_THAT(mmOf(nextSnap(p, tip, -1)->x), WithinAbs(mmOf(p.hook.landmarkX(Landmark::point)), 1e-9));
+}
+
+TEST_CASE("a tag and an underbody and legs and a cheek have handles on what is drawn of them, and what is dragged is where it was let go") {
+    const Book album = store::readBenchFile(MACHAIR_ALBUM)->book;
+    std::map<Grab, int> dragged_;
+    for (const Pattern& pattern : album.patterns) {
+        const auto plan = planPattern(album, pattern.id);
+        if (!plan) continue;
+        for (const Handle& handle : handlesOf(*plan)) {
+            if (handle.grab != Grab::tagEnd && handle.grab != Grab::underEnd && handle.grab != Grab::underFront &&
+                handle.grab != Grab::pieceTip)
+                continue;
+            INFO(pattern.id << " " << handle.name);
+            const Point2 to{handle.at.x + (handle.grab == Grab::underFront ? -0.6 : 0.6) * mm, handle.at.y};
+            const auto written = dragged(*plan, handle, to, 0.0 * mm);
+            if (!written) continue;
+            const auto edit = changeField(album, pattern.id, handle.part, written->key, written->text);
+            REQUIRE(edit);
+            const auto then = planPattern(edit->after, pattern.id);
+            if (!then) continue;  // it has no room there, and says so
+            const auto all = handlesOf(*then);
+            const auto same = std::ranges::find_if(all, [&](const Handle& h) { return h.grab == handle.grab && h.part == handle.part; });
+            REQUIRE(same != all.end());
+            // A tag goes by half turns; the rest to a tenth of a millimetre, or to where the fly lets it.
+            if (handle.grab == Grab::pieceTip) CHECK_THAT(mmOf(same->at.x), WithinAbs(mmOf(to.x), 0.15));
+            ++dragged_[handle.grab];
+        }
+    }
+    CHECK(dragged_[Grab::tagEnd] >= 2);
+    CHECK(dragged_[Grab::pieceTip] >= 2);
+    CHECK(dragged_[Grab::underEnd] + dragged_[Grab::underFront] >= 1);
 }
