@@ -251,3 +251,57 @@ TEST_CASE("a greased fly hangs just under where the film carries seven tenths of
     CHECK(under > 0);
     CHECK(through > 0);
 }
+
+TEST_CASE("hairs that nobody counted step with the square of the gape") {
+    for (const auto& [size, hairs] : {std::pair(8, 41.0), {10, 30.0}, {12, 22.0}, {14, 16.0}, {16, 12.0}}) {  // 30 · 0.855^(n − 10)
+        Book book = bench(hookSpec(size));
+        book.materials.push_back(material("squirrel", MaterialKind::hair, HairTraits{}));
+        WingPart wing;
+        wing.style = WingStyle::hair;
+        book.patterns = {dressing({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::wing, wing, "squirrel")})};
+        INFO("size " << size);
+        CHECK(detail<WingPlan>(planPattern(book, "fly").value(), 1).count == hairs);
+    }
+}
+
+TEST_CASE("a plume's barb is 0.030 mm where nobody measured it") {
+    Book book = bench();
+    book.materials.push_back(material("down", MaterialKind::plume, PlumeTraits{}));
+    WingPart wing;
+    wing.style = WingStyle::plume;
+    book.patterns = {dressing({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::wing, wing, "down")})};
+    CHECK_THAT(mmOf(detail<WingPlan>(planPattern(book, "fly").value(), 1).barb), WithinAbs(0.030, 1e-12));
+}
+
+TEST_CASE("a body usually ends 0.24 of a shank behind the eye with one thing ahead of it, 0.30 with two") {
+    const double shank = mmOf(hookOf().shank());
+    const Part body = part(PartKind::body, BodyPart{}, "seal"), collar = part(PartKind::collar, CollarPart{}, "hen"),
+               wing = part(PartKind::wing, WingPart{}, "flank");
+    CHECK_THAT(mmOf(planOf({body, collar}).value().head.usual), WithinAbs(0.24 * shank, 1e-9));
+    CHECK_THAT(mmOf(planOf({body, wing, collar}).value().head.usual), WithinAbs(0.30 * shank, 1e-9));
+}
+
+TEST_CASE("a second spool of the same thread is no finer thread to finish a crowded head with") {
+    Book book = bench();
+    Material same = *book.findMaterial("thread");
+    same.id = "second-spool";
+    book.materials.push_back(same);
+    BodyPart far;
+    far.front = StationSpec{Landmark::eye, {}, inMm(1.2 * mm), {}};
+    book.patterns = {
+        dressing({part(PartKind::body, far, "seal"), part(PartKind::collar, CollarPart{}, "hen"), part(PartKind::head, HeadPart{})})};
+    const Plan plan = planPattern(book, "fly").value();
+    REQUIRE_FALSE(plan.head.remedies.empty());
+    CHECK(std::ranges::none_of(plan.head.remedies, [](const Remedy& remedy) { return remedy.kind == RemedyKind::finerThread; }));
+}
+
+TEST_CASE("two neighbours of one colour lose what variety weighs, those of unlike colours don't") {
+    const FlyFigures fly;
+    FlyFigures other = fly;
+    other.seen.L = fly.seen.L + 60.0;
+    const SchoolRules rules = rulesOf(School::stepped);
+    CHECK_THAT(lossOfPair(fly, fly, {}, rules) - lossOfPair(fly, other, {}, rules), WithinAbs(rules.variety.weight, 1e-12));
+    PairPlace apart;
+    apart.neighbours = false;
+    CHECK_THAT(lossOfPair(fly, fly, apart, rules) - lossOfPair(fly, other, apart, rules), WithinAbs(0.0, 1e-12));
+}

@@ -86,6 +86,11 @@ TEST_CASE("stock falls by what the flies took, never under nothing, and the batc
     CHECK_THAT(mmOf(before - *one.after.findStock("oval-gold")->length), WithinAbs(mmOf(*ribbed->length), 1e-6));
     CHECK(*one.after.findStock("fur-olive")->mass < furBefore);
     CHECK(one.after.batches.front().tied == 1);
+    // Fur that nobody weighed isn't weighed by tying with it.
+    const Book unweighed = changeStock(book, "fur-olive", "mass_mg", "")->after;
+    const Book tied = tieOneOf(unweighed, book.batches.front().id)->after;
+    REQUIRE(tied.findStock("fur-olive"));
+    CHECK_FALSE(tied.findStock("fur-olive")->mass);
     CHECK(one.after.batches.front().minutes == std::vector<double>{14.0});
     const Edit many = recordTied(book, {{"kelp-lantern", 3, book.batches.front().id}}, {}, {}).value();
     CHECK(*many.after.findStock("oval-gold")->length >= 0.0 * mm);
