@@ -23,6 +23,7 @@
 #include "frame/application.h"
 #include "frame/bench_bar.h"
 #include "frame/main_window.h"
+#include "parts/motion.h"
 #include "plan/ticket.h"
 #include "theme/theme.h"
 
@@ -84,6 +85,7 @@ bool take(const Shot& shot) {
     const QTemporaryDir folder;
     QSettings none(folder.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat);
     MainWindow window(none);
+    keepStill(true);  // no fly half way to its depth
     window.resize(shot.size);
     arrange(window, shot);
     window.show();
