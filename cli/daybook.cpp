@@ -10,6 +10,14 @@ namespace machair::cli {
 
 namespace {
 
+Json rateReport(const Rate& rate) {
+    return {{"name", rate.name}, {"fish", rate.fish}, {"hours", rate.hours}, {"rate", rate.mean()}, {"low", rate.low}, {"high", rate.high}};
+}
+std::string rateText(const Rate& rate, const std::string& hours) {
+    return "  " + rate.name + ": " + formatNumber(rate.mean(), 2) + " (" + formatNumber(rate.low, 2) + " to " + formatNumber(rate.high, 2) +
+           "), " + formatShort(rate.fish, 0) + " fish in " + hours + " h";
+}
+
 struct DaybookVerb : OnBook {
     static constexpr const char* kName = "daybook";
     static constexpr const char* kHelp = "fish a rod-hour by fly, position, depth, wave, light and month";
@@ -32,32 +40,20 @@ struct DaybookVerb : OnBook {
                 text += std::string(entry.name) + ":\n";
                 const auto rates = ratesBy(book, entry.value);
                 for (const Rate& rate : rates) {
-                    cells.push_back({{"name", rate.name},
-                                     {"fish", rate.fish},
-                                     {"hours", rate.hours},
-                                     {"rate", rate.mean()},
-                                     {"low", rate.low},
-                                     {"high", rate.high},
-                                     {"fished", rate.fished},
-                                     {"told_from_best", &rate == &rates.front() ? false : enoughToTell(rates.front(), rate)}});
-                    text +=
-                        "  " + rate.name + ": " + formatNumber(rate.mean(), 2) + " (" + formatNumber(rate.low, 2) + " to " +
-                        formatNumber(rate.high, 2) + "), " + formatShort(rate.fish, 0) + " fish in " + formatShort(rate.hours, 1) + " h" +
-                        (&rate != &rates.front() && !enoughToTell(rates.front(), rate) ? ", not enough to tell from the best" : "") + "\n";
+                    const bool told = &rate == &rates.front() || enoughToTell(rates.front(), rate);
+                    Json cell = rateReport(rate);
+                    cell["fished"] = rate.fished;
+                    cell["told_from_best"] = told && &rate != &rates.front();
+                    cells.push_back(std::move(cell));
+                    text += rateText(rate, formatShort(rate.hours, 1)) + (told ? "" : ", not enough to tell from the best") + "\n";
                 }
                 factors[std::string(entry.name)] = std::move(cells);
             }
             Json depth = Json::array();
             text += "depth (only fish whose depth was written down):\n";
             for (const Rate& rate : ratesByDepth(book, DepthExposure(book))) {
-                depth.push_back({{"name", rate.name},
-                                 {"fish", rate.fish},
-                                 {"hours", rate.hours},
-                                 {"rate", rate.mean()},
-                                 {"low", rate.low},
-                                 {"high", rate.high}});
-                text += "  " + rate.name + ": " + formatNumber(rate.mean(), 2) + " (" + formatNumber(rate.low, 2) + " to " +
-                        formatNumber(rate.high, 2) + "), " + formatShort(rate.fish, 0) + " fish in " + formatNumber(rate.hours, 1) + " h\n";
+                depth.push_back(rateReport(rate));
+                text += rateText(rate, formatNumber(rate.hours, 1)) + "\n";
             }
             factors["depth"] = std::move(depth);
             return print(*this, {{"days", book.days.size()}, {"factors", factors}}, text);

@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <cmath>
 
-#include "colour/colour.h"
+#include "drawing/ink.h"
 #include "units/random.h"
 
 namespace machair::drawing {
@@ -12,11 +12,6 @@ namespace machair::drawing {
 namespace {
 
 constexpr double kLeast = 1.0;  // px, of a line that has to be seen from a metre
-
-QColor colourOf(const std::string* hex, Rgb usual) {
-    const Rgb rgb = (hex ? parseColour(*hex) : std::nullopt).value_or(usual);
-    return QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b));
-}
 
 // From the hook to the rear, sagging: t from 0 at the hook to 1.
 QPainterPath hanging(QPointF at, double length, double drop) {
@@ -31,7 +26,7 @@ void paintFeather(QPainter& painter, const HacklePlan& hackle, const Material& m
     constexpr double kShown = 16.0, kBare = 0.14;  // mm of stem, and the share of it that is stripped
     const double length = kShown * k;
     const QPainterPath stem = hanging(held.at, length, 0.18 * length);
-    const QColor base = colourOf(made.mainColour(), {0.36, 0.24, 0.14});
+    const QColor base = inkOf(made.mainColour(), {0.36, 0.24, 0.14});
     Random random(17);
     const double fibre = hackle.fibre / mm * k, growth = 0.30;  // a feather's fibres grow towards its butt
     constexpr int kFibres = 90;
@@ -74,7 +69,7 @@ QColor waitingFace(const Material& made, int face, QColor usual) {
     const auto* strip = std::get_if<StripTraits>(&made.traits);
     if (!strip || strip->faces.size() < 2) return usual;
     const auto other = static_cast<std::size_t>(face == 0 ? 1 : 0);
-    return colourOf(&strip->faces[other], {0.7, 0.7, 0.7});
+    return inkOf(&strip->faces[other], {0.7, 0.7, 0.7});
 }
 
 void paintWinding(QPainter& painter, const Plan& plan, std::size_t part, const HeldAt& held) {
@@ -84,7 +79,7 @@ void paintWinding(QPainter& painter, const Plan& plan, std::size_t part, const H
     const bool metal = made.kind == MaterialKind::wire || made.kind == MaterialKind::oval || made.kind == MaterialKind::tinsel ||
                        made.kind == MaterialKind::ribbon;
     const auto* rib = std::get_if<RibPart>(&plan.pattern.parts[part].detail);
-    const QColor usual = colourOf(made.mainColour(), metal ? Rgb{0.76, 0.62, 0.27} : Rgb{0.45, 0.33, 0.20});
+    const QColor usual = inkOf(made.mainColour(), metal ? Rgb{0.76, 0.62, 0.27} : Rgb{0.45, 0.33, 0.20});
     const QColor colour = waitingFace(made, rib ? rib->face.value_or(0) : 0, usual);
     int strands = 1;
     double width = windingWidth(made) / mm * k;
@@ -137,7 +132,7 @@ void paintLoop(QPainter& painter, const Material& fur, const HeldAt& held, Lengt
     painter.save();
     painter.setRenderHint(QPainter::Antialiasing);
     paintFur(painter, held.at + QPointF(0.02 * long_, 0.08 * long_), foot - QPointF(0.0, 0.1 * long_),
-             colourOf(fur.mainColour(), {0.42, 0.33, 0.24}), k, 0.10 * long_, 260);
+             inkOf(fur.mainColour(), {0.42, 0.33, 0.24}), k, 0.10 * long_, 260);
     painter.setBrush(Qt::NoBrush);
     painter.setPen(QPen(kThread, std::max(1.2, 0.07 * k)));
     painter.drawLine(held.at, foot);
@@ -156,7 +151,7 @@ void paintNoodle(QPainter& painter, const Material& fur, const HeldAt& held, Len
     painter.setRenderHint(QPainter::Antialiasing);
     painter.setPen(QPen(kThread, std::max(1.2, 0.07 * k)));
     painter.drawLine(held.at, foot);
-    paintFur(painter, held.at + QPointF(0.0, 0.06 * long_), foot, colourOf(fur.mainColour(), {0.42, 0.33, 0.24}), k,
+    paintFur(painter, held.at + QPointF(0.0, 0.06 * long_), foot, inkOf(fur.mainColour(), {0.42, 0.33, 0.24}), k,
              0.7 * (thickness / mm) * k, 420);
     painter.restore();
 }

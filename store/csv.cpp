@@ -6,6 +6,7 @@
 
 #include "book/fields.h"
 #include "book/lists.h"
+#include "book/record_edits.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -350,10 +351,7 @@ void takeOuting(const DayRow& row, Day& day) {
             outing.flies[position.value] = row.fly(position.name.data());
         day.outings.push_back(std::move(outing));
     }
-    double all = 0.0;
-    for (const Outing& outing : day.outings)
-        all += outing.hours;
-    if (all > kDay) row.wrong("hours", "at most 24 hours in a day");
+    if (hoursOf(day) > kDay) row.wrong("hours", "at most 24 hours in a day");
 }
 
 void takeFish(const DayRow& row, Day& day) {

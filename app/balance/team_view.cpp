@@ -11,6 +11,7 @@
 
 #include "book/flies.h"
 #include "colour/colour.h"
+#include "drawing/ink.h"
 #include "parts/lengths.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -303,9 +304,8 @@ void TeamView::paintPointed(QPainter& painter) const {
             painter.setBrush(ink);
             painter.drawRoundedRect(QRectF(at.x(), at.y() + 6.0, std::max(2.0, kLongest * amount->value / most), kBar), 3.0, 3.0);
         } else if (check.term == TeamTerm::variety) {
-            const Rgb seen = meanColour(fly.plan);
             painter.setPen(QPen(c.line, 1.0));
-            painter.setBrush(QColor::fromRgbF(static_cast<float>(seen.r), static_cast<float>(seen.g), static_cast<float>(seen.b)));
+            painter.setBrush(drawing::inkOf(meanColour(fly.plan)));
             painter.drawRoundedRect(QRectF(at.x(), at.y() - 12.0, 64.0, 22.0), 4.0, 4.0);
         } else if (check.term == TeamTerm::size || check.term == TeamTerm::sizeStep || check.term == TeamTerm::topSizeStep) {
             const Hook& hook = fly.plan.hook;

@@ -5,9 +5,9 @@
 #include <algorithm>
 #include <cmath>
 
-#include "colour/colour.h"
 #include "cut/cape_fan.h"
 #include "cutting/vane.h"
+#include "drawing/ink.h"
 #include "parts/lengths.h"
 #include "units/random.h"
 #include "units/text.h"
@@ -118,8 +118,8 @@ bool isIn(const std::vector<Stretch>& stretches, Length place) {
 
 // The material's own colour, a darker or a lighter feather of it.
 QColor colourOf(const Material* material, const std::optional<FeatherShade>& shade) {
-    const Rgb rgb = parseColour(material && material->colour ? *material->colour : "#7a6a55").value_or(Rgb{0.48, 0.42, 0.34});
-    const QColor usual = QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b));
+    constexpr Rgb kUsual{0x7a / 255.0, 0x6a / 255.0, 0x55 / 255.0};
+    const QColor usual = drawing::inkOf(material && material->colour ? &*material->colour : nullptr, kUsual);
     constexpr int kDarker = 122, kLighter = 128;
     return shade == FeatherShade::dark ? usual.darker(kDarker) : shade == FeatherShade::light ? usual.lighter(kLighter) : usual;
 }

@@ -6,6 +6,7 @@
 
 #include "book/kinds.h"
 #include "drawing/fly_painter.h"
+#include "drawing/ink.h"
 #include "drawing/things.h"
 #include "parts/lengths.h"
 #include "parts/pictures.h"
@@ -146,10 +147,8 @@ void ThingView::paintBlend(QPainter& painter, const Blended& blend) const {
             x = 14.0;
             y += 22.0;
         }
-        const Rgb rgb = toRgb(colour.value_or(Lab{0.6, 0.0, 0.0}));
         painter.setPen(QPen(c.line, 1.0));
-        painter.setBrush(colour ? QColor::fromRgbF(static_cast<float>(rgb.r), static_cast<float>(rgb.g), static_cast<float>(rgb.b))
-                                : c.panel);
+        painter.setBrush(colour ? drawing::inkOf(toRgb(*colour)) : c.panel);
         painter.drawRoundedRect(QRectF(x, y, kPatch, kPatch), 3.0, 3.0);
         painter.setPen(c.ink);
         painter.drawText(QPointF(x + kPatch + 6.0, y + metrics.ascent()), text);

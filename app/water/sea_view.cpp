@@ -1,5 +1,4 @@
 #include "water/sea_view.h"
-#include "daybook/boat.h"
 
 #include <QMouseEvent>
 #include <QPainter>
@@ -8,6 +7,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "daybook/boat.h"
 #include "parts/lengths.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -210,7 +210,7 @@ struct DrawnWave {
 DrawnWave drawnWave(const Sea& sea, const QRectF& frame) {
     const double height = sea.height / metre;
     const double period = std::max(sea.period / second, 1e-6);
-    const double length = std::clamp(9.81 * period * period / (2.0 * std::numbers::pi), 0.3, 60.0);
+    const double length = std::clamp(kGravity / metrePerSecond2 * period * period / (2.0 * std::numbers::pi), 0.3, 60.0);
     const double span = std::max({9.0, 1.6 * length, frame.width() / std::max(0.34 * frame.height(), 1.0)});  // m across the frame
     const double scale = frame.width() / span;
     const double level = frame.top() + std::max(46.0 + 1.1 * scale + 0.5 * height * scale, 0.62 * frame.height());
