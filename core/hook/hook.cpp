@@ -1,7 +1,7 @@
 #include "hook/hook.h"
 
 #include <algorithm>
-#include <boost/math/quadrature/gauss_kronrod.hpp>
+#include <boost/math/special_functions/ellint_2.hpp>
 #include <boost/math/tools/roots.hpp>
 #include <cmath>
 #include <numbers>
@@ -154,23 +154,30 @@ void Hook::shapeBend() {
     bendArc_ = arcTo(-kPi / 2.0);
 }
 
-// Length of the bend's ellipse from phi0_ down to phi.
+// Length of the bend's ellipse from phi0_ down to phi: an incomplete elliptic integral of the second kind
+// (Abramowitz & Stegun 17.2.9), taken from whichever end of the longer axis keeps its modulus real.
 Length Hook::arcTo(double phi) const {
+    if (phi >= phi0_) return 0.0 * mm;
     const double a = bendRadius_.base();
     const double b = bendHeight_.base();
-    const auto speed = [a, b](double t) { return std::hypot(a * std::sin(t), b * std::cos(t)); };
-    if (phi >= phi0_) return 0.0 * mm;
-    constexpr double kQuadratureTolerance = 1e-12;  // relative; far below a measurable length
-    return Length::fromBase(boost::math::quadrature::gauss_kronrod<double, 31>::integrate(speed, phi, phi0_, 5, kQuadratureTolerance));
+    const double modulus = std::sqrt(1.0 - std::pow(std::min(a, b) / std::max(a, b), 2));
+    const auto from = [&](double t) { return boost::math::ellint_2(modulus, b >= a ? t : t - kPi / 2.0); };
+    return Length::fromBase(std::max(a, b) * (from(phi0_) - from(phi)));
 }
 
+// Newton's method on an arc whose slope is known and never nought: the wire's length grows as phi falls.
 double Hook::phiAt(Length arc) const {
-    const auto miss = [&](double phi) { return (arcTo(phi) - arc).base(); };
-    std::uintmax_t iterations = 100;
-    constexpr int kBits = 40;  // about 1e-12 rad
-    const auto [low, high] =
-        boost::math::tools::toms748_solve(miss, -kPi / 2.0, phi0_, boost::math::tools::eps_tolerance<double>(kBits), iterations);
-    return 0.5 * (low + high);
+    const double a = bendRadius_.base();
+    const double b = bendHeight_.base();
+    constexpr double kEnough = 1e-13;  // rad: far below a measurable length
+    constexpr int kMostSteps = 20;     // three or four do for every bend that a hook may have
+    double phi = phi0_ - (phi0_ + kPi / 2.0) * (arc / bendArc_);
+    for (int step = 0; step < kMostSteps; ++step) {
+        const double correction = (arcTo(phi) - arc).base() / std::hypot(a * std::sin(phi), b * std::cos(phi));
+        phi = std::clamp(phi + correction, -kPi / 2.0, phi0_);
+        if (std::abs(correction) < kEnough) break;
+    }
+    return phi;
 }
 
 WirePoint Hook::at(Length s) const {
