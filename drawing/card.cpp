@@ -1,5 +1,6 @@
 #include "drawing/card.h"
 
+#include <QObject>
 #include <QPainter>
 #include <algorithm>
 

@@ -5,9 +5,30 @@
 
 namespace machair::drawing {
 
+namespace {
+
+// Along the shank the layers are the same, but what is round is drawn as rounds.
+void paintEndOnLayer(Canvas& canvas, const Scene& scene, Layer layer) {
+    switch (layer) {
+        case Layer::farFibres: return paintFarFibres(canvas, scene);
+        case Layer::hook: return paintHookEndOn(canvas, scene.hook);
+        case Layer::tail: return paintTails(canvas, scene);
+        case Layer::body: return paintRounds(canvas, scene);
+        case Layer::bindings: return;  // among the rounds
+        case Layer::nearPalmer: return paintNearPalmer(canvas, scene);
+        case Layer::underWing: return paintUnderWing(canvas, scene);
+        case Layer::wing: return paintWingsEndOn(canvas, scene);
+        case Layer::nearCollar: return paintNearCollar(canvas, scene);
+        case Layer::head: paintHeadRound(canvas, scene); return paintEye(canvas, scene.hook);
+    }
+}
+
+}  // namespace
+
 void paintLayer(QPainter& painter, const Scene& scene, const View& view, Layer layer) {
     painter.setRenderHint(QPainter::Antialiasing);
     Canvas canvas(painter, view);
+    if (scene.endOn) return paintEndOnLayer(canvas, scene, layer);
     switch (layer) {
         case Layer::farFibres: paintFarFibres(canvas, scene); break;
         case Layer::hook: paintHook(canvas, scene.hook); break;
@@ -24,6 +45,7 @@ void paintLayer(QPainter& painter, const Scene& scene, const View& view, Layer l
         case Layer::head:
             paintCheeks(canvas, scene);
             paintHead(canvas, scene);
+            paintFacingWings(canvas, scene);
             break;
     }
 }
@@ -94,7 +116,9 @@ View fitView(const Scene& scene, const QRectF& frame, Bench bench, double mostPx
 }
 
 bool sameLayer(const Scene& a, const Scene& b, Layer layer) {
-    if (a.axis != b.axis) return false;
+    if (a.axis != b.axis || a.endOn != b.endOn) return false;
+    if (a.endOn && layer == Layer::body && (a.ribs != b.ribs || a.bed != b.bed || a.beads != b.beads)) return false;
+    if (layer == Layer::head && (a.hook.eyeAxis != b.hook.eyeAxis || std::ranges::any_of(a.wings, &WingScene::facesViewer))) return false;
     switch (layer) {
         case Layer::farFibres: return a.hackles == b.hackles && a.bodies == b.bodies && a.wings == b.wings;
         case Layer::hook: return a.hook == b.hook;

@@ -42,6 +42,16 @@ Lab Canvas::clearOfBench(Lab lit) const {
     return lit;
 }
 
+QPolygonF roundAt(const Canvas& canvas, Vec3 middle, double radius) {
+    constexpr int kCorners = 40;
+    QPolygonF outline;
+    for (int i = 0; i < kCorners; ++i) {
+        const double angle = 2.0 * kPi * i / kCorners;
+        outline << canvas.at(middle + Vec3{radius * std::cos(angle), radius * std::sin(angle), 0.0});
+    }
+    return outline;
+}
+
 void paintTube(Canvas& canvas, const std::vector<TubeStep>& path, const Ramp& ramp, int strips) {
     if (path.size() < 2) return;
     struct Edge {

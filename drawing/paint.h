@@ -65,6 +65,9 @@ struct TubeStep {
 };
 void paintTube(Canvas& canvas, const std::vector<TubeStep>& path, const Ramp& ramp, int strips);
 
+// A round facing the viewer.
+[[nodiscard]] QPolygonF roundAt(const Canvas& canvas, Vec3 middle, double radius);
+
 // Painters of the parts, one file each.
 void paintHook(Canvas& canvas, const HookScene& hook);
 void paintFarFibres(Canvas& canvas, const Scene& scene);
@@ -76,10 +79,17 @@ void paintNearPalmer(Canvas& canvas, const Scene& scene);
 void paintUnderWing(Canvas& canvas, const Scene& scene);
 void paintFarSlips(Canvas& canvas, const Scene& scene);
 void paintWings(Canvas& canvas, const Scene& scene);
+void paintFacingWings(Canvas& canvas, const Scene& scene);  // those that stand up towards the viewer, over all else
 void paintCheeks(Canvas& canvas, const Scene& scene);
 void paintBunch(Canvas& canvas, const TailScene& bunch);
 void paintNearCollar(Canvas& canvas, const Scene& scene);
 void paintHead(Canvas& canvas, const Scene& scene);
+// Of a scene that is looked at along the shank.
+void paintHookEndOn(Canvas& canvas, const HookScene& hook);
+void paintEye(Canvas& canvas, const HookScene& hook);
+void paintRounds(Canvas& canvas, const Scene& scene);
+void paintHeadRound(Canvas& canvas, const Scene& scene);
+void paintWingsEndOn(Canvas& canvas, const Scene& scene);
 
 // Threaded surface of a body, bed or head between two stations.
 struct ThreadedSurface {

@@ -1,6 +1,7 @@
 // The hook: drawing.md section 5.
 #include <cmath>
 #include <numbers>
+#include <utility>
 
 #include "drawing/paint.h"
 
@@ -31,10 +32,10 @@ double halfWidth(const HookScene& hook, double toTip) {
     return hook.wire / 2.0 * std::max(0.0, 1.0 - std::pow(t, 1.4));
 }
 
-// The eye as a ring turned down, looked at 24° from above so that its hole shows.
+// The eye as a ring.
 class Eye {
   public:
-    explicit Eye(const HookScene& hook) : w_(hook.wire), axis_{-std::cos(hook.eyeTurn), -std::sin(hook.eyeTurn), 0.0} {}
+    explicit Eye(const HookScene& hook) : w_(hook.wire), axis_(hook.eyeAxis), across_(hook.eyeAcross) {}
 
     [[nodiscard]] std::vector<TubeStep> arc(double from, double to) const {
         std::vector<TubeStep> path;
@@ -50,14 +51,12 @@ class Eye {
 
   private:
     [[nodiscard]] Vec3 at(double angle) const {
-        constexpr double kLookedAtFrom = 24.0 * kPi / 180.0;
         const double r = 1.3 * w_;
-        const Vec3 flat = (1.8 * w_ + r * std::cos(angle)) * axis_;
-        const double z = r * std::sin(angle);
-        return {flat.x, flat.y - z * std::sin(kLookedAtFrom), z * std::cos(kLookedAtFrom)};
+        return (1.8 * w_ + r * std::cos(angle)) * axis_ + r * std::sin(angle) * across_;
     }
     double w_;
     Vec3 axis_;
+    Vec3 across_;
 };
 
 void paintBarb(Canvas& canvas, const HookScene& hook, const Ramp& ramp) {
@@ -104,10 +103,31 @@ void paintHook(Canvas& canvas, const HookScene& hook) {
         wire.push_back({step.at + rise, step.along, half});
         last = step.at;
     }
+    // Looked down on, the bend turns away: it ends round.
+    constexpr double kTurnsAway = 0.95;
+    for (const HookScene::Step& step : hook.line)
+        if (std::abs(step.along.z) > kTurnsAway) canvas.fill(roundAt(canvas, step.at, 0.5 * hook.wire), ramp.tones[1]);
     paintTube(canvas, wire, ramp, stripsFor(canvas, hook.wire));
     constexpr double kBarbFrom = 6.0;  // px/mm
     if (hook.barb && canvas.k() >= kBarbFrom) paintBarb(canvas, hook, ramp);
     paintTube(canvas, eye.arc(-kLap, kPi + kLap), ramp, ringStrips);  // the near half
+    canvas.next();
+}
+
+// The bend hangs straight down, its rear in front of what it came from; the spear ends as a round towards the viewer.
+void paintHookEndOn(Canvas& canvas, const HookScene& hook) {
+    const Ramp ramp = bronzeWire(canvas.view().bench);
+    constexpr double kAcross = 0.2;  // of the wire's run that is seen: less is a round
+    std::vector<TubeStep> wire;
+    for (const HookScene::Step& step : hook.line)
+        if (std::abs(step.along.y) > kAcross) wire.push_back({step.at, step.along, halfWidth(hook, step.toTip)});
+    paintTube(canvas, wire, ramp, stripsFor(canvas, hook.wire));
+    for (const auto& [share, tone] : {std::pair{1.0, 1}, std::pair{0.62, 2}, std::pair{0.24, 0}})  // a needle: its tip is dark
+        canvas.fill(roundAt(canvas, hook.line.back().at, 0.5 * share * hook.wire), ramp.tones[static_cast<std::size_t>(tone)]);
+}
+
+void paintEye(Canvas& canvas, const HookScene& hook) {
+    paintTube(canvas, Eye(hook).arc(0.0, 2.0 * kPi), bronzeWire(canvas.view().bench), stripsFor(canvas, 0.8 * hook.wire));
     canvas.next();
 }
 

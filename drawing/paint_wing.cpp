@@ -18,7 +18,7 @@ class Leaf {
     [[nodiscard]] double depth(double t) const { return wing_.depthAt(t); }
     [[nodiscard]] Vec3 at(double t, double v) const {
         const double y = wing_.riseAt(t, v) + offset_ * wing_.depth * smoothstep(0.0, 0.3, t);
-        return wing_.root + (t * length_) * wing_.along + y * wing_.up;
+        return wing_.root + (t * length_) * wing_.along + y * wing_.up + wing_.asideAt(t, v);
     }
     // How far a barb at v reaches, as a share of the length: the tip slants.
     [[nodiscard]] static double reach(double v) { return 1.0 - 0.16 * std::pow(1.0 - v, 1.3) - 0.07 * smoothstep(0.7, 1.0, v); }
@@ -222,7 +222,9 @@ class SlipWing {
         constexpr double kLongest = 0.9525;  // of the slant below, near v 0.78
         return (1.0 - 0.26 * std::pow(1.0 - v, 1.2) - 0.05 * smoothstep(0.75, 1.0, v)) / kLongest;
     }
-    [[nodiscard]] Vec3 at(double t, double v) const { return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_; }
+    [[nodiscard]] Vec3 at(double t, double v) const {
+        return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_ + wing_.asideAt(t, v);
+    }
     [[nodiscard]] QPolygonF band(double low, double high) const {
         QPolygonF outline;
         constexpr int kSteps = 26;
@@ -304,14 +306,26 @@ void paintFarSlips(Canvas& canvas, const Scene& scene) {
         if (wing.build == WingBuild::slips && wing.pair) SlipWing(canvas, wing).paint(-0.10, wing.parted * kPi / 180.0);
 }
 
-void paintWings(Canvas& canvas, const Scene& scene) {
-    for (const WingScene& wing : scene.wings) {
-        switch (wing.build) {
-            case WingBuild::rolled: RolledWing(canvas, wing).paint(); break;
-            case WingBuild::slips: SlipWing(canvas, wing).paint(0.0, 0.0); break;
-            case WingBuild::bunch: paintBunch(canvas, wing.bunch); break;
-        }
+namespace {
+
+void paintWing(Canvas& canvas, const WingScene& wing) {
+    switch (wing.build) {
+        case WingBuild::rolled: return RolledWing(canvas, wing).paint();
+        case WingBuild::slips: return SlipWing(canvas, wing).paint(0.0, 0.0);
+        case WingBuild::bunch: return paintBunch(canvas, wing.bunch);
     }
+}
+
+}  // namespace
+
+void paintWings(Canvas& canvas, const Scene& scene) {
+    for (const WingScene& wing : scene.wings)
+        if (!wing.facesViewer()) paintWing(canvas, wing);
+}
+
+void paintFacingWings(Canvas& canvas, const Scene& scene) {
+    for (const WingScene& wing : scene.wings)
+        if (wing.facesViewer()) paintWing(canvas, wing);
 }
 
 void paintCheeks(Canvas& canvas, const Scene& scene) {

@@ -63,6 +63,10 @@ void FlyView::makeButtons() {
     })->setAccessibleName(tr("Larger"));
     add("fly-fit", tr("Fit"), tr("All of it again (double press, or 0)"), [this] { fitAgain(); });
     add("fly-turn", tr("Other side"), tr("Turned half round, as it is seen from across the vice (T)"), [this] { turn(); });
+    above_ = add("fly-above", tr("Above"), tr("Looked down on, and back (U)"), [this] { lookFrom(From::above); });
+    fromEye_ = add("fly-from-eye", tr("Eye on"), tr("Looked at from the eye, along the shank, and back (E)"), [this] { lookFrom(From::eye); });
+    for (QToolButton* button : {above_, fromEye_})
+        button->setCheckable(true);
     buttons_->adjustSize();
 }
 
@@ -104,13 +108,32 @@ void FlyView::turn() {
     fitAgain();
 }
 
+void FlyView::lookFrom(From where) {
+    from_ = from_ == where ? From::side : where;
+    held_.reset();
+    setAccessibleName(from_ == From::above ? tr("The fly from above") : from_ == From::eye ? tr("The fly from the eye") : tr("The fly in profile"));
+    rebuild();
+    fitAgain();
+}
+
+Scene FlyView::sceneOf(const Plan& plan) const {
+    const Scene profile = turned_ ? nearForFar(makeScene(plan)) : makeScene(plan);
+    switch (from_) {
+        case From::side: return profile;
+        case From::above: return fromAbove(profile);
+        case From::eye: return fromTheEye(profile);
+    }
+    return profile;
+}
+
 void FlyView::rebuild() {
     scene_.reset();
     ghost_.reset();
-    const auto made = [this](const Plan& plan) { return turned_ ? nearForFar(makeScene(plan)) : makeScene(plan); };
-    if (document_.plan()) scene_ = made(*document_.plan());
-    if (document_.ghost()) ghost_ = made(*document_.ghost());
-    handles_ = document_.plan() ? handlesOf(*document_.plan()) : std::vector<Handle>{};
+    above_->setChecked(from_ == From::above);
+    fromEye_->setChecked(from_ == From::eye);
+    if (document_.plan()) scene_ = sceneOf(*document_.plan());
+    if (document_.ghost() && from_ != From::eye) ghost_ = sceneOf(*document_.ghost());
+    handles_ = document_.plan() && from_ == From::side ? handlesOf(*document_.plan()) : std::vector<Handle>{};
     for (auto* index : {&hovered_, &held_, &focused_})
         if (*index && **index >= handles_.size()) index->reset();
     const std::string now = document_.pattern() ? document_.pattern()->id : std::string();
@@ -173,9 +196,9 @@ void FlyView::paintEvent(QPaintEvent*) {
     }
     painter.setRenderHint(QPainter::Antialiasing);
     painter.translate(moved_);
-    paintRule(painter);
+    if (from_ != From::eye) paintRule(painter);
     paintScenes(painter);
-    paintMeasure(painter);
+    if (from_ == From::side) paintMeasure(painter);
     paintHandles(painter);
     if (ghost_) {
         painter.resetTransform();
@@ -575,6 +598,7 @@ std::optional<Question> FlyView::questionAt(std::optional<QPoint> at) const {
 }
 
 std::optional<std::size_t> FlyView::partUnder(QPointF at) const {
+    if (from_ == From::eye) return std::nullopt;  // one part lies behind another there
     constexpr double kReachPx = 9.0;
     const Point2 p = inProfile(at);
     return partAt(*scene_, p.x / mm, p.y / mm, kReachPx / view_.pxPerMm, findKind(document_.plan()->pattern, PartKind::head));
@@ -593,6 +617,8 @@ void FlyView::keyPressEvent(QKeyEvent* event) {
         case Qt::Key_Minus: return zoom(-1.0, QRectF(rect()).center());
         case Qt::Key_0: return fitAgain();
         case Qt::Key_T: return turn();
+        case Qt::Key_U: return lookFrom(From::above);
+        case Qt::Key_E: return lookFrom(From::eye);
         case Qt::Key_Space: space_ = true; return setCursor(Qt::OpenHandCursor);
         case Qt::Key_Escape: break;
         default: return QWidget::keyPressEvent(event);

@@ -1,10 +1,13 @@
 // The fly in profile, large, on its bench: the drawing, the shank rule with the hook's landmarks, the ghost of the last
 // hook, and the measure of the part that is chosen. The wheel zooms where the cursor is, a drag with Space or the middle button
-// moves it, a double press fits it again; and it is turned half round, to be seen from its other side.
+// moves it, a double press fits it again; and it is turned: half round, to be seen from its other side, looked down on, or looked at
+// from the eye. Measures stand on the profile; the other two are for looking.
 #pragma once
 
 #include <QWidget>
 #include <optional>
+
+class QToolButton;
 
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
@@ -32,6 +35,10 @@ class FlyView : public QWidget, public Spoken, public Askable {
     // Seen with the eye at the left, or turned half round.
     void turn();
     [[nodiscard]] bool isTurned() const { return turned_; }
+    enum class From { side, above, eye };
+    // From there; from the side again where it is there already.
+    void lookFrom(From where);
+    [[nodiscard]] From lookedAtFrom() const { return from_; }
 
     // What can be taken hold of, and where it is on the screen.
     [[nodiscard]] const std::vector<Handle>& handles() const { return handles_; }
@@ -67,6 +74,7 @@ class FlyView : public QWidget, public Spoken, public Askable {
     void paintScenes(QPainter& painter);
     // As the painters have it, who know no other side: mirrored, left for right, about the middle of the view.
     [[nodiscard]] drawing::View painted() const;
+    [[nodiscard]] Scene sceneOf(const Plan& plan) const;
     [[nodiscard]] QString whyNothing() const;
     void paintRule(QPainter& painter) const;
     void paintMeasure(QPainter& painter) const;
@@ -96,10 +104,13 @@ class FlyView : public QWidget, public Spoken, public Askable {
     int layersPainted_ = 0;
     bool own_ = false;     // zoomed or moved by hand: it stays so until it is fitted again
     bool turned_ = false;  // the eye at the right
+    From from_ = From::side;
     bool space_ = false;
     std::optional<QPointF> grasped_;  // where the hand holds the bench that it moves
     QPointF moved_;                   // by so much since, not painted anew yet
     QWidget* buttons_ = nullptr;
+    QToolButton* above_ = nullptr;
+    QToolButton* fromEye_ = nullptr;
 };
 
 }  // namespace machair::app

@@ -33,5 +33,7 @@ struct SceneBuild {
 [[nodiscard]] CheekScene cheekScene(const SceneBuild& build, std::size_t part, const PiecePlan& cheek);
 [[nodiscard]] WingScene wingScene(const SceneBuild& build, std::size_t part, const WingPlan& wing);
 [[nodiscard]] HookScene hookScene(const Hook& hook);
+// How far a scene reaches in the picture, written into it.
+void measureExtent(Scene& scene);
 
 }  // namespace machair

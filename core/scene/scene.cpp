@@ -176,12 +176,14 @@ HeadScene headScene(const SceneBuild& build) {
     return head;
 }
 
+}  // namespace
+
 void measureExtent(Scene& scene) {
     const double w = scene.hook.wire;
     scene.left = -3.8 * w;
     scene.right = 0.0;
     scene.top = 2.0 * w;
-    scene.bottom = -scene.hook.depth - w;
+    scene.bottom = std::ranges::min(scene.hook.line, {}, [](const auto& step) { return step.at.y; }).at.y - w;
     const auto take = [&](Vec3 p) {
         scene.left = std::min(scene.left, p.x);
         scene.right = std::max(scene.right, p.x);
@@ -205,8 +207,6 @@ void measureExtent(Scene& scene) {
     }
 }
 
-}  // namespace
-
 Axis::Axis(const Hook& hook) {
     start_ = -3.6 * (hook.wire() / mm);
     const double last = hook.rearmostStation() / mm;
@@ -225,13 +225,22 @@ Axis::Frame Axis::frame(double station) const {
     Frame frame;
     frame.at = (1.0 - t) * points_[i] + t * points_[j];
     frame.rear = unit((1.0 - t) * tangents_[i] + t * tangents_[j]);
-    frame.up = {-frame.rear.y, frame.rear.x, 0.0};
+    // Along the view there is no up but the picture's own.
+    const Vec3 up{-frame.rear.y, frame.rear.x, 0.0};
+    frame.up = norm(up) > 1e-9 ? unit(up) : Vec3{0.0, 1.0, 0.0};
     return frame;
 }
 
 Vec3 Axis::on(double station, double radius, double angle) const {
     const Frame f = frame(station);
-    return f.at + radius * std::cos(angle) * f.up + Vec3{0.0, 0.0, radius * std::sin(angle)};
+    return f.at + radius * std::cos(angle) * f.up + radius * std::sin(angle) * cross(f.rear, f.up);
+}
+
+Axis Axis::rotated(Vec3 (*rotation)(Vec3)) const {
+    Axis axis = *this;
+    for (std::vector<Vec3>* all : {&axis.points_, &axis.tangents_})
+        std::ranges::transform(*all, all->begin(), rotation);
+    return axis;
 }
 
 double WingScene::depthAt(double t) const {
@@ -286,6 +295,9 @@ HookScene hookScene(const Hook& hook) {
     scene.depth = hook.pointDepth() / mm;
     const double turn = 24.0 * kPi / 180.0;
     scene.eyeTurn = hook.eyeTurn() == EyeTurn::down ? turn : (hook.eyeTurn() == EyeTurn::up ? -turn : 0.0);
+    constexpr double kLookedAtFrom = radians(24.0);
+    scene.eyeAxis = {-std::cos(scene.eyeTurn), -std::sin(scene.eyeTurn), 0.0};
+    scene.eyeAcross = {0.0, -std::sin(kLookedAtFrom), std::cos(kLookedAtFrom)};
     const double tip = hook.pointStation() / mm;
     const double shank = hook.shank() / mm;
     const double bendEnd = (hook.shank() + hook.bendArc()) / mm;

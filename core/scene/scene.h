@@ -32,6 +32,8 @@ class Axis {
     [[nodiscard]] Frame frame(double station) const;
     // A point on a tube of `radius` round the axis; angle 0 on top, a quarter turn towards the viewer.
     [[nodiscard]] Vec3 on(double station, double radius, double angle) const;
+    // The same axis with every point and direction sent through `rotation`; "up" is again up in the picture.
+    [[nodiscard]] Axis rotated(Vec3 (*rotation)(Vec3)) const;
     bool operator==(const Axis&) const = default;
 
   private:
@@ -160,6 +162,7 @@ struct WingScene {
     int sheets = 3;
     bool tipsUp = false;   // slips whose curve is turned up
     double parted = 2.2;   // degrees that a pair's far slip stands off the near one
+    double roof = 0.0;     // its lower edge stands out sideways from its fold, a share of its depth; 0 seen from a side
     double leaves = 0.0;   // slope at which its lower edge leaves the bed
     double levelAt = 1.0;  // mm from its tie-in: level again, along the body
     Marking marking = Marking::mottled;
@@ -177,6 +180,10 @@ struct WingScene {
         return midlineAt(t) + (v - 0.5) * depthAt(t) + 0.5 * kPinched * depth + liftAt(t * length);
     }
     [[nodiscard]] double liftAt(double x) const { return wingRise(leaves, levelAt, x); }
+    // Nearer to the viewer than all else: an upright wing that is looked down on.
+    [[nodiscard]] bool facesViewer() const { return along.z > 0.7; }
+    // How far a place stands out sideways.
+    [[nodiscard]] Vec3 asideAt(double t, double v) const { return ((1.0 - v) * depthAt(t) * roof) * cross(along, up); }
     static constexpr double kPinched = 0.13;  // of its depth, at the tie-in
 };
 
@@ -235,6 +242,9 @@ struct HookScene {
     double barbX = 0.0;
     double depth = 5.0;
     double eyeTurn = 0.0;  // rad, down is positive
+    // The ring of the eye: from the wire outwards, and across. From a side it is looked at a little from above, so that its hole shows.
+    Vec3 eyeAxis{-1.0, 0.0, 0.0};
+    Vec3 eyeAcross{0.0, 0.0, 1.0};
     // The centreline from the eye to the tip of the point, closer where it bends.
     struct Step {
         Vec3 at;
@@ -258,7 +268,8 @@ struct Scene {
     std::vector<BeadScene> beads;
     BedScene bed;
     HeadScene head;
-    double left = 0.0;  // extent in the profile, mm
+    bool endOn = false;  // looked at along the shank: tubes are rounds
+    double left = 0.0;   // extent in the picture, mm
     double right = 0.0;
     double top = 0.0;
     double bottom = 0.0;

@@ -314,6 +314,37 @@ TEST_CASE("the fly is zoomed where the cursor is, moved, fitted again and turned
     CHECK(at.document().part() == 0);
 }
 
+TEST_CASE("the fly is looked down on and looked at from the eye, by button and by key, and comes back to its profile") {
+    At at(Station::plan);
+    auto* fly = at.window().findChild<FlyView*>();
+    const auto handles = fly->handles().size();
+    REQUIRE(handles > 3);
+    const QImage profile = fly->grab().toImage();
+    QTest::mouseClick(at.find<QToolButton>("fly-above"), Qt::LeftButton);
+    CHECK(fly->lookedAtFrom() == FlyView::From::above);
+    CHECK(fly->accessibleName() == QStringLiteral("The fly from above"));
+    CHECK(fly->handles().empty());  // measures stand on the profile
+    const QImage above = fly->grab().toImage();
+    CHECK(above != profile);
+    fly->setFocus();
+    QTest::keyClick(fly, Qt::Key_E);
+    CHECK(fly->lookedAtFrom() == FlyView::From::eye);
+    CHECK(at.find<QToolButton>("fly-from-eye")->isChecked());
+    CHECK_FALSE(at.find<QToolButton>("fly-above")->isChecked());
+    CHECK(fly->grab().toImage() != above);
+    // It is still the fly on the bench: another length is seen from here too.
+    const QImage before = fly->grab().toImage();
+    const auto collar = *findKind(*at.document().pattern(), PartKind::collar);
+    at.document().choosePart(collar);
+    at.setText(("field-" + std::to_string(collar) + "-length").c_str(), QStringLiteral("4 mm"));
+    CHECK(fly->grab().toImage() != before);
+    at.document().undoStack().undo();
+    at.document().choosePart(std::nullopt);
+    QTest::keyClick(fly, Qt::Key_E);
+    CHECK(fly->lookedAtFrom() == FlyView::From::side);
+    CHECK(fly->handles().size() == handles);
+}
+
 TEST_CASE("the wind, the steps, the season, the day, the team and the sizes are worked through the parts they say") {
     At at(Station::water);
     auto* sea = at.window().findChild<SeaView*>();

@@ -160,3 +160,42 @@ TEST_CASE("near for far, and back again, is the same fly, and every winding slop
     CHECK(back.tails == scene.tails);
     CHECK(back.bodies == scene.bodies);
 }
+
+TEST_CASE("looked down on or from the eye it is the same fly, turned: what was long is as long, what was out is as far out") {
+    for (const char* pattern : {"kelp-lantern", "heather-tinker", "rush-piper", "copper-mooring"}) {
+        INFO(pattern);
+        const Scene profile = sceneOf(pattern), above = fromAbove(profile), eye = fromTheEye(profile);
+        REQUIRE(above.hackles.size() == profile.hackles.size());
+        std::size_t looked = 0;
+        for (std::size_t h = 0; h < profile.hackles.size(); ++h)
+            for (std::size_t f = 0; f < profile.hackles[h].fibres.size(); ++f) {
+                const Vec3 was = profile.hackles[h].fibres[f].curve[3];
+                const Vec3 down = above.hackles[h].fibres[f].curve[3], on = eye.hackles[h].fibres[f].curve[3];
+                REQUIRE(down == Vec3{was.x, -was.z, was.y});
+                REQUIRE(on == Vec3{was.z, was.y, -was.x});
+                ++looked;
+            }
+        CHECK(looked > 10);
+        // A round body is as thick from everywhere, and its windings stay on it.
+        for (const double station : {3.0, 6.0, 9.0})
+            for (const Scene* scene : {&above, &eye}) {
+                const Axis::Frame f = scene->axis.frame(station);
+                CHECK_THAT(norm(scene->axis.on(station, 0.8, 1.1) - f.at), WithinAbs(0.8, 1e-9));
+                CHECK_THAT(f.up.z, WithinAbs(0.0, 1e-9));
+            }
+        CHECK_THAT(above.right, WithinAbs(profile.right, 0.2 * profile.right));
+        CHECK_THAT(eye.bottom, WithinAbs(profile.bottom, 0.2));
+        CHECK(eye.endOn);
+        CHECK_FALSE(profile.endOn);
+    }
+}
+
+TEST_CASE("a folded wing seen from above has two sides and its fold between them") {
+    const Scene above = fromAbove(sceneOf("heather-tinker"));
+    REQUIRE(above.wings.size() == 2);
+    const auto lowerEdge = [](const WingScene& wing) { return (wing.root + wing.asideAt(0.5, 0.0)).y; };
+    CHECK(lowerEdge(above.wings[0]) * lowerEdge(above.wings[1]) < 0.0);
+    CHECK_THAT(lowerEdge(above.wings[0]) + lowerEdge(above.wings[1]), WithinAbs(0.0, 1e-9));
+    CHECK(norm(above.wings[0].asideAt(0.5, 1.0)) == 0.0);
+    CHECK(norm(sceneOf("heather-tinker").wings.front().asideAt(0.5, 0.0)) == 0.0);  // in profile it is flat
+}
