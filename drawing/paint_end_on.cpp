@@ -42,8 +42,8 @@ std::vector<Round> roundsOf(const Scene& scene) {
     for (const BodyScene& body : scene.bodies)
         for (double s = body.end; s >= body.front; s -= kStep) {
             const bool metal = body.surface == Surface::tinsel || body.surface == Surface::wire;
-            rounds.push_back(
-                {s, body.radius(s), body.colour, shagOf(body), metal, seedOf(body.seed, static_cast<std::uint64_t>(std::lround(s / kStep)) + 500)});
+            rounds.push_back({s, body.radius(s), body.colour, shagOf(body), metal,
+                              seedOf(body.seed, static_cast<std::uint64_t>(std::lround(s / kStep)) + 500)});
         }
     for (const RibScene& rib : scene.ribs)
         for (const RibScene::Turn& turn : rib.turns)

@@ -96,7 +96,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       tabs_(new StationBar(document_, theme_)),
       bar_(new BenchBar(document_, theme_)),
       faults_(new FaultSheet(theme_)),
-      plan_(new PlanStation(document_, theme_)),
+      plan_(new PlanStation(document_, theme_, settings_)),
       drawers_(new DrawersStation(document_, theme_, hub_, settings_)),
       stations_(new QStackedWidget),
       quiet_(new QuietLine(theme_)),

@@ -2,6 +2,7 @@
 #pragma once
 
 #include <QHBoxLayout>
+#include <QSettings>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -36,6 +37,12 @@ class Folded : public QWidget {
             button_->setArrowType(open ? Qt::DownArrow : Qt::RightArrow);
             elide();
         });
+    }
+    // It opens as it was left, by its name.
+    void rememberIn(QSettings& settings) {
+        const QString key = QStringLiteral("folds/") + button_->objectName();
+        button_->setChecked(settings.value(key, false).toBool());
+        connect(button_, &QToolButton::toggled, this, [&settings, key](bool open) { settings.setValue(key, open); });
     }
     // What it says in short, beside its name.
     void say(const QString& summary) {

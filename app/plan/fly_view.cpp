@@ -12,6 +12,7 @@
 
 #include "frame/panel.h"
 #include "parts/lengths.h"
+#include "scene/between.h"
 #include "scene/pick.h"
 #include "scene/side.h"
 #include "sizing/compare.h"
@@ -28,7 +29,8 @@ constexpr double kTickLength = 5.0;
 
 }  // namespace
 
-FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
+FlyView::FlyView(Document& document, const Theme& theme, QWidget* parent)
+    : QWidget(parent), document_(document), theme_(theme), grows_(new Motion(this)) {
     setObjectName(QStringLiteral("fly"));
     setAccessibleName(tr("The fly in profile"));
     setFocusPolicy(Qt::StrongFocus);
@@ -64,7 +66,8 @@ void FlyView::makeButtons() {
     add("fly-fit", tr("Fit"), tr("All of it again (double press, or 0)"), [this] { fitAgain(); });
     add("fly-turn", tr("Other side"), tr("Turned half round, as it is seen from across the vice (T)"), [this] { turn(); });
     above_ = add("fly-above", tr("Above"), tr("Looked down on, and back (U)"), [this] { lookFrom(From::above); });
-    fromEye_ = add("fly-from-eye", tr("Eye on"), tr("Looked at from the eye, along the shank, and back (E)"), [this] { lookFrom(From::eye); });
+    fromEye_ =
+        add("fly-from-eye", tr("Eye on"), tr("Looked at from the eye, along the shank, and back (E)"), [this] { lookFrom(From::eye); });
     for (QToolButton* button : {above_, fromEye_})
         button->setCheckable(true);
     buttons_->adjustSize();
@@ -111,7 +114,9 @@ void FlyView::turn() {
 void FlyView::lookFrom(From where) {
     from_ = from_ == where ? From::side : where;
     held_.reset();
-    setAccessibleName(from_ == From::above ? tr("The fly from above") : from_ == From::eye ? tr("The fly from the eye") : tr("The fly in profile"));
+    setAccessibleName(from_ == From::above ? tr("The fly from above")
+                      : from_ == From::eye ? tr("The fly from the eye")
+                                           : tr("The fly in profile"));
     rebuild();
     fitAgain();
 }
@@ -126,7 +131,17 @@ Scene FlyView::sceneOf(const Plan& plan) const {
     return profile;
 }
 
+// What an edit changed grows from its old size. Not what a hand drags, which sees it move already, nor another dressing.
+void FlyView::growFrom(std::optional<Scene> before) {
+    was_.reset();
+    if (!before || !scene_ || held_ || document_.previewing() || before->axis != scene_->axis || before->endOn != scene_->endOn) return;
+    was_ = std::move(before);
+    grows_->begin();
+}
+
 void FlyView::rebuild() {
+    const bool same = document_.pattern() && document_.pattern()->id == shown_;
+    std::optional<Scene> before = same ? std::exchange(scene_, std::nullopt) : std::nullopt;
     scene_.reset();
     ghost_.reset();
     above_->setChecked(from_ == From::above);
@@ -141,6 +156,7 @@ void FlyView::rebuild() {
     if (now != shown_) own_ = false;
     if (!held_) fit(now == shown_ ? Fit::keepIfItFits : Fit::anew);
     shown_ = now;
+    growFrom(std::move(before));
     placeButtons();
     update();
 }
@@ -224,7 +240,9 @@ void FlyView::paintScenes(QPainter& painter) {
         pale.setAlpha(190);
         drawing::paintGhost(painter, *ghost_, painted(), pale);
     }
-    layersPainted_ = picture_.update(*scene_, painted(), size(), devicePixelRatioF());
+    const double left = grows_->left();
+    const Scene& seen = left > 0.0 && was_ ? between(*was_, *scene_, left) : *scene_;
+    layersPainted_ = picture_.update(seen, painted(), size(), devicePixelRatioF());
     picture_.compose(painter);
     painter.restore();
 }

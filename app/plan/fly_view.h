@@ -12,6 +12,7 @@ class QToolButton;
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
 #include "parts/askable.h"
+#include "parts/motion.h"
 #include "parts/spoken.h"
 #include "sizing/handles.h"
 #include "theme/theme.h"
@@ -66,6 +67,7 @@ class FlyView : public QWidget, public Spoken, public Askable {
 
   private:
     void rebuild();
+    void growFrom(std::optional<Scene> before);
     enum class Fit { anew, keepIfItFits };
     void fit(Fit how);
     [[nodiscard]] QPointF at(double x, double y) const;
@@ -95,6 +97,8 @@ class FlyView : public QWidget, public Spoken, public Askable {
     drawing::View view_;   // its origin is where the eye is on the screen
     double fitted_ = 0.0;  // px a mm at which all of it is seen
     std::optional<Scene> scene_;
+    std::optional<Scene> was_;  // what it grows from, while it does
+    Motion* grows_;
     std::optional<Scene> ghost_;
     std::string shown_;  // the dressing that the view was fitted to
     std::vector<Handle> handles_;

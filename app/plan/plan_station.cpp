@@ -14,7 +14,7 @@
 
 namespace machair::app {
 
-PlanStation::PlanStation(Document& document, const Theme& theme, QWidget* parent)
+PlanStation::PlanStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent), splitter_(new QSplitter(Qt::Horizontal, this)), sheets_(new QStackedWidget) {
     auto* drawing = new QWidget;
     auto* left = new QVBoxLayout(drawing);
@@ -26,7 +26,7 @@ PlanStation::PlanStation(Document& document, const Theme& theme, QWidget* parent
     sheets_->addWidget(drawing);
     sheets_->addWidget(new SizesView(document, theme));
     splitter_->addWidget(sheets_);
-    auto* ticket = new Ticket(document, theme);
+    auto* ticket = new Ticket(document, theme, settings);
     splitter_->addWidget(ticket);
     setFocusProxy(ticket);
     splitter_->setStretchFactor(0, 1);

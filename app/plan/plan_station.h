@@ -6,6 +6,7 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
+class QSettings;
 class QSplitter;
 class QStackedWidget;
 
@@ -14,7 +15,7 @@ namespace machair::app {
 class PlanStation : public QWidget {
     Q_OBJECT
   public:
-    PlanStation(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    PlanStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent = nullptr);
     [[nodiscard]] QByteArray layoutState() const;
     void restoreLayout(const QByteArray& state);
     void showSizes(bool shown);

@@ -23,7 +23,7 @@
 
 namespace machair::app {
 
-Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
+Ticket::Ticket(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QScrollArea(parent),
       document_(document),
       theme_(theme),
@@ -63,8 +63,10 @@ Ticket::Ticket(Document& document, const Theme& theme, QWidget* parent)
     dressing_ = new Folded("fold-dressing", tr("This dressing"), new DressingPanel(document_, theme_, sheet_), sheet_);
     schools_ =
         new Folded("fold-schools", tr("Where tiers disagree"), new SchoolsPanel(document_, SchoolsPanel::Of::dressing, sheet_), sheet_);
-    layout_->addWidget(dressing_);
-    layout_->addWidget(schools_);
+    for (Folded* fold : {dressing_, schools_}) {
+        fold->rememberIn(settings);
+        layout_->addWidget(fold);
+    }
     layout_->addStretch(1);
     setWidget(sheet_);
     connect(&document_, &Document::planChanged, this, &Ticket::refresh);

@@ -12,6 +12,8 @@
 class QToolButton;
 class QVBoxLayout;
 
+class QSettings;
+
 namespace machair::app {
 
 class Label;
@@ -22,7 +24,7 @@ class PartRow;
 class Ticket : public QScrollArea, public Askable {
     Q_OBJECT
   public:
-    Ticket(Document& document, const Theme& theme, QWidget* parent = nullptr);
+    Ticket(Document& document, const Theme& theme, QSettings& settings, QWidget* parent = nullptr);
     [[nodiscard]] const std::vector<PartRow*>& rows() const { return rows_; }
     [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 

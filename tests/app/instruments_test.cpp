@@ -345,6 +345,35 @@ TEST_CASE("the fly is looked down on and looked at from the eye, by button and b
     CHECK(fly->handles().size() == handles);
 }
 
+TEST_CASE("a part grows from its old length, soon stands still, and doesn't move at all where nothing may") {
+    At at(Station::plan);
+    auto* fly = at.window().findChild<FlyView*>();
+    const auto edit = [&](const char* length) {
+        at.document().choosePart(0);
+        REQUIRE(at.document().apply(changeField(at.document().book(), at.document().pattern()->id, 0, "length", length)).empty());
+        at.document().choosePart(std::nullopt);
+        return fly->grab().toImage();
+    };
+    const QImage still = edit("7 mm");
+    (void)edit("11 mm");
+    keepStill(false);
+    const QImage onItsWay = edit("7 mm");
+    keepStill(true);
+    CHECK(onItsWay != still);
+    CHECK(waitFor([&] { return fly->grab().toImage() == still; }));
+}
+
+TEST_CASE("what was folded open is open the next time") {
+    At at(Station::plan);
+    auto* fold = at.find<QToolButton>("fold-schools");
+    REQUIRE_FALSE(fold->isChecked());
+    fold->click();
+    at.restart();
+    at.window().showStation(Station::plan);
+    CHECK(at.find<QToolButton>("fold-schools")->isChecked());
+    CHECK_FALSE(at.find<QToolButton>("fold-dressing")->isChecked());
+}
+
 TEST_CASE("the wind, the steps, the season, the day, the team and the sizes are worked through the parts they say") {
     At at(Station::water);
     auto* sea = at.window().findChild<SeaView*>();

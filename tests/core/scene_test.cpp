@@ -5,6 +5,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "scene/between.h"
 #include "scene/pick.h"
 #include "tests/samples.h"
 
@@ -198,4 +199,20 @@ TEST_CASE("a folded wing seen from above has two sides and its fold between them
     CHECK_THAT(lowerEdge(above.wings[0]) + lowerEdge(above.wings[1]), WithinAbs(0.0, 1e-9));
     CHECK(norm(above.wings[0].asideAt(0.5, 1.0)) == 0.0);
     CHECK(norm(sceneOf("heather-tinker").wings.front().asideAt(0.5, 0.0)) == 0.0);  // in profile it is flat
+}
+
+TEST_CASE("between two sizes of a fly each fibre is on its way, and at both ends it is the one or the other") {
+    Book book = demoBook();
+    const Scene from = sceneOf("kelp-lantern");
+    book = changeField(book, "kelp-lantern", 0, "length", "4 mm")->after;
+    const Scene to = makeScene(planPattern(book, "kelp-lantern").value());
+    REQUIRE(from.tails.front().fibres.size() == to.tails.front().fibres.size());
+    const auto tip = [](const Scene& scene) { return scene.tails.front().fibres.front().curve[3]; };
+    CHECK(tip(between(from, to, 0.0)) == tip(to));
+    CHECK_THAT(tip(between(from, to, 1.0)).x, WithinAbs(tip(from).x, 1e-9));
+    CHECK_THAT(tip(between(from, to, 0.25)).x, WithinAbs(0.75 * tip(to).x + 0.25 * tip(from).x, 1e-9));
+    // Another number of fibres has no way between: it is as it will be.
+    Scene fewer = from;
+    fewer.tails.front().fibres.pop_back();
+    CHECK(between(fewer, to, 0.5).tails == to.tails);
 }
