@@ -377,7 +377,7 @@ std::pair<Day&, bool> dayOf(std::vector<Day>& days, const std::string& date) {
     Day fresh;
     fresh.date = date;
     fresh.id = freeIdIn(days, date);
-    return {*days.insert(std::ranges::upper_bound(days, date, {}, &Day::date), std::move(fresh)), true};
+    return {putByDate(days, std::move(fresh)), true};
 }
 
 }  // namespace

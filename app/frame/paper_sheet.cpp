@@ -82,7 +82,7 @@ class PaperPreview : public QWidget, public Spoken {
 };
 
 PaperSheet::PaperSheet(Document& document, const Theme& theme, QWidget* parent)
-    : QFrame(parent),
+    : OwnSheet(parent),
       document_(document),
       preview_(new PaperPreview(theme)),
       kinds_(new QButtonGroup(this)),
@@ -90,7 +90,6 @@ PaperSheet::PaperSheet(Document& document, const Theme& theme, QWidget* parent)
       papers_(new QComboBox),
       said_(new Label) {
     setObjectName(QStringLiteral("paper"));
-    setAutoFillBackground(true);
     auto* row = new QHBoxLayout(this);
     row->setContentsMargins(16, 12, 16, 12);
     auto* column = new QVBoxLayout;
@@ -214,11 +213,6 @@ void PaperSheet::print() {
         document_.say(tr("It went to %1; prove it by its 50 mm bar where it has one").arg(printer->printerName()));
     });
     dialog->open();
-}
-
-void PaperSheet::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape) return hide();
-    QFrame::keyPressEvent(event);
 }
 
 }  // namespace machair::app

@@ -2,11 +2,11 @@
 // or SVG, or goes to a printer; nothing is ever scaled to fit.
 #pragma once
 
-#include <QFrame>
 #include <string>
 #include <vector>
 
 #include "editing/document.h"
+#include "frame/own_sheet.h"
 #include "parts/paper_pages.h"
 #include "theme/theme.h"
 
@@ -19,19 +19,12 @@ namespace machair::app {
 class Label;
 class PaperPreview;
 
-class PaperSheet : public QFrame {
+class PaperSheet : public OwnSheet {
     Q_OBJECT
   public:
     PaperSheet(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void open(PaperKind kind);
     void keepAs(const QString& path);
-
-  signals:
-    void opened(bool open);  // it has the station's room while it is
-
-  protected:
-    void keyPressEvent(QKeyEvent* event) override;
-    void hideEvent(QHideEvent*) override { emit opened(false); }
 
   private:
     void refresh();

@@ -14,9 +14,8 @@
 namespace machair::app {
 
 RecipeSheet::RecipeSheet(Document& document, const Theme& theme, QWidget* parent)
-    : QFrame(parent), document_(document), theme_(theme), text_(new QPlainTextEdit), means_(new Label), doubts_(new QScrollArea) {
+    : OwnSheet(parent), document_(document), theme_(theme), text_(new QPlainTextEdit), means_(new Label), doubts_(new QScrollArea) {
     setObjectName(QStringLiteral("recipe"));
-    setAutoFillBackground(true);
     setFrameShape(QFrame::StyledPanel);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(16, 10, 16, 10);
@@ -199,10 +198,9 @@ void RecipeSheet::take() {
 }
 
 void RecipeSheet::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Escape) return hide();
     if ((event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter) && event->modifiers().testFlag(Qt::ControlModifier))
         return take();
-    QFrame::keyPressEvent(event);
+    OwnSheet::keyPressEvent(event);
 }
 
 }  // namespace machair::app

@@ -2,10 +2,10 @@
 // into the book before it is taken; what is still in doubt then stays as a note.
 #pragma once
 
-#include <QFrame>
 #include <optional>
 
 #include "editing/document.h"
+#include "frame/own_sheet.h"
 #include "store/recipe.h"
 #include "theme/theme.h"
 
@@ -18,7 +18,7 @@ namespace machair::app {
 
 class Label;
 
-class RecipeSheet : public QFrame {
+class RecipeSheet : public OwnSheet {
     Q_OBJECT
   public:
     RecipeSheet(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -26,12 +26,8 @@ class RecipeSheet : public QFrame {
     void open(const QString& text);
     [[nodiscard]] const std::optional<store::ReadRecipe>& read() const { return read_; }
 
-  signals:
-    void opened(bool open);  // it has the station's room while it is
-
   protected:
     void keyPressEvent(QKeyEvent* event) override;
-    void hideEvent(QHideEvent*) override { emit opened(false); }
 
   private:
     void readAgain();

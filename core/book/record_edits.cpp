@@ -42,10 +42,13 @@ Result<Edit> addDay(const Book& book, std::string_view date, const std::optional
         day.celsius = known->celsius;
         day.hatching = known->hatching;
     }
-    // In the order of the calendar.
-    const auto after = std::ranges::upper_bound(edit.after.days, day.date, {}, &Day::date);
-    edit.after.days.insert(after, std::move(day));
+    putByDate(edit.after.days, std::move(day));
     return edit;
+}
+
+Day& putByDate(std::vector<Day>& days, Day day) {
+    const auto after = std::ranges::upper_bound(days, day.date, {}, &Day::date);
+    return *days.insert(after, std::move(day));
 }
 
 double hoursOf(const Day& day) {

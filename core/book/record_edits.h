@@ -17,6 +17,8 @@ namespace machair {
 [[nodiscard]] Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view key, std::string_view text);
 // In the water, over all its outings.
 [[nodiscard]] double hoursOf(const Day& day);
+// Into the daybook in the order of the calendar, after what is of the same date.
+Day& putByDate(std::vector<Day>& days, Day day);
 // A fault where they are more than a day has, or one of them is none.
 [[nodiscard]] Faults checkHours(const Day& day, const Place& place);
 // A team in the water for so many hours of a day; over 24 in all is a fault.

@@ -11,7 +11,7 @@ namespace machair {
 
 namespace {
 
-constexpr double kGrav = 9.81;
+constexpr double kGrav = kGravity / metrePerSecond2;
 constexpr double kRho = 1000.0;
 constexpr double kFilm = 5e-3;          // m, h: half the depth over which buoyancy sets in
 constexpr double kYoung = 2.5e9;        // Pa

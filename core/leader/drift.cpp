@@ -375,7 +375,8 @@ class TowedStrand {
   public:
     TowedStrand(const Rig& rig, double speed)
         : rig_(rig), speed_(speed), d_(rig.leader.diameter / metre), mu_(viscosity(rig.celsius) / pascalSecond) {
-        weight_ = (strandDensity(rig.leader.strand) / mgPerMm3 - 1.0) * 1000.0 * 9.81 * 0.25 * std::numbers::pi * d_ * d_;
+        weight_ =
+            (strandDensity(rig.leader.strand) / mgPerMm3 - 1.0) * 1000.0 * (kGravity / metrePerSecond2) * 0.25 * std::numbers::pi * d_ * d_;
     }
     // Up `length` of it, by the classical Runge-Kutta method.
     TowState up(TowState s, double length, std::vector<Point2>* trace = nullptr) const {

@@ -9,7 +9,7 @@ namespace machair {
 
 namespace {
 
-constexpr double kG = 9.81;
+constexpr double kG = kGravity / metrePerSecond2;
 constexpr Length kCautionHeight = 350.0 * mm;
 constexpr Speed kCautionWind = 10.8 * metrePerSecond;
 
