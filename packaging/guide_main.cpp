@@ -1,15 +1,20 @@
 // machair-guide FOLDER FONTS OUT: the guide's chapters (Markdown) as one HTML page and as a PDF for archives, both in OUT.
 // Used by the build; not installed.
+#include <QBuffer>
 #include <QDir>
 #include <QFile>
 #include <QFontDatabase>
 #include <QGuiApplication>
+#include <QImage>
 #include <QPageSize>
 #include <QPdfWriter>
+#include <QRegularExpression>
 #include <QTextDocument>
 #include <QTextFrame>
 #include <QTextStream>
 #include <QTextTable>
+#include <QUrl>
+#include <utility>
 
 namespace {
 
@@ -24,6 +29,42 @@ QString chaptersOf(const QDir& folder) {
         text += QString::fromUtf8(file.readAll()) + QStringLiteral("\n\n");
     }
     return text;
+}
+
+// With its pictures, as wide as the text.
+class Guide : public QTextDocument {
+  public:
+    explicit Guide(QString pictures) : pictures_(std::move(pictures)) {}
+
+  protected:
+    QVariant loadResource(int type, const QUrl& name) override {
+        if (type != QTextDocument::ImageResource) return QTextDocument::loadResource(type, name);
+        return pictureAt(name.fileName());
+    }
+
+  public:
+    [[nodiscard]] QImage pictureAt(const QString& file) const {
+        constexpr int kWide = 620;
+        return QImage(pictures_ + QLatin1Char('/') + file).scaledToWidth(kWide, Qt::SmoothTransformation);
+    }
+
+  private:
+    QString pictures_;
+};
+
+// One page holds its pictures itself.
+QString onePage(const Guide& guide) {
+    QString html = guide.toHtml();
+    static const QRegularExpression picture(QStringLiteral("src=\"[^\"]*/([a-z-]+\\.png)\""));
+    for (auto match = picture.match(html); match.hasMatch(); match = picture.match(html, match.capturedStart() + 1)) {
+        QByteArray bytes;
+        QBuffer buffer(&bytes);
+        buffer.open(QIODevice::WriteOnly);
+        guide.pictureAt(match.captured(1)).save(&buffer, "PNG");
+        html.replace(match.capturedStart(), match.capturedLength(),
+                     QStringLiteral("src=\"data:image/png;base64,") + QString::fromLatin1(bytes.toBase64()) + QLatin1Char('"'));
+    }
+    return html;
 }
 
 // Tables across the page, with air round their words.
@@ -70,13 +111,13 @@ int main(int argc, char** argv) {
     for (const QString& face : fonts.entryList({QStringLiteral("*.ttf")}))
         QFontDatabase::addApplicationFont(fonts.filePath(face));
     const QString text = chaptersOf(QDir(words[1]));
-    QTextDocument document;
+    Guide document(QDir(words[1]).filePath(QStringLiteral("../screenshots")));
     document.setDefaultFont(QFont(QStringLiteral("Lato"), 10));
     document.setMetaInformation(QTextDocument::DocumentTitle, QStringLiteral("Machair: the user's guide"));
     document.setMarkdown(text, QTextDocument::MarkdownDialectGitHub);
     layTables(document);
     QFile page(QDir(words[3]).filePath(QStringLiteral("machair.html")));
-    const bool written = !text.isEmpty() && page.open(QIODevice::WriteOnly) && page.write(document.toHtml().toUtf8()) > 0 &&
+    const bool written = !text.isEmpty() && page.open(QIODevice::WriteOnly) && page.write(onePage(document).toUtf8()) > 0 &&
                          writePdf(document, QDir(words[3]).filePath(QStringLiteral("machair.pdf")));
     if (!written) errors << "the guide could not be written to " << words[3] << Qt::endl;
     return written ? 0 : 1;

@@ -1,5 +1,6 @@
 #include "frame/guide_view.h"
 
+#include <QDir>
 #include <QFile>
 #include <QGridLayout>
 #include <QHBoxLayout>
@@ -8,20 +9,53 @@
 #include <QTextBlock>
 #include <QTextBrowser>
 #include <QToolButton>
+#include <QUrl>
 #include <QVBoxLayout>
+#include <algorithm>
 
 #include "frame/panel.h"
 #include "parts/label.h"
 
 namespace machair::app {
 
-GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new QTextBrowser) {
+namespace {
+
+// A chapter's pictures are the window's own, larger than the guide is wide.
+class GuideText : public QTextBrowser {
+  protected:
+    QVariant loadResource(int type, const QUrl& name) override {
+        if (type != QTextDocument::ImageResource) return QTextBrowser::loadResource(type, name);
+        constexpr int kMargins = 30;
+        const QImage whole(QStringLiteral(":/screenshots/") + name.fileName());
+        const int room = std::max(200, viewport()->width() - kMargins);
+        return whole.isNull() || whole.width() <= room ? QVariant(whole) : QVariant(whole.scaledToWidth(room, Qt::SmoothTransformation));
+    }
+};
+
+// The beginning first, then the chapters by their names.
+QString wholeGuide() {
+    const QDir folder(QStringLiteral(":/guide"));
+    QStringList names = folder.entryList({QStringLiteral("*.md")}, QDir::Files, QDir::Name);
+    std::ranges::stable_partition(names, [](const QString& name) { return name == QLatin1String("README.md"); });
+    QString text;
+    for (const QString& name : names) {
+        QFile file(folder.filePath(name));
+        if (file.open(QIODevice::ReadOnly)) text += QString::fromUtf8(file.readAll()) + QStringLiteral("\n\n");
+    }
+    if (text.isEmpty()) qFatal("the guide is not in the program");
+    return text;
+}
+
+}  // namespace
+
+GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new GuideText) {
     setObjectName(QStringLiteral("guide"));
     setAccessibleName(tr("The guide"));
     setFrameShape(QFrame::StyledPanel);
     setAutoFillBackground(true);
     text_->setObjectName(QStringLiteral("guide-text"));
     text_->setOpenLinks(false);
+    connect(text_, &QTextBrowser::anchorClicked, this, &GuideView::follow);
     text_->setFrameShape(QFrame::NoFrame);
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(12, 8, 8, 8);
@@ -37,21 +71,14 @@ GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new QTextBrowser) 
 
 // Read when it is first wanted, not at every start.
 void GuideView::load() {
-    if (!text_->document()->isEmpty()) return;
-    QString text;
-    for (const char* chapter : {":/guide/README.md", ":/guide/numbers.md"}) {
-        QFile file(QString::fromLatin1(chapter));
-        if (!file.open(QIODevice::ReadOnly)) qFatal("the guide is not in the program");
-        text += QString::fromUtf8(file.readAll()) + QStringLiteral("\n\n");
-    }
-    text_->document()->setMarkdown(text, QTextDocument::MarkdownDialectGitHub);
+    if (text_->document()->isEmpty()) text_->document()->setMarkdown(wholeGuide(), QTextDocument::MarkdownDialectGitHub);
 }
 
 void GuideView::openAt(const QString& chapter) {
-    load();
     const int wide = std::min(620, parentWidget()->width() - 40);
     setGeometry(parentWidget()->width() - wide - 10, 10, wide, parentWidget()->height() - 20);
     show();
+    load();  // once it is known how wide its pictures may be
     raise();
     text_->setFocus();
     chapter_.clear();
@@ -65,6 +92,13 @@ void GuideView::openAt(const QString& chapter) {
         text_->verticalScrollBar()->setValue(text_->verticalScrollBar()->value() + text_->cursorRect(at).top() - 4);
         return;
     }
+}
+
+// From the list of chapters to one of them: its first heading.
+void GuideView::follow(const QUrl& link) {
+    QFile chapter(QStringLiteral(":/guide/") + link.fileName());
+    if (!chapter.open(QIODevice::ReadOnly)) return;
+    openAt(QString::fromUtf8(chapter.readLine()).remove(QLatin1Char('#')).trimmed());
 }
 
 void GuideView::keyPressEvent(QKeyEvent* event) {
@@ -99,7 +133,7 @@ std::vector<KeyWords> keysAt(Station station) {
                     key(O::tr("Alt while dragging"), O::tr("between the landmarks")),
                     key(O::tr("wheel, + −, 0"), O::tr("larger or smaller where the cursor is, all of it again")),
                     key(O::tr("Space or middle button, drag"), O::tr("move the drawing")),
-                    key(O::tr("T"), O::tr("on the drawing: turn it half round")),
+                    key(O::tr("T, U, E"), O::tr("on the drawing: turn it half round, look down on it, look at it from the eye")),
                     key(O::tr("Alt+H, Alt+S"), O::tr("the hook, its size")),
                     key(O::tr("Esc"), O::tr("put the ghost away, then the chosen part"))};
         case Station::cut: return {key(O::tr("drag on the card outline"), O::tr("calibrate this screen, so that the gauge is true"))};

@@ -22,6 +22,7 @@ class GuideView : public QFrame {
 
   private:
     void load();
+    void follow(const QUrl& link);
     QTextBrowser* text_;
     QString chapter_;
 };

@@ -1,7 +1,6 @@
 #include "frame/main_window.h"
 
 #include <QApplication>
-#include <QClipboard>
 #include <QCloseEvent>
 #include <QDateTime>
 #include <QDir>
@@ -9,7 +8,6 @@
 #include <QFile>
 #include <QFileDialog>
 #include <QFileInfo>
-#include <QGuiApplication>
 #include <QLabel>
 #include <QMenu>
 #include <QMimeData>
@@ -17,19 +15,16 @@
 #include <QShortcut>
 #include <QStackedWidget>
 #include <QStandardPaths>
-#include <QSvgGenerator>
 #include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
 
 #include "balance/balance_station.h"
 #include "book/flies.h"
-#include "book/sharing.h"
 #include "check/check_station.h"
 #include "cut/cut_station.h"
 #include "daybook/daybook_station.h"
 #include "drawers/drawers_station.h"
-#include "drawing/things.h"
 #include "drift/drift_station.h"
 #include "evening/evening_station.h"
 #include "frame/application.h"
@@ -42,6 +37,7 @@
 #include "frame/fault_sheet.h"
 #include "frame/first_evening.h"
 #include "frame/guide_view.h"
+#include "frame/handing_out.h"
 #include "frame/house.h"
 #include "frame/paper_sheet.h"
 #include "frame/quiet_line.h"
@@ -104,84 +100,23 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
       daybook_(new DaybookStation(document_, theme_)),
       arrivals_(new ArrivalsSheet(document_, theme_)),
       recipe_(new RecipeSheet(document_, theme_)),
-      paper_(new PaperSheet(document_, theme_)) {
+      paper_(new PaperSheet(document_, theme_)),
+      handingOut_(new HandingOut(document_, theme_, this)) {
     setObjectName(QStringLiteral("window"));
     setWindowTitle(tr("Machair"));
     speakParts();
     setAcceptDrops(true);
-    auto* middle = new QWidget(this);
-    auto* layout = new QVBoxLayout(middle);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->setSpacing(0);
-    evening_ = new FirstEvening(document_, settings_, eveningSteps());
-    layout->addWidget(cast_);
-    layout->addWidget(tabs_);
-    layout->addWidget(evening_);
-    layout->addWidget(bar_);
-    layout->addWidget(faults_);
-    layout->addWidget(arrivals_);
-    layout->addWidget(recipe_, 1);
-    layout->addWidget(paper_, 1);
-    connect(bar_, &BenchBar::recipeOffered, this, [this](const QString& text) {
-        if (document_.isOpen()) recipe_->open(text);
-    });
-    connect(recipe_, &RecipeSheet::opened, stations_, &QWidget::setHidden);
-    connect(paper_, &PaperSheet::opened, stations_, &QWidget::setHidden);
-    for (QWidget* station : std::initializer_list<QWidget*>{
-             plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_, settings_),
-             new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
-             new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_, settings_), daybook_, drawers_})
-        stations_->addWidget(station);  // in the order of Station
-    new AskCard(document_, theme_, this);
-    empty_ = new EmptyStation;
-    stations_->addWidget(empty_);  // behind them
-    connect(empty_, &EmptyStation::begun, this, [this] {
-        if (document_.pattern()) return cast_->beginTeam();
-        if (!worksOnTheFly(station_)) showStation(Station::plan);
-        findChild<QToolButton*>(QStringLiteral("start-kind"))->click();
-    });
-    for (const auto signal : {&Document::teamChanged, &Document::planChanged, &Document::bookOpened})
-        connect(&document_, signal, this, &MainWindow::showPage);
-    layout->addWidget(stations_, 1);
-    layout->addWidget(quiet_);
-    setCentralWidget(middle);
-    doors_ = new Doors(theme_, middle);
-    doors_->hide();
-    guide_ = new GuideView(middle);
-    house_ = new House(document_, theme_, hub_, settings_, middle);
-    connect(house_, &House::leftHandChosen, this,
-            [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
-    connect(house_, &House::farSideChosen, this,
-            [this](bool far) { findChild<QToolButton*>(QStringLiteral("far-side"))->setChecked(far); });
-    connect(house_, &House::calibrationWanted, this, [this] {
-        showStation(Station::cut);
-        findChild<QToolButton*>(QStringLiteral("calibrate"))->setChecked(true);
-    });
-    connect(doors_, &Doors::beginWanted, this, &MainWindow::beginBook);
-    connect(doors_, &Doors::demoWanted, this, [this] { openFile(ownDemo()); });
-    connect(doors_, &Doors::anotherWanted, this, &MainWindow::askForFile);
-    connect(doors_, &Doors::bookWanted, this, &MainWindow::openFile);
-    connect(drawers_, &DrawersStation::goTo, this, &MainWindow::goTo);
+    layOut();
+    listenToDoors();
+    listenToSheets();
+    listenToHouse();
+    listenToDevices();
     connect(&document_, &Document::said, quiet_, &QuietLine::say);
     connect(&document_, &Document::notKept, this,
             [this](const QString& why) { quiet_->warn(why.isEmpty() ? QString() : tr("Not kept on the disk: %1").arg(why)); });
-    connect(bar_, &BenchBar::refused, &document_, &Document::refuse);
-    connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
-    connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
-    connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
-    connect(faults_, &FaultSheet::mendFromCopies, &document_, &Document::mendFromCopies);
-    connect(faults_, &FaultSheet::takeOut, &document_, &Document::takeOutSetAside);
-    connect(&document_, &Document::setAsideFound, this, &MainWindow::showSetAside);
-    connect(&document_, &Document::bookOpened, this, [this] {
-        if (document_.setAside().empty()) faults_->hide();
-        doors_->hide();
-        arrivals_->hide();
-        recipe_->hide();
-        paper_->hide();
-    });
+    connect(handingOut_, &HandingOut::said, quiet_, &QuietLine::say);
     if (auto* application = qobject_cast<Application*>(QCoreApplication::instance()))
         connect(application, &Application::wentWrong, this, [this](const QString& what) { quiet_->say(tr("Not done: %1").arg(what)); });
-    listenToDevices();
     connect(&theme_, &Theme::changed, this, &MainWindow::light);
     buildBookMenu();
     buildShortcuts();
@@ -192,6 +127,82 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     restore();
     light();
     plan_->setFocus();
+}
+
+// From top to bottom: the cast, the stations' names, the bench, what drops down between, the station that is seen, the quiet line.
+void MainWindow::layOut() {
+    auto* middle = new QWidget(this);
+    auto* layout = new QVBoxLayout(middle);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    evening_ = new FirstEvening(document_, settings_, eveningSteps());
+    for (QWidget* line : std::initializer_list<QWidget*>{cast_, tabs_, evening_, bar_, faults_, arrivals_})
+        layout->addWidget(line);
+    layout->addWidget(recipe_, 1);
+    layout->addWidget(paper_, 1);
+    for (QWidget* station : std::initializer_list<QWidget*>{
+             plan_, new CutStation(document_, theme_, settings_), new TieStation(document_, theme_, hub_, settings_),
+             new CheckStation(document_, theme_, hub_), new BalanceStation(document_, theme_, settings_),
+             new DriftStation(document_, theme_), water_, new EveningStation(document_, theme_, settings_), daybook_, drawers_})
+        stations_->addWidget(station);  // in the order of Station
+    new AskCard(document_, theme_, this);
+    empty_ = new EmptyStation;
+    stations_->addWidget(empty_);  // behind them
+    layout->addWidget(stations_, 1);
+    layout->addWidget(quiet_);
+    setCentralWidget(middle);
+    doors_ = new Doors(theme_, middle);
+    doors_->hide();
+    guide_ = new GuideView(middle);
+    house_ = new House(document_, theme_, hub_, settings_, middle);
+}
+
+// What leads from one place to another.
+void MainWindow::listenToDoors() {
+    connect(doors_, &Doors::beginWanted, this, &MainWindow::beginBook);
+    connect(doors_, &Doors::demoWanted, this, [this] { openFile(ownDemo()); });
+    connect(doors_, &Doors::anotherWanted, this, &MainWindow::askForFile);
+    connect(doors_, &Doors::bookWanted, this, &MainWindow::openFile);
+    connect(drawers_, &DrawersStation::goTo, this, &MainWindow::goTo);
+    connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
+    connect(empty_, &EmptyStation::begun, this, [this] {
+        if (document_.pattern()) return cast_->beginTeam();
+        if (!worksOnTheFly(station_)) showStation(Station::plan);
+        findChild<QToolButton*>(QStringLiteral("start-kind"))->click();
+    });
+    for (const auto signal : {&Document::teamChanged, &Document::planChanged, &Document::bookOpened})
+        connect(&document_, signal, this, &MainWindow::showPage);
+}
+
+// What drops down over a station: a recipe, the paper, what is wrong with a book, what somebody shares.
+void MainWindow::listenToSheets() {
+    connect(bar_, &BenchBar::recipeOffered, this, [this](const QString& text) {
+        if (document_.isOpen()) recipe_->open(text);
+    });
+    connect(bar_, &BenchBar::refused, &document_, &Document::refuse);
+    connect(bar_, &BenchBar::sizesWanted, plan_, &PlanStation::showSizes);
+    for (OwnSheet* sheet : std::initializer_list<OwnSheet*>{recipe_, paper_})
+        connect(sheet, &OwnSheet::opened, stations_, &QWidget::setHidden);
+    connect(faults_, &FaultSheet::openAnother, this, &MainWindow::askForFile);
+    connect(faults_, &FaultSheet::mendFromCopies, &document_, &Document::mendFromCopies);
+    connect(faults_, &FaultSheet::takeOut, &document_, &Document::takeOutSetAside);
+    connect(&document_, &Document::setAsideFound, this, &MainWindow::showSetAside);
+    connect(&document_, &Document::bookOpened, this, [this] {
+        if (document_.setAside().empty()) faults_->hide();
+        for (QWidget* sheet : std::initializer_list<QWidget*>{doors_, arrivals_, recipe_, paper_})
+            sheet->hide();
+    });
+}
+
+void MainWindow::listenToHouse() {
+    connect(house_, &House::leftHandChosen, this,
+            [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
+    connect(house_, &House::farSideChosen, this,
+            [this](bool far) { findChild<QToolButton*>(QStringLiteral("far-side"))->setChecked(far); });
+    connect(house_, &House::calibrationWanted, this, [this] {
+        showStation(Station::cut);
+        findChild<QToolButton*>(QStringLiteral("calibrate"))->setChecked(true);
+    });
 }
 
 // The stations go before what they show: the document, the devices and the colours.
@@ -272,7 +283,12 @@ void MainWindow::buildBookMenu() {
     copies->setObjectName(QStringLiteral("back-to-a-copy"));
     copies->setToolTip(tr("Copies are made by themselves: of the last sessions, days, weeks and months"));
     menu->addSeparator();
-    buildShareMenu(menu);
+    handingOut_->fill(menu);
+    QAction* into = menu->addAction(tr("Take in from a bench file…"), this, [this] {
+        askWhatToRead(this, tr("Take in from"), QString(), tr("Books (*.machair *.machair.json);;All files (*)"), &MainWindow::openInto);
+    });
+    into->setObjectName(QStringLiteral("open-into"));
+    into->setToolTip(tr("What is new in it, what is here already and what differs is shown before anything is taken"));
     menu->addSeparator();
     QAction* paper = menu->addAction(tr("On &paper…"), this, &MainWindow::showPaper);
     paper->setObjectName(QStringLiteral("paper-wanted"));
@@ -527,52 +543,6 @@ void MainWindow::find() {
 
 void MainWindow::showGuide() { guide_->openAt(station() == Station::plan ? tr("The window") : titleOf(station())); }
 
-void MainWindow::buildShareMenu(QMenu* menu) {
-    const auto entry = [&](const char* name, const QString& text, const QString& tip, auto work) {
-        QAction* action = menu->addAction(text, this, work);
-        action->setObjectName(QString::fromLatin1(name));
-        action->setToolTip(tip);
-    };
-    const auto shareAs = [this](const RecordId& record) {
-        const QString at = qt(titleOf(document_.book(), record)) + QStringLiteral(".machair.json");
-        askWhereToWrite(this, tr("Share as"), at, tr("Bench file to share (*.machair.json)"), QStringLiteral("machair.json"),
-                        [this, record](const QString& path) { (void)share(record, path); });
-    };
-    entry("share-dressing", tr("Share this &dressing…"), tr("With its hook and all it is tied from, as a small bench file"),
-          [this, shareAs] {
-              if (document_.pattern()) shareAs({"patterns", document_.pattern()->id});
-          });
-    entry("share-team", tr("Share this &team…"), tr("Its flies, their hooks and all they are tied from, as a small bench file"),
-          [this, shareAs] {
-              if (document_.team()) shareAs({"teams", document_.team()->id});
-          });
-    entry("open-into", tr("Take in from a bench file…"),
-          tr("What is new in it, what is here already and what differs is shown before anything is taken"), [this] {
-              askWhatToRead(this, tr("Take in from"), QString(), tr("Books (*.machair *.machair.json);;All files (*)"),
-                            &MainWindow::openInto);
-          });
-    entry("copy-picture", tr("A &picture of the fly to the clipboard"), tr("As large as a page is wide"),
-          [this] { copyPicture(Shown::fly); });
-    entry("copy-team-picture", tr("A picture of the team to the clipboard"), tr("Its flies side by side, to one scale"),
-          [this] { copyPicture(Shown::team); });
-    const auto keepAs = [this](Shown shown) {
-        const QString name = nameOfShown(shown);
-        if (name.isEmpty()) return;
-        askWhereToWrite(this, tr("Keep the picture as"), name, tr("Picture (*.png);;Drawing (*.svg)"), QStringLiteral("png"),
-                        [this, shown](const QString& path) { (void)keepPicture(shown, path); });
-    };
-    entry("keep-picture", tr("Keep a picture of the fly…"), tr("PNG or SVG"), [keepAs] { keepAs(Shown::fly); });
-    entry("keep-team-picture", tr("Keep a picture of the team…"), tr("PNG or SVG"), [keepAs] { keepAs(Shown::team); });
-}
-
-bool MainWindow::share(const RecordId& record, const QString& path) {
-    const auto shared = shareOf(document_.book(), {record});
-    const Faults faults = shared ? store::writeBook(path.toStdString(), *shared) : shared.error();
-    quiet_->say(faults.empty() ? tr("%1 is in %2, with all it needs").arg(qt(titleOf(document_.book(), record)), path)
-                               : tr("Not shared: %1").arg(qt(faults.front().line())));
-    return faults.empty();
-}
-
 void MainWindow::openInto(const QString& path) {
     if (!document_.isOpen()) {
         openFile(path);
@@ -582,64 +552,6 @@ void MainWindow::openInto(const QString& path) {
     auto opened = home ? (*home)->read() : Result<store::OpenedBench>(tl::unexpected(home.error()));
     if (!opened) return faults_->show(QFileInfo(path).fileName(), opened.error());
     arrivals_->show(std::move(opened->book), QFileInfo(path).fileName());
-}
-
-namespace {
-constexpr QSize kPicture(1600, 1000), kTeamPicture(2100, 700);
-}  // namespace
-
-void MainWindow::paintPicture(QPainter& painter, Shown shown, QSize size) {
-    painter.setRenderHint(QPainter::Antialiasing);
-    painter.fillRect(QRect(QPoint(0, 0), size), theme_.colours().paper);
-    constexpr int kMargin = 60;
-    const QRectF frame = QRectF(QPointF(0, 0), size).adjusted(kMargin, kMargin, -kMargin, -kMargin);
-    if (shown == Shown::fly) {
-        const Scene scene = makeScene(*document_.plan());
-        return drawing::paintFly(painter, scene, drawing::fitView(scene, frame, theme_.bench(), 90.0));
-    }
-    std::vector<Fly> flies;
-    for (const Position position : kPositions)
-        if (document_.team()->at(position)) flies.push_back(*document_.team()->at(position));
-    drawing::paintFlies(painter, document_.book(), flies, frame, theme_.bench(), 40.0);
-}
-
-QString MainWindow::nameOfShown(Shown shown) const {
-    if (shown == Shown::fly) return document_.plan() ? qt(document_.pattern()->title()) : QString();
-    return document_.team() ? qt(document_.team()->title()) : QString();
-}
-
-void MainWindow::copyPicture(Shown shown) {
-    if (nameOfShown(shown).isEmpty()) return;
-    QImage image(shown == Shown::fly ? kPicture : kTeamPicture, QImage::Format_RGB32);
-    QPainter painter(&image);
-    paintPicture(painter, shown, image.size());
-    painter.end();
-    QGuiApplication::clipboard()->setImage(image);
-    quiet_->say(tr("A picture of %1 is on the clipboard").arg(nameOfShown(shown)));
-}
-
-bool MainWindow::keepPicture(Shown shown, const QString& path) {
-    if (nameOfShown(shown).isEmpty()) return false;
-    const QSize size = shown == Shown::fly ? kPicture : kTeamPicture;
-    bool written = false;
-    if (path.endsWith(QLatin1String(".svg"))) {
-        QSvgGenerator svg;
-        svg.setFileName(path);
-        svg.setSize(size);
-        svg.setViewBox(QRect(QPoint(0, 0), size));
-        svg.setTitle(nameOfShown(shown));
-        QPainter painter;
-        written = painter.begin(&svg);
-        if (written) paintPicture(painter, shown, size);
-    } else {
-        QImage image(size, QImage::Format_RGB32);
-        QPainter painter(&image);
-        paintPicture(painter, shown, size);
-        painter.end();
-        written = image.save(path);
-    }
-    quiet_->say(written ? tr("The picture is in %1").arg(path) : tr("%1 could not be written").arg(path));
-    return written;
 }
 
 void MainWindow::askForFile() {

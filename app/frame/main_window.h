@@ -18,6 +18,7 @@ class QStackedWidget;
 namespace machair::app {
 
 class ArrivalsSheet;
+class HandingOut;
 class PaperSheet;
 class RecipeSheet;
 class BalanceStation;
@@ -57,11 +58,6 @@ class MainWindow : public QMainWindow {
     // A bench file's records, to be taken into the open book one by one.
     void openRecipe(const QString& path);
     void openInto(const QString& path);
-    // The dressing on the bench, or the team, with all it needs, as a bench file.
-    bool share(const RecordId& record, const QString& path);
-    // The fly on the bench, or the team's side by side, as PNG or SVG by the path's ending.
-    enum class Shown { fly, team };
-    bool keepPicture(Shown shown, const QString& path);
     // Writes the book to another file of either kind; the quiet line says how it went.
     bool keepCopy(const QString& path);
     [[nodiscard]] Document& document() { return document_; }
@@ -72,6 +68,7 @@ class MainWindow : public QMainWindow {
     [[nodiscard]] Station station() const;
     [[nodiscard]] devices::Hub& devices() { return hub_; }
     [[nodiscard]] DrawersStation& drawers() { return *drawers_; }
+    [[nodiscard]] HandingOut& handingOut() { return *handingOut_; }
 
   protected:
     void changeEvent(QEvent* event) override;
@@ -84,14 +81,10 @@ class MainWindow : public QMainWindow {
     void buildShortcuts();
     void showPage();
     void beginBook(const QString& name);
-    void buildShareMenu(QMenu* menu);
     void showGuide();
     void rememberRecent(const QString& path);
     [[nodiscard]] QStringList recent() const;
     [[nodiscard]] std::vector<EveningStep> eveningSteps();
-    void copyPicture(Shown shown);
-    void paintPicture(QPainter& painter, Shown shown, QSize size);
-    [[nodiscard]] QString nameOfShown(Shown shown) const;  // empty where there is nothing to show
     void buildBookMenu();
     void showPaper();
     void askForFile();
@@ -100,6 +93,10 @@ class MainWindow : public QMainWindow {
     void showCopies();
     void showSetAside();
     void takeLength(double millimetres);
+    void layOut();
+    void listenToDoors();
+    void listenToSheets();
+    void listenToHouse();
     void listenToDevices();
     void light();
     void restore();
@@ -121,6 +118,7 @@ class MainWindow : public QMainWindow {
     ArrivalsSheet* arrivals_;
     RecipeSheet* recipe_;
     PaperSheet* paper_;
+    HandingOut* handingOut_;
     Doors* doors_ = nullptr;
     FirstEvening* evening_ = nullptr;
     GuideView* guide_ = nullptr;

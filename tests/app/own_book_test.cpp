@@ -6,6 +6,7 @@
 #include <QListWidget>
 #include <QMimeData>
 #include <QSlider>
+#include <QTextBlock>
 #include <QTextBrowser>
 #include <QToolButton>
 
@@ -14,6 +15,7 @@
 #include "frame/doors.h"
 #include "frame/first_evening.h"
 #include "frame/guide_view.h"
+#include "frame/handing_out.h"
 #include "frame/house.h"
 #include "parts/chooser.h"
 #include "parts/record_sheet.h"
@@ -344,7 +346,7 @@ TEST_CASE("a team is shared as a small file, and taken into a second book by wha
     Bench bench;
     const std::string team = bench.document().team()->id;
     const QString file = bench.path("shared.machair.json");
-    REQUIRE(bench.window().share({"teams", team}, file));
+    REQUIRE(bench.window().handingOut().share({"teams", team}, file));
     NewHome home;
     home.begin(QStringLiteral("Second"));
     home.window().openInto(file);
@@ -379,6 +381,20 @@ TEST_CASE("the guide opens at the station's chapter, offline, and every station 
         CHECK(guide->isVisible());
         CHECK_FALSE(guide->chapter().isEmpty());
     }
+    // Its pictures are in the program, and no wider than its room.
+    const auto* text = guide->findChild<QTextBrowser*>(QStringLiteral("guide-text"));
+    std::size_t pictures = 0;
+    for (QTextBlock block = text->document()->begin(); block.isValid(); block = block.next())
+        for (auto fragment = block.begin(); !fragment.atEnd(); ++fragment) {
+            if (!fragment.fragment().charFormat().isImageFormat()) continue;
+            const QString name = fragment.fragment().charFormat().toImageFormat().name();
+            INFO(name.toStdString());
+            const auto shown = text->document()->resource(QTextDocument::ImageResource, QUrl(name)).value<QImage>();
+            CHECK_FALSE(shown.isNull());
+            CHECK(shown.width() <= text->viewport()->width());
+            ++pictures;
+        }
+    CHECK(pictures >= 10);
     QTest::keyClick(guide, Qt::Key_Escape);
     CHECK_FALSE(guide->isVisible());
     QTest::keyClick(&bench.window(), Qt::Key_F1, Qt::ShiftModifier);
@@ -456,9 +472,9 @@ TEST_CASE("the house is kept: bench, text, hand and schools come back at the nex
 
 TEST_CASE("a picture of the fly and of the team is kept as PNG and SVG, and what can't be written is said") {
     Bench bench;
-    using Shown = MainWindow::Shown;
+    using Shown = HandingOut::Shown;
     for (const auto& [shown, name] : {std::pair(Shown::fly, "fly.png"), {Shown::team, "team.png"}}) {
-        REQUIRE(bench.window().keepPicture(shown, bench.path(name)));
+        REQUIRE(bench.window().handingOut().keepPicture(shown, bench.path(name)));
         const QImage image(bench.path(name));
         CHECK(image.width() >= 1600);
         CHECK(image.pixelColor(2, 2) == bench.window().theme().colours().paper);
@@ -467,11 +483,11 @@ TEST_CASE("a picture of the fly and of the team is kept as PNG and SVG, and what
             drawn = image.pixelColor(x, image.height() / 2).lightness() < 120;
         CHECK(drawn);
     }
-    REQUIRE(bench.window().keepPicture(Shown::team, bench.path("team.svg")));
+    REQUIRE(bench.window().handingOut().keepPicture(Shown::team, bench.path("team.svg")));
     QFile svg(bench.path("team.svg"));
     REQUIRE(svg.open(QIODevice::ReadOnly));
     CHECK(svg.readAll().contains("<svg"));
-    CHECK_FALSE(bench.window().keepPicture(Shown::fly, QStringLiteral("/no/such/folder/fly.png")));
+    CHECK_FALSE(bench.window().handingOut().keepPicture(Shown::fly, QStringLiteral("/no/such/folder/fly.png")));
     CHECK(bench.text("quiet").contains(QStringLiteral("could not be written")));
 }
 
@@ -510,7 +526,7 @@ TEST_CASE("a table says what it would change before it is taken in") {
 TEST_CASE("a bench file dropped on an open book is shown before anything of it is taken") {
     Bench bench;
     const QString file = bench.path("given.machair.json");
-    REQUIRE(bench.window().share({"patterns", "rush-piper"}, file));
+    REQUIRE(bench.window().handingOut().share({"patterns", "rush-piper"}, file));
     const Book before = bench.document().book();
     QMimeData given;
     given.setUrls({QUrl::fromLocalFile(file)});
