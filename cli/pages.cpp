@@ -4,7 +4,7 @@
 #include <algorithm>
 #include <string_view>
 
-#include "asking/asking.h"
+#include "asking/day.h"
 #include "cli/verb.h"
 
 namespace {
@@ -145,7 +145,7 @@ int main(int argc, char** argv) {
     else if (wanted == "zsh")
         printZsh(app);
     else if (wanted == "numbers")
-        std::cout << machair::whereTheNumbersComeFrom();
+        std::cout << machair::whereTheNumbersComeFrom() << machair::whereTheDaysNumbersComeFrom();
     else {
         std::cerr << "machair-cli-pages man | bash | zsh | numbers\n";
         return kWrongUsage;

@@ -34,6 +34,11 @@ function(machair_together target size)
   endif()
 endfunction()
 
+# machair_quick_to_build(TARGET): what is compiled often and run once; its own code takes no time that matters.
+function(machair_quick_to_build target)
+  target_compile_options(${target} PRIVATE $<$<NOT:$<CONFIG:Release>>:-O0>)
+endfunction()
+
 # machair_module(NAME SOURCES … DEPENDS …): a static library that other modules include as "folder/header.h".
 function(machair_module name)
   cmake_parse_arguments(ARG "" "" "SOURCES;DEPENDS" ${ARGN})

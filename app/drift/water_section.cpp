@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "asking/day.h"
 #include "colour/colour.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
@@ -374,6 +375,32 @@ void WaterSection::mouseMoveEvent(QMouseEvent* event) {
     const bool over = box.adjusted(-20, -20, 20, 20).contains(event->position());
     setCursor(over ? Qt::SplitHCursor : Qt::ArrowCursor);
     if ((event->buttons() & Qt::LeftButton) && over) setTime(strip_->seconds() * (event->position().x() - box.left()) / box.width());
+}
+
+std::optional<Question> WaterSection::questionAt(std::optional<QPoint> at) const {
+    const DriftSample* sample = sampleAt(time_);
+    if (!sample) return std::nullopt;
+    std::optional<Position> nearest;
+    double least = 1e9;
+    const QRectF box = chart();
+    for (const Position place : kPositions) {
+        if (!sample->depth[place]) continue;
+        double off = place == document_.position() ? 0.0 : 1.0;
+        if (at) {
+            const double now = at->y() >= box.top()
+                                   ? box.top() + box.height() * (*sample->depth[place] / metre) / deepest_
+                                   : toScreen(QRectF(0.0, 0.0, width(), waterHeight()), {0.0 * metre, -1.0 * *sample->depth[place]}).y();
+            off = std::abs(now - at->y());
+        }
+        if (off >= least) continue;
+        least = off;
+        nearest = place;
+    }
+    if (!nearest) return std::nullopt;
+    return AnsweredThere{[this, place = *nearest]() -> std::optional<Derivation> {
+        const auto& report = document_.teamReport();
+        return run_ && report ? ask(*run_, *report, place, time_ * second) : std::nullopt;
+    }};
 }
 
 }  // namespace machair::app

@@ -9,13 +9,14 @@
 #include "drawing/fly_painter.h"
 #include "editing/document.h"
 #include "leader/drift.h"
+#include "parts/askable.h"
 #include "theme/theme.h"
 
 namespace machair::app {
 
 class HandlingStrip;
 
-class WaterSection : public QWidget {
+class WaterSection : public QWidget, public Askable {
     Q_OBJECT
   public:
     WaterSection(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -29,6 +30,8 @@ class WaterSection : public QWidget {
     [[nodiscard]] QRectF chart() const;  // depth against time
     // What the rod does, on the same axis above it.
     [[nodiscard]] HandlingStrip& strip() { return *strip_; }
+    // How deep a fly is at the moment that is shown: the nearest one to `at`, by keyboard the chosen one.
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   signals:
     void timeChanged(double seconds);

@@ -11,6 +11,7 @@
 #include <algorithm>
 #include <tuple>
 
+#include "asking/day.h"
 #include "bench/batches.h"
 #include "book/fields.h"
 #include "book/records.h"
@@ -218,6 +219,22 @@ void Shelf::refresh() {
         }
         if (wanted->empty()) new QListWidgetItem(tr("No batch waits: nothing is wanted."), stock_);
     }
+}
+
+std::optional<Question> Shelf::questionAt(std::optional<QPoint> at) const {
+    const QListWidgetItem* item = at                   ? stock_->itemAt(stock_->viewport()->mapFrom(this, *at))
+                                  : stock_->hasFocus() ? stock_->currentItem()
+                                                       : nullptr;
+    if (at && !stock_->geometry().contains(*at)) item = nullptr;
+    const MaterialId asked(item ? item->data(Qt::UserRole).toString().toStdString() : std::string());
+    if (asked.empty()) return std::nullopt;
+    return AnsweredThere{[this, asked]() -> std::optional<Derivation> {
+        const auto wanted =
+            document_.isOpen() ? stockWanted(document_.book()) : Result<std::vector<StockWanted>>(std::vector<StockWanted>());
+        if (!wanted) return std::nullopt;
+        const auto line = std::ranges::find(*wanted, asked, &StockWanted::material);
+        return line == wanted->end() ? std::nullopt : std::optional(ask(*line));
+    }};
 }
 
 }  // namespace machair::app

@@ -4,6 +4,7 @@
 #include <QWidget>
 
 #include "editing/document.h"
+#include "parts/askable.h"
 #include "theme/theme.h"
 
 class QLayout;
@@ -15,11 +16,13 @@ namespace machair::app {
 class FieldsForm;
 class Pictures;
 
-class Shelf : public QWidget {
+class Shelf : public QWidget, public Askable {
     Q_OBJECT
   public:
     Shelf(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void refresh();
+    // How far a material lasts: of the line of "Runs out first" there, or the chosen one.
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   signals:
     void batchWanted(const DressingId& pattern);  // some of what is to be tied next

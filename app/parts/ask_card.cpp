@@ -46,6 +46,7 @@ AskCard::AskCard(Document& document, const Theme& theme, QWidget* window)
     qApp->installEventFilter(this);
     connect(&document_, &Document::planChanged, this, &AskCard::refresh);
     connect(&document_, &Document::teamChanged, this, &AskCard::refresh);
+    connect(&document_, &Document::bookChanged, this, &AskCard::refresh);
     connect(&theme_, &Theme::changed, this, &AskCard::refresh);
 }
 
@@ -56,6 +57,7 @@ std::optional<Derivation> AskCard::answer() const {
         if (!report || check->check >= report->checks.size()) return std::nullopt;
         return machair::ask(*report, report->checks[check->check]);
     }
+    if (const auto* there = std::get_if<AnsweredThere>(&asked_.back())) return there->answer();
     const auto& plan = document_.plan();
     return plan ? machair::ask(*plan, std::get<FigureRef>(asked_.back())) : std::nullopt;
 }

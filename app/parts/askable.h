@@ -3,6 +3,7 @@
 #pragma once
 
 #include <QPoint>
+#include <functional>
 #include <optional>
 #include <variant>
 
@@ -14,7 +15,11 @@ struct CheckAsked {
     std::size_t check = 0;  // its place in the team's report
     bool operator==(const CheckAsked&) const = default;
 };
-using Question = std::variant<FigureRef, CheckAsked>;
+// What only the widget knows all of (a moment of a run, a line of the stock): it answers itself, anew whenever something changed.
+struct AnsweredThere {
+    std::function<std::optional<Derivation>()> answer;
+};
+using Question = std::variant<FigureRef, CheckAsked, AnsweredThere>;
 
 // What a widget that shows one figure and nothing else has as a property: a press alone asks it. (Alt and a click may be the
 // desktop's own, for moving windows.)

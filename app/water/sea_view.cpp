@@ -7,6 +7,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "asking/day.h"
 #include "daybook/boat.h"
 #include "parts/lengths.h"
 #include "theme/said.h"
@@ -266,6 +267,18 @@ void paintBoat(QPainter& painter, const DrawnWave& wave, const Colours& c) {
     painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop, SeaView::tr("4.9 m"));
 }
 
+constexpr double kWaveLineLeft = 16.0, kWaveLine = 38.0;  // px from the frame's corner to the base of the words
+
+// The line that says the wave and the boat, in pieces that each say one figure.
+std::vector<std::pair<QString, SeaTerm>> waveWords(const Sea& sea, const WaterSpec& water) {
+    return {{SeaView::tr("wave %1 cm").arg(number(100.0 * (sea.height / metre), 0)), SeaTerm::height},
+            {SeaView::tr(" every %1 s").arg(number(sea.period / second, 1)), SeaTerm::period},
+            {SeaView::tr(", once it has blown %1 min").arg(number(sea.builds / second / 60.0, 0)), SeaTerm::builds},
+            {SeaView::tr(" · the boat drifts at %1 m/s%2")
+                 .arg(number(sea.drift / metrePerSecond, 2), water.drogue.value_or(false) ? SeaView::tr(" on the drogue") : QString()),
+             SeaTerm::drift}};
+}
+
 void sayWave(QPainter& painter, const QRectF& frame, const Sea& sea, const WaterSpec& water, const Colours& c) {
     const int force = beaufort(*water.wind);
     painter.setFont(faceScaled(1.05, true));
@@ -277,11 +290,11 @@ void sayWave(QPainter& painter, const QRectF& frame, const Sea& sea, const Water
             .arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea.kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
     painter.setFont(faceScaled(0.95));
     painter.setPen(c.inkSoft);
-    painter.drawText(
-        QPointF(frame.left() + 16.0, frame.top() + 38.0),
-        SeaView::tr("wave %1 cm every %2 s, once it has blown %3 min · the boat drifts at %4 m/s%5")
-            .arg(number(100.0 * (sea.height / metre), 0), number(sea.period / second, 1), number(sea.builds / second / 60.0, 0),
-                 number(sea.drift / metrePerSecond, 2), water.drogue.value_or(false) ? SeaView::tr(" on the drogue") : QString()));
+    double x = frame.left() + kWaveLineLeft;
+    for (const auto& [words, term] : waveWords(sea, water)) {
+        painter.drawText(QPointF(x, frame.top() + kWaveLine), words);
+        x += QFontMetricsF(painter.font()).horizontalAdvance(words);
+    }
 }
 
 }  // namespace
@@ -353,10 +366,39 @@ void SeaView::paintEvent(QPaintEvent*) {
     if (!document_.isOpen()) return;
     paintMap(painter);
     paintWind(painter);
-    const double wave = kWaveShare * height();
-    paintWave(painter, QRectF(0.0, height() - wave - kFullnessHeight, width(), wave));
+    paintWave(painter, waveFrame());
     painter.fillRect(QRectF(0.0, height() - kFullnessHeight, width(), kFullnessHeight), theme_.colours().panel);
     paintFullness(painter, QRectF(16.0, height() - kFullnessHeight + 6.0, width() - 32.0, kFullnessHeight - 8.0));
+}
+
+QRectF SeaView::waveFrame() const {
+    const double wave = kWaveShare * height();
+    return {0.0, height() - wave - kFullnessHeight, static_cast<double>(width()), wave};
+}
+
+std::optional<Question> SeaView::questionAt(std::optional<QPoint> at) const {
+    const WaterSpec* water = document_.isOpen() ? document_.water() : nullptr;
+    if (!sea_ || !water || !water->wind || !water->fetch) return std::nullopt;
+    SeaTerm asked = SeaTerm::height;
+    if (at) {
+        if (!waveFrame().contains(*at)) return std::nullopt;
+        const QFontMetricsF metrics(faceScaled(0.95));
+        double right = kWaveLineLeft;
+        for (const auto& [words, term] : waveWords(*sea_, *water)) {
+            right += metrics.horizontalAdvance(words);
+            if (at->x() >= right) continue;
+            asked = term;
+            break;
+        }
+        if (std::abs(at->y() - waveFrame().top() - kWaveLine) > metrics.height()) asked = SeaTerm::height;
+    }
+    return AnsweredThere{[this, asked]() -> std::optional<Derivation> {
+        const WaterSpec* now = document_.water();
+        if (!now || !now->wind || !now->fetch) return std::nullopt;
+        const Wind wind{*now->wind, *now->fetch, now->drogue.value_or(false)};
+        const BoatLearned own = now->ownDrift.value_or(false) ? learnedDrift(document_.book()) : BoatLearned{};
+        return ask(wind, own.drift, wind.drogue ? own.drogueDays : own.days, asked);
+    }};
 }
 
 void SeaView::mousePressEvent(QMouseEvent* event) {

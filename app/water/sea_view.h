@@ -7,6 +7,7 @@
 #include <vector>
 
 #include "editing/document.h"
+#include "parts/askable.h"
 #include "parts/spoken.h"
 #include "theme/theme.h"
 #include "water/sea.h"
@@ -14,7 +15,7 @@
 
 namespace machair::app {
 
-class SeaView : public QWidget, public Spoken {
+class SeaView : public QWidget, public Spoken, public Askable {
     Q_OBJECT
   public:
     SeaView(Document& document, const Theme& theme, QWidget* parent = nullptr);
@@ -28,6 +29,8 @@ class SeaView : public QWidget, public Spoken {
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
     void choosePart(std::size_t part) override;
     void nudgePart(std::size_t part, int steps) override;
+    // What the wave's line says, figure by figure; the keyboard asks for the wave's height.
+    [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   signals:
     void fetchMeasured(double metres);
@@ -56,6 +59,7 @@ class SeaView : public QWidget, public Spoken {
     void paintMap(QPainter& painter) const;
     void paintWave(QPainter& painter, const QRectF& frame) const;
     void paintFullness(QPainter& painter, const QRectF& frame) const;
+    [[nodiscard]] QRectF waveFrame() const;
 
     Document& document_;
     const Theme& theme_;

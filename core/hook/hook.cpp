@@ -151,31 +151,33 @@ void Hook::shapeBend() {
     }
     bendCentre_ = {shankEnd_.x - bendRadius_ * std::cos(phi0_), shankEnd_.y - bendHeight_ * std::sin(phi0_)};
     depth_ = bendHeight_ - bendCentre_.y;
+    bendStart_ = bendIntegral(phi0_);
     bendArc_ = arcTo(-kPi / 2.0);
 }
 
-// Length of the bend's ellipse from phi0_ down to phi: an incomplete elliptic integral of the second kind
+// Length of the bend's ellipse from its top down to phi: an incomplete elliptic integral of the second kind
 // (Abramowitz & Stegun 17.2.9), taken from whichever end of the longer axis keeps its modulus real.
-Length Hook::arcTo(double phi) const {
-    if (phi >= phi0_) return 0.0 * mm;
+double Hook::bendIntegral(double phi) const {
     const double a = bendRadius_.base();
     const double b = bendHeight_.base();
     const double modulus = std::sqrt(1.0 - std::pow(std::min(a, b) / std::max(a, b), 2));
-    const auto from = [&](double t) { return boost::math::ellint_2(modulus, b >= a ? t : t - kPi / 2.0); };
-    return Length::fromBase(std::max(a, b) * (from(phi0_) - from(phi)));
+    return std::max(a, b) * boost::math::ellint_2(modulus, b >= a ? phi : phi - kPi / 2.0);
 }
 
-// Newton's method on an arc whose slope is known and never nought: the wire's length grows as phi falls.
+Length Hook::arcTo(double phi) const { return phi >= phi0_ ? 0.0 * mm : Length::fromBase(bendStart_ - bendIntegral(phi)); }
+
+// Newton's method on an arc whose slope is known and never nought: the wire's length grows as phi falls. It ends after the step that
+// is small enough for the next one, its square, not to matter.
 double Hook::phiAt(Length arc) const {
     const double a = bendRadius_.base();
     const double b = bendHeight_.base();
-    constexpr double kEnough = 1e-13;  // rad: far below a measurable length
-    constexpr int kMostSteps = 20;     // three or four do for every bend that a hook may have
+    constexpr double kSquareIsNothing = 1e-7;  // rad
+    constexpr int kMostSteps = 20;             // three or four do for every bend that a hook may have
     double phi = phi0_ - (phi0_ + kPi / 2.0) * (arc / bendArc_);
     for (int step = 0; step < kMostSteps; ++step) {
         const double correction = (arcTo(phi) - arc).base() / std::hypot(a * std::sin(phi), b * std::cos(phi));
         phi = std::clamp(phi + correction, -kPi / 2.0, phi0_);
-        if (std::abs(correction) < kEnough) break;
+        if (std::abs(correction) < kSquareIsNothing) break;
     }
     return phi;
 }

@@ -168,6 +168,7 @@ class Hook {
   private:
     Hook() = default;
     void shapeBend();
+    [[nodiscard]] double bendIntegral(double phi) const;
     [[nodiscard]] Length arcTo(double phi) const;
     [[nodiscard]] double phiAt(Length arc) const;
 
@@ -184,6 +185,7 @@ class Hook {
     Length bendHeight_;
     Point2 bendCentre_;
     double phi0_ = 0.0;
+    double bendStart_ = 0.0;  // of the integral of its length, at phi0_
     Length depth_;
     Length bendArc_;
 };

@@ -2,13 +2,17 @@
 #include "tests/app/window.h"
 
 #include <QLabel>
+#include <QListWidget>
 #include <QToolButton>
 
 #include "balance/team_sheet.h"
+#include "drift/handling_strip.h"
+#include "drift/water_section.h"
 #include "parts/ask_card.h"
 #include "plan/fly_view.h"
 #include "plan/part_row.h"
 #include "plan/ticket.h"
+#include "water/sea_view.h"
 
 using namespace machair;
 using namespace machair::app;
@@ -92,6 +96,48 @@ TEST_CASE("a check of the team's sheet is asked by its cell") {
     QTest::mouseClick(sheet, Qt::LeftButton, Qt::AltModifier, sheet->cellOf(0).center().toPoint());
     auto* card = bench.find<AskCard>("ask-card");
     REQUIRE(card->isVisible());
-    CHECK(card->asked().front() == Question(CheckAsked{0}));
+    CHECK(std::get<CheckAsked>(card->asked().front()) == CheckAsked{0});
     CHECK(textOf(*card).contains(QStringLiteral("models-team.md")));
+}
+
+TEST_CASE("the wave, a fly's depth and what runs out are asked where they stand, by mouse and by keyboard") {
+    Bench bench;
+    auto* card = bench.find<AskCard>("ask-card");
+    bench.window().showStation(Station::water);
+    auto* sea = bench.window().findChild<SeaView*>();
+    sea->setFocus();
+    QTest::keyClick(sea, Qt::Key_Question);
+    REQUIRE(card->isVisible());
+    CHECK(textOf(*card).contains(QStringLiteral("Height of the wave")));
+    QTest::keyClick(card, Qt::Key_Escape);
+    // Far to the right of the line that says it stands the boat's drift.
+    std::optional<QPoint> drift;
+    for (int x = 20; x < sea->width() && !drift; x += 6)
+        for (int y = sea->height() / 2; y < sea->height() && !drift; y += 4)
+            if (const auto question = sea->questionAt(QPoint(x, y)))
+                if (const auto* there = std::get_if<AnsweredThere>(&*question); there && there->answer()->name == "drift of the boat")
+                    drift = QPoint(x, y);
+    REQUIRE(drift);
+    QTest::mouseClick(sea, Qt::LeftButton, Qt::AltModifier, *drift);
+    REQUIRE(card->isVisible());
+    CHECK(textOf(*card).contains(QStringLiteral("Drift of the boat")));
+    QTest::keyClick(card, Qt::Key_Escape);
+
+    bench.window().showStation(Station::drift);
+    auto* section = bench.window().findChild<WaterSection*>();
+    REQUIRE(QTest::qWaitFor([&] { return section->run().has_value(); }, 20000));
+    section->strip().setFocus();
+    QTest::keyClick(&section->strip(), Qt::Key_Question);
+    REQUIRE(card->isVisible());
+    CHECK(textOf(*card).contains(QStringLiteral("Depth of the")));
+    QTest::keyClick(card, Qt::Key_Escape);
+
+    bench.window().showStation(Station::evening);
+    auto* runsOut = bench.find<QListWidget>("runs-out");
+    REQUIRE(runsOut->count() > 0);
+    runsOut->setFocus();
+    runsOut->setCurrentRow(0);
+    QTest::keyClick(runsOut, Qt::Key_Question);
+    REQUIRE(card->isVisible());
+    CHECK(textOf(*card).contains(QStringLiteral("How far")));
 }

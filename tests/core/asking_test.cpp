@@ -5,6 +5,7 @@
 #include <fstream>
 #include <set>
 
+#include "asking/day.h"
 #include "asking/rules.h"
 #include "sizing/figures.h"
 #include "team/team.h"
@@ -123,5 +124,42 @@ TEST_CASE("no rule stands twice, and each answers for a figure that some fly has
 TEST_CASE("the guide's chapter of the numbers is the one that the rules make") {
     std::ifstream in(std::string(MACHAIR_DOCS) + "/guide/numbers.md");
     const std::string written{std::istreambuf_iterator<char>(in), {}};
-    CHECK(written == whereTheNumbersComeFrom());
+    CHECK(written == whereTheNumbersComeFrom() + whereTheDaysNumbersComeFrom());
+}
+
+TEST_CASE("the wave, the drift, a depth and a drawer answer with the numbers that went in") {
+    // 0.0016 · 8 · √(1000 / 9.81) = 0.129 m; 0.286 · ∛(1000 · 8 / 9.81²) = 1.25 s; 0.035 · 8 = 0.28 m/s.
+    const Wind wind{8.0 * metrePerSecond, 1000.0 * metre, false};
+    CHECK(ask(wind, {}, 0, SeaTerm::height).value == "13 cm");
+    CHECK(ask(wind, {}, 0, SeaTerm::period).value == "1.2 s");
+    const Derivation drift = ask(wind, {}, 0, SeaTerm::drift);
+    CHECK(drift.value == "0.28 m/s");
+    CHECK(drift.inputs.back().value == "0.035, as boats do");
+    CHECK(ask({wind.speed, wind.fetch, true}, {0.04, 0.02}, 1, SeaTerm::drift).inputs.back().value == "0.020, of 1 day of your boat");
+    for (const SeaTerm term : kSeaTerms) {
+        const Derivation answer = ask(wind, {}, 0, term);
+        CHECK(answer.formula.size() > 20);
+        CHECK(answer.howFar == sayTrust(answer.trust));
+        CHECK(answer.inputs.size() == 2);
+    }
+
+    const Book book = demoBook();
+    const auto team = weighTeam(book, "west-shore");
+    Handling handling;
+    handling.count = 3.0 * second;
+    handling.retrieveFor = 2.0 * second;
+    const DriftReport run = runDrift(rigOf(team->flies, measuresOf(book.findTeam("west-shore")->leader)), handling);
+    const auto depth = ask(run, *team, Position::point, 3.0 * second);
+    REQUIRE(depth);
+    CHECK(depth->name == "depth of the point after 3.0 s");
+    CHECK(depth->value == formatNumber(*run.samples[60].depth[Position::point] / metre, 2) + " m");
+    CHECK(depth->inputs.size() == 3);
+    CHECK_FALSE(ask(run, *team, Position::upper, 3.0 * second));  // none hangs there
+
+    const auto wanted = stockWanted(book);
+    REQUIRE(wanted);
+    REQUIRE_FALSE(wanted->empty());
+    const Derivation lasts = ask(wanted->front());
+    CHECK(lasts.name == "how far " + wanted->front().title + " lasts");
+    CHECK(lasts.inputs[1].value == wanted->front().wants);
 }
