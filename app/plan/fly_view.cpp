@@ -66,8 +66,7 @@ void FlyView::makeButtons() {
     add("fly-fit", tr("Fit"), tr("All of it again (double press, or 0)"), [this] { fitAgain(); });
     add("fly-turn", tr("Other side"), tr("Turned half round, as it is seen from across the vice (T)"), [this] { turn(); });
     above_ = add("fly-above", tr("Above"), tr("Looked down on, and back (U)"), [this] { lookFrom(From::above); });
-    fromEye_ =
-        add("fly-from-eye", tr("Eye on"), tr("Looked at from the eye, along the shank, and back (E)"), [this] { lookFrom(From::eye); });
+    fromEye_ = add("fly-from-eye", tr("From the eye"), tr("Looked at along the shank, and back (E)"), [this] { lookFrom(From::eye); });
     for (QToolButton* button : {above_, fromEye_})
         button->setCheckable(true);
     buttons_->adjustSize();

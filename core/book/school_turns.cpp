@@ -8,6 +8,7 @@
 #include "book/fitting.h"
 #include "book/part_material.h"
 #include "book/part_order.h"
+#include "book/school_parts.h"
 #include "book/schools.h"
 #include "colour/colour.h"
 
@@ -15,102 +16,13 @@ namespace machair {
 
 namespace {
 
-constexpr double kPastThePoint = 0.10;  // of the gape
-constexpr int kThreeLayers = 3, kFourLayers = 4, kHeavyLayers = 6;
-constexpr double kRaised = 70.0, kCoverLength = 0.35;
-
-LengthSpec reachOf(ReachSchool school) {
-    switch (school) {
-        case ReachSchool::barb: return reachTo(Landmark::barb);
-        case ReachSchool::point: return reachTo(Landmark::point);
-        case ReachSchool::bend: return reachTo(Landmark::bend);
-        case ReachSchool::pastPoint:
-            return {Reach{AnyLandmark(Landmark::point), {}, Held<LengthSpec>(ratioOf(kPastThePoint, Yardstick::gape)), {}}, {}};
-        case ReachSchool::upright: return ratioOf(1.0, Yardstick::gape);
-    }
-    throw BrokenContract("unknown reach");
-}
-LengthSpec toTheTail(double share) { return {Reach{PartRef{PartKind::tail}, share, {}, {}}, {}}; }
-LengthSpec reachOf(WingReach school) {
-    switch (school) {
-        case WingReach::bend: return reachTo(Landmark::bend);
-        case WingReach::tail: return toTheTail(1.0);
-        case WingReach::midTail: return toTheTail(0.5);
-        case WingReach::twoThirds: return toTheTail(2.0 / 3.0);
-    }
-    throw BrokenContract("unknown reach");
-}
-// Nothing for taste.
-std::optional<LengthSpec> lengthOf(TailSchool school) {
-    constexpr int kTwoBars = 2;
-    switch (school) {
-        case TailSchool::shank: return ratioOf(1.0, Yardstick::shank);
-        case TailSchool::body: return ratioOf(1.0, Yardstick::body);
-        case TailSchool::twice: return ratioOf(2.0, Yardstick::body);
-        case TailSchool::spear: return ratioOf(1.0, Yardstick::spear);
-        case TailSchool::bars: return LengthSpec{Bars{kTwoBars}, {}};
-        case TailSchool::taste: return std::nullopt;
-    }
-    throw BrokenContract("unknown tail");
-}
-
-// By what it is measured against, whatever the share.
-TailSchool tailSchoolOf(const LengthSpec& length) {
-    if (length == lengthOf(TailSchool::twice)) return TailSchool::twice;
-    if (std::holds_alternative<Bars>(length.value)) return TailSchool::bars;
-    if (const auto* ratio = std::get_if<Ratio>(&length.value)) {
-        if (ratio->of == decltype(ratio->of){Yardstick::shank}) return TailSchool::shank;
-        if (ratio->of == decltype(ratio->of){Yardstick::body}) return TailSchool::body;
-        if (ratio->of == decltype(ratio->of){Yardstick::spear}) return TailSchool::spear;
-    }
-    return TailSchool::taste;
-}
-
-bool isMetal(const Material& made) {
-    return made.kind == MaterialKind::tinsel || made.kind == MaterialKind::oval || made.kind == MaterialKind::wire;
-}
-bool isFlatTinsel(const Book& book, const Part& part) {
-    const Material* made = part.material ? book.findMaterial(*part.material) : nullptr;
-    return part.kind == PartKind::body && made && (made->kind == MaterialKind::tinsel || made->kind == MaterialKind::oval);
-}
-// Index among the body sections of the one of tinsel.
-std::optional<std::size_t> tinselSection(const Book& book, const Pattern& pattern) {
-    std::size_t section = 0;
-    for (const Part& part : pattern.parts) {
-        if (part.kind != PartKind::body) continue;
-        if (isFlatTinsel(book, part)) return section;
-        ++section;
-    }
-    return std::nullopt;
-}
-bool isSynthetic(const DubbingTraits& fur) {
-    return fur.texture == DubbingTexture::fineSynthetic || fur.texture == DubbingTexture::coarseSynthetic;
-}
-
-Lab colourOf(const Material& made) {
-    constexpr Lab kMiddling{0.6, 0.0, 0.0};
-    const std::string* written = made.mainColour();
-    if (const auto* strip = std::get_if<StripTraits>(&made.traits); !written && strip && !strip->faces.empty())
-        written = &strip->faces.front();
-    const auto colour = written ? parseColour(*written) : std::nullopt;
-    return colour ? toLab(*colour) : kMiddling;
-}
-
 // Of the book's materials that pass, the nearest in colour.
 template <class Passes>
 std::optional<MaterialId> nearest(const Book& book, Lab colour, Passes passes) {
     const Material* best = nullptr;
     for (const Material& m : book.materials)
-        if (passes(m) && (!best || apart(colourOf(m), colour) < apart(colourOf(*best), colour))) best = &m;
+        if (passes(m) && (!best || apart(mainColourOf(m), colour) < apart(mainColourOf(*best), colour))) best = &m;
     return best ? std::optional(best->id) : std::nullopt;
-}
-
-constexpr Lab kGold{0.72, 0.015, 0.10}, kSilver{0.79, 0.0, -0.005};
-// Copper, bronze and the coloured ones are neither.
-bool isOf(const Material& metal, MetalSchool school) {
-    constexpr double kHue = 0.045;  // OKLab, across a and b: how bright it is says nothing
-    const Lab own = colourOf(metal), wanted = school == MetalSchool::gold ? kGold : kSilver;
-    return std::hypot(own.a - wanted.a, own.b - wanted.b) < kHue;
 }
 
 // Writes the choices that parts always say into the parts; true where a part was there to be written.
@@ -229,8 +141,8 @@ class Follow {
             const Material* made = madeOf(part);
             if (!made || made->kind != MaterialKind::hackle) return false;
             if (isStiff(*made) == stiff) return true;
-            const auto other =
-                nearest(book_, colourOf(*made), [&](const Material& m) { return m.kind == MaterialKind::hackle && isStiff(m) == stiff; });
+            const auto other = nearest(book_, mainColourOf(*made),
+                                       [&](const Material& m) { return m.kind == MaterialKind::hackle && isStiff(m) == stiff; });
             if (other) make(part, *other);
             return other.has_value();
         });
@@ -249,7 +161,7 @@ class Follow {
         Part second = pattern_.parts[*one];
         second.id.reset();
         const bool wanted = soft.has_value();
-        const auto other = nearest(book_, colourOf(*madeOf(second)),
+        const auto other = nearest(book_, mainColourOf(*madeOf(second)),
                                    [&](const Material& m) { return m.kind == MaterialKind::hackle && isStiff(m) == wanted; });
         if (!other) return false;
         make(second, *other);
@@ -373,7 +285,7 @@ class Follow {
                 return traits && (*to.fur == FurSchool::blend ? !traits->blend.empty() : isSynthetic(*traits));
             };
             if (suits(*made)) return true;
-            const auto other = nearest(book_, colourOf(*made), suits);
+            const auto other = nearest(book_, mainColourOf(*made), suits);
             if (other) make(part, *other);
             return other.has_value();
         });
@@ -535,7 +447,7 @@ class Follow {
         if (change) return true;
         const Material* made = madeOf(pattern_.parts[*body]);
         if (!made) return false;
-        const auto own = nearest(book_, colourOf(*made), [](const Material& m) { return m.kind == MaterialKind::thread; });
+        const auto own = nearest(book_, mainColourOf(*made), [](const Material& m) { return m.kind == MaterialKind::thread; });
         if (!own || *own == pattern_.thread) return false;
         Part head;
         head.kind = PartKind::thread;
@@ -635,98 +547,6 @@ const std::array<Follow::Turn, 51> Follow::kTurns = {{
     {"nymph_or_wet", &Follow::nymphOrWet},
 }};
 
-// The first part of a kind, of those a school is about.
-template <class Detail>
-const Part* firstOf(const Pattern& pattern) {
-    const auto found = std::ranges::find_if(pattern.parts, [](const Part& p) { return std::holds_alternative<Detail>(p.detail); });
-    return found == pattern.parts.end() ? nullptr : &*found;
-}
-
-void readHackles(const Book& book, const Pattern& pattern, SchoolChoices& s) {
-    const Part* part = firstOf<CollarPart>(pattern);
-    if (!part) return;
-    const auto& collar = std::get<CollarPart>(part->detail);
-    s.hackle = part->kind == PartKind::throat ? HackleSchool::throat : HackleSchool::full;
-    for (const auto& entry : Names<ReachSchool>::entries)
-        if (collar.length == reachOf(entry.value) && (entry.value == ReachSchool::upright) == (collar.angle == FibreStand::upright))
-            s.reach = entry.value;
-    if (collar.full) {
-        if (const auto* named = std::get_if<FullnessSchool>(&*collar.full)) s.fullness = *named;
-    }
-    std::vector<const Part*> collars;
-    for (const Part& p : pattern.parts)
-        if (std::holds_alternative<CollarPart>(p.detail)) collars.push_back(&p);
-    if (const auto wing = findKind(pattern, PartKind::wing)) {
-        const Part* first = &pattern.parts[*wing];
-        const auto before = std::ranges::count_if(collars, [&](const Part* p) { return p < first; });
-        s.collarPlace = before == 0                                             ? CollarPlace::afterWing
-                        : before == static_cast<std::ptrdiff_t>(collars.size()) ? CollarPlace::beforeWing
-                                                                                : CollarPlace::both;
-    }
-    const auto madeOf = [&](const Part* p) { return p->material ? book.findMaterial(*p->material) : nullptr; };
-    for (const Part* p : collars)
-        if (const Material* made = madeOf(p); made && made->kind == MaterialKind::hackle && !s.filmHackle)
-            s.filmHackle = isStiff(*made) ? FilmHackle::stiff : FilmHackle::soft;
-    const auto hasOf = [&](bool stiff) {
-        return std::ranges::any_of(collars, [&](const Part* p) {
-            const Material* made = madeOf(p);
-            return made && made->kind == MaterialKind::hackle && isStiff(*made) == stiff;
-        });
-    };
-    if (hasOf(true) && hasOf(false)) s.filmHackle = FilmHackle::both;
-    if (collars.size() == 2) {
-        const Material *rear = madeOf(collars[0]), *front = madeOf(collars[1]);
-        if (std::get<CollarPart>(collars[1]->detail).through.value_or(false))
-            s.twoHackles = TwoHackles::through;
-        else if (rear && front && isStiff(*rear) != isStiff(*front))
-            s.twoHackles = isStiff(*front) ? TwoHackles::stiffInFront : TwoHackles::softInFront;
-    }
-}
-
-void readWing(const Pattern& pattern, SchoolChoices& s) {
-    const Part* part = firstOf<WingPart>(pattern);
-    if (!part) return;
-    const auto& wing = std::get<WingPart>(part->detail);
-    if (wing.style == WingStyle::paired) s.wing = WingSchool::paired;
-    if (wing.style == WingStyle::rolled) {
-        s.wing = WingSchool::rolled;
-        const bool thirds = wing.folds == Folds::thirds;
-        if (wing.folds)
-            s.fold = thirds ? (wing.layers == kThreeLayers ? FoldSchool::threeWidths : FoldSchool::thirds)
-                            : (wing.layers == kFourLayers ? FoldSchool::fourWidths : FoldSchool::halves);
-        s.wingWeight = wing.layers.value_or(0) >= kHeavyLayers ? WingWeight::heavy : WingWeight::thin;
-    }
-    for (const auto& entry : Names<WingReach>::entries)
-        if (wing.length == reachOf(entry.value)) s.wingReach = entry.value;
-    const auto bodyLater = std::any_of(pattern.parts.begin() + (part - pattern.parts.data()), pattern.parts.end(),
-                                       [](const Part& p) { return p.kind == PartKind::body; });
-    s.wingTied = bodyLater ? WingTied::first : WingTied::last;
-    if (wing.style == WingStyle::plume) {
-        s.tufts = wing.angle ? Tufts::raised : Tufts::flat;
-        s.plume = PlumeSchool::wing;
-    }
-}
-
-void readMaterials(const Book& book, const Pattern& pattern, SchoolChoices& s) {
-    bool gold = false, silver = false;
-    for (const Part& part : pattern.parts) {
-        const Material* made = part.material ? book.findMaterial(*part.material) : nullptr;
-        if (!made || !isMetal(*made)) {
-            if (made && made->kind == MaterialKind::plume && std::holds_alternative<CollarPart>(part.detail)) s.plume = PlumeSchool::collar;
-            continue;
-        }
-        gold = gold || isOf(*made, MetalSchool::gold);
-        silver = silver || isOf(*made, MetalSchool::silver);
-    }
-    if (gold != silver) s.metal = gold ? MetalSchool::gold : MetalSchool::silver;
-    for (const Part& part : pattern.parts) {
-        const Material* made = std::holds_alternative<BodyPart>(part.detail) && part.material ? book.findMaterial(*part.material) : nullptr;
-        const auto* fur = made ? std::get_if<DubbingTraits>(&made->traits) : nullptr;
-        if (!fur || s.fur) continue;
-        s.fur = !fur->blend.empty() ? FurSchool::blend : isSynthetic(*fur) ? FurSchool::synthetic : FurSchool::asWritten;
-    }
-}
-
 }  // namespace
 
 std::optional<std::vector<std::string>> turnParts(Book& book, const DressingId& pattern, std::string_view key, const SchoolChoices& to,
@@ -736,49 +556,6 @@ std::optional<std::vector<std::string>> turnParts(Book& book, const DressingId& 
     Follow follow(book, *own, only);
     if (!follow.apply(key, to)) return std::nullopt;
     return follow.takeLost();
-}
-
-SchoolChoices readOff(const Book& book, const Pattern& pattern) {
-    SchoolChoices s;
-    if (const Part* part = firstOf<TailPart>(pattern)) {
-        const auto& tail = std::get<TailPart>(part->detail);
-        s.tail = tailSchoolOf(tail.length);
-        s.tailCut = tail.cut.value_or(false) ? TailCut::cut : TailCut::never;
-    }
-    if (const auto body = findKind(pattern, PartKind::body)) {
-        const auto& end = std::get<BodyPart>(pattern.parts[*body].detail).end;
-        for (const auto& entry : Names<BodyEndSchool>::entries)
-            if (end == stationOf(entry.value)) s.bodyEnd = entry.value;
-        s.threadColour = findKind(pattern, PartKind::thread) ? ThreadColour::asBody : ThreadColour::asHead;
-    }
-    readHackles(book, pattern, s);
-    readWing(pattern, s);
-    readMaterials(book, pattern, s);
-    if (const Part* part = firstOf<RibPart>(pattern)) {
-        const auto& along = std::get<RibPart>(part->detail).along;
-        const auto* section = along ? std::get_if<std::size_t>(&*along) : nullptr;
-        if (!section)
-            s.ribbed = RibbedSchool::whole;
-        else if (tinselSection(book, pattern) == *section)
-            s.ribbed = RibbedSchool::tinselOnly;
-    } else
-        s.ribbed = RibbedSchool::none;
-    s.cheeks = firstOf<CheekPart>(pattern) ? CheekSchool::asWritten : CheekSchool::none;
-    s.nymphOrWet = pattern.style == FlyStyle::nymph ? NymphOrWet::nymph : NymphOrWet::wet;
-    if (const HookSpec* hook = book.findHook(pattern.hook)) s.barb = hook->barb.value_or(true) ? BarbSchool::barbed : BarbSchool::barbless;
-    return s;
-}
-
-bool isKeptBeside(std::string_view key, const SchoolChoices& choice) {
-    if (key == "hackle") return choice.hackle == HackleSchool::drawnDown;
-    if (key == "tail") return choice.tail == TailSchool::taste;
-    if (key == "cheeks") return choice.cheeks && *choice.cheeks != CheekSchool::none && *choice.cheeks != CheekSchool::asWritten;
-    if (key == "plume") return choice.plume == PlumeSchool::cover;
-    if (key == "hook_barb") return choice.barb == BarbSchool::flattened;
-    if (key == "wing_tied") return choice.wingTied == WingTied::first;
-    if (key == "fur") return choice.fur == FurSchool::asWritten;
-    if (key == "metal") return choice.metal == MetalSchool::asWritten;
-    return false;
 }
 
 }  // namespace machair
