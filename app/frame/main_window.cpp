@@ -541,7 +541,10 @@ void MainWindow::find() {
     Chooser::ask(tabs_, document_, theme_, std::move(asked), [this](const RecordId& record) { goTo(record); });
 }
 
-void MainWindow::showGuide() { guide_->openAt(station() == Station::plan ? tr("The window") : titleOf(station())); }
+void MainWindow::showGuide() {
+    if (doors_->isVisible()) return guide_->openAt(tr("The first evening"));
+    guide_->openAt(station() == Station::plan ? tr("The window") : titleOf(station()));
+}
 
 void MainWindow::openInto(const QString& path) {
     if (!document_.isOpen()) {

@@ -240,8 +240,9 @@ void FlyView::paintScenes(QPainter& painter) {
         drawing::paintGhost(painter, *ghost_, painted(), pale);
     }
     const double left = grows_->left();
-    const Scene& seen = left > 0.0 && was_ ? between(*was_, *scene_, left) : *scene_;
-    layersPainted_ = picture_.update(seen, painted(), size(), devicePixelRatioF());
+    std::optional<Scene> onItsWay;
+    if (left > 0.0 && was_) onItsWay = between(*was_, *scene_, left);
+    layersPainted_ = picture_.update(onItsWay ? *onItsWay : *scene_, painted(), size(), devicePixelRatioF());
     picture_.compose(painter);
     painter.restore();
 }

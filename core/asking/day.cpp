@@ -53,9 +53,9 @@ constexpr DayRule kLasts = {
     "first that takes more than is left, and is wanted before that batch's day",
     kStock, Trust::geometry};
 
-Derivation begun(const DayRule& rule, std::string value) {
-    return {std::string(rule.name),   std::move(value), std::string(rule.formula),        {},
-            std::string(rule.source), rule.trust,       std::string(sayTrust(rule.trust))};
+Derivation begun(const DayRule& rule, const std::string& value) {
+    return {std::string(rule.name),   value,      std::string(rule.formula),        {},
+            std::string(rule.source), rule.trust, std::string(sayTrust(rule.trust))};
 }
 
 std::string valueOf(const Sea& sea, SeaTerm term) {

@@ -172,9 +172,9 @@ double Hook::phiAt(Length arc) const {
     const double a = bendRadius_.base();
     const double b = bendHeight_.base();
     constexpr double kSquareIsNothing = 1e-7;  // rad
-    constexpr int kMostSteps = 20;             // three or four do for every bend that a hook may have
+    constexpr int kMostCorrections = 20;       // three or four do for every bend that a hook may have
     double phi = phi0_ - (phi0_ + kPi / 2.0) * (arc / bendArc_);
-    for (int step = 0; step < kMostSteps; ++step) {
+    for (int step = 0; step < kMostCorrections; ++step) {
         const double correction = (arcTo(phi) - arc).base() / std::hypot(a * std::sin(phi), b * std::cos(phi));
         phi = std::clamp(phi + correction, -kPi / 2.0, phi0_);
         if (std::abs(correction) < kSquareIsNothing) break;

@@ -37,7 +37,7 @@ class Id {
     friend std::string operator+(std::string_view before, const Id& id) { return std::string(before) + id.text_; }
 
     template <class Stream>
-    friend auto operator<<(Stream& out, const Id& id) -> decltype(out << id.text()) {
+    friend auto operator<<(Stream& out, const Id& id) -> decltype(out << std::declval<const std::string&>()) {
         return out << id.text();
     }
 

@@ -19,6 +19,8 @@ struct NameOf {
     Enum value;
     std::string_view name;
 };
+template <class Enum>
+NameOf(Enum, const char*) -> NameOf<Enum>;  // Clang 14 guesses none for an aggregate
 
 template <class Enum>
 [[nodiscard]] constexpr std::string_view nameOf(Enum value) {
