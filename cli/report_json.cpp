@@ -105,41 +105,26 @@ Json hookReport(const Hook& hook) {
             {"measured", measuredKeys(hook)}};
 }
 
-Json planReport(const Book& book, const Plan& plan) {
-    Json json = {{"pattern", plan.pattern.id}, {"hook", plan.hook.spec().id}};
-    Json parts = Json::array();
-    for (std::size_t i = 0; i < plan.parts.size(); ++i)
-        parts.push_back(partReport(plan, i));
-    json["parts"] = parts;
-    Json profile = Json::array();
-    for (const ProfileRow& row : plan.profile())
-        profile.push_back({{"s_mm", row.station / mm}, {"under_mm", row.under / mm}, {"diameter_mm", row.diameter / mm}});
-    json["profile"] = profile;
+namespace {
+
+Json headReport(const Plan& plan) {
     Json remedies = Json::array();
     for (const Remedy& remedy : plan.head.remedies)
         remedies.push_back({{"remedy", std::string(nameOf(remedy.kind))}, {"buys_mm", remedy.buys / mm}, {"words", remedy.words}});
-    json["head"] = {{"needed_mm", plan.head.needed / mm},
-                    {"available_mm", plan.head.available / mm},
-                    {"margin_mm", plan.head.margin() / mm},
-                    {"usual_mm", plan.head.usual / mm},
-                    {"takes", takesReport(plan)},
-                    {"crowded", std::string(nameOf(plan.head.crowded))},
-                    {"eye_mm", plan.hook.eyeWidth() / mm},
-                    {"margin_eye_widths", plan.head.margin() / plan.hook.eyeWidth()},
-                    {"diameter_mm", plan.head.diameter / mm},
-                    {"slope_cut_takes_mm", plan.head.slopeCutTakes / mm},
-                    {"remedies", remedies}};
-    json["thread_mm"] = plan.threadUsed / mm;
-    json["length_mm"] = plan.length / mm;
-    json["ends_with"] = plan.endsWith;
-    Json bulk = Json::array();
-    for (const BulkRow& row : plan.bulk.rows())
-        bulk.push_back(bulkRow(row));
-    json["bulk"] = bulk;
-    Json needs = Json::array();
-    for (const Need& need : plan.needs)
-        needs.push_back(needReport(need));
-    json["needs"] = needs;
+    return {{"needed_mm", plan.head.needed / mm},
+            {"available_mm", plan.head.available / mm},
+            {"margin_mm", plan.head.margin() / mm},
+            {"usual_mm", plan.head.usual / mm},
+            {"takes", takesReport(plan)},
+            {"crowded", std::string(nameOf(plan.head.crowded))},
+            {"eye_mm", plan.hook.eyeWidth() / mm},
+            {"margin_eye_widths", plan.head.margin() / plan.hook.eyeWidth()},
+            {"diameter_mm", plan.head.diameter / mm},
+            {"slope_cut_takes_mm", plan.head.slopeCutTakes / mm},
+            {"remedies", remedies}};
+}
+
+Json warningsReport(const Plan& plan) {
     Json warnings = Json::array();
     for (const Warning& warning : plan.warnings) {
         Json row = {{"part", warning.part ? static_cast<int>(*warning.part) : -1},
@@ -152,10 +137,10 @@ Json planReport(const Book& book, const Plan& plan) {
         if (!warning.unit.empty()) row["unit"] = warning.unit;
         warnings.push_back(std::move(row));
     }
-    json["warnings"] = warnings;
-    json["faults"] = Json::array();
-    for (const Fault& fault : plan.faults)
-        json["faults"].push_back({{"place", fault.place.text()}, {"words", fault.what}});
+    return warnings;
+}
+
+Json mendsReport(const Book& book, const Plan& plan) {
     Json mends = Json::array();
     for (std::size_t i = 0; i < plan.warnings.size(); ++i)
         for (const Mend& mend : mendsOf(book, plan, plan.warnings[i]))
@@ -165,7 +150,38 @@ Json planReport(const Book& book, const Plan& plan) {
                              {"unit", plan.warnings[i].unit},
                              {"cures", mend.cures},
                              {"words", mend.words(plan.warnings[i])}});
-    json["mends"] = mends;
+    return mends;
+}
+
+}  // namespace
+
+Json planReport(const Book& book, const Plan& plan) {
+    Json json = {{"pattern", plan.pattern.id}, {"hook", plan.hook.spec().id}};
+    Json parts = Json::array();
+    for (std::size_t i = 0; i < plan.parts.size(); ++i)
+        parts.push_back(partReport(plan, i));
+    json["parts"] = parts;
+    Json profile = Json::array();
+    for (const ProfileRow& row : plan.profile())
+        profile.push_back({{"s_mm", row.station / mm}, {"under_mm", row.under / mm}, {"diameter_mm", row.diameter / mm}});
+    json["profile"] = profile;
+    json["head"] = headReport(plan);
+    json["thread_mm"] = plan.threadUsed / mm;
+    json["length_mm"] = plan.length / mm;
+    json["ends_with"] = plan.endsWith;
+    Json bulk = Json::array();
+    for (const BulkRow& row : plan.bulk.rows())
+        bulk.push_back(bulkRow(row));
+    json["bulk"] = bulk;
+    Json needs = Json::array();
+    for (const Need& need : plan.needs)
+        needs.push_back(needReport(need));
+    json["needs"] = needs;
+    json["warnings"] = warningsReport(plan);
+    json["faults"] = Json::array();
+    for (const Fault& fault : plan.faults)
+        json["faults"].push_back({{"place", fault.place.text()}, {"words", fault.what}});
+    json["mends"] = mendsReport(book, plan);
     return json;
 }
 

@@ -5,6 +5,7 @@
 #include <set>
 
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
 #include "units/text.h"
@@ -70,8 +71,8 @@ void fill(Record& record, const CsvRow& header, const CsvRow& row, std::size_t l
 
 template <class Record>
 void take(std::vector<Record>& into, Record record, Imported& imported) {
-    const auto there = std::ranges::find(into, record.id, &Record::id);
-    if (there == into.end()) {
+    Record* there = findById(into, record.id);
+    if (!there) {
         into.push_back(std::move(record));
         ++imported.added;
     } else if (!(*there == record)) {

@@ -166,50 +166,59 @@ void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, con
         out.value = bars;
     } else if (json.contains("ratio")) {
         known = {"ratio", "of"};
-        Ratio ratio;
-        read(json["ratio"], place.key("ratio"), ratio.ratio, kRatio);
-        const Json of = json.contains("of") ? json["of"] : Json();
-        const auto yardstick = of.is_string() ? fromName<Yardstick>(of.get_ref<const std::string&>()) : std::nullopt;
-        if (yardstick)
-            ratio.of = *yardstick;
-        else if (of.is_number_unsigned() || of.is_string()) {
-            PartRef ref;
-            read(of, place.key("of"), ref, {});
-            ratio.of = ref;
-        } else
-            expected(place.key("of"), listOfNames<Yardstick>() + ", tail, wing or another part", of);
-        out.value = ratio;
+        out.value = readRatio(json, place);
     } else {
         known = {"to", "fraction", "past", "short"};
-        Reach reach;
-        const Json& to = json["to"];
-        const bool part = to.is_number_unsigned() || (to.is_string() && !isLandmark(to.get_ref<const std::string&>()));
-        if (part) {
-            PartRef ref;
-            read(to, place.key("to"), ref, {});
-            reach.to = ref;
-        } else {
-            AnyLandmark landmark = Landmark::point;
-            read(to, place.key("to"), landmark, {});
-            reach.to = landmark;
-        }
-        if (json.contains("fraction")) {
-            double fraction = 1.0;
-            read(json["fraction"], place.key("fraction"), fraction, kFraction);
-            reach.fraction = fraction;
-            if (!part) expected(place.key("fraction"), "a fraction only of a part such as the tail", json["fraction"]);
-        }
-        const auto offset = [&](const char* key) -> std::optional<Held<LengthSpec>> {
-            if (!json.contains(key)) return std::nullopt;
-            LengthSpec spec;
-            read(json[key], place.key(key), spec, {});
-            return Held<LengthSpec>(std::move(spec));
-        };
-        reach.past = offset("past");
-        reach.shortBy = offset("short");
-        out.value = std::move(reach);
+        out.value = readReach(json, place);
     }
     unknownKeys(json, place, known, out.carried);
+}
+
+Ratio JsonReader::readRatio(const Json& json, const Trail& place) {
+    Ratio ratio;
+    read(json["ratio"], place.key("ratio"), ratio.ratio, kRatio);
+    const Json of = json.contains("of") ? json["of"] : Json();
+    const auto yardstick = of.is_string() ? fromName<Yardstick>(of.get_ref<const std::string&>()) : std::nullopt;
+    if (yardstick) {
+        ratio.of = *yardstick;
+    } else if (of.is_number_unsigned() || of.is_string()) {
+        PartRef ref;
+        read(of, place.key("of"), ref, {});
+        ratio.of = ref;
+    } else {
+        expected(place.key("of"), listOfNames<Yardstick>() + ", tail, wing or another part", of);
+    }
+    return ratio;
+}
+
+Reach JsonReader::readReach(const Json& json, const Trail& place) {
+    Reach reach;
+    const Json& to = json["to"];
+    const bool part = to.is_number_unsigned() || (to.is_string() && !isLandmark(to.get_ref<const std::string&>()));
+    if (part) {
+        PartRef ref;
+        read(to, place.key("to"), ref, {});
+        reach.to = ref;
+    } else {
+        AnyLandmark landmark = Landmark::point;
+        read(to, place.key("to"), landmark, {});
+        reach.to = landmark;
+    }
+    if (json.contains("fraction")) {
+        double fraction = 1.0;
+        read(json["fraction"], place.key("fraction"), fraction, kFraction);
+        reach.fraction = fraction;
+        if (!part) expected(place.key("fraction"), "a fraction only of a part such as the tail", json["fraction"]);
+    }
+    const auto offset = [&](const char* key) -> std::optional<Held<LengthSpec>> {
+        if (!json.contains(key)) return std::nullopt;
+        LengthSpec spec;
+        read(json[key], place.key(key), spec, {});
+        return Held<LengthSpec>(std::move(spec));
+    };
+    reach.past = offset("past");
+    reach.shortBy = offset("short");
+    return reach;
 }
 
 void JsonReader::read(const Json& json, const Trail& place, Fly& out, const Rule& rule) {

@@ -58,6 +58,8 @@ class JsonReader {
     void read(const Json& json, const Trail& place, PartRef& out, const Rule& rule);
     void read(const Json& json, const Trail& place, AnyLandmark& out, const Rule& rule);
     void read(const Json& json, const Trail& place, LengthSpec& out, const Rule& rule);
+    [[nodiscard]] Ratio readRatio(const Json& json, const Trail& place);
+    [[nodiscard]] Reach readReach(const Json& json, const Trail& place);
     void read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule& rule);
     void read(const Json& json, const Trail& place, Full& out, const Rule& rule);
     void read(const Json& json, const Trail& place, Fly& out, const Rule& rule);

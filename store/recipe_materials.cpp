@@ -96,38 +96,52 @@ double colourApart(const Material& material, const std::vector<std::string>& ask
     return std::hypot(a.L - b.L, a.a - b.a, a.b - b.b);
 }
 
+struct Candidate {
+    const Material* made;
+    std::size_t missing;  // hard words that it lacks
+    double near;          // the more the better
+};
+
+Candidate heldAgainst(const Material& material, const MaterialWords& words) {
+    const std::vector<std::string> own = nameWords(material);
+    Candidate candidate{&material, 0, 0.0};
+    for (const std::string& word : words.hard)
+        if (!says(material, own, word)) {
+            if (colourSays(material, word))
+                candidate.near -= 0.5;  // as good, but not by its name
+            else
+                ++candidate.missing;
+        }
+    for (const std::string& word : words.soft)
+        if (says(material, own, word)) candidate.near += 1.0;
+    // Of equals the one that says least besides.
+    double others = 0.0;
+    for (const std::string& word : own) {
+        const auto asked = [&](const std::string& w) { return bare(w) == word; };
+        if (!std::ranges::any_of(words.hard, asked) && !std::ranges::any_of(words.soft, asked)) others += isColour(word) ? 0.5 : 0.2;
+    }
+    constexpr double kColourCounts = 4.0;
+    candidate.near -= others + kColourCounts * colourApart(material, words.hard);
+    return candidate;
+}
+
+// Blue dun is not blue: a colour more than was said is asked.
+bool hasColourMore(const Material& made, const MaterialWords& words) {
+    if (std::ranges::none_of(words.hard, [](const std::string& w) { return isColour(w); })) return false;
+    return std::ranges::any_of(nameWords(made), [&](const std::string& own) {
+        const auto said = [&](const std::string& w) { return bare(w) == own; };
+        const auto gilt = [&](const std::string& w) { return own == "golden" && w == "gold"; };
+        return isColour(own) && std::ranges::none_of(words.hard, said) && std::ranges::none_of(words.hard, gilt) &&
+               std::ranges::none_of(words.soft, said);
+    });
+}
+
 }  // namespace
 
 MaterialFound findMaterial(const Book& book, MaterialKind kind, const MaterialWords& words) {
-    struct Candidate {
-        const Material* made;
-        std::size_t missing;  // hard words that it lacks
-        double near;          // the more the better
-    };
     std::vector<Candidate> list;
-    for (const Material& material : book.materials) {
-        if (material.kind != kind) continue;
-        const std::vector<std::string> own = nameWords(material);
-        Candidate candidate{&material, 0, 0.0};
-        for (const std::string& word : words.hard)
-            if (!says(material, own, word)) {
-                if (colourSays(material, word))
-                    candidate.near -= 0.5;  // as good, but not by its name
-                else
-                    ++candidate.missing;
-            }
-        for (const std::string& word : words.soft)
-            if (says(material, own, word)) candidate.near += 1.0;
-        // Of equals the one that says least besides.
-        double others = 0.0;
-        for (const std::string& word : own) {
-            const auto asked = [&](const std::string& w) { return bare(w) == word; };
-            if (!std::ranges::any_of(words.hard, asked) && !std::ranges::any_of(words.soft, asked)) others += isColour(word) ? 0.5 : 0.2;
-        }
-        constexpr double kColourCounts = 4.0;
-        candidate.near -= others + kColourCounts * colourApart(material, words.hard);
-        list.push_back(candidate);
-    }
+    for (const Material& material : book.materials)
+        if (material.kind == kind) list.push_back(heldAgainst(material, words));
     std::ranges::stable_sort(
         list, [](const Candidate& a, const Candidate& b) { return a.missing != b.missing ? a.missing < b.missing : a.near > b.near; });
     MaterialFound found;
@@ -143,15 +157,7 @@ MaterialFound findMaterial(const Book& book, MaterialKind kind, const MaterialWo
         return found;
     }
     found.made = list.front().made;
-    // Blue dun is not blue: a colour more than was said is asked.
-    const bool coloured = std::ranges::any_of(words.hard, [](const std::string& w) { return isColour(w); });
-    if (coloured)
-        for (const std::string& own : nameWords(*found.made))
-            if (isColour(own) &&
-                std::ranges::none_of(words.hard,
-                                     [&](const std::string& w) { return bare(w) == own || (own == "golden" && w == "gold"); }) &&
-                std::ranges::none_of(words.soft, [&](const std::string& w) { return bare(w) == own; }))
-                found.doubtful = true;
+    found.doubtful = hasColourMore(*found.made, words);
     // A noun alone leaves open which of several; one that says nothing but the noun is meant.
     if (words.hard.empty() && list.size() > 1 && kind != MaterialKind::bead) {
         const bool soft = !words.soft.empty() && list[0].near > list[1].near + 0.5;

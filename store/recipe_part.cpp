@@ -374,8 +374,15 @@ void RecipeReader::mannerOfWing(Made& made, Clause& clause) {
 }
 
 void RecipeReader::takeMaterial(Made& made, Clause& clause) {
+    takeFirstOfTwo(made, clause);
+    if (made.part.material) return;
+    decideKind(made, clause.words);
+    takeDescription(made, clause.words);
+}
+
+// "dark partridge or grouse": the first is taken, the second kept and asked.
+void RecipeReader::takeFirstOfTwo(Made& made, Clause& clause) {
     auto& words = clause.words;
-    // "dark partridge or grouse": the first is taken, the second kept and asked.
     if (const auto either = wordAt(words, "or"); either && *either > 0 && *either + 1 < words.size() && !made.part.material) {
         const std::string rest = clause.text.substr(words[*either + 1].from);
         if (std::any_of(words.begin() + static_cast<std::ptrdiff_t>(*either), words.end(), [&](const Word& w) {
@@ -387,11 +394,13 @@ void RecipeReader::takeMaterial(Made& made, Clause& clause) {
             use(words, *either, words.size());
         }
     }
-    if (made.part.material) return;
+}
+
+// "turkey tail fibres", "pheasant tail": the last noun decides; a bird only where there is none.
+void RecipeReader::decideKind(Made& made, const std::vector<Word>& words) const {
     std::optional<std::size_t> decides;
     for (std::size_t i = 0; i < words.size(); ++i) {
         if (words[i].used) continue;
-        // "turkey tail fibres", "pheasant tail": the last noun decides; a bird only where there is none.
         if (const auto kind = kindOfNoun(words[i].text, made.part.kind)) {
             const bool weak = words[i].text == "flat" || (words[i].text == "tinsel" && made.kind == MaterialKind::oval) ||
                               words[i].text == "mask" || words[i].text == "hare's" || words[i].text == "seal's" ||
@@ -412,8 +421,11 @@ void RecipeReader::takeMaterial(Made& made, Clause& clause) {
                 }
     if (isHackled(made.part.kind) && !made.kind)  // a hackle it is; of what bird is asked
         if (std::ranges::any_of(words, [](const Word& w) { return !w.used && isColour(w.text); })) made.kind = MaterialKind::hackle;
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        Word& word = words[i];
+}
+
+// What is said of it besides: colours, birds and metals it must have, the rest it had better.
+void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
+    for (Word& word : words) {
         if (word.used) continue;
         const bool noun = kindOfNoun(word.text, made.part.kind).has_value();
         const bool hard = isColour(word.text) || isBird(word.text) || word.text == "saddle" || word.text == "cape";

@@ -8,6 +8,7 @@
 #include <tuple>
 
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/fitting.h"
 #include "book/lists.h"
 #include "book/part_material.h"
@@ -96,9 +97,8 @@ void RecipeReader::doubt(std::size_t at, std::string_view words, std::string que
 }
 
 const Material* RecipeReader::known(const MaterialId& id) const {
-    if (const Material* own = book_.findMaterial(id)) return own;
-    const auto found = std::ranges::find(read_.materials, id, &Material::id);
-    return found == read_.materials.end() ? nullptr : &*found;
+    const Material* own = book_.findMaterial(id);
+    return own ? own : findById(read_.materials, id);
 }
 
 void RecipeReader::readEntry(const RecipeEntry& entry) {

@@ -81,6 +81,9 @@ class RecipeReader {
     void mannerOfWing(Made& made, Clause& clause);
     static bool takePhrase(Clause& clause, std::string_view text);  // and marks its words as used
     void takeMaterial(Made& made, Clause& clause);
+    void takeFirstOfTwo(Made& made, Clause& clause);
+    void decideKind(Made& made, const std::vector<Word>& words) const;
+    void takeDescription(Made& made, std::vector<Word>& words) const;
     void keepRest(Made& made, const Clause& clause);
     void chooseMaterial(Made& made);
     [[nodiscard]] MaterialFound beadOf(double diameter, const MaterialWords& words) const;

@@ -23,6 +23,7 @@
 #include "balance/mend_cards.h"
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
+#include "book/find.h"
 #include "book/flies.h"
 #include "drawing/card.h"
 #include "frame/ask_file.h"
@@ -43,8 +44,8 @@ constexpr int kBalancePanel = 400;
 // The fly that a thing of the box is.
 Fly flyIn(const Book& book, const Thing& thing) {
     if (thing.record.list != "box") return DressingId(thing.record.id);
-    const auto found = std::ranges::find(book.box, thing.record.id, &BoxFly::id);
-    return found == book.box.end() ? Fly() : flyOf(*found);
+    const BoxFly* found = findById(book.box, thing.record.id);
+    return found ? flyOf(*found) : Fly();
 }
 
 // The box along the foot: what is dragged out of it is the fly, the dressing on its hook.
@@ -347,8 +348,8 @@ void BalanceStation::refreshBox() {
         const Book& book = document_.book();
         std::set<std::string> tied;
         for (Thing& thing : thingsIn(book, "box")) {
-            const auto fly = std::ranges::find(book.box, thing.record.id, &BoxFly::id);
-            if (fly == book.box.end() || fly->tied.value_or(1) == 0) continue;
+            const BoxFly* fly = findById(book.box, thing.record.id);
+            if (!fly || fly->tied.value_or(1) == 0) continue;
             tied.insert(fly->pattern);
             things.push_back(std::move(thing));
         }

@@ -91,7 +91,19 @@ void HandView::draw() {
     addAxis(off, Qt::AlignLeft, c.inkSoft);
     addAxis(names, Qt::AlignRight, c.ink);
 
-    // The tolerance as a band.
+    addTolerance(first, last, {flies, off});
+    for (const Level& level : levels) {
+        auto* line = new QLineSeries;
+        line->setPen(QPen(level.ink, 1.4, level.style));
+        line->append(first, level.at);
+        line->append(last, level.at);
+        addSeries(line, {flies, off});
+    }
+    addFlies({flies, off});
+}
+
+// The tolerance as a band.
+void HandView::addTolerance(double first, double last, const Axes& axes) {
     auto* band = new QAreaSeries;
     auto* upper = new QLineSeries(band);
     auto* lower = new QLineSeries(band);
@@ -101,23 +113,20 @@ void HandView::draw() {
     }
     band->setUpperSeries(upper);
     band->setLowerSeries(lower);
-    QColor within = c.grass;
+    QColor within = colours().grass;
     within.setAlphaF(0.14F);
     band->setBrush(within);
     band->setPen(Qt::NoPen);
-    addSeries(band, {flies, off});
+    addSeries(band, {axes.flies, axes.off});
+}
 
-    for (const Level& level : levels) {
-        auto* line = new QLineSeries;
-        line->setPen(QPen(level.ink, 1.4, level.style));
-        line->append(first, level.at);
-        line->append(last, level.at);
-        addSeries(line, {flies, off});
-    }
+// Each fly where it was checked; beyond the tolerance another shape as well, not colour alone.
+void HandView::addFlies(const Axes& axes) {
+    const Colours& c = colours();
     auto* order = new QLineSeries;
     order->setPen(QPen(c.slate, 1.2));
     auto* asPlanned = new QScatterSeries;
-    auto* beyond = new QScatterSeries;  // another shape as well, not colour alone
+    auto* beyond = new QScatterSeries;
     beyond->setMarkerShape(QScatterSeries::MarkerShapeRectangle);
     for (auto [series, fill, edge] : {std::tuple{asPlanned, c.slate, c.slate}, std::tuple{beyond, c.raised, c.fault}}) {
         series->setMarkerSize(8.0);
@@ -130,7 +139,7 @@ void HandView::draw() {
         (std::abs(deviations_[i]) <= tolerance_ ? asPlanned : beyond)->append(at);
     }
     for (QAbstractSeries* series : std::initializer_list<QAbstractSeries*>{order, asPlanned, beyond})
-        addSeries(series, {flies, off});
+        addSeries(series, {axes.flies, axes.off});
 }
 
 }  // namespace machair::app

@@ -20,6 +20,13 @@ class HandView : public Chart {
     void draw() override;
 
   private:
+    struct Axes {
+        QAbstractAxis* flies;
+        QAbstractAxis* off;
+    };
+    void addTolerance(double first, double last, const Axes& axes);
+    void addFlies(const Axes& axes);
+
     QString part_;
     std::vector<double> deviations_;
     double tolerance_ = 0.08;

@@ -17,6 +17,7 @@
 #include <cstdlib>
 #include <set>
 
+#include "book/find.h"
 #include "cut/feather_view.h"
 #include "cut/gauge_view.h"
 #include "cut/tray_view.h"
@@ -94,6 +95,19 @@ QWidget* CutStation::makeBar() {
 // What is laid out, the noodle that teaches the next, and the card.
 void CutStation::addScope(QVBoxLayout* column) {
     auto* top = new QHBoxLayout;
+    addWhatIsLaidOut(top);
+    addViews(top);
+    tied_ = toolButton("tied", tr("They are tied"),
+                       tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
+    top->addWidget(tied_);
+    connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
+    top->addStretch(1);
+    addNoodle(top);
+    addPaper(top);
+    column->addLayout(top);
+}
+
+void CutStation::addWhatIsLaidOut(QHBoxLayout* top) {
     top->addWidget(heading(tr("Lay out for")));
     scope_->setObjectName(QStringLiteral("scope"));
     scope_->setAccessibleName(tr("Lay out for"));
@@ -108,6 +122,14 @@ void CutStation::addScope(QVBoxLayout* column) {
     flies_->setSuffix(tr(" flies"));
     flies_->setKeyboardTracking(false);
     top->addWidget(flies_);
+    connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
+    connect(scope_, &QComboBox::currentIndexChanged, this, [this](int i) {
+        flies_->setEnabled(i == 0);
+        plan();
+    });
+}
+
+void CutStation::addViews(QHBoxLayout* top) {
     const auto view = [&](const char* name, const QString& text, const QString& tip, int shown) {
         auto* made = toolButton(name, text, tip);
         made->setCheckable(true);
@@ -118,10 +140,9 @@ void CutStation::addScope(QVBoxLayout* column) {
     };
     view("show-tray", tr("Table"), tr("Everything laid out at one scale, in tying order"), 0)->setChecked(true);
     view("show-feathers", tr("Feathers"), tr("The feathers to scale, and the slips laid on them"), 1);
-    tied_ = toolButton("tied", tr("They are tied"),
-                       tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
-    top->addWidget(tied_);
-    top->addStretch(1);
+}
+
+void CutStation::addNoodle(QHBoxLayout* top) {
     top->addWidget(new Label(tr("noodle or loop")));
     made_->setObjectName(QStringLiteral("noodle-made"));
     made_->setAccessibleName(tr("The noodle or loop as it was made"));
@@ -143,19 +164,15 @@ void CutStation::addScope(QVBoxLayout* column) {
         tr("The next noodle or loop of this fur is made by the longest of the last three that were wound so on this size of hook"));
     top->addWidget(learn);
     connect(learn, &QToolButton::clicked, this, &CutStation::learn);
+}
+
+void CutStation::addPaper(QHBoxLayout* top) {
     auto* card = toolButton("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
     auto* print = toolButton("print", tr("Print"), tr("The card on paper"));
     auto* calibrate = toolButton("calibrate", tr("Calibrate"), tr("Make the gauge true on this screen: lay a bank card on it"));
     calibrate->setCheckable(true);
     for (QToolButton* one : {card, print, calibrate})
         top->addWidget(one);
-    column->addLayout(top);
-    connect(flies_, &QSpinBox::valueChanged, this, [this] { plan(); });
-    connect(scope_, &QComboBox::currentIndexChanged, this, [this](int i) {
-        flies_->setEnabled(i == 0);
-        plan();
-    });
-    connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
     connect(card, &QToolButton::clicked, this, &CutStation::askForCard);
     connect(print, &QToolButton::clicked, this, &CutStation::printCard);
     connect(calibrate, &QToolButton::toggled, gauge_, &GaugeView::calibrate);
@@ -279,7 +296,7 @@ void CutStation::show() {
         for (const HackleWanted& hackle : hacklesFor(plan, 1)) {
             hackles.push_back(hackle);
             for (const Cape& cape : book.capes)
-                if (cape.material == hackle.material && std::ranges::find(capes, cape.id, &Cape::id) == capes.end()) capes.push_back(cape);
+                if (cape.material == hackle.material && !findById(capes, cape.id)) capes.push_back(cape);
         }
     }
     std::vector<VaneFeather> shown;

@@ -41,6 +41,10 @@ class CutStation : public QWidget {
   private:
     QWidget* makeBar();
     void addScope(QVBoxLayout* column);
+    void addWhatIsLaidOut(QHBoxLayout* top);
+    void addViews(QHBoxLayout* top);
+    void addNoodle(QHBoxLayout* top);
+    void addPaper(QHBoxLayout* top);
     void addSaid(QVBoxLayout* column);
     // What is laid out: the fly on the bench so many times, or every batch that waits.
     [[nodiscard]] std::vector<TiedFlies> wanted() const;

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "book/find.h"
 #include "cut/cape_fan.h"
 #include "cutting/vane.h"
 #include "drawing/ink.h"
@@ -33,8 +34,7 @@ void FeatherView::show(const std::vector<VaneFeather>& feathers, const CuttingPl
     rows_.clear();
     // Those that are cut come first, then what else there is.
     for (const FeatherCuts& cuts : plan.feathers)
-        if (const auto found = std::ranges::find(feathers, cuts.feather, &VaneFeather::id); found != feathers.end())
-            rows_.push_back({*found, cuts.cuts});
+        if (const VaneFeather* found = findById(feathers, cuts.feather)) rows_.push_back({*found, cuts.cuts});
     for (const VaneFeather& feather : feathers)
         if (std::ranges::none_of(plan.feathers, [&](const FeatherCuts& cuts) { return cuts.feather == feather.id; }))
             rows_.push_back({feather, {}});

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "book/find.h"
 #include "book/flies.h"
 #include "book/record_edits.h"
 #include "book/records.h"
@@ -148,12 +149,7 @@ DayPage::DayPage(Document& document, const Theme& theme, QWidget* parent) : QWid
     });
 }
 
-const Day* DayPage::day() const {
-    if (!document_.isOpen()) return nullptr;
-    const auto& days = document_.book().days;
-    const auto found = std::ranges::find(days, day_, &Day::id);
-    return found == days.end() ? nullptr : &*found;
-}
+const Day* DayPage::day() const { return document_.isOpen() ? findById(document_.book().days, day_) : nullptr; }
 
 void DayPage::show(const DayId& id) {
     if (id != day_) chooseRow(std::nullopt);

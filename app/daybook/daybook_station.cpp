@@ -17,6 +17,7 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/flies.h"
 #include "book/record_edits.h"
 #include "daybook/day_page.h"
@@ -353,10 +354,10 @@ void DaybookStation::sayComparison() {
 void DaybookStation::showPhotos() {
     season_->choose(day());
     page_->show(day());
-    const auto found = std::ranges::find(document_.book().days, day(), &Day::id);
-    note_->setEnabled(found != document_.book().days.end());
-    if (!note_->isModified()) note_->setText(found == document_.book().days.end() ? QString() : qt(found->note.value_or("")));
-    if (found == document_.book().days.end()) return photos_->show({});
+    const Day* found = findById(document_.book().days, day());
+    note_->setEnabled(found != nullptr);
+    if (!note_->isModified()) note_->setText(found ? qt(found->note.value_or("")) : QString());
+    if (!found) return photos_->show({});
     like_->show(fieldsOf(*found));
     photos_->show(found->photos);
 }

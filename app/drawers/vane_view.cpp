@@ -9,6 +9,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "book/find.h"
 #include "book/records.h"
 #include "editing/read_picture.h"
 #include "frame/ask_file.h"
@@ -70,9 +71,8 @@ VaneView::VaneView(Document& document, const Theme& theme, const QSettings& sett
 
 const VaneFeather* VaneView::feather() const {
     if (!document_.isOpen()) return nullptr;
-    const auto& all = document_.book().feathers;
-    const auto found = std::ranges::find(all, feather_, &VaneFeather::id);
-    return found == all.end() || found->barbs.size() != 3 ? nullptr : &*found;
+    const VaneFeather* found = findById(document_.book().feathers, feather_);
+    return found && found->barbs.size() == 3 ? found : nullptr;
 }
 
 void VaneView::show(const FeatherId& feather) {

@@ -246,6 +246,12 @@ void WaterSection::paintSeen(QPainter& painter, const QRectF& frame, const Drift
                   setting.seen.clarity, setting.seen.sighting.cosine, theme_.colours());
 }
 
+QPointF WaterSection::onChart(double seconds, double depth) const {
+    const QRectF box = chart();
+    const double across = seconds / strip_->seconds();  // one axis for what the rod does and what the flies do
+    return {box.left() + box.width() * across, box.top() + box.height() * std::clamp(depth / deepest_, -0.05, 1.0)};
+}
+
 void WaterSection::paintChart(QPainter& painter) const {
     const Colours& c = theme_.colours();
     const QRectF box = chart();
@@ -254,61 +260,66 @@ void WaterSection::paintChart(QPainter& painter) const {
     painter.setPen(c.ink);
     painter.drawText(QPointF(14.0, box.top() - 9.0), tr("Depth against time"));
     painter.setFont(faceScaled(0.85));
-    const double seconds = strip_->seconds();  // one axis for what the rod does and what the flies do
-    const auto at = [&](double t, double depth) {
-        return QPointF(box.left() + box.width() * t / seconds, box.top() + box.height() * std::clamp(depth / deepest_, -0.05, 1.0));
-    };
+    paintAxes(painter);
+    painter.save();
+    painter.setClipRect(box.adjusted(-1, -6, 1, 2));
+    if (before_ && waves_.others.empty()) paintDepths(painter, *before_, true);
+    for (const DriftReport& other : waves_.others)
+        paintDepths(painter, other, true);
+    paintDepths(painter, *run_, false);
+    painter.setPen(QPen(c.ink, 1.2));
+    painter.drawLine(onChart(time_, 0.0), onChart(time_, deepest_));
+    painter.restore();
+    painter.setPen(c.ink);
+    painter.drawText(QPointF(std::clamp(onChart(time_, 0.0).x() + 4.0, 150.0, box.right() - 40.0), box.top() - 9.0),
+                     tr("%1 s").arg(number(time_, 1)));
+    paintBands(painter, QRectF(box.right() + 18.0, box.top(), width() - box.right() - 30.0, box.height()));
+}
+
+void WaterSection::paintAxes(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const QRectF box = chart();
+    const double seconds = strip_->seconds();
     const double step = niceStep(deepest_);
     for (double depth = 0.0; depth < deepest_; depth += step) {
         painter.setPen(QPen(c.line, 0.8));
-        painter.drawLine(at(0.0, depth), at(seconds, depth));
+        painter.drawLine(onChart(0.0, depth), onChart(seconds, depth));
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(0.0, at(0.0, depth).y() - 9.0, box.left() - 6.0, 18.0), Qt::AlignRight | Qt::AlignVCenter,
+        painter.drawText(QRectF(0.0, onChart(0.0, depth).y() - 9.0, box.left() - 6.0, 18.0), Qt::AlignRight | Qt::AlignVCenter,
                          tr("%1 m").arg(number(depth, step < 0.1 ? 2 : 1)));
     }
     const double tick = seconds <= 12.0 ? 2.0 : seconds <= 40.0 ? 5.0 : seconds <= 120.0 ? 20.0 : 60.0;
     for (double t = 0.0; t <= seconds + 1e-9; t += tick) {
         painter.setPen(c.inkSoft);
-        painter.drawText(QRectF(at(t, 0.0).x() - 30.0, box.bottom() + 3.0, 60.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
+        painter.drawText(QRectF(onChart(t, 0.0).x() - 30.0, box.bottom() + 3.0, 60.0, 18.0), Qt::AlignHCenter | Qt::AlignTop,
                          tr("%1 s").arg(number(t, 0)));
     }
-    const auto lines = [&](const DriftReport& run, bool faint) {
-        for (const Position position : kPositions) {
-            QPainterPath path;
-            bool drawing = false;
-            for (const DriftSample& sample : run.samples) {
-                const auto& depth = sample.depth[position];
-                if (!depth) {
-                    drawing = false;
-                    continue;
-                }
-                const QPointF point = at(sample.time / second, *depth / metre);
-                if (drawing)
-                    path.lineTo(point);
-                else
-                    path.moveTo(point);
-                drawing = true;
+}
+
+// How deep each fly was, a line for each; faint for a run that this one is held against.
+void WaterSection::paintDepths(QPainter& painter, const DriftReport& run, bool faint) const {
+    for (const Position position : kPositions) {
+        QPainterPath path;
+        bool drawing = false;
+        for (const DriftSample& sample : run.samples) {
+            const auto& depth = sample.depth[position];
+            if (!depth) {
+                drawing = false;
+                continue;
             }
-            QColor ink = flyInk(position);
-            if (faint) ink.setAlpha(70);
-            painter.setPen(QPen(ink, faint ? 1.2 : 2.0, penStyleOf(position)));
-            painter.setBrush(Qt::NoBrush);
-            painter.drawPath(path);
+            const QPointF point = onChart(sample.time / second, *depth / metre);
+            if (drawing)
+                path.lineTo(point);
+            else
+                path.moveTo(point);
+            drawing = true;
         }
-    };
-    painter.save();
-    painter.setClipRect(box.adjusted(-1, -6, 1, 2));
-    if (before_ && waves_.others.empty()) lines(*before_, true);
-    for (const DriftReport& other : waves_.others)
-        lines(other, true);
-    lines(*run_, false);
-    painter.setPen(QPen(c.ink, 1.2));
-    painter.drawLine(at(time_, 0.0), at(time_, deepest_));
-    painter.restore();
-    painter.setPen(c.ink);
-    painter.drawText(QPointF(std::clamp(at(time_, 0.0).x() + 4.0, 150.0, box.right() - 40.0), box.top() - 9.0),
-                     tr("%1 s").arg(number(time_, 1)));
-    paintBands(painter, QRectF(box.right() + 18.0, box.top(), width() - box.right() - 30.0, box.height()));
+        QColor ink = flyInk(position);
+        if (faint) ink.setAlpha(70);
+        painter.setPen(QPen(ink, faint ? 1.2 : 2.0, penStyleOf(position)));
+        painter.setBrush(Qt::NoBrush);
+        painter.drawPath(path);
+    }
 }
 
 // How long each fly spent in each 10 cm, as bars beside the chart's own depths.

@@ -51,6 +51,10 @@ class WaterSection : public QWidget, public Askable {
     void paintFlies(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
     void paintSeen(QPainter& painter, const QRectF& frame, const DriftSample& sample) const;
     void paintChart(QPainter& painter) const;
+    void paintAxes(QPainter& painter) const;
+    void paintDepths(QPainter& painter, const DriftReport& run, bool faint) const;
+    // Where a time (s) and a depth (m) stand on the chart.
+    [[nodiscard]] QPointF onChart(double seconds, double depth) const;
     void paintBands(QPainter& painter, const QRectF& frame) const;
     [[nodiscard]] const DriftSample* sampleAt(double seconds) const;
     [[nodiscard]] QPointF toScreen(const QRectF& frame, const Point2& at) const;

@@ -14,6 +14,7 @@
 #include "asking/day.h"
 #include "bench/batches.h"
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/records.h"
 #include "cutting/stock.h"
 #include "daybook/box.h"
@@ -142,10 +143,7 @@ QLayout* Shelf::makeCount() {
 
 const BoxFly* Shelf::chosenFly() const {
     const QListWidgetItem* item = document_.isOpen() ? box_->currentItem() : nullptr;
-    if (!item) return nullptr;
-    const auto& box = document_.book().box;
-    const auto found = std::ranges::find(box, item->data(Qt::UserRole).toString().toStdString(), &BoxFly::id);
-    return found == box.end() ? nullptr : &*found;
+    return item ? findById(document_.book().box, item->data(Qt::UserRole).toString().toStdString()) : nullptr;
 }
 
 void Shelf::showCount() {
@@ -162,8 +160,8 @@ void Shelf::haveAlready(const DressingId& pattern, const HookId& hook) {
     const Pattern* dressing = document_.book().findPattern(pattern);
     for (int row = 0; row < box_->count(); ++row) {
         const std::string id = box_->item(row)->data(Qt::UserRole).toString().toStdString();
-        const auto fly = std::ranges::find(document_.book().box, id, &BoxFly::id);
-        if (fly == document_.book().box.end() || fly->pattern != pattern || fly->hook.value_or(dressing->hook) != hook) continue;
+        const BoxFly* fly = findById(document_.book().box, id);
+        if (!fly || fly->pattern != pattern || fly->hook.value_or(dressing->hook) != hook) continue;
         box_->setCurrentRow(row);
         box_->scrollToItem(box_->item(row));
         break;

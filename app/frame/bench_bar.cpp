@@ -162,22 +162,7 @@ void BenchBar::buildDressingMenu() {
         [this] { refuseIf(document_.apply(removePattern(document_.book(), document_.pattern()->id))); });
     menu->addSeparator();
     QMenu* compare = menu->addMenu(tr("Compare &with"));
-    connect(compare, &QMenu::aboutToShow, this, [this, compare] {
-        compare->clear();
-        // What it was varied from stands first.
-        const Pattern* origin = document_.pattern() && document_.pattern()->variedFrom
-                                    ? document_.book().findPattern(*document_.pattern()->variedFrom)
-                                    : nullptr;
-        if (origin) {
-            connect(compare->addAction(tr("%1, which it was varied from").arg(qt(origin->title()))), &QAction::triggered, this,
-                    [this, id = origin->id] { document_.compareWith(id); });
-            compare->addSeparator();
-        }
-        for (const Pattern& other : document_.book().patterns)
-            if (document_.pattern() && other.id != document_.pattern()->id)
-                connect(compare->addAction(qt(other.title())), &QAction::triggered, this,
-                        [this, id = other.id] { document_.compareWith(id); });
-    });
+    connect(compare, &QMenu::aboutToShow, this, [this, compare] { offerComparisons(compare); });
     QMenu* stand = menu->addMenu(tr("What could stand &in for the open part"));
     stand->setObjectName(QStringLiteral("stand-in"));
     stand->setToolTipsVisible(true);
@@ -197,6 +182,22 @@ void BenchBar::buildDressingMenu() {
     });
     file("keep-recipe", tr("Keep its recipe as a &file…"), [this] { askForRecipeFile(); });
     dressing_->setMenu(menu);
+}
+
+// What it was varied from stands first.
+void BenchBar::offerComparisons(QMenu* menu) {
+    menu->clear();
+    const Pattern* dressing = document_.pattern();
+    if (!dressing) return;
+    const auto offer = [&](const QString& text, const DressingId& id) {
+        connect(menu->addAction(text), &QAction::triggered, this, [this, id] { document_.compareWith(id); });
+    };
+    if (const Pattern* origin = dressing->variedFrom ? document_.book().findPattern(*dressing->variedFrom) : nullptr) {
+        offer(tr("%1, which it was varied from").arg(qt(origin->title())), origin->id);
+        menu->addSeparator();
+    }
+    for (const Pattern& other : document_.book().patterns)
+        if (other.id != dressing->id) offer(qt(other.title()), other.id);
 }
 
 // What in the drawers could stand in for the open part's material, nearest first, each with what it changes.

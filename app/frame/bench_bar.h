@@ -40,6 +40,7 @@ class BenchBar : public QWidget {
     void resize(const HookChange& change);
     void buildDressingMenu();
     void offerStandIns(QMenu* menu);
+    void offerComparisons(QMenu* menu);
     void askForRecipeFile();
     void refuseIf(const Faults& faults);
 

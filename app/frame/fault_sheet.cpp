@@ -19,18 +19,17 @@ FaultSheet::FaultSheet(const Theme& theme, QWidget* parent)
     list_->setObjectName(QStringLiteral("fault-list"));
     list_->setAccessibleName(tr("Every fault and its place"));
     list_->setReadOnly(true);
-    auto* another = new QPushButton(tr("Open &another file…"), this);
-    another->setObjectName(QStringLiteral("fault-another"));
-    another->setToolTip(tr("Choose another bench file"));
-    auto* dismiss = new QPushButton(tr("&Go on with the open book"), this);
-    dismiss->setObjectName(QStringLiteral("fault-dismiss"));
-    dismiss->setToolTip(tr("Close this list; the book behind it was not touched"));
-    mend_ = new QPushButton(tr("&Mend from the copies"), this);
-    mend_->setObjectName(QStringLiteral("fault-mend"));
-    mend_->setToolTip(tr("Takes what is damaged from the newest copy of the book that has it whole"));
-    out_ = new QPushButton(tr("&Take them out"), this);
-    out_->setObjectName(QStringLiteral("fault-take-out"));
-    out_->setToolTip(tr("Leaves what is damaged out of the book for good; a copy is kept first"));
+    const auto button = [this](const char* name, const QString& text, const QString& tip) {
+        auto* made = new QPushButton(text, this);
+        made->setObjectName(QString::fromLatin1(name));
+        made->setToolTip(tip);
+        return made;
+    };
+    auto* another = button("fault-another", tr("Open &another file…"), tr("Choose another bench file"));
+    auto* dismiss = button("fault-dismiss", tr("&Go on with the open book"), tr("Close this list; the book behind it was not touched"));
+    mend_ =
+        button("fault-mend", tr("&Mend from the copies"), tr("Takes what is damaged from the newest copy of the book that has it whole"));
+    out_ = button("fault-take-out", tr("&Take them out"), tr("Leaves what is damaged out of the book for good; a copy is kept first"));
     connect(mend_, &QPushButton::clicked, this, &FaultSheet::mendFromCopies);
     connect(out_, &QPushButton::clicked, this, &FaultSheet::takeOut);
     connect(another, &QPushButton::clicked, this, &FaultSheet::openAnother);

@@ -138,17 +138,10 @@ void RecordSheet::rebuild() {
     sheet_ = new QWidget;
     auto* column = new QVBoxLayout(sheet_);
     column->setContentsMargins(16, 10, 16, 12);
-    fault_ = new Label(sheet_);
-    use_ = new Label(sheet_);
-    measuring_ = new Label(sheet_);
-    fault_->setObjectName(name_ + QStringLiteral("-fault"));
-    use_->setObjectName(name_ + QStringLiteral("-use"));
-    measuring_->setObjectName(name_ + QStringLiteral("-measuring"));
-    for (Label* label : {fault_, use_, measuring_})
-        label->setWordWrap(true);
-    setInk(fault_, theme_.colours().fault);
-    setInk(use_, theme_.colours().inkSoft);
-    setInk(measuring_, theme_.colours().slate);
+    const Colours& c = theme_.colours();
+    fault_ = wrapped("-fault", c.fault);
+    use_ = wrapped("-use", c.inkSoft);
+    measuring_ = wrapped("-measuring", c.slate);
     fault_->hide();
     const auto list = fields();
     if (records_.size() > 1) column->addWidget(heading(tr("%1 at once: what is changed here is changed in all").arg(records_.size())));
@@ -161,29 +154,38 @@ void RecordSheet::rebuild() {
     column->addWidget(measuring_);
     column->addWidget(fault_);
     if (records_.size() == 1 && !only_ && document_.isOpen()) addTables(column);
-    if (only_) {
-        auto* out = toolButton("mark-out", tr("Take it &out"), tr("Undo brings it back"));
-        connect(out, &QToolButton::clicked, this, [this] {
-            if (records_.empty() || !only_) return;
-            const Faults faults = document_.apply(removeRow(document_.book(), records_.front(), *only_));
-            say(faults);
-            if (faults.empty()) emit rowGone();
-        });
-        column->addWidget(out, 0, Qt::AlignLeft);
-    }
+    if (only_) addTakeOut(column);
     column->addWidget(use_);
     if (records_.size() == 1 && !only_) addUsers(column);
     if (const QString caution = list.empty() || only_ ? QString() : cautionFor(document_.book(), records_.front()); !caution.isEmpty()) {
-        auto* words = new Label(QStringLiteral("! ") + caution, sheet_);
-        words->setObjectName(name_ + QStringLiteral("-caution"));
-        words->setWordWrap(true);
-        setInk(words, theme_.colours().warn);
+        Label* words = wrapped("-caution", c.warn);
+        words->setText(QStringLiteral("! ") + caution);
         column->addWidget(words);
     }
     if (list.empty()) use_->setText(tr("Choose a thing from the tray, or put a new one in."));
     column->addStretch(1);
     setWidget(sheet_);
     refresh();
+}
+
+Label* RecordSheet::wrapped(const char* what, const QColor& ink) const {
+    auto* label = new Label(sheet_);
+    label->setObjectName(name_ + QString::fromLatin1(what));
+    label->setWordWrap(true);
+    setInk(label, ink);
+    return label;
+}
+
+// Where the sheet shows one row of a record: that row can go.
+void RecordSheet::addTakeOut(QVBoxLayout* column) {
+    auto* out = toolButton("mark-out", tr("Take it &out"), tr("Undo brings it back"));
+    connect(out, &QToolButton::clicked, this, [this] {
+        if (records_.empty() || !only_) return;
+        const Faults faults = document_.apply(removeRow(document_.book(), records_.front(), *only_));
+        say(faults);
+        if (faults.empty()) emit rowGone();
+    });
+    column->addWidget(out, 0, Qt::AlignLeft);
 }
 
 void RecordSheet::addFields(QFormLayout* form, const std::vector<Field>& fields, const std::optional<RowId>& row) {

@@ -51,6 +51,8 @@ class RecordSheet : public QScrollArea {
     void addTables(QVBoxLayout* column);
     void addRow(QVBoxLayout* column, const RecordTable& table, std::size_t row);
     void addUsers(QVBoxLayout* column);
+    void addTakeOut(QVBoxLayout* column);
+    [[nodiscard]] Label* wrapped(const char* what, const QColor& ink) const;
     void write(const std::string& key, const QString& text, Source source);
     void writeRow(const RowId& row, const std::string& key, const QString& text);
     void writeLate(const std::vector<RecordId>& of, const std::optional<RowId>& row, const std::string& key, const QString& text);

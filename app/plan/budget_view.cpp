@@ -83,9 +83,18 @@ void BudgetView::paintEvent(QPaintEvent*) {
     painter.drawText(QPointF(after, 20.0),
                      QFontMetricsF(painter.font()).elidedText(inHouseUnit(words()), Qt::ElideRight, width() - after - 16.0));
 
-    const QFont small = faceScaled(0.88);
-    const QFontMetricsF metrics(small);
-    painter.setFont(small);
+    painter.setFont(faceScaled(0.88));
+    paintSpans(painter);
+    painter.setPen(QPen(c.inkSoft, 1.0));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawRect(bar());
+    paintLandmarks(painter, plan->hook);
+}
+
+// What takes the shank, eye to bend.
+void BudgetView::paintSpans(QPainter& painter) const {
+    const Colours& c = theme_.colours();
+    const QFontMetricsF metrics(painter.font());
     for (const BudgetSpan& span : spans_) {
         const QRectF r = rectOf(span);
         painter.setPen(Qt::NoPen);
@@ -109,12 +118,13 @@ void BudgetView::paintEvent(QPaintEvent*) {
         else if (const QString room = lengthFigure(span.to - span.from); metrics.horizontalAdvance(room) + 2.0 < r.width())
             painter.drawText(r, Qt::AlignCenter, room);
     }
-    painter.setPen(QPen(c.inkSoft, 1.0));
-    painter.setBrush(Qt::NoBrush);
-    painter.drawRect(bar());
-    // The landmarks over the shank, under the bar.
+}
+
+// The landmarks over the shank, under the bar.
+void BudgetView::paintLandmarks(QPainter& painter, const Hook& hook) const {
+    const Colours& c = theme_.colours();
     for (const auto& [landmark, name] : {std::pair{Landmark::point, tr("point")}, std::pair{Landmark::barb, tr("barb")}}) {
-        const Length s = plan->hook.landmarkStation(landmark);
+        const Length s = hook.landmarkStation(landmark);
         if (s > whole_) continue;
         const double x = bar().left() + bar().width() * (s / whole_);
         painter.setPen(QPen(c.inkSoft, 1.0));

@@ -31,6 +31,8 @@ class BudgetView : public QWidget, public Spoken {
     [[nodiscard]] QRectF bar() const;
     [[nodiscard]] QRectF rectOf(const BudgetSpan& span) const;
     [[nodiscard]] const BudgetSpan* spanAt(QPointF at) const;
+    void paintSpans(QPainter& painter) const;
+    void paintLandmarks(QPainter& painter, const Hook& hook) const;
 
     Document& document_;
     const Theme& theme_;

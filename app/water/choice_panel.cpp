@@ -9,6 +9,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "book/find.h"
 #include "book/flies.h"
 #include "frame/panel.h"
 #include "parts/flow_layout.h"
@@ -132,8 +133,8 @@ ChoicePanel::Found ChoicePanel::sought(const Book& book, const std::shared_ptr<P
         found.placed = rankPlace(found.box, *wanted.place, rules, setting, beside, wish.daybook);
         return found;
     }
-    if (const auto fly = std::ranges::find(found.box, wanted.favourite, &BoxCandidate::id); fly != found.box.end()) {
-        wish.include = static_cast<std::size_t>(fly - found.box.begin());
+    if (const std::size_t fly = indexById(found.box, wanted.favourite); fly < found.box.size()) {
+        wish.include = fly;
         found.why = whyNot(found.box, *wish.include, {}, rules, setting, wish.daybook);
     }
     found.report = chooseTeams(found.box, rules, setting, wish);

@@ -140,19 +140,7 @@ void SeaView::paintMap(QPainter& painter) const {
     const bool outlined = water && water->outline.size() > 2;
     painter.setFont(faceScaled(0.9));
     painter.setPen(c.inkSoft);
-    if (drawing_) {
-        painter.drawText(mapFrame(), Qt::AlignTop | Qt::AlignRight,
-                         tr("click corner after corner of the shore, twice at the last; the frame is %1 m wide").arg(kDrawnSpan));
-        QPolygonF line;
-        for (const MapPoint& corner : drawn_)
-            line << toScreen(corner);
-        painter.setPen(QPen(c.accent, 2.0));
-        painter.setBrush(Qt::NoBrush);
-        painter.drawPolyline(line);
-        for (const QPointF& corner : line)
-            painter.drawEllipse(corner, 3.0, 3.0);
-        return;
-    }
+    if (drawing_) return paintDrawn(painter);
     if (!outlined) {
         painter.drawText(
             mapFrame(), Qt::AlignCenter | Qt::TextWordWrap,
@@ -173,9 +161,29 @@ void SeaView::paintMap(QPainter& painter) const {
     painter.setPen(QPen(c.ink, 1.5));
     painter.drawLine(foot, foot + QPointF(half, 0.0));
     painter.drawText(foot + QPointF(0.0, -6.0), tr("500 m"));
-    if (boat_ && water->windFrom) {
-        const double bearing = *water->windFrom * std::numbers::pi / 180.0;
-        const Length fetch = fetchAt(water->outline, *boat_, *water->windFrom);
+    paintFetch(painter, *water);
+}
+
+// The shore as far as it was drawn.
+void SeaView::paintDrawn(QPainter& painter) const {
+    painter.drawText(mapFrame(), Qt::AlignTop | Qt::AlignRight,
+                     tr("click corner after corner of the shore, twice at the last; the frame is %1 m wide").arg(kDrawnSpan));
+    QPolygonF line;
+    for (const MapPoint& corner : drawn_)
+        line << toScreen(corner);
+    painter.setPen(QPen(theme_.colours().accent, 2.0));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawPolyline(line);
+    for (const QPointF& corner : line)
+        painter.drawEllipse(corner, 3.0, 3.0);
+}
+
+// From the boat upwind to the shore; where either is missing, what would give it.
+void SeaView::paintFetch(QPainter& painter, const WaterSpec& water) const {
+    const Colours& c = theme_.colours();
+    if (boat_ && water.windFrom) {
+        const double bearing = *water.windFrom * std::numbers::pi / 180.0;
+        const Length fetch = fetchAt(water.outline, *boat_, *water.windFrom);
         const MapPoint upwind{(*boat_)[0] + std::sin(bearing) * fetch, (*boat_)[1] + std::cos(bearing) * fetch};
         painter.setPen(QPen(c.accent, 1.6, Qt::DashLine));
         painter.drawLine(toScreen(*boat_), toScreen(upwind));
@@ -187,8 +195,8 @@ void SeaView::paintMap(QPainter& painter) const {
     } else {
         painter.setPen(c.inkSoft);
         painter.drawText(mapFrame(), Qt::AlignBottom | Qt::AlignRight,
-                         water->windFrom ? tr("click where the boat is to measure the fetch")
-                                         : tr("say where the wind is from, then a click measures the fetch"));
+                         water.windFrom ? tr("click where the boat is to measure the fetch")
+                                        : tr("say where the wind is from, then a click measures the fetch"));
     }
 }
 

@@ -57,6 +57,8 @@ class SeaView : public QWidget, public Spoken, public Askable {
     [[nodiscard]] MapPoint toMap(QPointF at) const;
     void refresh();
     void paintMap(QPainter& painter) const;
+    void paintDrawn(QPainter& painter) const;
+    void paintFetch(QPainter& painter, const WaterSpec& water) const;
     void paintWave(QPainter& painter, const QRectF& frame) const;
     void paintFullness(QPainter& painter, const QRectF& frame) const;
     [[nodiscard]] QRectF waveFrame() const;

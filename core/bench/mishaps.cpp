@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "book/find.h"
 #include "units/text.h"
 #include "units/visit.h"
 
@@ -59,10 +60,7 @@ std::string sayShows(Shows when) {
     throw BrokenContract("unknown time");
 }
 
-const MishapCard* findCard(const std::vector<MishapCard>& cards, std::string_view id) {
-    const auto found = std::ranges::find(cards, id, &MishapCard::id);
-    return found == cards.end() ? nullptr : &*found;
-}
+const MishapCard* findCard(const std::vector<MishapCard>& cards, std::string_view id) { return findById(cards, id); }
 
 std::vector<const MishapCard*> cardsFor(const std::vector<MishapCard>& cards, const Plan& plan, const TyingStep& step) {
     std::vector<const MishapCard*> list;

@@ -63,6 +63,8 @@ class StepWriter {
     void tie(std::size_t part, const BodyPlan& body);
     void dub(std::size_t part, const BodyPlan& body);
     void windStrip(std::size_t part, const BodyPlan& body);
+    void windThread(std::size_t part, const BodyPlan& body);
+    void tieInStrip(std::size_t part, const BodyPlan& body, bool doubled);
     void windStrands(std::size_t part, const BodyPlan& body);
     void brushOut(bool beforeCollar);
 

@@ -126,20 +126,19 @@ void StepWriter::windStrands(std::size_t i, const BodyPlan& body) {
     tieOff(i, nameOfPart(i));
 }
 
-void StepWriter::windStrip(std::size_t i, const BodyPlan& body) {
-    const auto& own = writtenAs<BodyPart>(i);
+void StepWriter::windThread(std::size_t i, const BodyPlan& body) {
+    TyingStep& wind = add(static_cast<int>(i), {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
+    wind.how = "flat thread, the taper of the plan: " + formatNumber(body.rearDiameter / mm, 1) + " mm at the rear, " +
+               formatNumber(body.frontDiameter / mm, 1) + " mm at the front";
+    wind.direction = sense(i);
+    wind.look = "smooth; it stops " + sayStation(body.front, plan_.hook).text;
+    wind.wrong = {"bed.step"};
+    finished(i);
+}
+
+// Tied in at the end that it is wound from, and the thread brought to where it will be caught.
+void StepWriter::tieInStrip(std::size_t i, const BodyPlan& body, bool doubled) {
     const int part = static_cast<int>(i);
-    if (body.method == BodyMethod::thread) {
-        TyingStep& wind = add(part, {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
-        wind.how = "flat thread, the taper of the plan: " + formatNumber(body.rearDiameter / mm, 1) + " mm at the rear, " +
-                   formatNumber(body.frontDiameter / mm, 1) + " mm at the front";
-        wind.direction = sense(i);
-        wind.look = "smooth; it stops " + sayStation(body.front, plan_.hook).text;
-        wind.wrong = {"bed.step"};
-        finished(i);
-        return;
-    }
-    const bool doubled = own.passes.value_or(1) == 2;
     const bool core = body.method == BodyMethod::chenille || body.method == BodyMethod::tube;
     const Length start = doubled ? body.front : body.end;
     TyingStep& in = add(part, tyingIn(i, body.length ? inMillimetres(*body.length) : Amount{}), start);
@@ -158,7 +157,14 @@ void StepWriter::windStrip(std::size_t i, const BodyPlan& body) {
         on.look = "level";
         on.wrong = {"bed.step"};
     }
-    TyingStep& wind = add(part, {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
+}
+
+void StepWriter::windStrip(std::size_t i, const BodyPlan& body) {
+    if (body.method == BodyMethod::thread) return windThread(i, body);
+    const auto& own = writtenAs<BodyPart>(i);
+    const bool doubled = own.passes.value_or(1) == 2;
+    tieInStrip(i, body, doubled);
+    TyingStep& wind = add(static_cast<int>(i), {"wind", pieceOf(i), body.turns ? turnsOf({}, *body.turns) : Amount{}}, body.front);
     wind.direction = sense(i);
     wind.face = faceOut(i);
     switch (body.method) {

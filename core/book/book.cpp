@@ -5,6 +5,7 @@
 #include <unordered_map>
 #include <unordered_set>
 
+#include "book/find.h"
 #include "book/lists.h"
 #include "book/references.h"
 #include "units/text.h"
@@ -12,12 +13,6 @@
 namespace machair {
 
 namespace {
-
-template <class Records>
-auto findById(Records& records, std::string_view id) -> decltype(records.data()) {
-    const auto found = std::ranges::find_if(records, [id](const auto& record) { return record.id == id; });
-    return found == records.end() ? nullptr : &*found;
-}
 
 using Ids = std::unordered_set<std::string_view>;  // views into the book that is checked
 
@@ -296,9 +291,7 @@ const TeamSchool* Book::findTeamSchool(const SchoolId& id) const { return findBy
 const WaterSpec* Book::findWater(const WaterId& id) const { return findById(waters, id); }
 const RuleCard* Book::findRuleCard(const RuleCardId& id) const { return findById(ruleCards, id); }
 Pattern* Book::findPattern(const DressingId& id) { return findById(patterns, id); }
-std::size_t Book::indexOfPattern(const DressingId& id) const {
-    return static_cast<std::size_t>(std::ranges::find(patterns, id, &Pattern::id) - patterns.begin());
-}
+std::size_t Book::indexOfPattern(const DressingId& id) const { return indexById(patterns, id); }
 
 namespace {
 

@@ -6,6 +6,7 @@
 
 #include "book/describe.h"
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/fitting.h"
 #include "book/lists.h"
 #include "book/part_material.h"
@@ -363,10 +364,9 @@ Result<Edit> resizeHook(const Book& book, const DressingId& pattern, const HookC
 }
 
 Result<Edit> changeTeamFly(const Book& book, const TeamId& team, Position position, const std::optional<Fly>& fly) {
-    const auto spec = std::ranges::find(book.teams, team, &TeamSpec::id);
-    if (spec == book.teams.end()) return noSuch(Place("teams"), "team", team);
-    const auto index = static_cast<std::size_t>(spec - book.teams.begin());
-    const Place place = Place("teams").at(index);
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    const auto& [index, place, spec] = *found;
     if (fly && !book.findPattern(fly->pattern)) return noSuch(place.key(nameOf(position)), "dressing", fly->pattern);
     if (fly && fly->hook && !book.findHook(*fly->hook)) return noSuch(place.key(nameOf(position)).key("hook"), "hook", *fly->hook);
     Edit edit{{}, book};

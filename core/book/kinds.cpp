@@ -311,6 +311,63 @@ Result<NewDressing> startFromKind(const Book& book, FlyKind kind, const HookId& 
     return made;
 }
 
+namespace {
+
+// What shows a material best on a hook, and whether a body of bare silk is wound after or before it, or not at all.
+struct Shown {
+    enum class Silk { after, before, none };
+    PartKind kind;
+    PartDetail detail;
+    Silk silk = Silk::after;
+};
+
+Shown wingOf(std::optional<WingStyle> style, double degrees) {
+    WingPart wing;
+    if (style) wing.style = *style;
+    wing.angle = Angle::degrees(degrees);
+    return {PartKind::wing, wing, Shown::Silk::before};
+}
+
+BodyPart bareSilk() {
+    BodyPart silk = taperedBody(0.18, 0.22);
+    silk.method = BodyMethod::thread;
+    return silk;
+}
+
+Shown showing(MaterialKind kind) {
+    using M = MaterialKind;
+    switch (kind) {
+        case M::hackle: return {PartKind::collar, collarOf(2.5, reachTo(Landmark::point)), Shown::Silk::before};
+        case M::flank: return wingOf({}, 4.0);
+        case M::quill: return wingOf(WingStyle::paired, 4.0);
+        case M::hair: return wingOf(WingStyle::hair, 8.0);
+        case M::plume: return wingOf(WingStyle::plume, 8.0);
+        case M::tippet:
+        case M::fibres: return {PartKind::tail, tailOf(0.8, 12)};
+        case M::wire:
+        case M::oval: return {PartKind::rib, counterRib(6)};
+        case M::bead: return {PartKind::bead, BeadPart{}};
+        case M::cheek:
+        case M::tip: return {PartKind::cheek, CheekPart{}, Shown::Silk::before};
+        case M::leg: {
+            LegsPart legs;
+            legs.count = exactly(6);
+            return {PartKind::legs, legs, Shown::Silk::before};
+        }
+        case M::thread: return {PartKind::body, bareSilk(), Shown::Silk::none};
+        case M::tinsel:
+        case M::floss:
+        case M::ribbon:
+        case M::dubbing:
+        case M::herl:
+        case M::chenille:
+        case M::tube: return {PartKind::body, taperedBody(0.24, 0.34), Shown::Silk::none};
+    }
+    throw BrokenContract("unknown kind of material");
+}
+
+}  // namespace
+
 Pattern sampleOf(const Material& material, const HookId& hook, const MaterialId& thread) {
     Pattern sample;
     sample.id = DressingId("sample of " + material.id);
@@ -323,67 +380,10 @@ Pattern sampleOf(const Material& material, const HookId& hook, const MaterialId&
         if (own) part.material = material.id;
         sample.parts.push_back(std::move(part));
     };
-    BodyPart silk = taperedBody(0.18, 0.22);
-    silk.method = BodyMethod::thread;
-    using M = MaterialKind;
-    switch (material.kind) {
-        case M::hackle:
-            add(PartKind::body, silk, false);
-            add(PartKind::collar, collarOf(2.5, reachTo(Landmark::point)), true);
-            break;
-        case M::flank:
-        case M::quill: {
-            WingPart wing;
-            if (material.kind == M::quill) wing.style = WingStyle::paired;
-            wing.angle = Angle::degrees(4.0);
-            add(PartKind::body, silk, false);
-            add(PartKind::wing, wing, true);
-            break;
-        }
-        case M::tippet:
-        case M::fibres:
-            add(PartKind::tail, tailOf(0.8, 12), true);
-            add(PartKind::body, silk, false);
-            break;
-        case M::plume:
-        case M::hair: {
-            WingPart wing;
-            wing.style = material.kind == M::hair ? WingStyle::hair : WingStyle::plume;
-            wing.angle = Angle::degrees(8.0);
-            add(PartKind::body, silk, false);
-            add(PartKind::wing, wing, true);
-            break;
-        }
-        case M::wire:
-        case M::oval:
-            add(PartKind::rib, counterRib(6), true);
-            add(PartKind::body, silk, false);
-            break;
-        case M::bead:
-            add(PartKind::bead, BeadPart{}, true);
-            add(PartKind::body, silk, false);
-            break;
-        case M::cheek:
-        case M::tip:
-            add(PartKind::body, silk, false);
-            add(PartKind::cheek, CheekPart{}, true);
-            break;
-        case M::leg: {
-            LegsPart legs;
-            legs.count = exactly(6);
-            add(PartKind::body, silk, false);
-            add(PartKind::legs, legs, true);
-            break;
-        }
-        case M::thread: add(PartKind::body, silk, false); break;
-        case M::tinsel:
-        case M::floss:
-        case M::ribbon:
-        case M::dubbing:
-        case M::herl:
-        case M::chenille:
-        case M::tube: add(PartKind::body, taperedBody(0.24, 0.34), true); break;
-    }
+    Shown shown = showing(material.kind);
+    if (shown.silk == Shown::Silk::before) add(PartKind::body, bareSilk(), false);
+    add(shown.kind, std::move(shown.detail), material.kind != MaterialKind::thread);
+    if (shown.silk == Shown::Silk::after) add(PartKind::body, bareSilk(), false);
     add(PartKind::head, HeadPart{}, false);
     return sample;
 }

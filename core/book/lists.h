@@ -6,6 +6,7 @@
 #include <type_traits>
 
 #include "book/book.h"
+#include "book/find.h"
 
 namespace machair {
 
@@ -52,7 +53,7 @@ template <class Record>
 [[nodiscard]] auto freeIdIn(const std::vector<Record>& list, const std::string& wanted) {
     using OwnId = decltype(Record::id);
     OwnId id(wanted);
-    for (int n = 2; std::ranges::find(list, id, &Record::id) != list.end(); ++n)
+    for (int n = 2; findById(list, id); ++n)
         id = OwnId(wanted + "-" + std::to_string(n));
     return id;
 }

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/lists.h"
 #include "book/team_edits.h"
 #include "units/text.h"
@@ -11,11 +12,8 @@ namespace machair {
 
 namespace {
 
-Result<std::size_t> indexOfDay(const Book& book, const DayId& day) {
-    const auto found = std::ranges::find(book.days, day, &Day::id);
-    if (found == book.days.end()) return noSuch(Place("days"), "day", day);
-    return static_cast<std::size_t>(found - book.days.begin());
-}
+Result<Found<Day>> dayIn(const Book& book, const DayId& day) { return findIn(book.days, "days", "day", day); }
+Result<Found<Batch>> batchIn(const Book& book, const BatchId& batch) { return findIn(book.batches, "batches", "batch", batch); }
 
 std::string titleOf(const Book& book, const DressingId& pattern) {
     const Pattern* found = book.findPattern(pattern);
@@ -27,7 +25,7 @@ std::string titleOf(const Book& book, const DressingId& pattern) {
 Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<WaterId>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
     if (!isDate(date)) return fail(place.key("date"), "expected a date as 2026-05-02, got \"" + std::string(date) + "\"");
-    if (std::ranges::find(book.days, date, &Day::id) != book.days.end())
+    if (findById(book.days, date))
         return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
     Edit edit{"a day on the water: " + std::string(date), book};
     Day day;
@@ -66,19 +64,19 @@ Faults checkHours(const Day& day, const Place& place) {
 }
 
 Result<Edit> addOuting(const Book& book, const DayId& day, double hours, const FliesByPosition& team) {
-    const auto index = indexOfDay(book, day);
-    if (!index) return tl::unexpected(index.error());
-    Day longer = book.days[*index];
+    const auto found = dayIn(book, day);
+    if (!found) return tl::unexpected(found.error());
+    Day longer = *found->record;
     longer.outings.push_back({hours, team});
-    if (Faults faults = checkHours(longer, Place("days").at(*index)); !faults.empty()) return tl::unexpected(std::move(faults));
+    if (Faults faults = checkHours(longer, found->place); !faults.empty()) return tl::unexpected(std::move(faults));
     Edit edit{formatShort(hours, 1) + " h in the water on " + std::string(day), book};
-    edit.after.days[*index] = std::move(longer);
+    edit.after.days[found->index] = std::move(longer);
     return edit;
 }
 
 Result<Edit> addFish(const Book& book, const DayId& day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth) {
-    const auto index = indexOfDay(book, day);
-    if (!index) return tl::unexpected(index.error());
+    const auto found = dayIn(book, day);
+    if (!found) return tl::unexpected(found.error());
     Edit edit{"a fish to " + titleOf(book, fly.pattern) + " on the " + std::string(nameOf(position)) +
                   (fate == Fate::kept       ? ", kept"
                    : fate == Fate::returned ? ", returned"
@@ -91,57 +89,54 @@ Result<Edit> addFish(const Book& book, const DayId& day, Position position, cons
     fish.kept = fate == Fate::kept;
     fish.depth = depth;
     if (fate == Fate::lost) fish.lost = true;
-    edit.after.days[*index].fish.push_back(std::move(fish));
+    edit.after.days[found->index].fish.push_back(std::move(fish));
     return edit;
 }
 
 Result<Edit> addPhoto(const Book& book, const DayId& day, std::string_view file) {
-    const auto index = indexOfDay(book, day);
-    if (!index) return tl::unexpected(index.error());
-    const auto& photos = book.days[*index].photos;
+    const auto found = dayIn(book, day);
+    if (!found) return tl::unexpected(found.error());
+    const auto& photos = found->record->photos;
     if (file.empty() || std::ranges::find(photos, file) != photos.end())
-        return fail(Place("days").at(*index).key("photos"),
-                    "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
+        return fail(found->place.key("photos"), "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
     Edit edit{"a photograph of " + std::string(day), book};
-    edit.after.days[*index].photos.emplace_back(file);
+    edit.after.days[found->index].photos.emplace_back(file);
     return edit;
 }
 
 Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view key, std::string_view text) {
-    const auto index = indexOfDay(book, day);
-    if (!index) return tl::unexpected(index.error());
-    auto changed = withField(book.days[*index], key, text, Place("days").at(*index));
+    const auto found = dayIn(book, day);
+    if (!found) return tl::unexpected(found.error());
+    auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    if (!isDate(changed->date))
-        return fail(Place("days").at(*index).key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
+    if (!isDate(changed->date)) return fail(found->place.key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
     Edit edit{std::string(day) + ": " + fieldLabel(fieldsOf(*changed), key) + " " + (text.empty() ? "not said" : std::string(text)), book};
-    edit.after.days[*index] = std::move(*changed);
+    edit.after.days[found->index] = std::move(*changed);
     return edit;
 }
 
 Result<Edit> changeDayNote(const Book& book, const DayId& day, std::string_view note) {
-    const auto index = indexOfDay(book, day);
-    if (!index) return tl::unexpected(index.error());
+    const auto found = dayIn(book, day);
+    if (!found) return tl::unexpected(found.error());
     Edit edit{"a note of " + std::string(day), book};
-    edit.after.days[*index].note = trimmed(note).empty() ? std::nullopt : std::optional(std::string(trimmed(note)));
+    edit.after.days[found->index].note = trimmed(note).empty() ? std::nullopt : std::optional(std::string(trimmed(note)));
     return edit;
 }
 
 Result<Edit> changeBatchField(const Book& book, const BatchId& batch, std::string_view key, std::string_view text) {
-    const auto found = std::ranges::find(book.batches, batch, &Batch::id);
-    if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
-    const auto index = static_cast<std::size_t>(found - book.batches.begin());
-    const Place place = Place("batches").at(index);
-    auto changed = withField(*found, key, text, place);
+    const auto found = batchIn(book, batch);
+    if (!found) return tl::unexpected(found.error());
+    const Batch& was = *found->record;
+    const Place& place = found->place;
+    auto changed = withField(was, key, text, place);
     if (!changed) return tl::unexpected(changed.error());
     if (changed->day && !isDate(*changed->day))
         return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
     if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
-    Edit edit{
-        titleOf(book, found->pattern) + ": " + fieldLabel(fieldsOf(*found), key) + " " + (text.empty() ? "not said" : std::string(text)),
-        book};
-    edit.after.batches[index] = std::move(*changed);
+    Edit edit{titleOf(book, was.pattern) + ": " + fieldLabel(fieldsOf(was), key) + " " + (text.empty() ? "not said" : std::string(text)),
+              book};
+    edit.after.batches[found->index] = std::move(*changed);
     return edit;
 }
 
@@ -159,17 +154,16 @@ Result<Edit> addBatch(const Book& book, const DressingId& pattern, int wanted) {
 }
 
 Result<Edit> tieOne(const Book& book, const BatchId& batch) {
-    const auto found = std::ranges::find(book.batches, batch, &Batch::id);
-    if (found == book.batches.end()) return noSuch(Place("batches"), "batch", batch);
-    if (found->tied.value_or(0) >= found->wanted)
-        return fail(Place("batches").at(static_cast<std::size_t>(found - book.batches.begin())).key("tied"),
-                    "expected a fly left to tie, all " + std::to_string(found->wanted) + " are");
-    auto edit =
-        changeBoxCount(book, found->pattern, boxCount(book, found->pattern, found->hook) + 1, found->hook);  // on the batch's own hook
+    const auto found = batchIn(book, batch);
+    if (!found) return tl::unexpected(found.error());
+    const Batch& was = *found->record;
+    if (was.tied.value_or(0) >= was.wanted)
+        return fail(found->place.key("tied"), "expected a fly left to tie, all " + std::to_string(was.wanted) + " are");
+    auto edit = changeBoxCount(book, was.pattern, boxCount(book, was.pattern, was.hook) + 1, was.hook);  // on the batch's own hook
     if (!edit) return edit;
-    Batch& changed = edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())];
+    Batch& changed = edit->after.batches[found->index];
     changed.tied = changed.tied.value_or(0) + 1;
-    edit->words = titleOf(book, found->pattern) + ": " + std::to_string(*changed.tied) + " of " + std::to_string(changed.wanted) + " tied";
+    edit->words = titleOf(book, was.pattern) + ": " + std::to_string(*changed.tied) + " of " + std::to_string(changed.wanted) + " tied";
     return edit;
 }
 

@@ -5,6 +5,7 @@
 #include <set>
 
 #include "book/describe.h"
+#include "book/find.h"
 #include "book/fitting.h"
 #include "book/flies.h"
 #include "book/kinds.h"
@@ -212,8 +213,8 @@ Result<Edit> sound(Edit edit) {
 // The same, and what is asked only of the record that was changed: older files may have it otherwise.
 Result<Edit> soundWith(Edit edit, const RecordId& record) {
     const auto& days = edit.after.days;
-    if (const auto day = record.list == "days" ? std::ranges::find(days, record.id, &Day::id) : days.end(); day != days.end())
-        if (Faults faults = checkHours(*day, placeOf(record, static_cast<std::size_t>(day - days.begin()))); !faults.empty())
+    if (const Day* day = record.list == "days" ? findById(days, record.id) : nullptr)
+        if (Faults faults = checkHours(*day, placeOf(record, indexById(days, record.id))); !faults.empty())
             return tl::unexpected(std::move(faults));
     return sound(std::move(edit));
 }
@@ -402,7 +403,7 @@ Result<Edit> addRow(const Book& book, const RecordId& record, std::string_view t
             if (!fresh) return;
             if constexpr (std::same_as<T, SlipWanted>) {
                 fresh->id = "slip-" + std::to_string(rows.size() + 1);
-                while (std::ranges::find(rows, fresh->id, &SlipWanted::id) != rows.end())
+                while (findById(rows, fresh->id))
                     fresh->id += "b";
             }
             if constexpr (std::same_as<T, CapeBand>)

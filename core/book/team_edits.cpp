@@ -3,26 +3,13 @@
 #include <algorithm>
 
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/lists.h"
 #include "units/text.h"
 
 namespace machair {
 
 namespace {
-
-template <class Record>
-struct Found {
-    std::size_t index;
-    Place place;
-    const Record* record;
-};
-template <class Record>
-Result<Found<Record>> findIn(const std::vector<Record>& list, const char* name, const char* what, std::string_view id) {
-    const auto found = std::ranges::find(list, id, &Record::id);
-    if (found == list.end()) return noSuch(Place(name), what, id);
-    const auto index = static_cast<std::size_t>(found - list.begin());
-    return Found<Record>{index, Place(name).at(index), &*found};
-}
 
 // One field of a record of one of the book's lists.
 template <class Record>
@@ -202,12 +189,11 @@ Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
 
 Edit countMishap(const Book& book, const MishapId& id, const std::string& shows) {
     Edit edit{"", book};
-    auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
-    if (found == edit.after.mishaps.end()) {
-        Mishap fresh;
-        fresh.id = id;
-        fresh.shows = shows;
-        found = edit.after.mishaps.insert(found, std::move(fresh));
+    Mishap* found = findById(edit.after.mishaps, id);
+    if (!found) {
+        found = &edit.after.mishaps.emplace_back();
+        found->id = id;
+        found->shows = shows;
     }
     ++found->count;
     edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
@@ -216,10 +202,10 @@ Edit countMishap(const Book& book, const MishapId& id, const std::string& shows)
 
 Edit takeBackMishap(const Book& book, const MishapId& id, const std::string& shows) {
     Edit edit{"not counted after all: " + shows, book};
-    const auto found = std::ranges::find(edit.after.mishaps, id, &Mishap::id);
-    if (found == edit.after.mishaps.end()) return edit;
+    Mishap* found = findById(edit.after.mishaps, id);
+    if (!found) return edit;
     found->count = std::max(0, found->count - 1);
-    if (found->count == 0 && !found->isOwnCard()) edit.after.mishaps.erase(found);
+    if (found->count == 0 && !found->isOwnCard()) std::erase_if(edit.after.mishaps, [&](const Mishap& m) { return m.id == id; });
     return edit;
 }
 

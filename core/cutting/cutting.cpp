@@ -8,6 +8,7 @@
 #include <set>
 #include <tuple>
 
+#include "book/find.h"
 #include "units/text.h"
 
 namespace machair {
@@ -323,9 +324,7 @@ CuttingPlan planCuts(const std::vector<VaneFeather>& feathers, const std::vector
         std::ranges::copy_if(feathers, std::back_inserter(own), [&](const VaneFeather& f) { return f.material == material; });
         MaterialCuts(std::move(own), std::move(wanted), budget).solve(plan);
     }
-    const auto place = [&](const FeatherCuts& cuts) {
-        return std::ranges::find(feathers, cuts.feather, &VaneFeather::id) - feathers.begin();
-    };
+    const auto place = [&](const FeatherCuts& cuts) { return indexById(feathers, cuts.feather); };
     std::ranges::stable_sort(plan.feathers, {}, place);
     plan.steps = given - budget.steps;
     return plan;
@@ -376,8 +375,8 @@ std::vector<SlipWanted> slipsFor(const Plan& plan, int flies) {
 
 std::vector<VaneFeather> afterCutting(std::vector<VaneFeather> feathers, const CuttingPlan& plan) {
     for (const FeatherCuts& cuts : plan.feathers) {
-        const auto found = std::ranges::find(feathers, cuts.feather, &VaneFeather::id);
-        require(found != feathers.end(), "a cutting plan is for feathers of the book");
+        VaneFeather* found = findById(feathers, cuts.feather);
+        require(found != nullptr, "a cutting plan is for feathers of the book");
         std::vector<Stretch> taken;
         for (const Cut& cut : cuts.cuts)
             taken.push_back({cut.from, cut.to});

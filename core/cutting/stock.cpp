@@ -4,6 +4,7 @@
 #include <functional>
 
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
 #include "book/rule.h"
@@ -71,9 +72,8 @@ FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces) {
 Result<Edit> tieOneOf(const Book& book, const BatchId& batch, std::optional<double> minutes) {
     auto edit = tieOne(book, batch);
     if (!edit) return edit;
-    const auto found = std::ranges::find(book.batches, batch, &Batch::id);
-    if (const auto plan = planFly(book, flyOf(*found), Place("batches"))) takeOut(edit->after.stock, *plan, 1);
-    if (minutes) edit->after.batches[static_cast<std::size_t>(found - book.batches.begin())].minutes.push_back(*minutes);
+    if (const auto plan = planFly(book, flyOf(*findById(book.batches, batch)), Place("batches"))) takeOut(edit->after.stock, *plan, 1);
+    if (minutes) findById(edit->after.batches, batch)->minutes.push_back(*minutes);
     return edit;
 }
 
@@ -149,16 +149,15 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
         const Pattern* dressing = book.findPattern(some.pattern);
         if (!dressing) return noSuch(Place("patterns"), "dressing", some.pattern);
         // On the batch's own hook: cut for it, taken out of stock for it, boxed on it.
-        const auto batch = std::ranges::find_if(book.batches, [&](const Batch& b) { return b.id == some.batch; });
-        const std::optional<HookId> hook = batch == book.batches.end() ? std::nullopt : batch->hook;
+        const Batch* batch = findById(book.batches, some.batch);
+        const std::optional<HookId> hook = batch ? batch->hook : std::nullopt;
         const int before = boxCount(edit.after, some.pattern, hook);
         auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies, hook);
         if (!boxed) return boxed;
         edit.after = std::move(boxed->after);
         edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " +
                       std::to_string(before + some.flies) + " in the box";
-        if (const auto plan = batch == book.batches.end() ? planFly(book, Fly(some.pattern), Place("patterns"))
-                                                          : planFly(book, flyOf(*batch), Place("batches")))
+        if (const auto plan = batch ? planFly(book, flyOf(*batch), Place("batches")) : planFly(book, Fly(some.pattern), Place("patterns")))
             takeOut(edit.after.stock, *plan, some.flies);
         for (Batch& tiedOf : edit.after.batches)
             if (tiedOf.id == some.batch) tiedOf.tied = tiedOf.tied.value_or(0) + some.flies;

@@ -4,6 +4,7 @@
 #include <functional>
 #include <map>
 
+#include "book/find.h"
 #include "book/flies.h"
 #include "daybook/rates.h"
 #include "units/text.h"
@@ -46,11 +47,11 @@ std::string sayAnswers(const Book& book, int month) {
 }
 
 Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event) {
-    const auto found = std::ranges::find(book.box, boxFly, &BoxFly::id);
-    if (found == book.box.end()) return noSuch(Place("box"), "fly of the box", boxFly);
-    const auto index = static_cast<std::size_t>(found - book.box.begin());
-    const Pattern* pattern = book.findPattern(found->pattern);
-    const std::string title = pattern ? pattern->title() : found->pattern;
+    const auto found = findIn(book.box, "box", "fly of the box", boxFly);
+    if (!found) return tl::unexpected(found.error());
+    const auto& [index, place, inBox] = *found;
+    const Pattern* pattern = book.findPattern(inBox->pattern);
+    const std::string title = pattern ? pattern->title() : inBox->pattern;
     Edit edit{{}, book};
     BoxFly& fly = edit.after.box[index];
     int tied = fly.tied.value_or(1), chewed = std::min(fly.chewed.value_or(0), tied), lost = fly.lost.value_or(0);

@@ -21,7 +21,6 @@ bool HookSpec::operator==(const HookSpec&) const = default;
 
 namespace {
 
-constexpr Density kSteel = 7.85 * mgPerMm3;
 constexpr Length kLongestMeasure = 1000.0 * mm;
 constexpr int kMostSteps = 18;             // the whole scale, from 2 to 20
 constexpr double kLeastBendHeight = 0.20;  // of the gape, models.md section 1
@@ -88,52 +87,59 @@ Result<Hook> makeHook(const HookSpec& spec, const Place& place) {
     checkMeasures(measured, measuredPlace, faults);
     if (!faults.empty()) return tl::unexpected(faults);
 
-    const FamilyShape shape = shapeOf(spec.family);
     Hook hook;
-    hook.spec_ = spec;
-    hook.turn_ = shape.turn;
-    hook.turnShare_ = shape.turnShare;
-    hook.wire_ = {measured.wire.value_or(nominalWire(spec.size - spec.heavier.value_or(0))), measured.wire.has_value()};
-    const Length w = hook.wire_.value;
-    if (measured.gape)
-        hook.gape_ = {*measured.gape, true};
-    else if (measured.clearGape)
-        hook.gape_ = {*measured.clearGape + w / 2.0, true};
-    else
-        hook.gape_ = {shape.gapeFactor * nominalGape(spec.size), false};
-    const Length gape = hook.gape_.value;
-    hook.bendRadius_ = shape.bendRadius * gape;
-    hook.spear_ = shape.spear * gape;
-    const bool straight = shape.turn.inRadians() == 0.0;
-
-    if (measured.shank)
-        hook.shank_ = {*measured.shank, true};
-    else if (measured.overall && straight)
-        hook.shank_ = {*measured.overall - 3.6 * w - hook.bendRadius_ - w / 2.0, true};
-    else
-        hook.shank_ = {nominalShank(spec.size - spec.longer.value_or(0)), false};
-    const Length shank = hook.shank_.value;
-    if (straight && measured.shank && measured.overall) hook.bendRadius_ = *measured.overall - 3.6 * w - shank - w / 2.0;
-    if (straight && measured.point) hook.spear_ = shank - *measured.point;
-
-    if (shank <= 0.0 * mm)
-        faults.push_back({measuredPlace.key("overall_mm"),
-                          "expected an overall length that leaves a shank, got " + mmText(*measured.overall),
-                          "eye, bend and wire alone take " + mmText(*measured.overall - shank)});
-    if (hook.bendRadius_ <= 0.0 * mm)
-        faults.push_back({measuredPlace.key("overall_mm"),
-                          "expected an overall length over eye and shank (" + mmText(*measured.overall - hook.bendRadius_) + "), got " +
-                              mmText(*measured.overall),
-                          "measure the shank again, from the eye to the start of the bend"});
-    if (hook.spear_ <= 0.0 * mm)
-        faults.push_back({measuredPlace.key("point_mm"),
-                          "expected a point ahead of the bend's start at " + mmText(shank) + ", got " + mmText(*measured.point), ""});
-    if (w >= gape / 2.0)
-        faults.push_back(
-            {measuredPlace.key("wire_mm"), "expected a wire thinner than half the gape (" + mmText(gape) + "), got " + mmText(w), ""});
+    hook.measure(spec, measured);
+    faults = hook.contradictions(measured, measuredPlace);
     if (!faults.empty()) return tl::unexpected(faults);
     hook.shapeBend();
     return hook;
+}
+
+// Each measure where the calliper gave one, else the nominal one of size and family.
+void Hook::measure(const HookSpec& spec, const HookMeasures& measured) {
+    const FamilyShape shape = shapeOf(spec.family);
+    spec_ = spec;
+    turn_ = shape.turn;
+    turnShare_ = shape.turnShare;
+    wire_ = {measured.wire.value_or(nominalWire(spec.size - spec.heavier.value_or(0))), measured.wire.has_value()};
+    const Length w = wire_.value;
+    if (measured.gape)
+        gape_ = {*measured.gape, true};
+    else if (measured.clearGape)
+        gape_ = {*measured.clearGape + w / 2.0, true};
+    else
+        gape_ = {shape.gapeFactor * nominalGape(spec.size), false};
+    bendRadius_ = shape.bendRadius * gape_.value;
+    spear_ = shape.spear * gape_.value;
+    const bool straight = shape.turn.inRadians() == 0.0;
+
+    if (measured.shank)
+        shank_ = {*measured.shank, true};
+    else if (measured.overall && straight)
+        shank_ = {*measured.overall - eyeWidth() - bendRadius_ - w / 2.0, true};
+    else
+        shank_ = {nominalShank(spec.size - spec.longer.value_or(0)), false};
+    if (straight && measured.shank && measured.overall) bendRadius_ = *measured.overall - eyeWidth() - shank_.value - w / 2.0;
+    if (straight && measured.point) spear_ = shank_.value - *measured.point;
+}
+
+Faults Hook::contradictions(const HookMeasures& measured, const Place& place) const {
+    Faults faults;
+    if (shank() <= 0.0 * mm)
+        faults.push_back({place.key("overall_mm"), "expected an overall length that leaves a shank, got " + mmText(*measured.overall),
+                          "eye, bend and wire alone take " + mmText(*measured.overall - shank())});
+    if (bendRadius_ <= 0.0 * mm)
+        faults.push_back({place.key("overall_mm"),
+                          "expected an overall length over eye and shank (" + mmText(*measured.overall - bendRadius_) + "), got " +
+                              mmText(*measured.overall),
+                          "measure the shank again, from the eye to the start of the bend"});
+    if (spear_ <= 0.0 * mm)
+        faults.push_back({place.key("point_mm"),
+                          "expected a point ahead of the bend's start at " + mmText(shank()) + ", got " + mmText(*measured.point), ""});
+    if (wire() >= gape() / 2.0)
+        faults.push_back(
+            {place.key("wire_mm"), "expected a wire thinner than half the gape (" + mmText(gape()) + "), got " + mmText(wire()), ""});
+    return faults;
 }
 
 void Hook::shapeBend() {

@@ -39,6 +39,7 @@ using Carried = std::map<std::string, std::string>;
 
 inline constexpr int kSmallestHookSize = 20;
 inline constexpr int kLargestHookSize = 2;
+inline constexpr Density kSteel = 7.85 * mgPerMm3;  // of the wire
 
 struct HookMeasures {
     std::optional<Length> shank;
@@ -167,6 +168,8 @@ class Hook {
 
   private:
     Hook() = default;
+    void measure(const HookSpec& spec, const HookMeasures& measured);
+    [[nodiscard]] Faults contradictions(const HookMeasures& measured, const Place& place) const;
     void shapeBend();
     [[nodiscard]] double bendIntegral(double phi) const;
     [[nodiscard]] Length arcTo(double phi) const;

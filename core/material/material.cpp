@@ -237,7 +237,7 @@ Length barbDiameter(const Material& vane) {
 Density metalDensity(Metal metal) {
     switch (metal) {
         case Metal::copper: return 8.9 * mgPerMm3;
-        case Metal::steel: return 7.85 * mgPerMm3;
+        case Metal::steel: return kSteel;
         case Metal::lead: return 11.3 * mgPerMm3;
         case Metal::tin: return 7.3 * mgPerMm3;
         case Metal::tungsten: return 16.0 * mgPerMm3;

@@ -208,7 +208,7 @@ void measureExtent(Scene& scene) {
 }
 
 Axis::Axis(const Hook& hook) {
-    start_ = -3.6 * (hook.wire() / mm);
+    start_ = -(hook.eyeWidth() / mm);
     const double last = hook.rearmostStation() / mm;
     for (double s = start_; s < last + kStep; s += kStep) {
         const WirePoint p = hook.at(s * mm);

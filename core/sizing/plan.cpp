@@ -38,6 +38,98 @@ Plan::~Plan() = default;
 
 namespace {
 
+// One part sized as it is tied in: its detail, and what it takes of the room for those that come after it.
+struct SizedOnBench {
+    Bench& bench;
+    std::size_t i;
+    PartPlan& part;
+
+    void operator()(const TagPart& p) { part.detail = sizeTag(bench, i, p, part.made); }
+    void operator()(const TailPart& p) { part.detail = sizeTail(bench, i, p, part.made); }
+    void operator()(const RibPart& p) { part.detail = tieInRib(bench, i, p, part.made); }
+    void operator()(const UnderbodyPart& p) { part.detail = sizeUnderbody(bench, i, p, part.made); }
+    void operator()(const BodyPart& p) {
+        BodyPlan body = sizeBody(bench, i, p, part.made);
+        part.station = body.end;
+        part.detail = body;
+    }
+    void operator()(const PalmerPart& p) { part.detail = sizePalmer(bench, i, p, part.made); }
+    void operator()(const CollarPart& p) {
+        HacklePlan h = sizeCollar(bench, i, p, part.made);
+        h.behindWing = std::any_of(bench.pattern.parts.begin() + static_cast<std::ptrdiff_t>(i), bench.pattern.parts.end(),
+                                   [](const Part& q) { return q.kind == PartKind::wing; });
+        if (!isPlaced() && !h.through) {
+            const Length ahead = part.station - h.roomShare * h.width;
+            if (part.station > bench.resolver.foremostBody())
+                bench.betweenFront = ahead;
+            else
+                bench.hackleFront = std::min(bench.hackleFront, ahead);
+        }
+        part.detail = h;
+    }
+    void operator()(const WingPart& p) {
+        part.detail = sizeWing(bench, i, p, part.made);
+        const Length front = bench.resolver.foremostBody(), b = bench.thread.width;
+        if (bench.bodyTied()) {
+            if (!bench.wingAt) bench.wingAt = part.station;
+            // A hackle after it is wound over the rest of its binding.
+            if (!isPlaced()) bench.hackleFront = std::min(bench.hackleFront, part.station - b);
+        } else if (part.station >= front)
+            bench.hackleFront = std::min(bench.hackleFront, front - kWingGapTurns * b);  // propped by two turns
+    }
+    void operator()(const LegsPart& p) {
+        const double count = p.count ? p.count->wholeMiddle() : kUsualLegs;
+        part.detail = PiecePlan{bench.resolver.lengthOf(i), count, {}};
+        constexpr Length kLeg = 0.20 * mm;
+        bindAtFront(count, part.made.kind == MaterialKind::leg ? kLeg : fibreDiameter(part.made));
+    }
+    void operator()(const CheekPart& p) {
+        const double count = p.count ? p.count->wholeMiddle() : 2.0;
+        const auto* piece = std::get_if<PieceTraits>(&part.made.traits);
+        part.detail = PiecePlan{bench.resolver.lengthOf(i), count, piece ? piece->length : std::nullopt};
+        constexpr Length kStalk = 0.30 * mm;
+        bindAtFront(count, kStalk);
+    }
+    void operator()(const BeadPart&) {
+        const Length d = bench.resolver.beadDiameter(i);
+        const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
+        constexpr double kHole = 0.36;
+        BeadPlan bead{d, d, traits && traits->hole ? *traits->hole : kHole * d, false, i == 0};
+        if (i == 0)
+            part.station = 0.0 * mm;
+        else
+            pushBack(bead);
+        part.detail = bead;
+    }
+    void operator()(const ThreadPart&) {
+        if (part.made.kind == MaterialKind::thread) bench.thread = laidThread(part.made);
+        part.detail = ThreadPlan{};
+    }
+    void operator()(const HeadPart& p) { part.detail = sizeHead(bench.plan, p); }
+
+  private:
+    // The dressing says where it stands.
+    [[nodiscard]] bool isPlaced() const { return bench.pattern.parts[i].station.has_value(); }
+
+    // On what is before it: the rest stands ahead.
+    void pushBack(BeadPlan& bead) {
+        for (std::size_t k = 0; k < i; ++k)
+            if (const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[k].detail); body && body->props == i) bead.ball = true;
+        if (isPlaced()) {
+            bench.hackleFront = std::min(bench.hackleFront, part.station);
+        } else {
+            bench.hackleFront = std::max(0.0 * mm, bench.hackleFront - bead.diameter);
+            part.station = bench.hackleFront;
+        }
+    }
+
+    // Butts bound down from the eye to the body's front, or to where it stands.
+    void bindAtFront(double count, Length diameter) const {
+        bench.bindBundle(static_cast<int>(i), bench.resolver.beadAtEye() + bench.thread.width,
+                         std::max(bench.resolver.foremostBody(), part.station), count, diameter);
+    }
+};
+
 class Planner {
   public:
     Planner(const Pattern& pattern, const Hook& hook, const Book& book, const Place& place, const Schools& schools)
@@ -162,6 +254,16 @@ class Planner {
             bench.plan.parts.push_back(std::move(part));
             return;
         }
+        findMaterial(bench, i, part);
+        placeAtFront(bench, i);
+        part.station = bench.resolver.tieIn(i);
+        std::visit(SizedOnBench{bench, i, part}, written.detail);
+        bench.plan.parts.push_back(std::move(part));
+    }
+
+    // What the part is made of; the usual stands in for what such a part can't be made of.
+    void findMaterial(Bench& bench, std::size_t i, PartPlan& part) const {
+        const Part& written = pattern_.parts[i];
         part.material = written.material;
         if (written.from) {
             const auto source = find(pattern_, *written.from);
@@ -179,94 +281,6 @@ class Planner {
                                                                  ", got a " + std::string(nameOf(part.made.kind)));
             part.made = usualMaterial(written.kind, pattern_, book_);
         }
-        placeAtFront(bench, i);
-        part.station = bench.resolver.tieIn(i);
-
-        struct Size {
-            Bench& bench;
-            std::size_t i;
-            PartPlan& part;
-            void operator()(const TagPart& p) { part.detail = sizeTag(bench, i, p, part.made); }
-            void operator()(const TailPart& p) { part.detail = sizeTail(bench, i, p, part.made); }
-            void operator()(const RibPart& p) { part.detail = tieInRib(bench, i, p, part.made); }
-            void operator()(const UnderbodyPart& p) { part.detail = sizeUnderbody(bench, i, p, part.made); }
-            void operator()(const BodyPart& p) {
-                BodyPlan body = sizeBody(bench, i, p, part.made);
-                part.station = body.end;
-                part.detail = body;
-            }
-            void operator()(const PalmerPart& p) { part.detail = sizePalmer(bench, i, p, part.made); }
-            void operator()(const CollarPart& p) {
-                HacklePlan h = sizeCollar(bench, i, p, part.made);
-                h.behindWing = std::any_of(bench.pattern.parts.begin() + static_cast<std::ptrdiff_t>(i), bench.pattern.parts.end(),
-                                           [](const Part& q) { return q.kind == PartKind::wing; });
-                if (!bench.pattern.parts[i].station && !h.through) {
-                    const Length ahead = part.station - h.roomShare * h.width;
-                    if (part.station > bench.resolver.foremostBody())
-                        bench.betweenFront = ahead;
-                    else
-                        bench.hackleFront = std::min(bench.hackleFront, ahead);
-                }
-                part.detail = h;
-            }
-            void operator()(const WingPart& p) {
-                const bool written = bench.pattern.parts[i].station.has_value();
-                WingPlan wing = sizeWing(bench, i, p, part.made);
-                const Length front = bench.resolver.foremostBody(), b = bench.thread.width;
-                if (bench.bodyTied()) {
-                    if (!bench.wingAt) bench.wingAt = part.station;
-                    if (!written)
-                        bench.hackleFront =
-                            std::min(bench.hackleFront, part.station - b);  // a hackle after it is wound over the rest of its binding
-                } else if (part.station >= front)
-                    bench.hackleFront = std::min(bench.hackleFront, front - kWingGapTurns * b);  // propped by two turns
-                part.detail = wing;
-            }
-            void operator()(const LegsPart& p) {
-                const double count = p.count ? p.count->wholeMiddle() : kUsualLegs;
-                part.detail = PiecePlan{bench.resolver.lengthOf(i), count, {}};
-                constexpr Length kLeg = 0.20 * mm;
-                bindAtFront(count, part.made.kind == MaterialKind::leg ? kLeg : fibreDiameter(part.made));
-            }
-            void operator()(const CheekPart& p) {
-                const double count = p.count ? p.count->wholeMiddle() : 2.0;
-                const auto* piece = std::get_if<PieceTraits>(&part.made.traits);
-                part.detail = PiecePlan{bench.resolver.lengthOf(i), count, piece ? piece->length : std::nullopt};
-                constexpr Length kStalk = 0.30 * mm;
-                bindAtFront(count, kStalk);
-            }
-            void operator()(const BeadPart&) {
-                const Length d = bench.resolver.beadDiameter(i);
-                const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
-                constexpr double kHole = 0.36;
-                BeadPlan bead{d, d, traits && traits->hole ? *traits->hole : kHole * d, false, i == 0};
-                if (i == 0) {
-                    part.station = 0.0 * mm;
-                } else {  // pushed back on what is before it: the rest stands ahead
-                    for (std::size_t k = 0; k < i; ++k)
-                        if (const auto* body = std::get_if<BodyPlan>(&bench.plan.parts[k].detail); body && body->props == i)
-                            bead.ball = true;
-                    if (!bench.pattern.parts[i].station) {
-                        bench.hackleFront = std::max(0.0 * mm, bench.hackleFront - d);
-                        part.station = bench.hackleFront;
-                    } else
-                        bench.hackleFront = std::min(bench.hackleFront, part.station);
-                }
-                part.detail = bead;
-            }
-            void operator()(const ThreadPart&) {
-                if (part.made.kind == MaterialKind::thread) bench.thread = laidThread(part.made);
-                part.detail = ThreadPlan{};
-            }
-            void operator()(const HeadPart& p) { part.detail = sizeHead(bench.plan, p); }
-            // Butts bound down from the eye to the body's front, or to where it stands.
-            void bindAtFront(double count, Length diameter) const {
-                bench.bindBundle(static_cast<int>(i), bench.resolver.beadAtEye() + bench.thread.width,
-                                 std::max(bench.resolver.foremostBody(), part.station), count, diameter);
-            }
-        };
-        std::visit(Size{bench, i, part}, written.detail);
-        bench.plan.parts.push_back(std::move(part));
     }
 
     // Stations of what is tied in ahead of the body, in tying order (plan.h says where they stand).

@@ -6,6 +6,7 @@
 #include <set>
 #include <tuple>
 
+#include "book/find.h"
 #include "book/flies.h"
 #include "book/kinds.h"
 #include "units/text.h"
@@ -563,9 +564,9 @@ Result<DressingId> takeDressing(Edit& edit, const Plan& before, const FlyChange&
 
 Result<Edit> takeProposal(const Book& book, const TeamId& team, const Proposal& proposal, TakeAs as, std::optional<Length> wave) {
     Edit edit{proposal.words(), book};
-    const auto spec = std::ranges::find(edit.after.teams, team, &TeamSpec::id);
-    if (spec == edit.after.teams.end()) return noSuch(Place("teams"), "team", team);
-    const auto index = static_cast<std::size_t>(spec - edit.after.teams.begin());
+    const auto found = findIn(book.teams, "teams", "team", team);
+    if (!found) return tl::unexpected(found.error());
+    const std::size_t index = found->index;
     FliesByPosition flies = proposal.flies;
     for (const Position position : kPositions) {
         const FlyChange& change = proposal.made[position];

@@ -13,10 +13,9 @@ namespace machair {
 
 namespace {
 
-constexpr Density kSteelWire = 7.85 * mgPerMm3;
 constexpr Density kFibre = 1.30 * mgPerMm3;
 constexpr Density kSoakedBody = 1.03 * mgPerMm3;
-constexpr double kBeadHole = 0.40;  // of the diameter
+constexpr double kBeadHole = 0.40;  // of the diameter, of its mass (models.md 8); what passes through it is reckoned with 0.36 (7)
 constexpr Length kLeastCollarWidth = 1.0 * mm;
 constexpr double kWingFlat = 1.1;
 constexpr double kWingShare = 0.5;   // of length times depth
@@ -46,60 +45,64 @@ WetFly::WetFly(const Plan& plan, double celsius) : mu_(viscosity(celsius)) {
     wire_ = hook.wire();
     gape_ = hook.gape();
     wireLength_ = hook.wireLength();
-    addMatter(kSteelWire, rod(wireLength_, wire_));
+    addMatter(kSteel, rod(wireLength_, wire_));
 
-    Volume soaked;
-    Area bodySide;
-    for (const PartPlan& part : plan.parts) {
-        const std::string title(nameOf(part.kind));
-        const auto addHackle = [&](const HacklePlan& h, double count, Length width) {
-            const Angle angle = h.stand == FibreStand::upright ? kUpright : h.feather.fibreAngle();
-            hackles_.push_back({title, h.fibre, h.feather.fibre, count, angle, width});
-            addMatter(kFibre, count * rod(h.fibre, h.feather.fibre));
-        };
-        const auto addWire = [&](Length length, Length thick) {
-            if (part.made.kind == MaterialKind::wire) addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(length, thick));
-        };
-        std::visit(Overloaded{
-                       [&](const BodyPlan& body) {
-                           const auto side = [&](double s) { return plan.bodyDiameter(body, s * mm) / mm; };
-                           const auto core = [&](double s) { return kPi / 4.0 * std::max(0.0, side(s) * side(s) - wire_ * wire_ / mm2); };
-                           using Rule = boost::math::quadrature::gauss_kronrod<double, 15>;
-                           soaked += Rule::integrate(core, body.front / mm, body.end / mm, 6, 1e-9) * mm3;
-                           bodySide += Rule::integrate(side, body.front / mm, body.end / mm, 6, 1e-9) * mm2;
-                           bodyLength_ += body.end - body.front;
-                           if (body.method == BodyMethod::wire && body.length) addWire(*body.length, windingThickness(part.made));
-                       },
-                       [&](const PalmerPlan& palmer) { addHackle(palmer.hackle, palmer.hackle.fibres, palmer.hackle.width); },
-                       [&](const HacklePlan& h) { addHackle(h, h.fibres, std::max(h.width, kLeastCollarWidth)); },
-                       [&](const TailPlan& tail) { addTail(tail); },
-                       [&](const WingPlan& wing) {
-                           const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
-                           addMatter(kFibre, (pair ? 2.0 : 1.0) * wing.barbs * rod(wing.length, wing.barb));
-                           if (wing.style == WingStyle::cloak)
-                               cloak_ = std::max(cloak_, wing.length * wing.depth);
-                           else
-                               wing_ += wing.length * wing.depth;
-                       },
-                       [&](const RibPlan& rib) { addWire(rib.wound, rib.thickness); },
-                       [&](const UnderbodyPlan& under) {
-                           if (under.length) addWire(*under.length, windingThickness(part.made));
-                       },
-                       [&](const BeadPlan& bead) {
-                           const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
-                           const Length hole = traits && traits->hole ? *traits->hole : kBeadHole * bead.diameter;
-                           const Volume ball = kPi / 6.0 * (bead.diameter * bead.diameter * bead.diameter) - rod(bead.diameter, hole);
-                           addMatter(metalDensity(metalOr(part.made, Metal::brass)), ball);
-                           bead_ = std::max(bead_, bead.diameter);
-                       },
-                       [](const OneOf<Impossible, TagPlan, PiecePlan, ThreadPlan, HeadPlan> auto&) {},
-                   },
-                   part.detail);
-    }
-    addMatter(kSoakedBody, soaked);
-    bodyDiameter_ = bodyLength_ > 0.0 * mm ? bodySide / bodyLength_ : 0.0 * mm;
+    Bodies bodies;
+    for (const PartPlan& part : plan.parts)
+        addPart(plan, part, bodies);
+    addMatter(kSoakedBody, bodies.soaked);
+    bodyDiameter_ = bodyLength_ > 0.0 * mm ? bodies.side / bodyLength_ : 0.0 * mm;
     wing_ += cloak_;
     holdInFilm(plan);
+}
+
+void WetFly::addPart(const Plan& plan, const PartPlan& part, Bodies& bodies) {
+    const auto addWire = [&](Length length, Length thick) {
+        if (part.made.kind == MaterialKind::wire) addMatter(metalDensity(metalOr(part.made, Metal::copper)), rod(length, thick));
+    };
+    std::visit(Overloaded{
+                   [&](const BodyPlan& body) {
+                       const auto side = [&](double s) { return plan.bodyDiameter(body, s * mm) / mm; };
+                       const auto core = [&](double s) { return kPi / 4.0 * std::max(0.0, side(s) * side(s) - wire_ * wire_ / mm2); };
+                       using Rule = boost::math::quadrature::gauss_kronrod<double, 15>;
+                       bodies.soaked += Rule::integrate(core, body.front / mm, body.end / mm, 6, 1e-9) * mm3;
+                       bodies.side += Rule::integrate(side, body.front / mm, body.end / mm, 6, 1e-9) * mm2;
+                       bodyLength_ += body.end - body.front;
+                       if (body.method == BodyMethod::wire && body.length) addWire(*body.length, windingThickness(part.made));
+                   },
+                   [&](const PalmerPlan& palmer) { addHackle(part.kind, palmer.hackle, palmer.hackle.width); },
+                   [&](const HacklePlan& h) { addHackle(part.kind, h, std::max(h.width, kLeastCollarWidth)); },
+                   [&](const TailPlan& tail) { addTail(tail); },
+                   [&](const WingPlan& wing) { addWing(wing); },
+                   [&](const RibPlan& rib) { addWire(rib.wound, rib.thickness); },
+                   [&](const UnderbodyPlan& under) {
+                       if (under.length) addWire(*under.length, windingThickness(part.made));
+                   },
+                   [&](const BeadPlan& bead) {
+                       const auto* traits = std::get_if<BeadTraits>(&part.made.traits);
+                       const Length hole = traits && traits->hole ? *traits->hole : kBeadHole * bead.diameter;
+                       const Volume ball = kPi / 6.0 * (bead.diameter * bead.diameter * bead.diameter) - rod(bead.diameter, hole);
+                       addMatter(metalDensity(metalOr(part.made, Metal::brass)), ball);
+                       bead_ = std::max(bead_, bead.diameter);
+                   },
+                   [](const OneOf<Impossible, TagPlan, PiecePlan, ThreadPlan, HeadPlan> auto&) {},
+               },
+               part.detail);
+}
+
+void WetFly::addHackle(PartKind kind, const HacklePlan& hackle, Length width) {
+    const Angle angle = hackle.stand == FibreStand::upright ? kUpright : hackle.feather.fibreAngle();
+    hackles_.push_back({std::string(nameOf(kind)), hackle.fibre, hackle.feather.fibre, hackle.fibres, angle, width});
+    addMatter(kFibre, hackle.fibres * rod(hackle.fibre, hackle.feather.fibre));
+}
+
+void WetFly::addWing(const WingPlan& wing) {
+    const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
+    addMatter(kFibre, (pair ? 2.0 : 1.0) * wing.barbs * rod(wing.length, wing.barb));
+    if (wing.style == WingStyle::cloak)
+        cloak_ = std::max(cloak_, wing.length * wing.depth);
+    else
+        wing_ += wing.length * wing.depth;
 }
 
 void WetFly::addTail(const TailPlan& tail) {

@@ -41,8 +41,18 @@ class WetFly {
         Angle angle;
         Length width;
     };
+    // What all the bodies of a fly come to.
+    struct Bodies {
+        Volume soaked;
+        Area side;
+    };
     [[nodiscard]] Force hackleDrag(const Hackle& h, Speed speed, bool sinking) const;
     void addMatter(Density density, Volume volume);
+    void addPart(const Plan& plan, const PartPlan& part, Bodies& bodies);
+    void addHackle(PartKind kind, const HacklePlan& hackle, Length width);
+    void addWing(const WingPlan& wing);
+    void addTail(const TailPlan& tail);
+    void holdInFilm(const Plan& plan);
 
     Viscosity mu_;
     Mass mass_;
@@ -55,9 +65,6 @@ class WetFly {
     Length wire_;
     Length gape_;
     Length wireLength_;
-    void addTail(const TailPlan& tail);
-    void holdInFilm(const Plan& plan);
-
     Area wing_;   // flat
     Area cloak_;  // the largest of several, which lie on each other
     struct Tail {

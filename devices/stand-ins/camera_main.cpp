@@ -29,6 +29,45 @@ Book tiedByHand(const Book& book, const std::string& pattern, double off) {
     return tied;
 }
 
+int complain(const Faults& faults) {
+    for (const Fault& fault : faults)
+        std::cerr << fault.line() << "\n";
+    return 1;
+}
+
+// What it photographs, and how it calls the pictures.
+struct Camera {
+    Plan plan;
+    QString dressing;
+    QDir folder;
+    std::uint64_t shot;
+
+    // The file of the next picture; empty where it couldn't be written, which is said.
+    QString take() {
+        const QString file = folder.absoluteFilePath(QStringLiteral("%1-%2.jpg").arg(dressing).arg(shot));
+        constexpr int kQuality = 88;
+        if (!drawing::photographOf(plan, drawing::someSetting(shot++)).image.save(file, "JPG", kQuality)) {
+            std::cerr << file.toStdString() << ": can't be written\n";
+            return {};
+        }
+        std::cout << file.toStdString() << std::endl;
+        return file;
+    }
+};
+
+// A picture for each Enter, told to whoever listens.
+int photographOnEnter(Camera& camera, const QString& socket) {
+    LineServer server(socket);
+    if (!server.listening()) return 1;
+    QSocketNotifier typed(fileno(stdin), QSocketNotifier::Read);
+    QObject::connect(&typed, &QSocketNotifier::activated, &typed, [&] {
+        std::string line;
+        if (!std::getline(std::cin, line)) return QCoreApplication::quit();
+        if (const QString file = camera.take(); !file.isEmpty()) server.send(file.toUtf8() + "\n");
+    });
+    return QCoreApplication::exec();
+}
+
 }  // namespace
 
 int main(int argc, char** argv) {
@@ -52,46 +91,14 @@ int main(int argc, char** argv) {
     parser.process(application);
     if (parser.positionalArguments().size() != 1) parser.showHelp(2);
     const auto opened = store::readBook(parser.positionalArguments().front().toStdString());
-    if (!opened) {
-        for (const Fault& fault : opened.error())
-            std::cerr << fault.line() << "\n";
-        return 1;
-    }
+    if (!opened) return complain(opened.error());
     const std::string id = parser.value(pattern).toStdString();
-    if (!opened->book.findPattern(DressingId(id))) {
-        std::cerr << "patterns: expected the id of a dressing, got \"" << id << "\"\n";
-        return 1;
-    }
+    if (!opened->book.findPattern(DressingId(id))) return complain(noSuch(Place("patterns"), "dressing", id).value());
     const auto plan = planPattern(tiedByHand(opened->book, id, parser.value(off).toDouble()), DressingId(id));
-    if (!plan) {
-        for (const Fault& fault : plan.error())
-            std::cerr << fault.line() << "\n";
-        return 1;
-    }
-    std::uint64_t shot = parser.value(seed).toULongLong();
-    const auto take = [&] {
-        const QString file =
-            QDir(parser.value(out)).absoluteFilePath(QStringLiteral("%1-%2.jpg").arg(QString::fromStdString(id)).arg(shot));
-        constexpr int kQuality = 88;
-        if (!drawing::photographOf(*plan, drawing::someSetting(shot++)).image.save(file, "JPG", kQuality)) {
-            std::cerr << file.toStdString() << ": can't be written\n";
-            return QString();
-        }
-        std::cout << file.toStdString() << std::endl;
-        return file;
-    };
-    if (parser.isSet(count)) {
-        for (int i = 0; i < parser.value(count).toInt(); ++i)
-            if (take().isEmpty()) return 1;
-        return 0;
-    }
-    LineServer server(parser.value(socket));
-    if (!server.listening()) return 1;
-    QSocketNotifier typed(fileno(stdin), QSocketNotifier::Read);
-    QObject::connect(&typed, &QSocketNotifier::activated, &typed, [&] {
-        std::string line;
-        if (!std::getline(std::cin, line)) return QCoreApplication::quit();
-        if (const QString file = take(); !file.isEmpty()) server.send(file.toUtf8() + "\n");
-    });
-    return QCoreApplication::exec();
+    if (!plan) return complain(plan.error());
+    Camera camera{*plan, QString::fromStdString(id), QDir(parser.value(out)), parser.value(seed).toULongLong()};
+    if (!parser.isSet(count)) return photographOnEnter(camera, parser.value(socket));
+    for (int i = 0; i < parser.value(count).toInt(); ++i)
+        if (camera.take().isEmpty()) return 1;
+    return 0;
 }
