@@ -36,7 +36,7 @@ struct CardVerb : OnBook {
     std::string dressing, rules, out;
 
     void arguments(CLI::App& verb) {
-        CLI::Option* ofDressing = verb.add_option("--pattern", dressing, "its id");
+        CLI::Option* ofDressing = dressingOption(verb, dressing);
         CLI::Option* ofRules =
             verb.add_option("--rules", rules, "a rule card's id: a gauge of the longest fly that it allows")->excludes(ofDressing);
         oneOf(verb, ofDressing, ofRules);

@@ -19,7 +19,7 @@ struct CheckVerb : OnBook {
     double reading = 0.0;  // mm
 
     void arguments(CLI::App& verb) {
-        verb.add_option("--pattern", dressing, "its id")->required();
+        dressingOption(verb, dressing)->required();
         verb.add_option("--part", wanted, "its place in parts, from 0")->required();
         verb.add_option("--figure", figure, "length_mm, fibre_mm, …")->required();
         verb.add_option("--mm", reading, "as measured")->required()->check(between(0.0, 1000.0));

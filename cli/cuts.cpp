@@ -59,7 +59,7 @@ struct CutsVerb : OnBook {
     bool halves = false;
 
     void arguments(CLI::App& verb) {
-        CLI::Option* ofDressing = verb.add_option("--pattern", dressing, "a dressing's id");
+        CLI::Option* ofDressing = dressingOption(verb, dressing);
         verb.add_option("--count", flies, "how many flies")->check(CLI::Range(1, kMostFlies))->needs(ofDressing);
         CLI::Option* ofList = verb.add_option("--list", list, "a cut list's id")->excludes(ofDressing);
         verb.add_flag("--halves", halves, "cut what can't come out whole as two, to be married");

@@ -14,7 +14,7 @@ struct OrderVerb : OnBook {
 
     std::string dressing;
 
-    void arguments(CLI::App& verb) { verb.add_option("--pattern", dressing, "its id")->required(); }
+    void arguments(CLI::App& verb) { dressingOption(verb, dressing)->required(); }
     [[nodiscard]] int run() const {
         return withBook(*this, [&](const Book& book) {
             const auto plan = planWhatCan(book, DressingId(dressing));

@@ -15,7 +15,7 @@ struct PlanVerb : OnBook {
     std::optional<int> size;  // of hook; the dressing's own where none is asked
 
     void arguments(CLI::App& verb) {
-        verb.add_option("--pattern", dressing, "its id")->required();
+        dressingOption(verb, dressing)->required();
         verb.add_option("--size", size, "on this size of its hook instead")->check(CLI::Range(2, 20));
     }
     [[nodiscard]] int run() const {

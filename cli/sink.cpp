@@ -15,7 +15,7 @@ struct SinkVerb : OnBook {
     double celsius = kUsualCelsius;
 
     void arguments(CLI::App& verb) {
-        verb.add_option("--pattern", dressing, "its id")->required();
+        dressingOption(verb, dressing)->required();
         celsiusOption(verb, celsius);
     }
     [[nodiscard]] int run() const {

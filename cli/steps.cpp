@@ -61,7 +61,7 @@ struct StepsVerb : OnBook {
     bool left = false;
 
     void arguments(CLI::App& verb) {
-        verb.add_option("--pattern", dressing, "its id")->required();
+        dressingOption(verb, dressing)->required();
         verb.add_option("--hook", onHook, "on this hook instead of its own");
         verb.add_flag("--left", left, "for a left-handed tier");
     }

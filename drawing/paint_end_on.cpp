@@ -100,9 +100,7 @@ void paintWingsEndOn(Canvas& canvas, const Scene& scene) {
             paintBunch(canvas, wing.bunch);
             continue;
         }
-        const auto at = [&](double t, double v) {
-            return wing.root + (t * wing.length) * wing.along + wing.riseAt(t, v) * wing.up + wing.asideAt(t, v);
-        };
+        const auto at = [&](double t, double v) { return wing.placeAt(t, v); };
         QPolygonF half;
         half << canvas.at(at(0.0, 0.0)) << canvas.at(at(0.5 * kWidest, 0.0)) << canvas.at(at(kWidest, 0.0)) << canvas.at(at(kWidest, 1.0))
              << canvas.at(at(0.5 * kWidest, 1.0)) << canvas.at(at(0.0, 1.0));

@@ -12,20 +12,17 @@ namespace {
 // A folded slip in its own axes: t along it from the tie-in, v across it from the lower edge to the fold.
 class Leaf {
   public:
-    Leaf(const WingScene& wing, double lengthShare, double offset) : wing_(wing), length_(wing.length * lengthShare), offset_(offset) {}
+    Leaf(const WingScene& wing, double share, double offset) : wing_(wing), share_(share), offset_(offset) {}
 
-    [[nodiscard]] double length() const { return length_; }
+    [[nodiscard]] double length() const { return wing_.length * share_; }
     [[nodiscard]] double depth(double t) const { return wing_.depthAt(t); }
-    [[nodiscard]] Vec3 at(double t, double v) const {
-        const double y = wing_.riseAt(t, v) + offset_ * wing_.depth * smoothstep(0.0, 0.3, t);
-        return wing_.root + (t * length_) * wing_.along + y * wing_.up + wing_.asideAt(t, v);
-    }
+    [[nodiscard]] Vec3 at(double t, double v) const { return wing_.placeAt(t, v, share_, offset_ * wing_.depth * smoothstep(0.0, 0.3, t)); }
     // How far a barb at v reaches, as a share of the length: the tip slants.
     [[nodiscard]] static double reach(double v) { return 1.0 - 0.16 * std::pow(1.0 - v, 1.3) - 0.07 * smoothstep(0.7, 1.0, v); }
 
   private:
     const WingScene& wing_;
-    double length_;
+    double share_;
     double offset_;
 };
 
@@ -203,14 +200,15 @@ class RolledWing {
 // A slip of quill, its barbs married edge to edge: one smooth sheet with fine lines on it.
 class SlipWing {
   public:
-    SlipWing(Canvas& canvas, const WingScene& wing) : canvas_(canvas), wing_(wing), random_(wing.seed ^ 0x511full) {}
+    // `turnedUp` (radians) off the other one of its pair.
+    SlipWing(Canvas& canvas, const WingScene& wing, double turnedUp = 0.0) : canvas_(canvas), wing_(wing), random_(wing.seed ^ 0x511full) {
+        const double c = std::cos(turnedUp), s = std::sin(turnedUp);
+        wing_.along = c * wing.along + s * wing.up;
+        wing_.up = c * wing.up - s * wing.along;
+    }
 
-    void paint(double tone, double turnedUp) {
+    void paint(double tone) {
         tone_ = tone;
-        const double c = std::cos(turnedUp);
-        const double s = std::sin(turnedUp);
-        along_ = c * wing_.along + s * wing_.up;
-        up_ = c * wing_.up - s * wing_.along;
         sheet();
         ribbons();
         barbs();
@@ -222,9 +220,7 @@ class SlipWing {
         constexpr double kLongest = 0.9525;  // of the slant below, near v 0.78
         return (1.0 - 0.26 * std::pow(1.0 - v, 1.2) - 0.05 * smoothstep(0.75, 1.0, v)) / kLongest;
     }
-    [[nodiscard]] Vec3 at(double t, double v) const {
-        return wing_.root + (t * wing_.length) * along_ + wing_.riseAt(t, v) * up_ + wing_.asideAt(t, v);
-    }
+    [[nodiscard]] Vec3 at(double t, double v) const { return wing_.placeAt(t, v); }
     [[nodiscard]] QPolygonF band(double low, double high) const {
         QPolygonF outline;
         constexpr int kSteps = 26;
@@ -292,18 +288,16 @@ class SlipWing {
     }
 
     Canvas& canvas_;
-    const WingScene& wing_;
+    WingScene wing_;  // turned
     Random random_;
     double tone_ = 0.0;
-    Vec3 along_;
-    Vec3 up_;
 };
 
 }  // namespace
 
 void paintFarSlips(Canvas& canvas, const Scene& scene) {
     for (const WingScene& wing : scene.wings)
-        if (wing.build == WingBuild::slips && wing.pair) SlipWing(canvas, wing).paint(-0.10, wing.parted * kPi / 180.0);
+        if (wing.build == WingBuild::slips && wing.pair) SlipWing(canvas, wing, wing.parted * kPi / 180.0).paint(-0.10);
 }
 
 namespace {
@@ -311,7 +305,7 @@ namespace {
 void paintWing(Canvas& canvas, const WingScene& wing) {
     switch (wing.build) {
         case WingBuild::rolled: return RolledWing(canvas, wing).paint();
-        case WingBuild::slips: return SlipWing(canvas, wing).paint(0.0, 0.0);
+        case WingBuild::slips: return SlipWing(canvas, wing).paint(0.0);
         case WingBuild::bunch: return paintBunch(canvas, wing.bunch);
     }
 }

@@ -399,7 +399,7 @@ std::optional<Question> WaterSection::questionAt(std::optional<QPoint> at) const
         double off = place == document_.position() ? 0.0 : 1.0;
         if (at) {
             const double now = at->y() >= box.top()
-                                   ? box.top() + box.height() * (*sample->depth[place] / metre) / deepest_
+                                   ? onChart(time_, *sample->depth[place] / metre).y()
                                    : toScreen(QRectF(0.0, 0.0, width(), waterHeight()), {0.0 * metre, -1.0 * *sample->depth[place]}).y();
             off = std::abs(now - at->y());
         }

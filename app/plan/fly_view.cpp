@@ -106,6 +106,7 @@ void FlyView::fitAgain() {
 
 void FlyView::turn() {
     turned_ = !turned_;
+    scene_.reset();  // the other side doesn't grow out of this one
     rebuild();
     fitAgain();
 }
@@ -241,7 +242,8 @@ void FlyView::paintScenes(QPainter& painter) {
     }
     const double left = grows_->left();
     std::optional<Scene> onItsWay;
-    if (left > 0.0 && was_) onItsWay = between(*was_, *scene_, left);
+    if (left <= 0.0) was_.reset();
+    if (was_) onItsWay = between(*was_, *scene_, left);
     layersPainted_ = picture_.update(onItsWay ? *onItsWay : *scene_, painted(), size(), devicePixelRatioF());
     picture_.compose(painter);
     painter.restore();

@@ -403,8 +403,8 @@ std::optional<Question> SeaView::questionAt(std::optional<QPoint> at) const {
     return AnsweredThere{[this, asked]() -> std::optional<Derivation> {
         const WaterSpec* now = document_.water();
         if (!now || !now->wind || !now->fetch) return std::nullopt;
-        const Wind wind{*now->wind, *now->fetch, now->drogue.value_or(false)};
-        const BoatLearned own = now->ownDrift.value_or(false) ? learnedDrift(document_.book()) : BoatLearned{};
+        const Wind wind = windOf(*now);
+        const BoatLearned own = boatOf(document_.book(), *now);
         return ask(wind, own.drift, wind.drogue ? own.drogueDays : own.days, asked);
     }};
 }

@@ -39,9 +39,10 @@ BoatLearned learnedDrift(const Book& book) {
     return learned;
 }
 
-Sea seaOf(const Book& book, const WaterSpec& water) {
-    const Wind wind{water.wind.value_or(Speed{}), water.fetch.value_or(Length{}), water.drogue.value_or(false)};
-    return seaUnder(wind, water.ownDrift.value_or(false) ? learnedDrift(book).drift : BoatDrift{});
-}
+Wind windOf(const WaterSpec& water) { return {water.wind.value_or(Speed{}), water.fetch.value_or(Length{}), water.drogue.value_or(false)}; }
+
+BoatLearned boatOf(const Book& book, const WaterSpec& water) { return water.ownDrift.value_or(false) ? learnedDrift(book) : BoatLearned{}; }
+
+Sea seaOf(const Book& book, const WaterSpec& water) { return seaUnder(windOf(water), boatOf(book, water).drift); }
 
 }  // namespace machair

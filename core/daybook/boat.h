@@ -21,6 +21,11 @@ struct BoatLearned {
 // shares, with the rule of thumb worth three days beside them.
 [[nodiscard]] BoatLearned learnedDrift(const Book& book);
 
+// The wind of a water's day: none where it isn't said.
+[[nodiscard]] Wind windOf(const WaterSpec& water);
+// What the boat was seen to do, where the water asks for its own; nothing learned otherwise.
+[[nodiscard]] BoatLearned boatOf(const Book& book, const WaterSpec& water);
+
 // The sea of a water's day, its boat as its owner's days have it where the water says so. A calm without a wind or fetch.
 [[nodiscard]] Sea seaOf(const Book& book, const WaterSpec& water);
 

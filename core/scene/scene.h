@@ -184,6 +184,10 @@ struct WingScene {
     [[nodiscard]] bool facesViewer() const { return along.z > 0.7; }
     // How far a place stands out sideways.
     [[nodiscard]] Vec3 asideAt(double t, double v) const { return ((1.0 - v) * depthAt(t) * roof) * cross(along, up); }
+    // That place in the scene, on a sheet that reaches `share` of the length and lies `lift` (mm) over where it would.
+    [[nodiscard]] Vec3 placeAt(double t, double v, double share = 1.0, double lift = 0.0) const {
+        return root + (t * length * share) * along + (riseAt(t, v) + lift) * up + asideAt(t, v);
+    }
     static constexpr double kPinched = 0.13;  // of its depth, at the tie-in
 };
 
