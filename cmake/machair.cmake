@@ -23,6 +23,16 @@ endif()
 # The standard library's own assertions stay on where we work and check: an index past the end stops there.
 target_compile_definitions(machair_strict INTERFACE $<$<NOT:$<CONFIG:Release>>:_GLIBCXX_ASSERTIONS>)
 
+# What is undefined in numbers (overflows, an index outside an array, a double that no integer holds, an enumerator that isn't
+# one) ends a check at once, in everything that reckons, reads or writes: a fifth more time to compile, and no library to link.
+# It ends it without a word; the preset "asan" says where, and looks at memory as well.
+set(MACHAIR_TRAPS "")
+if(NOT MACHAIR_SANITIZE AND NOT MACHAIR_FUZZ AND CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
+  set(MACHAIR_TRAPS
+    $<$<NOT:$<CONFIG:Release>>:-fsanitize=signed-integer-overflow,bounds,float-cast-overflow,bool,enum,shift,return,integer-divide-by-zero>
+    $<$<NOT:$<CONFIG:Release>>:-fsanitize-undefined-trap-on-error>)
+endif()
+
 # machair_together(TARGET SIZE): so many of its sources are compiled as one. Most of a source's time goes into the headers and
 # the variants that each instantiates anew, and the checks have 15 minutes on two cores. What it includes is then not proven
 # to be enough: the preset "apart" does that.
@@ -45,5 +55,6 @@ function(machair_module name)
   add_library(${name} STATIC ${ARG_SOURCES})
   target_include_directories(${name} PUBLIC ${PROJECT_SOURCE_DIR}/core ${PROJECT_SOURCE_DIR})
   target_link_libraries(${name} PUBLIC ${ARG_DEPENDS} PRIVATE machair_strict)
+  target_compile_options(${name} PRIVATE ${MACHAIR_TRAPS})
   machair_together(${name} 6)
 endfunction()

@@ -562,6 +562,56 @@ void paintMaterial(QPainter& painter, const Material& material, const QRectF& fr
     }
 }
 
+std::optional<QLineF> measureOn(const Material& material, std::string_view key, const QRectF& frame) {
+    using M = MaterialKind;
+    const auto between = [&](double x, double y, double toX, double toY) {
+        const auto at = [&](double u, double v) { return QPointF(frame.left() + u * frame.width(), frame.top() + v * frame.height()); };
+        return QLineF(at(x, y), at(toX, toY));
+    };
+    switch (material.kind) {
+        case M::hackle: {
+            const auto bird = std::get<HackleTraits>(material.traits).bird;
+            const bool narrow = bird == Bird::cockSaddle || bird == Bird::cockCape;
+            if (key == "stem_mm") return between(0.12, 0.44, 0.12, 0.56);
+            if (key == "fibre_longest_mm") return between(0.34, 0.5, 0.40, narrow ? 0.32 : 0.08);
+            if (key == "fibre_shortest_mm") return between(0.88, 0.5, 0.93, narrow ? 0.45 : 0.36);
+            if (key == "usable_stem_mm") return between(0.14, 0.96, 0.90, 0.96);
+            return std::nullopt;
+        }
+        case M::flank:
+        case M::quill: return key == "vane_mm" ? std::optional(between(0.12, 0.97, 0.98, 0.97)) : std::nullopt;
+        case M::tippet:
+            if (key == "bar_mm") return between(0.595, 0.5, 0.69, 0.5);
+            return key == "bar_spacing_mm" ? std::optional(between(0.64, 0.92, 0.91, 0.92)) : std::nullopt;
+        case M::tinsel:
+        case M::ribbon:
+        case M::floss: return key == "width_mm" ? std::optional(between(0.01, 0.36, 0.01, 0.64)) : std::nullopt;
+        case M::hair:
+        case M::fibres: return key == "length_mm" || key == "natural_mm" ? std::optional(between(0.06, 0.94, 0.95, 0.94)) : std::nullopt;
+        case M::leg:
+        case M::tip: return key == "length_mm" ? std::optional(between(0.06, 0.94, 0.95, 0.94)) : std::nullopt;
+        case M::cheek:
+            if (key == "length_mm") return between(0.20, 0.96, 0.80, 0.96);
+            return key == "width_mm" ? std::optional(between(0.5, 0.14, 0.5, 0.86)) : std::nullopt;
+        case M::plume: return key == "fibre_length_mm" ? std::optional(between(0.40, 0.5, 0.58, 0.10)) : std::nullopt;
+        case M::bead: {
+            const double r = 0.34 * std::min(frame.width(), frame.height()) / frame.height();
+            const double wide = frame.height() / frame.width();
+            if (key == "diameter_mm") return between(0.5 - r * wide - 0.04, 0.5 - r, 0.5 - r * wide - 0.04, 0.5 + r);
+            return key == "hole_mm" ? std::optional(between(0.5 + 0.78 * r * wide, 0.5 - 0.3 * r, 0.5 + 0.78 * r * wide, 0.5 + 0.3 * r))
+                                    : std::nullopt;
+        }
+        case M::thread:
+        case M::wire:
+        case M::oval:
+        case M::dubbing:
+        case M::herl:
+        case M::chenille:
+        case M::tube: return std::nullopt;
+    }
+    throw BrokenContract("unknown kind of material");
+}
+
 std::optional<Scene> bareHook(const HookSpec& spec) {
     const auto hook = makeHook(spec);
     if (!hook) return std::nullopt;

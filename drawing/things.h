@@ -6,6 +6,7 @@
 #pragma once
 
 #include <QImage>
+#include <QLineF>
 #include <QRectF>
 #include <QSize>
 
@@ -16,6 +17,8 @@ namespace machair::drawing {
 
 // One material, filling `frame` as far as its shape lets it.
 void paintMaterial(QPainter& painter, const Material& material, const QRectF& frame, Bench bench);
+// Between which two points one of its measures ("fibre_longest_mm") stands on that picture; nothing where it doesn't show.
+[[nodiscard]] std::optional<QLineF> measureOn(const Material& material, std::string_view key, const QRectF& frame);
 // The hook with nothing on it; nothing where it contradicts itself.
 [[nodiscard]] std::optional<Scene> bareHook(const HookSpec& hook);
 void paintBareHook(QPainter& painter, const HookSpec& hook, const QRectF& frame, Bench bench, double pxPerMm);

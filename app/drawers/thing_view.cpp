@@ -116,11 +116,18 @@ void ThingView::paintMaterial(QPainter& painter, const Material& material) {
     for (const Field& field : fieldsOf(material)) {
         if (field.kind != FieldKind::number || !field.key.ends_with("_mm")) continue;
         const bool measured = std::ranges::find(material.measured, field.key) != material.measured.end();
+        const QString number =
+            field.text.empty() ? tr("usual") : tr("%1 %2%3").arg(shownText(field), lengthUnitName(), measured ? tr(" ✓") : tr(" nominal"));
         QString label = qt(field.label);
         label.remove(QStringLiteral(", mm"));
-        const QString text = field.text.empty()
-                                 ? tr("%1 usual").arg(label)
-                                 : tr("%1 %2 %3%4").arg(label, shownText(field), lengthUnitName(), measured ? tr(" ✓") : QString());
+        const QString text = label + QLatin1Char(' ') + number;
+        if (const auto line = drawing::measureOn(material, field.key, left)) {
+            paintDimension(painter, *line, measured, field.text.empty());
+            if (!field.text.empty()) {
+                painter.setPen(c.ink);
+                write(painter, line->center() + QPointF(6.0, -10.0), number, field.key);
+            }
+        }
         const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text) + 22.0;
         if (x + wide > width() - 8.0) {
             x = 14.0;
@@ -131,6 +138,17 @@ void ThingView::paintMaterial(QPainter& painter, const Material& material) {
         write(painter, QPointF(x, y), text, field.key);
         x += wide;
     }
+}
+
+// A measure where it stands: whole where it was measured, of its kind's accent where it is nominal, dashed where it is as usual.
+void ThingView::paintDimension(QPainter& painter, const QLineF& line, bool measured, bool usual) const {
+    const Colours& c = theme_.colours();
+    painter.setPen(QPen(measured ? c.slate : usual ? c.inkSoft : c.accent, 1.4, usual ? Qt::DashLine : Qt::SolidLine));
+    painter.setBrush(Qt::NoBrush);
+    painter.drawLine(line);
+    painter.setPen(QPen(measured ? c.slate : usual ? c.inkSoft : c.accent, 1.4));
+    for (const QPointF& end : {line.p1(), line.p2()})
+        painter.drawEllipse(end, 2.0, 2.0);
 }
 
 // Its furs by weight, and what they come to.

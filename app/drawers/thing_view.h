@@ -20,7 +20,7 @@ class ThingView : public QWidget, public Spoken {
   public:
     ThingView(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void show(const RecordId& record);  // nothing where its id is empty
-    [[nodiscard]] QSize sizeHint() const override { return {380, 190}; }
+    [[nodiscard]] QSize sizeHint() const override { return {380, 230}; }
 
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
     void choosePart(std::size_t part) override;
@@ -38,6 +38,7 @@ class ThingView : public QWidget, public Spoken {
     void take();
     void paintHook(QPainter& painter);
     void paintMaterial(QPainter& painter, const Material& material);
+    void paintDimension(QPainter& painter, const QLineF& line, bool measured, bool usual) const;
     void paintBlend(QPainter& painter, const Blended& blend) const;
     void write(QPainter& painter, QPointF at, const QString& text, const std::string& key);
 

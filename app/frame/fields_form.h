@@ -1,4 +1,5 @@
-// A record's fields, edited in place: every key of it, with the limits its file has. Faults stand under the form.
+// A record's fields, edited in place: every key of it, with the limits its file has, the unsaid ones folded into words. Faults stand
+// under the form.
 #pragma once
 
 #include <QWidget>
@@ -11,13 +12,11 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QFormLayout;
-
 namespace machair::app {
 
 class Label;
 
-class FieldEditor;
+class SaidForm;
 
 class FieldsForm : public QWidget {
     Q_OBJECT
@@ -26,6 +25,7 @@ class FieldsForm : public QWidget {
     FieldsForm(Document& document, const Theme& theme, const char* name, std::vector<std::string> keys,
                std::function<Faults(const std::string& key, const std::string& text)> write, QWidget* parent = nullptr);
     void show(const std::vector<Field>& fields);
+    void writeOnPaper() { onPaper_ = true; }  // before the first show: its fields lie on a card
 
   private:
     void build(const std::vector<Field>& fields);
@@ -35,9 +35,9 @@ class FieldsForm : public QWidget {
     QString name_;
     std::vector<std::string> keys_;
     std::function<Faults(const std::string&, const std::string&)> write_;
-    QFormLayout* form_;
+    SaidForm* form_ = nullptr;
+    bool onPaper_ = false;
     Label* fault_;
-    std::map<std::string, FieldEditor*> editors_;
 };
 
 }  // namespace machair::app

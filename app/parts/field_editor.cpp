@@ -12,6 +12,7 @@
 #include "book/flies.h"
 #include "parts/chooser.h"
 #include "parts/lengths.h"
+#include "theme/bench_style.h"
 
 namespace machair::app {
 
@@ -143,6 +144,14 @@ void FieldEditor::show(const Field& field) {
 
 void FieldEditor::typed() {
     if (line_) line_->setModified(false);
+}
+
+void FieldEditor::writeOnPaper() {
+    for (QWidget* own : std::initializer_list<QWidget*>{line_, choice_}) {
+        if (!own) continue;
+        own->setProperty(BenchStyle::kOnPaper, true);
+        own->setFont(faceScaled(1.0, true));
+    }
 }
 
 void FieldEditor::ask() {

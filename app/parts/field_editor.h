@@ -28,6 +28,7 @@ class FieldEditor : public QWidget {
     [[nodiscard]] QLineEdit* line() const { return line_; }
     [[nodiscard]] const Field& field() const { return field_; }
     void typed();  // what stands in the line was taken
+    void writeOnPaper();
 
   private:
     void ask();

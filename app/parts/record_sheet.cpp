@@ -1,7 +1,5 @@
 #include "parts/record_sheet.h"
 
-#include <QFormLayout>
-#include <QHBoxLayout>
 #include <QLabel>
 #include <QLineEdit>
 #include <QTimer>
@@ -14,6 +12,7 @@
 #include "frame/retire.h"
 #include "parts/field_editor.h"
 #include "parts/label.h"
+#include "parts/said_form.h"
 #include "sizing/compare.h"
 #include "units/text.h"
 
@@ -132,7 +131,6 @@ void RecordSheet::rebuild() {
         sheet_->setParent(this);
         retire(sheet_);
     }
-    editors_.clear();
     marks_.clear();
     shape_ = shapeNow();
     sheet_ = new QWidget;
@@ -145,12 +143,9 @@ void RecordSheet::rebuild() {
     fault_->hide();
     const auto list = fields();
     if (records_.size() > 1) column->addWidget(heading(tr("%1 at once: what is changed here is changed in all").arg(records_.size())));
-    auto* form = new QFormLayout;
-    form->setHorizontalSpacing(10);
-    form->setVerticalSpacing(5);
-    form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
-    addFields(form, list, only_);
-    column->addLayout(form);
+    form_ = new SaidForm(sheet_);
+    addFields(form_, list, only_);
+    column->addWidget(form_);
     column->addWidget(measuring_);
     column->addWidget(fault_);
     if (records_.size() == 1 && !only_ && document_.isOpen()) addTables(column);
@@ -188,7 +183,7 @@ void RecordSheet::addTakeOut(QVBoxLayout* column) {
     column->addWidget(out, 0, Qt::AlignLeft);
 }
 
-void RecordSheet::addFields(QFormLayout* form, const std::vector<Field>& fields, const std::optional<RowId>& row) {
+void RecordSheet::addFields(SaidForm* form, const std::vector<Field>& fields, const std::optional<RowId>& row) {
     for (const Field& field : fields) {
         const QString name = (row && !only_ ? QStringLiteral("row-") : name_ + QLatin1Char('-')) + qt(field.key);
         auto* editor = new FieldEditor(
@@ -210,20 +205,14 @@ void RecordSheet::addFields(QFormLayout* form, const std::vector<Field>& fields,
                 if (line->hasFocus()) cursor_ = key;
             });
         }
-        if (row) {
-            form->addRow(labelFor(field, editor), editor);
-            if (only_) editors_[field.key] = editor;
-            continue;
+        Label* mark = nullptr;
+        if (!row) {
+            mark = marks_[field.key] = new Label(sheet_);
+            mark->setFont(faceScaled(0.9));
         }
-        editors_[field.key] = editor;
-        auto* mark = new Label(sheet_);
-        mark->setFont(faceScaled(0.9));
-        marks_[field.key] = mark;
-        auto* line = new QHBoxLayout;
-        line->addWidget(editor, 1);
-        line->addWidget(mark);
-        form->addRow(labelFor(field, editor), line);
+        form->add(field, name, editor, mark);
     }
+    form->settle();
 }
 
 void RecordSheet::addTables(QVBoxLayout* column) {
@@ -260,10 +249,8 @@ void RecordSheet::addRow(QVBoxLayout* column, const RecordTable& table, std::siz
     });
     column->addWidget(line);
     if (open_ != id) return;
-    auto* form = new QFormLayout;
+    auto* form = new SaidForm(sheet_);
     form->setContentsMargins(14, 0, 0, 0);
-    form->setVerticalSpacing(4);
-    form->setFieldGrowthPolicy(QFormLayout::AllNonFixedFieldsGrow);
     addFields(form, fieldsAt(document_.book(), records_.front(), id).value_or(std::vector<Field>()), id);
     auto* out = toolButton("row-out", tr("Take it &out"), tr("Undo brings it back"));
     connect(out, &QToolButton::clicked, this, [this, id] {
@@ -271,8 +258,8 @@ void RecordSheet::addRow(QVBoxLayout* column, const RecordTable& table, std::siz
         if (records_.empty()) return;
         say(document_.apply(removeRow(document_.book(), records_.front(), id)));
     });
-    form->addRow(out);
-    column->addLayout(form);
+    column->addWidget(form);
+    column->addWidget(out, 0, Qt::AlignLeft);
 }
 
 // What needs it, a press away.
@@ -296,7 +283,7 @@ void RecordSheet::showEvent(QShowEvent* event) {
 
 void RecordSheet::refresh() {
     if (!sheet_) return;
-    if (only_ && fields().empty() && !editors_.empty()) {  // undone, or taken out elsewhere
+    if (only_ && fields().empty() && form_->rows() > 0) {  // undone, or taken out elsewhere
         show({});
         return;
     }
@@ -310,9 +297,7 @@ void RecordSheet::refresh() {
                             ? document_.book().findMaterial(MaterialId(records_.front().id))
                             : nullptr;
     for (const Field& field : list) {
-        const auto editor = editors_.find(field.key);
-        if (editor == editors_.end()) continue;
-        editor->second->show(field);
+        form_->show(field);
         const auto mark = marks_.find(field.key);
         if (mark == marks_.end()) continue;
         const bool measured =
@@ -364,10 +349,10 @@ void RecordSheet::write(const std::string& key, const QString& text, Source sour
                                                               : changeRecord(document_.book(), records_.front(), key, value, source));
     say(faults);
     if (!faults.empty()) {
-        if (const auto editor = editors_.find(key); editor != editors_.end()) editor->second->show(editor->second->field());
+        if (FieldEditor* editor = form_->editor(key)) editor->show(editor->field());
         return;
     }
-    if (const auto editor = editors_.find(key); editor != editors_.end()) editor->second->typed();
+    if (FieldEditor* editor = form_->editor(key)) editor->typed();
     QStringList moved;
     for (const Plan& was : before)
         if (const auto now = planPattern(document_.book(), was.pattern.id))
@@ -379,12 +364,12 @@ void RecordSheet::write(const std::string& key, const QString& text, Source sour
 }
 
 void RecordSheet::focusField(const std::string& key) {
-    const auto editor = editors_.find(key);
-    if (editor == editors_.end()) return;
-    editor->second->setFocus(Qt::OtherFocusReason);
+    FieldEditor* editor = form_->editor(key);
+    if (!editor) return;
+    form_->open(key);
     cursor_ = key;
-    if (QLineEdit* line = editor->second->line()) line->selectAll();
-    ensureWidgetVisible(editor->second);
+    if (QLineEdit* line = editor->line()) line->selectAll();
+    ensureWidgetVisible(editor);
 }
 
 void RecordSheet::take(double millimetres) {

@@ -12,14 +12,13 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
-class QFormLayout;
 class QVBoxLayout;
 
 namespace machair::app {
 
 class Label;
 
-class FieldEditor;
+class SaidForm;
 
 class RecordSheet : public QScrollArea {
     Q_OBJECT
@@ -47,7 +46,7 @@ class RecordSheet : public QScrollArea {
   private:
     void rebuild();
     void refresh();
-    void addFields(QFormLayout* form, const std::vector<Field>& fields, const std::optional<RowId>& row);
+    void addFields(SaidForm* form, const std::vector<Field>& fields, const std::optional<RowId>& row);
     void addTables(QVBoxLayout* column);
     void addRow(QVBoxLayout* column, const RecordTable& table, std::size_t row);
     void addUsers(QVBoxLayout* column);
@@ -72,7 +71,7 @@ class RecordSheet : public QScrollArea {
     Label* fault_ = nullptr;
     Label* use_ = nullptr;
     Label* measuring_ = nullptr;
-    std::map<std::string, FieldEditor*> editors_;
+    SaidForm* form_ = nullptr;
     std::map<std::string, Label*> marks_;  // "measured" beside a field
     std::string cursor_;                   // the field that had the cursor last
     std::string shape_;                    // which fields and rows it was built for

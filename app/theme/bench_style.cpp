@@ -70,6 +70,15 @@ Option onItsPanel(const Option& option) {
     return label;
 }
 
+bool isOnPaper(const QWidget* widget) { return widget && widget->property(BenchStyle::kOnPaper).toBool(); }
+
+void paintWrittenLine(const QStyleOption& option, QPainter& painter) {
+    const bool focused = option.state.testFlag(QStyle::State_HasFocus);
+    painter.setPen(QPen(option.palette.color(focused ? QPalette::Highlight : QPalette::Mid), focused ? 2.0 : 1.0,
+                        focused ? Qt::SolidLine : Qt::DotLine));
+    painter.drawLine(option.rect.bottomLeft() - QPoint(0, 1), option.rect.bottomRight() - QPoint(0, 1));
+}
+
 }  // namespace
 
 BenchStyle::BenchStyle() : QProxyStyle(QStyleFactory::create(QStringLiteral("Fusion"))) {}
@@ -90,6 +99,9 @@ void BenchStyle::drawPrimitive(PrimitiveElement element, const QStyleOption* opt
         case PE_PanelButtonTool: return paintButton(*option, *painter);
         case PE_FrameFocusRect:
             if (widget && (widget->inherits("QPushButton") || widget->inherits("QToolButton"))) return;  // its edge says it
+            break;
+        case PE_PanelLineEdit:
+            if (isOnPaper(widget)) return paintWrittenLine(*option, *painter);
             break;
         case PE_PanelMenu: painter->fillRect(option->rect, option->palette.color(QPalette::Base)); return;
         case PE_FrameMenu:
@@ -137,6 +149,12 @@ void BenchStyle::drawControl(ControlElement element, const QStyleOption* option,
 
 void BenchStyle::drawComplexControl(ComplexControl control, const QStyleOptionComplex* option, QPainter* painter,
                                     const QWidget* widget) const {
+    if (control == CC_ComboBox && isOnPaper(widget)) {
+        paintWrittenLine(*option, *painter);
+        QStyleOption arrow = *option;
+        arrow.rect = proxy()->subControlRect(CC_ComboBox, option, SC_ComboBoxArrow, widget).adjusted(6, 8, -6, -8);
+        return proxy()->drawPrimitive(PE_IndicatorArrowDown, &arrow, painter, widget);
+    }
     const auto* button = control == CC_ToolButton ? qstyleoption_cast<const QStyleOptionToolButton*>(option) : nullptr;
     if (!button) return QProxyStyle::drawComplexControl(control, option, painter, widget);
     paintButton(*option, *painter);

@@ -12,6 +12,8 @@ class BenchStyle : public QProxyStyle {
     BenchStyle();
     // Set on a button whose words begin at its left.
     static constexpr const char* kFromTheLeft = "fromTheLeft";
+    // Set on a line or a choice that is written on a card: its words over a dotted line, and nothing around them.
+    static constexpr const char* kOnPaper = "onPaper";
 
     using QProxyStyle::polish;
     void polish(QWidget* widget) override;

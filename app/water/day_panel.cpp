@@ -13,6 +13,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/folded.h"
 #include "parts/label.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -61,10 +62,6 @@ DayPanel::DayPanel(Document& document, const Theme& theme, devices::Hub& devices
     auto* add = toolButton("add-water", tr("+"), tr("Another water"));
     line->addWidget(add);
     column->addLayout(line);
-    day_ = new FieldsForm(document_, theme_, "water",
-                          {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "celsius", "hatching", "drogue", "own_drift"},
-                          [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
-    column->addWidget(day_);
     looks_ = new DayPicker(document_, theme_);
     column->addWidget(looks_);
     connect(looks_, &DayPicker::chose, this,
@@ -72,26 +69,15 @@ DayPanel::DayPanel(Document& document, const Theme& theme, devices::Hub& devices
     boat_->setObjectName(QStringLiteral("own-boat"));
     boat_->setWordWrap(true);
     column->addWidget(boat_);
-    auto* byForce = new QHBoxLayout;
-    byForce->addWidget(new Label(tr("or by force")));
-    force_->setObjectName(QStringLiteral("force"));
-    force_->setAccessibleName(tr("Wind by Beaufort's force"));
-    for (int force = 0; force <= 12; ++force)
-        force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
-    byForce->addWidget(force_, 1);
-    column->addLayout(byForce);
-    auto* shore = new QHBoxLayout;
-    draw_ = toolButton("draw-shore", tr("Draw the shore"), tr("Click corner after corner on the map, twice at the last"));
-    draw_->setCheckable(true);
-    auto* bring = toolButton("bring-shore", tr("GeoJSON…"), tr("The shore from a file"));
-    shore->addWidget(draw_);
-    shore->addWidget(bring);
-    shore->addStretch(1);
-    column->addLayout(shore);
+    Scale::Range warmth{tr("the water's warmth"), tr("°C"), 0.0, 25.0, 0.5, 1, Scale::Range::Manner::warmth};
+    Scale::Range deep{tr("how deep it is there"), tr("m"), 0.0, 10.0, 0.1, 1, Scale::Range::Manner::deep};
+    celsius_ = addScale(column, "celsius", std::move(warmth));
+    depth_ = addScale(column, "depth_m", std::move(deep));
     weatherButton_ = toolButton("weather", tr("Weather station: look again"),
                                 tr("Fills wind, direction, temperature and light from a weather station; the stand-in is machair-weather"));
     column->addWidget(weatherButton_);
     addSeason(column);
+    addNumbers(column);
     cautions_->setObjectName(QStringLiteral("water-cautions"));
     cautions_->setWordWrap(true);
     cautions_->setFont(faceScaled(0.9));
@@ -103,13 +89,6 @@ DayPanel::DayPanel(Document& document, const Theme& theme, devices::Hub& devices
         if (!document_.isOpen()) return;
         if (document_.done(document_.apply(addWater(document_.book())))) document_.chooseWater(document_.book().waters.back().id);
     });
-    connect(force_, &QComboBox::activated, this, [this](int i) {
-        document_.refuse(writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1)));
-    });
-    connect(draw_, &QToolButton::toggled, this, &DayPanel::drawShoreWanted);
-    connect(bring, &QToolButton::clicked, this, [this] {
-        askWhatToRead(this, tr("The loch's shore"), QString(), tr("GeoJSON (*.geojson *.json);;All files (*)"), &DayPanel::shoreFileChosen);
-    });
     connect(weatherButton_, &QToolButton::clicked, this, [this] {
         if (reading_)
             takeWeather();
@@ -117,6 +96,51 @@ DayPanel::DayPanel(Document& document, const Theme& theme, devices::Hub& devices
             hub_.connectNow();
     });
     watchWeather();
+}
+
+Scale* DayPanel::addScale(QVBoxLayout* column, const char* key, Scale::Range range) {
+    auto* scale = new Scale(theme_, QStringLiteral("scale-") + QString::fromLatin1(key), std::move(range));
+    column->addWidget(scale);
+    connect(scale, &Scale::moved, this,
+            [this, key = std::string(key)](double value) { document_.refuse(writeWater(key, formatShort(value, 1))); });
+    connect(scale, &Scale::letGo, this, [this, key = std::string(key)] { document_.refuse(writeWater(key, "")); });
+    return scale;
+}
+
+// The exact way in, beside map, scales and pictures: every number of the day to type.
+void DayPanel::addNumbers(QVBoxLayout* column) {
+    auto* content = new QWidget;
+    auto* rows = new QVBoxLayout(content);
+    rows->setContentsMargins(0, 0, 0, 0);
+    day_ = new FieldsForm(document_, theme_, "water",
+                          {"name", "wind_m_s", "wind_from_deg", "fetch_m", "depth_m", "celsius", "hatching", "drogue", "own_drift"},
+                          [this](const std::string& key, const std::string& text) { return writeWater(key, text); });
+    rows->addWidget(day_);
+    auto* byForce = new QHBoxLayout;
+    byForce->addWidget(new Label(tr("or by force")));
+    force_->setObjectName(QStringLiteral("force"));
+    force_->setAccessibleName(tr("Wind by Beaufort's force"));
+    for (int force = 0; force <= 12; ++force)
+        force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
+    byForce->addWidget(force_, 1);
+    rows->addLayout(byForce);
+    auto* shore = new QHBoxLayout;
+    draw_ = toolButton("draw-shore", tr("Draw the shore"), tr("Click corner after corner on the map, twice at the last"));
+    draw_->setCheckable(true);
+    auto* bring = toolButton("bring-shore", tr("GeoJSON…"), tr("The shore from a file"));
+    shore->addWidget(draw_);
+    shore->addWidget(bring);
+    shore->addStretch(1);
+    rows->addLayout(shore);
+    numbers_ = new Folded("fold-day", tr("Name, numbers, shore"), content);
+    column->addWidget(numbers_);
+    connect(force_, &QComboBox::activated, this, [this](int i) {
+        document_.refuse(writeWater("wind_m_s", formatShort(windOfForce(force_->itemData(i).toInt()) / metrePerSecond, 1)));
+    });
+    connect(draw_, &QToolButton::toggled, this, &DayPanel::drawShoreWanted);
+    connect(bring, &QToolButton::clicked, this, [this] {
+        askWhatToRead(this, tr("The loch's shore"), QString(), tr("GeoJSON (*.geojson *.json);;All files (*)"), &DayPanel::shoreFileChosen);
+    });
 }
 
 // What is about in the month, each row opened by a press.
@@ -228,7 +252,8 @@ void DayPanel::refresh() {
     for (const WaterSpec& water : document_.book().waters)
         waters_->addItem(qt(water.title()), qt(water.id));
     const WaterSpec* water = document_.water();
-    day_->setEnabled(water != nullptr);
+    for (QWidget* one : std::initializer_list<QWidget*>{day_, celsius_, depth_})
+        one->setEnabled(water != nullptr);
     looks_->refresh();
     boat_->clear();
     if (!water) {
@@ -236,6 +261,13 @@ void DayPanel::refresh() {
     } else {
         waters_->setCurrentIndex(waters_->findData(qt(water->id)));
         day_->show(fieldsOf(*water));
+        celsius_->show(water->celsius);
+        depth_->show(water->depth ? std::optional(*water->depth / metre) : std::nullopt);
+        QStringList said;
+        if (water->wind) said << tr("%1 m/s").arg(number(*water->wind / metrePerSecond, 1));
+        if (water->fetch) said << tr("fetch %1 m").arg(number(*water->fetch / metre, 0));
+        if (water->hatching) said << qt(*water->hatching);
+        numbers_->say(said.join(QStringLiteral(" · ")));
         if (water->wind) force_->setCurrentIndex(beaufort(*water->wind));
         boat_->setText(qt(learnedDrift(document_.book()).words()));
         QStringList cautions;

@@ -9,6 +9,7 @@
 
 #include "devices/hub.h"
 #include "editing/document.h"
+#include "parts/scale.h"
 #include "theme/theme.h"
 
 class QComboBox;
@@ -20,6 +21,7 @@ namespace machair::app {
 
 class DayPicker;
 class FieldsForm;
+class Folded;
 class Label;
 
 class DayPanel : public QWidget {
@@ -38,6 +40,8 @@ class DayPanel : public QWidget {
 
   private:
     void addSeason(QVBoxLayout* column);
+    void addNumbers(QVBoxLayout* column);
+    Scale* addScale(QVBoxLayout* column, const char* key, Scale::Range range);
     void refreshSeason();
     void watchWeather();
     void takeWeather();
@@ -51,6 +55,9 @@ class DayPanel : public QWidget {
     QComboBox* force_;
     FieldsForm* day_ = nullptr;
     DayPicker* looks_ = nullptr;
+    Scale* celsius_ = nullptr;
+    Scale* depth_ = nullptr;
+    Folded* numbers_ = nullptr;
     QToolButton* draw_ = nullptr;
     QToolButton* weatherButton_ = nullptr;
     QListWidget* season_;

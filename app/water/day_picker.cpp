@@ -10,6 +10,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <utility>
 
 #include "theme/light.h"
 #include "units/text.h"
@@ -19,45 +20,55 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kTile = 38.0, kApart = 6.0, kRing = 66.0, kMonth = 12.0;  // px
+constexpr double kTile = 38.0, kApart = 6.0, kRow = kTile + 20.0, kRing = 66.0, kMonth = 12.0;  // px
+constexpr double kRows = 3.0;                                                                   // of tiles
 constexpr std::size_t kMonths = 12;
+
+// The row of tiles that a key stands in, and how many stand there.
+struct TileRow {
+    double row;
+    double count;
+};
+TileRow rowOf(std::string_view key) {
+    if (key == "light") return {0.0, 3.0};
+    if (key == "colour") return {1.0, 4.0};
+    return {2.0, 2.0};
+}
 
 }  // namespace
 
 DayPicker::DayPicker(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("day-picker"));
-    setAccessibleName(tr("Light, colour of the water and month"));
+    setAccessibleName(tr("Light, colour of the water, the boat and the month"));
     setFocusPolicy(Qt::StrongFocus);
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     for (const auto& entry : Names<Light>::entries)
         choices_.push_back({"light", std::string(entry.name), qt(std::string(entry.name)), {}});
     for (const auto& entry : Names<WaterColour>::entries)
         choices_.push_back({"colour", std::string(entry.name), tr("%1 water").arg(qt(std::string(entry.name))), {}});
+    choices_.push_back({"drogue", "yes", tr("a drogue out"), {}});
+    choices_.push_back({"own_drift", "yes", tr("as your own boat drifts"), {}});
     for (std::size_t m = 1; m <= kMonths; ++m)
         choices_.push_back({"month", std::to_string(m), QLocale::c().standaloneMonthName(static_cast<int>(m)), {}});
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 
-QPointF DayPicker::ring() const { return {0.5 * width(), 2.0 * (kTile + 22.0) + kRing + kMonth - 6.0}; }
+QPointF DayPicker::ring() const { return {0.5 * width(), kRows * kRow + kRing + kMonth}; }
 
 void DayPicker::place() {
-    double x = 0.0;
+    double x = 0.0, row = 0.0;
     std::size_t month = 0;
-    const char* row = "light";
     for (Choice& choice : choices_) {
-        if (std::string_view(choice.key) != row) {
-            row = choice.key;
-            x = 0.0;
-        }
         if (std::string_view(choice.key) == "month") {
             const double a = 2.0 * std::numbers::pi * static_cast<double>(month++) / static_cast<double>(kMonths);
             const QPointF at = ring() + kRing * QPointF(std::sin(a), -std::cos(a));
             choice.place = QRectF(at - QPointF(kMonth, kMonth), QSizeF(2.0 * kMonth, 2.0 * kMonth));
             continue;
         }
-        const bool light = std::string_view(choice.key) == "light";
-        const double count = light ? 3.0 : 4.0, wide = (width() - (count - 1.0) * kApart) / count;
-        choice.place = QRectF(x, light ? 0.0 : kTile + 20.0, wide, kTile);
+        const TileRow in = rowOf(choice.key);
+        if (std::exchange(row, in.row) != in.row) x = 0.0;
+        const double wide = (width() - (in.count - 1.0) * kApart) / in.count;
+        choice.place = QRectF(x, in.row * kRow, wide, kTile);
         x += wide + kApart;
     }
 }
@@ -70,9 +81,11 @@ void DayPicker::refresh() {
     QStringList said;
     for (Choice& choice : choices_) {
         const std::string_view key = choice.key;
-        choice.chosen = water && ((key == "light" && water->light && nameOf(*water->light) == choice.text) ||
-                                  (key == "colour" && water->colour && nameOf(*water->colour) == choice.text) ||
-                                  (key == "month" && water->month && std::to_string(*water->month) == choice.text));
+        choice.chosen =
+            water && ((key == "light" && water->light && nameOf(*water->light) == choice.text) ||
+                      (key == "colour" && water->colour && nameOf(*water->colour) == choice.text) ||
+                      (key == "drogue" && water->drogue.value_or(false)) || (key == "own_drift" && water->ownDrift.value_or(false)) ||
+                      (key == "month" && water->month && std::to_string(*water->month) == choice.text));
         if (choice.chosen) said << choice.name;
         choice.about = 0;
         if (key == "month" && document_.isOpen())
@@ -110,6 +123,8 @@ void DayPicker::paintTile(QPainter& painter, const Choice& choice) const {
         if (choice.text == "cloud")
             for (const auto& [dx, dy, r] : {std::tuple(0.30, 0.52, 9.0), std::tuple(0.45, 0.42, 11.0), std::tuple(0.62, 0.52, 9.0)})
                 painter.drawEllipse(QPointF(box.left() + dx * box.width(), box.top() + dy * box.height()), 1.5 * r, r);
+    } else if (rowOf(choice.key).row > 1.0) {
+        paintBoat(painter, box, std::string_view(choice.key) == "drogue");
     } else {
         // Lit from above, as deep as an arm reaches.
         const Clarity clarity = clarityOf(fromName<WaterColour>(choice.text).value_or(WaterColour::tea));
@@ -130,7 +145,39 @@ void DayPicker::paintTile(QPainter& painter, const Choice& choice) const {
     painter.drawRoundedRect(box, 5.0, 5.0);
     painter.setFont(faceScaled(0.82, choice.chosen));
     painter.setPen(choice.chosen ? c.ink : c.inkSoft);
-    painter.drawText(QRectF(box.left() - 4.0, box.bottom() + 1.0, box.width() + 8.0, 16.0), Qt::AlignCenter, qt(choice.text));
+    const QString words = rowOf(choice.key).row > 1.0 ? choice.name : qt(choice.text);
+    painter.drawText(QRectF(box.left() - 4.0, box.bottom() + 1.0, box.width() + 8.0, 16.0), Qt::AlignCenter,
+                     QFontMetricsF(painter.font()).elidedText(words, Qt::ElideRight, box.width() + 8.0));
+}
+
+// A boat on the water: holding to its drogue, or with the wake of its own drift.
+void DayPicker::paintBoat(QPainter& painter, const QRectF& box, bool drogue) const {
+    const Colours& c = theme_.colours();
+    const double level = box.top() + 0.55 * box.height();
+    painter.fillRect(box, c.raised);
+    QColor water = c.slate;
+    water.setAlpha(60);
+    painter.fillRect(QRectF(box.left(), level, box.width(), box.bottom() - level), water);
+    const double bow = box.left() + (drogue ? 0.18 : 0.40) * box.width(), hull = 0.30 * box.width();
+    QPainterPath boat(QPointF(bow, level - 8.0));
+    boat.cubicTo(QPointF(bow + 2.0, level + 1.0), QPointF(bow + 0.2 * hull, level + 5.0), QPointF(bow + 0.4 * hull, level + 5.0));
+    boat.lineTo(QPointF(bow + 0.8 * hull, level + 5.0));
+    boat.cubicTo(QPointF(bow + 0.95 * hull, level + 3.0), QPointF(bow + hull, level - 4.0), QPointF(bow + hull, level - 7.0));
+    boat.cubicTo(QPointF(bow + 0.7 * hull, level - 4.0), QPointF(bow + 0.3 * hull, level - 4.0), QPointF(bow, level - 8.0));
+    painter.setPen(QPen(c.ink, 1.1));
+    painter.setBrush(c.paper);
+    painter.drawPath(boat);
+    painter.setBrush(Qt::NoBrush);
+    if (drogue) {  // its mouth towards the boat
+        const double mouth = box.left() + 0.70 * box.width(), deep = level + 9.0;
+        painter.drawLine(QPointF(bow + hull, level - 4.0), QPointF(mouth, deep));
+        painter.setBrush(c.accent);
+        painter.drawPolygon(QPolygonF{QPointF(mouth, deep - 7.0), QPointF(mouth, deep + 6.0), QPointF(mouth + 0.16 * box.width(), deep)});
+        return;
+    }
+    painter.setPen(QPen(c.slate, 1.4));
+    for (const double back : {0.10, 0.19, 0.28})
+        painter.drawArc(QRectF(bow - (back + 0.05) * box.width(), level + 1.0, 0.07 * box.width(), 6.0), 60 * 16, 240 * 16);
 }
 
 void DayPicker::paintMonth(QPainter& painter, const Choice& choice, std::size_t month) const {

@@ -1,5 +1,5 @@
-// The day as it looks: the light as a sky, the water by its colour, the month on a ring with what is about in it. A press
-// chooses, the same press again lets go. By keyboard Left and Right go on, Space chooses.
+// The day as it looks: the light as a sky, the water by its colour, the boat with its drogue out and as it drifts, the month on a
+// ring with what is about in it. A press chooses, the same press again lets go. By keyboard Left and Right go on, Space chooses.
 #pragma once
 
 #include <QWidget>
@@ -16,7 +16,7 @@ class DayPicker : public QWidget, public Spoken {
   public:
     DayPicker(Document& document, const Theme& theme, QWidget* parent = nullptr);
     void refresh();
-    // Of a water's key ("light", "colour", "month") and what it would say.
+    // Of a water's key ("light", "colour", "drogue", "own_drift", "month") and what it would say.
     struct Choice {
         const char* key;
         std::string text;
@@ -28,8 +28,8 @@ class DayPicker : public QWidget, public Spoken {
     [[nodiscard]] const std::vector<Choice>& choices() const { return choices_; }
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;
     void choosePart(std::size_t part) override;
-    [[nodiscard]] QSize sizeHint() const override { return {250, 274}; }
-    [[nodiscard]] QSize minimumSizeHint() const override { return {200, 274}; }
+    [[nodiscard]] QSize sizeHint() const override { return {250, 332}; }
+    [[nodiscard]] QSize minimumSizeHint() const override { return {200, 332}; }
 
   signals:
     void chose(const std::string& key, const std::string& text);
@@ -45,6 +45,7 @@ class DayPicker : public QWidget, public Spoken {
     void place();
     [[nodiscard]] QPointF ring() const;
     void paintTile(QPainter& painter, const Choice& choice) const;
+    void paintBoat(QPainter& painter, const QRectF& box, bool drogue) const;
     void paintMonth(QPainter& painter, const Choice& choice, std::size_t month) const;
     [[nodiscard]] std::optional<std::size_t> at(QPointF at) const;
 

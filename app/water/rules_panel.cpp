@@ -46,6 +46,7 @@ RulesPanel::RulesPanel(Document& document, const Theme& theme, QWidget* parent)
                                return water && water->rules ? document_.apply(changeRuleField(document_.book(), *water->rules, key, text))
                                                             : Faults{};
                            });
+    card_->writeOnPaper();
     written->addWidget(card_);
     gaugeButton_ =
         toolButton("contest-gauge", tr("Length gauge…"), tr("The longest fly that this card allows, on paper at true size (PDF or SVG)"));

@@ -40,6 +40,7 @@ class At : public Bench {
     }
     void setText(const char* field, const QString& text) {
         auto* line = find<QLineEdit>(field);
+        sayIt(field);
         line->setFocus();
         line->selectAll();
         QTest::keyClicks(line, text);

@@ -6,9 +6,12 @@
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
 #include "daybook/day_page.h"
+#include "drawers/drawers_station.h"
+#include "drawers/thing_view.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
+#include "parts/scale.h"
 #include "plan/budget_view.h"
 #include "plan/sizes_view.h"
 #include "tests/app/at.h"
@@ -259,6 +262,81 @@ TEST_CASE("light, water and month are chosen by how they look, and let go by the
     QTest::keyClick(picker, Qt::Key_Right);
     QTest::keyClick(picker, Qt::Key_Space);
     CHECK(bench.document().water()->colour == WaterColour::green);
+    // The boat: its drogue is put out, and taken in again.
+    CHECK_FALSE(bench.document().water()->drogue);
+    press("a drogue out");
+    CHECK(bench.document().water()->drogue == true);
+    press("a drogue out");
+    CHECK_FALSE(bench.document().water()->drogue);
+    press("as your own boat drifts");
+    CHECK(bench.document().water()->ownDrift == true);
+}
+
+TEST_CASE("a scale's mark is dragged, nudged, its number typed and let go: each is one edit") {
+    At bench(Station::water);
+    auto* warmth = bench.find<Scale>("scale-celsius");
+    const auto celsius = [&] { return bench.document().water()->celsius; };
+    REQUIRE(celsius() == 12.0);
+    const Book before = bench.document().book();
+    drag(warmth, warmth->markAt(12.0), warmth->markAt(18.0));
+    CHECK(celsius() == 18.0);
+    bench.document().undoStack().undo();
+    CHECK(bench.document().book() == before);
+    warmth->setFocus();
+    QTest::keyClick(warmth, Qt::Key_Right);
+    CHECK(celsius() == 12.5);
+    QTest::keyClick(warmth, Qt::Key_PageDown);
+    CHECK(celsius() == 10.0);
+    // A digit begins to type; Enter takes it, with a comma too.
+    QTest::keyClicks(warmth, QStringLiteral("9"));
+    auto* typed = bench.find<QLineEdit>("scale-celsius-typed");
+    REQUIRE(typed->isVisible());
+    QTest::keyClicks(typed, QStringLiteral(",3"));
+    QTest::keyClick(typed, Qt::Key_Return);
+    CHECK(celsius() == 9.3);
+    CHECK_FALSE(typed->isVisible());
+    // What no water is, is refused, said, and the mark stays.
+    QTest::keyClicks(warmth, QStringLiteral("9"));
+    QTest::keyClicks(typed, QStringLiteral("00"));
+    QTest::keyClick(typed, Qt::Key_Return);
+    CHECK(celsius() == 9.3);
+    QTest::keyClick(warmth, Qt::Key_Delete);
+    CHECK_FALSE(celsius());
+    CHECK(warmth->accessibleDescription() == QLatin1String("not said"));
+    auto* depth = bench.find<Scale>("scale-depth_m");
+    drag(depth, depth->markAt(3.5), depth->markAt(6.0));
+    CHECK(mmOf(*bench.document().water()->depth) == Approx(6000.0));
+}
+
+TEST_CASE("what is left to the usual is a word, a press on it opens its row, and what is said again stays in sight") {
+    At at(Station::drawers);
+    at.window().drawers().open(Drawer::hackles);
+    at.window().drawers().choose("hen-slate");
+    auto* line = at.find<QLineEdit>("record-fibre_longest_mm");
+    auto* word = at.find<QToolButton>("say-record-fibre_longest_mm");
+    CHECK(at.find<QLineEdit>("record-name")->isVisible());
+    REQUIRE_FALSE(line->isVisible());
+    REQUIRE(word->isVisible());
+    QTest::mouseClick(word, Qt::LeftButton);
+    REQUIRE(line->isVisible());
+    CHECK_FALSE(word->isVisible());
+    CHECK(QApplication::focusWidget() == line);
+    QTest::keyClicks(line, QStringLiteral("14"));
+    QTest::keyClick(line, Qt::Key_Return);
+    const auto longest = [&] { return std::get<HackleTraits>(at.document().book().findMaterial("hen-slate")->traits).fibreLongest; };
+    REQUIRE(longest());
+    CHECK(mmOf(*longest()) == 14.0);
+    // Emptied, it stays until another thing is chosen; said, it stands as a row at once.
+    line->selectAll();
+    QTest::keyClick(line, Qt::Key_Delete);
+    QTest::keyClick(line, Qt::Key_Return);
+    CHECK_FALSE(longest());
+    CHECK(line->isVisible());
+    at.window().drawers().choose("cock-fox");
+    CHECK(at.find<QToolButton>("say-record-fibre_longest_mm")->isVisible());
+    // A dimension on the picture opens its row as well.
+    at.find<ThingView>("thing")->choosePart(0);
+    CHECK(qobject_cast<QLineEdit*>(QApplication::focusWidget()) != nullptr);
 }
 
 TEST_CASE("the fly is zoomed where the cursor is, moved, fitted again and turned half round, and is worked on as it lies") {
