@@ -41,9 +41,9 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
     }
     bool end_object() override {
         --depth_;
-        const auto own = std::ranges::subrange(keys_.begin() + static_cast<std::ptrdiff_t>(openObjects_.back()), keys_.end());
-        std::ranges::sort(own);
-        for (auto same = std::ranges::adjacent_find(own); same != own.end(); same = std::adjacent_find(same + 1, own.end()))
+        const auto own = keys_.begin() + static_cast<std::ptrdiff_t>(openObjects_.back());
+        std::sort(own, keys_.end());
+        for (auto same = std::adjacent_find(own, keys_.end()); same != keys_.end(); same = std::adjacent_find(same + 1, keys_.end()))
             twice_.insert(*same);
         keys_.resize(openObjects_.back());
         openObjects_.pop_back();

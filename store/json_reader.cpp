@@ -96,7 +96,7 @@ void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const 
 
 void JsonReader::resolveNames(const Pattern& pattern) {
     for (auto& [place, name] : named_)
-        if (std::ranges::none_of(pattern.parts, [&](const Part& part) { return part.id == name; }))
+        if (std::ranges::none_of(pattern.parts, [&name = name](const Part& part) { return part.id == name; }))
             faults.push_back(
                 {std::move(place),
                  "expected " + std::string(kLandmarks) + ", or a part of this dressing by its name, place or id, got \"" + name + "\"",

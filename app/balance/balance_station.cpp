@@ -1,29 +1,19 @@
 #include "balance/balance_station.h"
 
-#include <QApplication>
 #include <QComboBox>
-#include <QDrag>
 #include <QFrame>
 #include <QHBoxLayout>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
-#include <QListWidget>
-#include <QMimeData>
-#include <QMouseEvent>
-#include <QProgressBar>
-#include <QScrollBar>
-#include <QSettings>
 #include <QSignalBlocker>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
-#include <set>
 
-#include "balance/mend_cards.h"
+#include "balance/box_tray.h"
+#include "balance/mends.h"
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
-#include "book/find.h"
 #include "book/flies.h"
 #include "drawing/card.h"
 #include "frame/ask_file.h"
@@ -31,7 +21,6 @@
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "parts/paper_pages.h"
-#include "parts/things.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -41,63 +30,17 @@ namespace {
 
 constexpr int kBalancePanel = 400;
 
-// The fly that a thing of the box is.
-Fly flyIn(const Book& book, const Thing& thing) {
-    if (thing.record.list != "box") return DressingId(thing.record.id);
-    const BoxFly* found = findById(book.box, thing.record.id);
-    return found ? flyOf(*found) : Fly();
-}
-
-// The box along the foot: what is dragged out of it is the fly, the dressing on its hook.
-class BoxTray : public Tray {
-  public:
-    BoxTray(Document& document, const Theme& theme) : Tray(document, theme, QSize(148, 104)), document_(document) {
-        setWrapping(false);
-        setFlow(QListView::LeftToRight);
-        setHorizontalScrollBarPolicy(Qt::ScrollBarAsNeeded);
-        setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-        setFixedHeight(122);
-    }
-
-  protected:
-    void mousePressEvent(QMouseEvent* event) override {
-        pressed_ = event->position().toPoint();
-        Tray::mousePressEvent(event);
-    }
-    void mouseMoveEvent(QMouseEvent* event) override {
-        const Thing* thing = things().at(indexAt(pressed_).row());
-        if (!(event->buttons() & Qt::LeftButton) || !thing ||
-            (event->position().toPoint() - pressed_).manhattanLength() < QApplication::startDragDistance())
-            return Tray::mouseMoveEvent(event);
-        auto* drag = new QDrag(this);
-        auto* mime = new QMimeData;
-        mime->setData(QString::fromLatin1(TeamView::kDressing), TeamView::dragged(flyIn(document_.book(), *thing)).toUtf8());
-        drag->setMimeData(mime);
-        drag->setPixmap(viewport()->grab(visualRect(indexAt(pressed_))));
-        drag->exec(Qt::CopyAction);
-    }
-
-  private:
-    Document& document_;
-    QPoint pressed_;
-};
-
 }  // namespace
 
 BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings& settings, QWidget* parent)
     : QWidget(parent),
       document_(document),
       theme_(theme),
-      settings_(settings),
       schools_(new QComboBox),
       belief_(new Label),
       checks_(new TeamSheet(document, theme)),
       words_(new Label),
-      find_(new QToolButton),
-      progress_(new QProgressBar),
-      found_(new Label),
-      takeAs_(new QComboBox),
-      proposals_(new QListWidget),
+      mends_(new Mends(document, theme, settings)),
       fished_(new QLineEdit),
       box_(new BoxTray(document, theme)) {
     setObjectName(QStringLiteral("balance"));
@@ -106,41 +49,28 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings
     auto* left = new QVBoxLayout;
     left->setSpacing(0);
     left->addWidget(flies_, 1);
-    box_->setObjectName(QStringLiteral("team-box"));
-    box_->setAccessibleName(tr("The box: drag a fly to its place, or Enter hangs it where the chosen one is"));
-    box_->setToolTip(tr("Drag a fly to its place on the leader; Enter puts it where the chosen one hangs"));
-    left->addWidget(proposals_);
+    left->addWidget(mends_->cards());
     left->addWidget(box_);
     layout->addLayout(left, 1);
     connect(box_, &QListView::activated, this, [this] {
-        const Thing* thing = box_->current();
-        if (!thing || !document_.team()) return;
+        const auto fly = box_->chosen();
+        if (!fly || !document_.team()) return;
         if (!document_.position()) return document_.say(tr("Choose the place on the cast first"));
-        document_.refuse(
-            document_.apply(changeTeamFly(document_.book(), document_.team()->id, *document_.position(), flyIn(document_.book(), *thing))));
+        document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, *document_.position(), *fly)));
     });
     layout->addWidget(scrolled(makePanel(), kBalancePanel));
     connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
     connect(&document_, &Document::bookOpened, this, [this] {
         refreshSchools();
-        refreshBox();
+        box_->refresh();
     });
     connect(&document_, &Document::bookChanged, this, [this] {
-        // What was found for another state of the team is no longer an offer.
-        offered_.clear();
-        proposals_->clear();
-        proposals_->hide();
-        takeAs_->hide();
-        found_->clear();
+        mends_->forget();
         refreshSchools();
-        refreshBox();
+        box_->refresh();
     });
+    connect(mends_, &Mends::mended, this, &BalanceStation::refresh);
     connect(&theme_, &Theme::changed, this, &BalanceStation::refresh);
-    connect(&background_, &Background::progressed, this, [this](double share) { progress_->setValue(static_cast<int>(100.0 * share)); });
-    connect(&background_, &Background::runningChanged, this, [this](bool running) {
-        progress_->setVisible(running);
-        find_->setText(running ? tr("Stop") : tr("Find the smallest change"));
-    });
 }
 
 QWidget* BalanceStation::makePanel() {
@@ -149,8 +79,8 @@ QWidget* BalanceStation::makePanel() {
     addSchool(column);
     addSheets(column);
     addChecks(column);
-    addMends(column);
-    dressCards();
+    column->addWidget(mends_);
+    addWords(column);
     addPlace(column);
     return panel;
 }
@@ -226,6 +156,15 @@ void BalanceStation::addSheets(QVBoxLayout* column) {
     });
 }
 
+// The check that is looked at, in words.
+void BalanceStation::addWords(QVBoxLayout* column) {
+    words_->setObjectName(QStringLiteral("check-words"));
+    words_->setWordWrap(true);
+    words_->setMinimumHeight(3 * QFontMetrics(words_->font()).lineSpacing());
+    words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+    column->addWidget(words_);
+}
+
 void BalanceStation::addChecks(QVBoxLayout* column) {
     column->addWidget(heading(tr("What it asks")));
     column->addWidget(checks_);
@@ -233,68 +172,7 @@ void BalanceStation::addChecks(QVBoxLayout* column) {
         flies_->point(checks_->chosen());
         sayCheck();
     });
-    connect(checks_, &TeamSheet::mendAsked, this, &BalanceStation::propose);
-}
-
-// The search for what would mend it; its cards stand under the flies.
-void BalanceStation::addMends(QVBoxLayout* column) {
-    auto* seek = new QHBoxLayout;
-    seek->addWidget(heading(tr("Mend")));
-    seek->addStretch(1);
-    find_->setObjectName(QStringLiteral("find"));
-    find_->setText(tr("Find the smallest change"));
-    find_->setToolTip(tr("An exact search: other flies of the box and another order first, then the flies tied a little otherwise (F5)"));
-    find_->setShortcut(QKeySequence(Qt::Key_F5));
-    seek->addWidget(find_);
-    column->addLayout(seek);
-    progress_->setTextVisible(false);
-    progress_->setMaximumHeight(5);
-    progress_->hide();
-    column->addWidget(progress_);
-    found_->setObjectName(QStringLiteral("found"));
-    found_->setWordWrap(true);
-    column->addWidget(found_);
-    takeAs_->setObjectName(QStringLiteral("take-as"));
-    takeAs_->setAccessibleName(tr("What a fly that is tied otherwise becomes"));
-    takeAs_->setToolTip(tr(
-        "Whether a fly that is tied otherwise becomes a dressing of its own for this team, or the dressing itself is changed. Remembered"));
-    takeAs_->addItem(tr("tied otherwise: a copy for this team"));
-    takeAs_->addItem(tr("tied otherwise: the dressing itself"));
-    takeAs_->setCurrentIndex(settings_.value(QStringLiteral("balance/in-the-dressing"), false).toBool() ? 1 : 0);
-    takeAs_->hide();
-    column->addWidget(takeAs_);
-    connect(takeAs_, &QComboBox::activated, this, [this](int i) { settings_.setValue(QStringLiteral("balance/in-the-dressing"), i == 1); });
-    words_->setObjectName(QStringLiteral("check-words"));
-    words_->setWordWrap(true);
-    words_->setMinimumHeight(3 * QFontMetrics(words_->font()).lineSpacing());
-    words_->setAlignment(Qt::AlignTop | Qt::AlignLeft);
-    column->addWidget(words_);
-    connect(find_, &QToolButton::clicked, this, [this] {
-        if (background_.running())
-            background_.stop();
-        else
-            propose();
-    });
-}
-
-void BalanceStation::dressCards() {
-    asLines(proposals_, "proposals", tr("What would mend it, as cards"));
-    // Side by side under the flies, where all of them are seen at once.
-    proposals_->setFlow(QListView::LeftToRight);
-    proposals_->setWrapping(false);
-    proposals_->setHorizontalScrollBarPolicy(Qt::ScrollBarAsNeeded);
-    proposals_->setVerticalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    proposals_->setHorizontalScrollMode(QAbstractItemView::ScrollPerPixel);
-    proposals_->setFixedHeight(MendCards::kHigh + proposals_->horizontalScrollBar()->sizeHint().height() + 4);
-    proposals_->setToolTip(tr("Point at one to see it on the cast; Enter takes it, Ctrl+Z gives it back"));
-    proposals_->setMouseTracking(true);
-    proposals_->setItemDelegate(new MendCards(theme_, proposals_));
-    proposals_->installEventFilter(this);
-    proposals_->viewport()->installEventFilter(this);
-    proposals_->hide();
-    connect(proposals_, &QListWidget::currentRowChanged, this, &BalanceStation::preview);
-    connect(proposals_, &QListWidget::itemEntered, this, [this](QListWidgetItem* item) { preview(proposals_->row(item)); });
-    connect(proposals_, &QListWidget::itemActivated, this, [this](QListWidgetItem* item) { take(proposals_->row(item)); });
+    connect(checks_, &TeamSheet::mendAsked, mends_, &Mends::propose);
 }
 
 // The place of the chosen fly, and how it is fished there.
@@ -328,6 +206,8 @@ void BalanceStation::addPlace(QVBoxLayout* column) {
 
 void BalanceStation::showEvent(QShowEvent*) { refresh(); }
 
+void BalanceStation::propose() { mends_->propose(); }
+
 void BalanceStation::refreshSchools() {
     const QSignalBlocker quiet(schools_);
     schools_->clear();
@@ -339,24 +219,6 @@ void BalanceStation::refreshSchools() {
     if (const TeamSpec* team = document_.team())
         schools_->setCurrentIndex(schools_->findData(
             qt(team->ownSchool ? team->ownSchool->text() : std::string(nameOf(team->school.value_or(School::stepped))))));
-}
-
-// The flies that are tied, each on its hook; then the dressings of which none is.
-void BalanceStation::refreshBox() {
-    std::vector<Thing> things;
-    if (document_.isOpen()) {
-        const Book& book = document_.book();
-        std::set<std::string> tied;
-        for (Thing& thing : thingsIn(book, "box")) {
-            const BoxFly* fly = findById(book.box, thing.record.id);
-            if (!fly || fly->tied.value_or(1) == 0) continue;
-            tied.insert(fly->pattern);
-            things.push_back(std::move(thing));
-        }
-        for (Thing& thing : thingsIn(book, "patterns"))
-            if (!tied.contains(thing.record.id)) things.push_back(std::move(thing));
-    }
-    box_->things().show(std::move(things));
 }
 
 void BalanceStation::writeSheet(const QString& path) {
@@ -412,134 +274,6 @@ void BalanceStation::sayCheck() {
     if (off.size() > kMost) lines << tr("and %1 more: point at them").arg(off.size() - kMost);
     words_->setText(off.empty() ? tr("All of it passes. Point at a check, or walk to it with the arrows, to see it on the flies.")
                                 : lines.join(QLatin1Char('\n')));
-}
-
-void BalanceStation::propose() {
-    if (!document_.team()) return;
-    offered_.clear();
-    proposals_->clear();
-    offeredTeam_ = document_.team()->id;
-    found_->setText(tr("Looking through the box, the orders, turns, lengths, hooks and wires…"));
-    const auto work = [book = document_.book(), plans = document_.plans(), team = offeredTeam_,
-                       water = document_.water() ? document_.water()->id : std::string()](const std::stop_token& stop,
-                                                                                          const Background::Progress& progress) {
-        return balanceTeam(book, team, settingOf(book, book.findWater(WaterId(water)), plans), {3, stop, progress});
-    };
-    background_.start(work, [this](const Result<BalanceReport>& report) { show(report); });
-}
-
-void BalanceStation::show(const Result<BalanceReport>& report) {
-    if (!report) {
-        found_->setText(qt(report.error().front().line()));
-        return;
-    }
-    if (report->stopped) {
-        found_->setText(tr("Stopped."));
-        return;
-    }
-    if (report->passes) {
-        found_->setText(tr("Nothing to mend: every check passes."));
-        return;
-    }
-    QString said;
-    if (report->empty()) said = tr("No small change makes it pass.");
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, report->conflicts.size()); ++i)
-        said += (said.isEmpty() ? QString() : QStringLiteral("\n")) + qt(report->conflicts[i]);
-    if (said.isEmpty())
-        said = report->box.empty() ? tr("The box alone doesn't mend it; flies tied a little otherwise do.")
-                                   : tr("The box mends it: nothing has to be tied.");
-    found_->setText(said);
-    list(tr("From the box"), report->box);
-    list(tr("Tied otherwise"), report->redressed);
-    if (report->instead) list(tr("Keeps most of its flies, and passes"), {*report->instead});
-    paintOffered();
-    takeAs_->setVisible(std::ranges::any_of(report->redressed, &Proposal::changesADressing));
-    proposals_->setVisible(!offered_.empty());
-}
-
-// A heading and its proposals. Every row of the list has its place in `offered_`; a heading's is empty.
-void BalanceStation::list(const QString& title, const std::vector<Proposal>& proposals) {
-    if (proposals.empty()) return;
-    auto* head = new QListWidgetItem(title, proposals_);
-    head->setFlags(Qt::NoItemFlags);
-    head->setForeground(theme_.colours().inkSoft);
-    for (const Proposal& proposal : proposals) {
-        auto* item =
-            new QListWidgetItem(tr("%1  %2, costs %3").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
-        item->setData(Qt::UserRole, static_cast<int>(offered_.size()));
-        if (document_.teamReport()) MendCards::set(*item, whatItBuys(document_.teamReport()->checks, proposal.checks));
-        QStringList tip = {inHouseUnit(proposal.words())};
-        for (const TeamCheck& check : proposal.checks)
-            tip << signOf(check.verdict) + QLatin1Char(' ') + inHouseUnit(check.words);
-        item->setToolTip(tip.join(QLatin1Char('\n')));
-        offered_.push_back(proposal);
-    }
-}
-
-// The flies of each card, as they are and as they would be: painted beside the window, card after card.
-void BalanceStation::paintOffered() {
-    const auto work = [book = document_.shared(), team = offeredTeam_, offered = offered_, bench = theme_.bench(),
-                       ratio = devicePixelRatioF()](const std::stop_token& stop, const Background::Progress&) {
-        std::vector<std::vector<MendFly>> all;
-        for (const Proposal& proposal : offered)
-            all.push_back(changedBy(*book, team, proposal, bench, ratio, stop));
-        return all;
-    };
-    painting_.start(work, [this](std::vector<std::vector<MendFly>> all) {
-        const QSignalBlocker quiet(proposals_);
-        for (int row = 0; row < proposals_->count(); ++row) {
-            const QVariant at = proposals_->item(row)->data(Qt::UserRole);
-            if (at.isValid() && at.toUInt() < all.size()) MendCards::setFlies(*proposals_->item(row), std::move(all[at.toUInt()]));
-        }
-    });
-}
-
-const Proposal* BalanceStation::offeredAt(int row) const {
-    const auto* item = proposals_->item(row);
-    const QVariant at = item ? item->data(Qt::UserRole) : QVariant();
-    return at.isValid() && at.toInt() < static_cast<int>(offered_.size()) ? &offered_[static_cast<std::size_t>(at.toInt())] : nullptr;
-}
-
-Result<Edit> BalanceStation::taken(const Proposal& proposal) const {
-    return takeProposal(document_.book(), offeredTeam_, proposal, takeAs_->currentIndex() == 1 ? TakeAs::dressing : TakeAs::copy,
-                        document_.setting().day.wave);
-}
-
-void BalanceStation::preview(int row) {
-    if (const Proposal* proposal = offeredAt(row)) document_.previewTeam(taken(*proposal));
-}
-
-void BalanceStation::take(int row) {
-    const Proposal* offered = offeredAt(row);
-    if (!offered) return;
-    const Proposal proposal = *offered;  // what was offered goes with the edit
-    auto edit = taken(proposal);
-    QStringList touched;
-    if (takeAs_->currentIndex() == 1)
-        for (const std::string& what : touchedBy(document_.book(), offeredTeam_, proposal))
-            touched << qt(what);
-    document_.dropTeamPreview();
-    const Faults faults = document_.apply(std::move(edit));
-    if (!faults.empty())
-        document_.say(qt(faults.front().line()));
-    else if (!touched.isEmpty())
-        document_.say(tr("The dressing itself is changed; it touches %1").arg(touched.join(QStringLiteral(", "))));
-    refresh();
-}
-
-bool BalanceStation::eventFilter(QObject* watched, QEvent* event) {
-    if ((watched == proposals_ && event->type() == QEvent::FocusOut) ||
-        (watched == proposals_->viewport() && event->type() == QEvent::Leave))
-        document_.dropTeamPreview();
-    if (watched == proposals_ && event->type() == QEvent::KeyPress) {
-        const int key = static_cast<QKeyEvent*>(event)->key();
-        if (key == Qt::Key_Return || key == Qt::Key_Enter) {
-            take(proposals_->currentRow());
-            return true;
-        }
-        if (key == Qt::Key_Escape) document_.dropTeamPreview();
-    }
-    return QWidget::eventFilter(watched, event);
 }
 
 }  // namespace machair::app

@@ -3,17 +3,12 @@
 
 #include <QWidget>
 
-#include "editing/background.h"
 #include "editing/document.h"
-#include "team/balance.h"
 #include "theme/theme.h"
 
 class QComboBox;
 class QLineEdit;
-class QListWidget;
-class QListWidgetItem;
 class QSettings;
-class QProgressBar;
 class QToolButton;
 class QVBoxLayout;
 
@@ -21,10 +16,11 @@ namespace machair::app {
 
 class Label;
 
+class BoxTray;
 class FieldsForm;
+class Mends;
 class TeamSheet;
 class TeamView;
-class Tray;
 
 class BalanceStation : public QWidget {
     Q_OBJECT
@@ -34,7 +30,6 @@ class BalanceStation : public QWidget {
     void writeSheet(const QString& path);  // .pdf or .svg
 
   protected:
-    bool eventFilter(QObject* watched, QEvent* event) override;
     void showEvent(QShowEvent* event) override;
 
   private:
@@ -42,44 +37,26 @@ class BalanceStation : public QWidget {
     void addSchool(QVBoxLayout* column);
     void addSheets(QVBoxLayout* column);
     void addChecks(QVBoxLayout* column);
-    void addMends(QVBoxLayout* column);
-    void dressCards();
+    void addWords(QVBoxLayout* column);
     void addPlace(QVBoxLayout* column);
     void refresh();
     void refreshSchools();
-    void refreshBox();
     void refreshFished();
     void sayCheck();
-    void show(const Result<BalanceReport>& report);
-    void list(const QString& title, const std::vector<Proposal>& proposals);
-    [[nodiscard]] const Proposal* offeredAt(int row) const;
-    [[nodiscard]] Result<Edit> taken(const Proposal& proposal) const;
-    void paintOffered();
-    void preview(int row);
-    void take(int row);
 
     Document& document_;
     TeamView* flies_ = nullptr;
     const Theme& theme_;
-    QSettings& settings_;
-    Background background_{document_};
-    Background painting_{document_};  // of the cards
     QComboBox* schools_;
     Label* belief_;
     TeamSheet* checks_;
     Label* words_;  // of the check that is looked at
-    QToolButton* find_;
-    QProgressBar* progress_;
-    Label* found_;
-    QComboBox* takeAs_;
-    QListWidget* proposals_;
+    Mends* mends_;
     QLineEdit* fished_;
-    Tray* box_;
+    BoxTray* box_;
     FieldsForm* leader_ = nullptr;
     FieldsForm* own_ = nullptr;
     QToolButton* numbers_ = nullptr;
-    std::vector<Proposal> offered_;
-    TeamId offeredTeam_;
 };
 
 }  // namespace machair::app

@@ -55,6 +55,10 @@ class TeamView : public QWidget, public Spoken {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    static constexpr double kStrandX = 46.0;                                                        // px, the leader
+    static constexpr double kTextRoom = 250.0;                                                      // px at the right of each row
+    [[nodiscard]] static std::optional<std::pair<Length, Length>> longestHackle(const Plan& plan);  // station and fibre
+    static constexpr double kEyeX = 190.0;                                                          // px, where the eyes are aligned
     struct Shown {
         Position position;
         Scene scene;

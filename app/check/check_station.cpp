@@ -1,11 +1,9 @@
 #include "check/check_station.h"
 
-#include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QLineEdit>
 #include <QListWidget>
 #include <QProgressBar>
 #include <QSignalBlocker>
@@ -16,13 +14,14 @@
 
 #include "check/asked_view.h"
 #include "check/eye_view.h"
+#include "check/hand_panel.h"
 #include "check/hand_view.h"
+#include "check/pairs_view.h"
+#include "check/photo_search.h"
 #include "check/photo_view.h"
-#include "drawing/photograph.h"
 #include "editing/read_picture.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
-#include "hand/hand.h"
 #include "parts/label.h"
 #include "units/text.h"
 
@@ -32,20 +31,6 @@ namespace {
 
 constexpr int kCheckPanel = 400;
 constexpr int kLookId = Qt::UserRole + 1;
-constexpr qint64 kMostPixels = 16'000'000;  // a larger picture is read smaller
-
-// "11.2, 11.6 11.4" as lengths; nothing where something else stands there.
-std::optional<std::vector<Length>> lengthsIn(const QString& text) {
-    std::vector<Length> list;
-    for (const QString& word : QString(text).replace(QLatin1Char(','), QLatin1Char(' ')).split(QLatin1Char(' '), Qt::SkipEmptyParts)) {
-        const auto length = parseLength(word.toStdString(), lengthsSaidIn());
-        if (!length || *length <= 0.0 * mm) return std::nullopt;
-        list.push_back(*length);
-    }
-    return list;
-}
-
-QString percent(double share) { return number(100.0 * share, 1); }
 
 }  // namespace
 
@@ -68,18 +53,15 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
       looks_(new QListWidget),
       said_(new Label),
       progress_(new QProgressBar),
-      handPart_(new QComboBox),
-      handSaid_(new Label),
-      lefts_(new QLineEdit),
-      rights_(new QLineEdit),
-      paired_(new Label) {
+      pairs_(new PairsView),
+      handPanel_(new HandPanel(document, *hand_)) {
     setObjectName(QStringLiteral("check"));
     auto* layout = sideBySide(this);
     views_->addWidget(makeBench());
     views_->addWidget(photo_);
     views_->addWidget(hand_);
     views_->addWidget(eye_);
-    views_->addWidget(makePairs());
+    views_->addWidget(pairs_);
     layout->addWidget(views_, 1);
     layout->addWidget(scrolled(makePanel(), kCheckPanel));
     connect(&document_, &Document::planChanged, this, [this] {
@@ -111,9 +93,7 @@ CheckStation::CheckStation(Document& document, const Theme& theme, devices::Hub&
 // A reading is for the part that is asked for, or for the heap that has the cursor.
 void CheckStation::takeLength(double millimetres) {
     if (views_->currentIndex() != static_cast<int>(Mode::pairs)) return take(millimetres);
-    QLineEdit* to = rights_->hasFocus() ? rights_ : lefts_;
-    to->setText((to->text() + QLatin1Char(' ') + lengthFigure(millimetres * mm, 2)).trimmed());
-    pair();
+    pairs_->take(millimetres * mm);
 }
 
 // What is asked for and how it came out, readable from a metre.
@@ -169,44 +149,13 @@ QWidget* CheckStation::makeBench() {
     return bench;
 }
 
-QWidget* CheckStation::makePairs() {
-    auto* pairs = new QWidget;
-    auto* column = new QVBoxLayout(pairs);
-    column->setContentsMargins(40, 30, 40, 30);
-    column->setSpacing(10);
-    auto* title = heading(tr("Pairs out of a heap"));
-    title->setFont(faceScaled(1.5, true));
-    column->addWidget(title);
-    auto* how =
-        new Label(tr("Measure wings, cheeks or flies one by one; the calliper writes where the cursor is. With lefts and rights apart, "
-                     "each pair takes one of both."));
-    how->setWordWrap(true);
-    column->addWidget(how);
-    for (const auto& [line, name, label] :
-         {std::tuple{lefts_, "lefts", tr("the heap, or the lefts (%1)").arg(lengthUnitName())},
-          std::tuple{rights_, "rights", tr("the rights (%1); empty where there are no sides").arg(lengthUnitName())}}) {
-        line->setObjectName(QString::fromLatin1(name));
-        line->setAccessibleName(label);
-        line->setPlaceholderText(QStringLiteral("11.2  11.6  11.4 …"));
-        column->addWidget(new Label(label));
-        column->addWidget(line);
-        connect(line, &QLineEdit::textChanged, this, &CheckStation::pair);
-    }
-    paired_->setObjectName(QStringLiteral("paired"));
-    paired_->setFont(faceScaled(1.2));
-    paired_->setWordWrap(true);
-    column->addWidget(paired_);
-    column->addStretch(1);
-    return pairs;
-}
-
 QWidget* CheckStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
     addModes(column);
     addPhoto(column);
     column->addWidget(makeMeasuring(), 1);
-    column->addWidget(makeHand());
+    column->addWidget(handPanel_);
     handPanel_->hide();
     return panel;
 }
@@ -280,23 +229,6 @@ QWidget* CheckStation::makeMeasuring() {
     return measuring_;
 }
 
-// What the hand always does, of one kind of part.
-QWidget* CheckStation::makeHand() {
-    handPanel_ = new QWidget;
-    auto* column = new QVBoxLayout(handPanel_);
-    column->setContentsMargins(0, 0, 0, 0);
-    column->addWidget(heading(tr("Your hand")));
-    handPart_->setObjectName(QStringLiteral("hand-part"));
-    handPart_->setAccessibleName(tr("Which part"));
-    column->addWidget(handPart_);
-    handSaid_->setObjectName(QStringLiteral("hand-said"));
-    handSaid_->setWordWrap(true);
-    column->addWidget(handSaid_);
-    column->addStretch(1);
-    connect(handPart_, &QComboBox::activated, this, &CheckStation::refreshHand);
-    return handPanel_;
-}
-
 void CheckStation::choose(Mode mode) {
     views_->setCurrentIndex(static_cast<int>(mode));
     modes_[static_cast<std::size_t>(mode)]->setChecked(true);
@@ -320,7 +252,7 @@ void CheckStation::rebuild() {
         current_ = 0;
         photo_->clear();
         refresh();
-        return refreshHand();
+        return handPanel_->show(plan_, items_);
     }
     if (shown_ != plan->pattern.id || readings_.size() != items_.size()) {
         shown_ = plan->pattern.id;
@@ -339,7 +271,7 @@ void CheckStation::rebuild() {
         }
     }
     refresh();
-    refreshHand();
+    handPanel_->show(plan_, items_);
 }
 
 void CheckStation::setReading(std::size_t item, double millimetres) {
@@ -407,75 +339,6 @@ void CheckStation::sayDevices() {
         QLatin1Char(' ') + (hub_.cameraReady() ? tr("✓ The camera is ready.") : tr("No camera: start machair-camera, or open a picture.")));
 }
 
-void CheckStation::refreshHand() {
-    const auto all = deviationsOf(document_.book());
-    const QString chosen = handPart_->currentText();
-    const QSignalBlocker quiet(handPart_);
-    handPart_->clear();
-    for (const auto& [name, deviations] : all)
-        handPart_->addItem(qt(sayMeasured(name)), qt(name));
-    if (const int at = handPart_->findText(chosen); at >= 0) handPart_->setCurrentIndex(at);
-    if (handPart_->count() == 0) {
-        handSaid_->setText(tr("No fly was checked yet: measure a few, and this tells what your hand always does."));
-        return hand_->show({}, {}, 0.08);
-    }
-    const auto& deviations = all.at(handPart_->currentData().toString().toStdString());
-    double tolerance = 0.08;
-    Length planned = 10.0 * mm;
-    for (const CheckItem& item : items_)
-        if (handPart_->currentData().toString() == qt(std::string(nameOf(plan_->parts[item.part].kind)) + " " + item.figure)) {
-            tolerance = item.tolerance / item.planned;
-            planned = item.planned;
-        }
-    const HandPosterior hand = handOf(deviations);
-    hand_->show(handPart_->currentText(), deviations, tolerance);
-    QString said =
-        tr("%1 flies: %2 % %3 on average, give or take %4 %. Aim for %5 mm to land at %6 mm. A dozen all within %7 %: %8 % as tied "
-           "now, %9 % at that aim.")
-            .arg(hand.flies)
-            .arg(percent(std::abs(hand.mean)), hand.mean >= 0.0 ? tr("over") : tr("under"), percent(hand.spread()),
-                 number(aimFor(planned, hand) / mm, 1), number(planned / mm, 1), percent(tolerance),
-                 number(100.0 * dozenWithin(hand, planned, tolerance, planned), 0),
-                 number(100.0 * dozenWithin(hand, planned, tolerance, aimFor(planned, hand)), 0));
-    constexpr std::size_t kForShift = 8;
-    if (deviations.size() >= kForShift) {
-        const auto half = deviations.begin() + static_cast<std::ptrdiff_t>(deviations.size() / 2);
-        const HandShift shift = shiftBetween({deviations.begin(), half}, {half, deviations.end()});
-        said += shift.real() ? tr(" Since the first half it moved by %1 %: that is real.").arg(percent(shift.shift))
-                             : tr(" No change since the first half that can be told from chance.");
-    }
-    // What to practise: the part least likely to come out right twelve times at its best aim.
-    QString worst;
-    double least = 1.0;
-    for (const auto& [name, other] : all) {
-        const HandPosterior h = handOf(other);
-        const double chance = dozenWithin(h, 10.0 * mm, 0.08, aimFor(10.0 * mm, h));
-        if (chance < least) {
-            least = chance;
-            worst = qt(name).section(QLatin1Char(' '), 0, 0);
-        }
-    }
-    if (!worst.isEmpty() && all.size() > 1) said += tr(" Practise the %1 first.").arg(worst);
-    handSaid_->setText(said);
-}
-
-void CheckStation::pair() {
-    const auto lefts = lengthsIn(lefts_->text()), rights = lengthsIn(rights_->text());
-    if (!lefts || !rights) return paired_->setText(tr("✗ Expected lengths with spaces between them, as 11.2 11.6 11.4"));
-    if (lefts->size() + rights->size() < 2) return paired_->setText({});
-    const bool sides = !rights->empty();
-    if (sides && lefts->empty()) return paired_->setText(tr("Measure the lefts as well"));
-    const Pairing pairing = sides ? bestPairs(*lefts, *rights) : bestPairs(*lefts);
-    QStringList said;
-    for (const auto& [a, b] : pairing.pairs) {
-        const Length one = (*lefts)[a], two = sides ? (*rights)[b] : (*lefts)[b];
-        said << tr("%1 mm with %2 mm: %3 mm apart").arg(number(one / mm, 2), number(two / mm, 2), number(abs(one - two) / mm, 2));
-    }
-    if (pairing.left) said << tr("%1 mm is left over").arg(number((*lefts)[*pairing.left] / mm, 2));
-    said << tr("Worst pair %1 mm apart; no other pairing has a smaller sum.").arg(number(pairing.worst / mm, 2));
-    paired_->setText(said.join(QLatin1Char('\n')));
-}
-
 void CheckStation::keep() {
     if (!document_.pattern()) return;
     CheckEntry entry{document_.pattern()->id, QDate::currentDate().toString(Qt::ISODate).toStdString(), readings_, {}, photoFile_};
@@ -500,25 +363,11 @@ void CheckStation::loadPhoto(const QString& file) {
     if (shown_ != document_.plan()->pattern.id) rebuild();
     choose(Mode::photo);
     said_->setText(tr("Looking for the hook…"));
-    struct Found {
-        Result<QImage> picture;
-        std::optional<photo::Registration> at;
-        photo::Silhouette edges;
-        std::optional<double> evenness;
-    };
     background_.start(
         [file, hook = document_.plan()->hook](const std::stop_token& stop, const Background::Progress& progress) {
-            Found found{readPicture(file, kMostPixels), {}, {}, {}};
-            if (!found.picture) return found;
-            const photo::Picture grey = drawing::greyOf(*found.picture);
-            found.at = photo::findHook(grey, hook, stop, progress);
-            if (found.at) {
-                found.edges = photo::silhouetteOf(grey, *found.at, hook);
-                found.evenness = photo::hackleEvenness(grey, *found.at, hook);
-            }
-            return found;
+            return searchPhoto(file, hook, stop, progress);
         },
-        [this, file, id = document_.plan()->pattern.id](const Found& found) {
+        [this, file, id = document_.plan()->pattern.id](const FoundOnPhoto& found) {
             if (!found.picture) {
                 said_->setText(tr("Nothing was changed."));
                 return document_.refuse(found.picture.error());
@@ -526,23 +375,9 @@ void CheckStation::loadPhoto(const QString& file) {
             if (!document_.plan() || document_.plan()->pattern.id != id) return;
             photoFile_ = file.toStdString();
             photo_->show(*found.picture, found.at);
-            if (!found.at) {
-                said_->setText(
-                    tr("No hook was found on it: drag eye, bend and point to where they are. A plain card behind the fly, seen square from "
-                       "the side, helps."));
-                return;
-            }
-            QStringList said = {tr("The hook is found: %1 px a mm, a length of the shank to ± %2 mm (one in three is further off).")
-                                    .arg(number(found.at->pxPerMm, 1), number(std::max(0.01, found.at->error), 2))};
             const auto tail = findKind(document_.plan()->pattern, PartKind::tail);
-            if (tail && found.edges.tailTip) {
-                photo_->placeTip(*tail, *found.edges.tailTip);
-                said << tr("The tail's tip is where the silhouette ends; pale tips may be missed: drag it.");
-            }
-            if (found.edges.overall) said << tr("Overall %1 mm.").arg(number(*found.edges.overall / mm, 1));
-            if (found.evenness) said << tr("Hackle below to above: %1 (1 is even).").arg(number(*found.evenness, 1));
-            said << tr("Drag each ring to its tip or edge.");
-            said_->setText(said.join(QLatin1Char(' ')));
+            if (found.at && tail && found.edges.tailTip) photo_->placeTip(*tail, *found.edges.tailTip);
+            said_->setText(sayFound(found, document_.plan()->pattern));
         });
 }
 

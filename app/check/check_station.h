@@ -30,7 +30,9 @@ class Label;
 
 class AskedView;
 class EyeView;
+class HandPanel;
 class HandView;
+class PairsView;
 class PhotoView;
 
 class CheckStation : public QWidget, public ReadsLengths {
@@ -53,15 +55,11 @@ class CheckStation : public QWidget, public ReadsLengths {
     void addModes(QVBoxLayout* column);
     void addPhoto(QVBoxLayout* column);
     QWidget* makeMeasuring();
-    QWidget* makeHand();
     QWidget* makeBench();
-    QWidget* makePairs();
     void choose(Mode mode);
     void rebuild();
     void refresh();
     void sayDevices();
-    void refreshHand();
-    void pair();
     void keep();
     void askForPhoto();
     void setReading(std::size_t item, double millimetres);
@@ -85,17 +83,13 @@ class CheckStation : public QWidget, public ReadsLengths {
     QListWidget* looks_;
     Label* said_;
     QProgressBar* progress_;
+    PairsView* pairs_;
+    HandPanel* handPanel_;
     QToolButton* keep_ = nullptr;
     QToolButton* aloud_ = nullptr;
-    QComboBox* handPart_;
-    Label* handSaid_;
-    QLineEdit* lefts_;
-    QLineEdit* rights_;
-    Label* paired_;
     std::vector<QToolButton*> modes_;
     QWidget* measuring_ = nullptr;  // of the panel
-    QWidget* handPanel_ = nullptr;
-    std::optional<Plan> plan_;  // what the items are of: never another one than theirs
+    std::optional<Plan> plan_;      // what the items are of: never another one than theirs
     std::vector<CheckItem> items_;
     std::vector<std::optional<Length>> readings_;
     std::size_t current_ = 0;

@@ -5,7 +5,6 @@
 #include <QDoubleSpinBox>
 #include <QFile>
 #include <QFileInfo>
-#include <QFormLayout>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -21,15 +20,15 @@
 #include "book/flies.h"
 #include "book/record_edits.h"
 #include "daybook/day_page.h"
-#include "daybook/learned.h"
+#include "daybook/days_in.h"
 #include "daybook/photo_strip.h"
 #include "daybook/rate_view.h"
+#include "daybook/rates_panel.h"
 #include "editing/read_picture.h"
 #include "editing/write_text.h"
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
-#include "leader/exposure.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
@@ -49,20 +48,14 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
       document_(document),
       theme_(theme),
       rates_(new RateView(theme)),
-      factor_(new QComboBox),
+      said_(new RatesPanel(document, *rates_)),
       date_(new QLineEdit),
       days_(new QListWidget),
       hours_(new QDoubleSpinBox),
       entry_(new Label),
-      swap_(new Label),
-      one_(new QComboBox),
-      two_(new QComboBox),
-      compared_(new Label),
       depth_(new QDoubleSpinBox),
       photos_(new PhotoStrip(document, theme)),
-      mapping_(new QWidget),
-      columns_(new QFormLayout),
-      mappingSaid_(new Label),
+      in_(new DaysIn(document)),
       note_(new QLineEdit),
       season_(new SeasonStrip(document, theme)),
       page_(new DayPage(document, theme)),
@@ -97,45 +90,15 @@ DaybookStation::DaybookStation(Document& document, const Theme& theme, QWidget* 
 QWidget* DaybookStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
-    addRates(column);
+    mark_->setMinimumHeight(330);
+    column->addWidget(mark_);
+    column->addWidget(said_);
     addDays(column);
     addEntry(column);
     addNotes(column);
     addFiles(column);
-    addMapping(column);
+    column->addWidget(in_);
     return panel;
-}
-
-// Fish a rod-hour by one thing, and two flies held against each other.
-void DaybookStation::addRates(QVBoxLayout* column) {
-    mark_->setMinimumHeight(330);
-    column->addWidget(mark_);
-    auto* by = new QHBoxLayout;
-    by->addWidget(new Label(tr("Rates by")));
-    factor_->setObjectName(QStringLiteral("factor"));
-    for (const auto& entry : Names<Factor>::entries)
-        factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
-    factor_->addItem(tr("style"));
-    factor_->addItem(tr("depth"));
-    by->addWidget(factor_, 1);
-    column->addLayout(by);
-    swap_->setObjectName(QStringLiteral("swap"));
-    swap_->setWordWrap(true);
-    column->addWidget(swap_);
-    auto* pair = new QHBoxLayout;
-    for (QComboBox* box : {one_, two_}) {
-        box->setObjectName(box == one_ ? QStringLiteral("compare-one") : QStringLiteral("compare-two"));
-        box->setAccessibleName(tr("A fly to compare"));
-        box->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        box->setMinimumContentsLength(9);
-        pair->addWidget(box, 1);
-        connect(box, &QComboBox::activated, this, &DaybookStation::sayComparison);
-    }
-    column->addLayout(pair);
-    compared_->setObjectName(QStringLiteral("compared"));
-    compared_->setWordWrap(true);
-    column->addWidget(compared_);
-    connect(factor_, &QComboBox::currentIndexChanged, this, &DaybookStation::refreshRates);
 }
 
 void DaybookStation::addDays(QVBoxLayout* column) {
@@ -255,29 +218,6 @@ void DaybookStation::addFiles(QVBoxLayout* column) {
     connect(keeping, &QToolButton::clicked, this, &DaybookStation::keepDays);
 }
 
-// A table that is taken in: which of its columns is which.
-void DaybookStation::addMapping(QVBoxLayout* column) {
-    auto* inside = new QVBoxLayout(mapping_);
-    inside->setContentsMargins(0, 0, 0, 0);
-    inside->addWidget(heading(tr("Which column is which")));
-    inside->addLayout(columns_);
-    mappingSaid_->setObjectName(QStringLiteral("mapping-said"));
-    mappingSaid_->setWordWrap(true);
-    inside->addWidget(mappingSaid_);
-    auto* decide = new QHBoxLayout;
-    auto* take = toolButton("take-in", tr("Take in"), tr("All rows, or none where one can't be read; Ctrl+Z gives the book back"));
-    auto* leave = toolButton("leave-out", tr("Leave"), tr("Nothing is imported"));
-    decide->addWidget(take);
-    decide->addWidget(leave);
-    decide->addStretch(1);
-    inside->addLayout(decide);
-    connect(take, &QToolButton::clicked, this, &DaybookStation::takeIn);
-    connect(leave, &QToolButton::clicked, mapping_, &QWidget::hide);
-    mapping_->setObjectName(QStringLiteral("mapping"));
-    mapping_->hide();
-    column->addWidget(mapping_);
-}
-
 void DaybookStation::chooseDay(const DayId& id) {
     for (int row = 0; row < days_->count(); ++row)
         if (days_->item(row)->data(Qt::UserRole).toString() == qt(id)) days_->setCurrentRow(row);
@@ -318,37 +258,9 @@ void DaybookStation::refresh() {
         }
         if (!days_->currentItem() && days_->count() > 0) days_->setCurrentRow(0);
     }
-    for (QComboBox* box : {one_, two_}) {
-        const QString chosenFly = box->currentData().toString();
-        const QSignalBlocker quiet(box);
-        box->clear();
-        for (const Pattern& pattern : document_.book().patterns)
-            box->addItem(qt(pattern.title()), qt(pattern.id));
-        if (const int at = box->findData(chosenFly); at >= 0)
-            box->setCurrentIndex(at);
-        else if (box == two_ && box->count() > 1)
-            box->setCurrentIndex(1);
-    }
-    refreshRates();
+    said_->refresh();
     sayEntry();
-    sayComparison();
     showPhotos();
-}
-
-void DaybookStation::sayComparison() {
-    const std::string one = one_->currentData().toString().toStdString(), two = two_->currentData().toString().toStdString();
-    if (one.empty() || one == two) return compared_->setText(tr("Choose two flies to compare."));
-    const FlyComparison c = compareFlies(document_.book(), one, two);
-    const auto rate = [](const Rate& r) {
-        return r.fished ? tr("%1 (%2 to %3)").arg(number(r.mean(), 2), number(r.low, 2), number(r.high, 2)) : tr("not fished");
-    };
-    QString said = c.told() ? tr("%1 takes more: %2 % sure.")
-                                  .arg(c.better > 0.5 ? one_->currentText() : two_->currentText(),
-                                       number(100.0 * std::max(c.better, 1.0 - c.better), 0))
-                            : tr("Not enough to tell which takes more.");
-    said += tr(" %1 against %2 fish a rod-hour, ").arg(rate(c.one), rate(c.two));
-    said += c.within ? tr("within the %1 days both were on.").arg(c.days) : tr("over all days: they shared only %1.").arg(c.days);
-    compared_->setText(said);
 }
 
 void DaybookStation::showPhotos() {
@@ -376,91 +288,15 @@ void DaybookStation::addPhotos() {
     });
 }
 
+void DaybookStation::importFrom(const QString& file) { in_->read(file); }
+
 void DaybookStation::askForImport() {
     askWhatToRead(this, tr("A table of days"), QString(), tr("CSV (*.csv);;All files (*)"), &DaybookStation::importFrom);
-}
-
-void DaybookStation::importFrom(const QString& file) {
-    constexpr std::size_t kMost = 64 << 20;
-    auto text = store::readWhole(file.toStdString(), kMost);
-    if (!text) return document_.refuse(text.error());
-    csv_ = std::move(*text);
-    showMapping();
-}
-
-void DaybookStation::showMapping() {
-    const auto guessed = store::guessColumns(csv_);
-    if (!guessed) return document_.say(tr("No table of days: %1").arg(qt(guessed.error().front().line())));
-    while (columns_->rowCount() > 0)
-        columns_->removeRow(0);
-    ours_.clear();
-    for (const auto& [theirs, column] : *guessed) {
-        auto* box = new QComboBox;
-        box->setObjectName(QStringLiteral("column-") + qt(theirs));
-        box->addItem(tr("leave out"), QString());
-        for (const std::string_view known : store::kDayColumns)
-            box->addItem(qt(std::string(known)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(known)));
-        for (const char* known : {"depth_m", "note"})
-            box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
-        box->setCurrentIndex(std::max(0, box->findData(qt(column))));
-        columns_->addRow(new Label(qt(theirs)), box);
-        ours_[theirs] = box;
-    }
-    mappingSaid_->setText(tr("A row with hours is an outing, one with a fly and a position a fish."));
-    mapping_->show();
-}
-
-void DaybookStation::takeIn() {
-    store::ColumnMapping mapping;
-    for (const auto& [theirs, box] : ours_)
-        if (const QString column = box->currentData().toString(); !column.isEmpty()) mapping[theirs] = column.toStdString();
-    const auto imported = store::importDays(document_.book(), csv_, mapping);
-    if (!imported) {
-        QStringList said;
-        for (std::size_t i = 0; i < std::min<std::size_t>(4, imported.error().size()); ++i)
-            said << QStringLiteral("✗ ") + qt(imported.error()[i].line());
-        if (imported.error().size() > 4) said << tr("and %1 more. Nothing was taken in.").arg(imported.error().size() - 4);
-        return mappingSaid_->setText(said.join(QLatin1Char('\n')));
-    }
-    if (imported->encoding != store::Encoding::utf8) document_.say(tr("Read as %1").arg(qt(std::string(nameOf(imported->encoding)))));
-    const Faults faults = document_.apply(
-        Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
-    if (!faults.empty()) return mappingSaid_->setText(qt(faults.front().line()));
-    mapping_->hide();
 }
 
 void DaybookStation::keepDays() {
     askWhereToWrite(this, tr("Keep the days as"), QStringLiteral("days.csv"), tr("CSV (*.csv)"), QStringLiteral("csv"),
                     [this](const QString& path) { writeText(document_, path, store::daysToCsv(document_.book())); });
-}
-
-void DaybookStation::refreshRates() {
-    if (!document_.isOpen()) return;
-    const auto chosen = static_cast<std::size_t>(std::max(0, factor_->currentIndex()));
-    const std::optional<Factor> factor =
-        chosen < Names<Factor>::entries.size() ? std::optional(Names<Factor>::entries[chosen].value) : std::nullopt;  // else by depth
-    const TeamSpec* team = document_.team();
-    struct Found {
-        std::vector<Rate> rates;
-        SwapAdvice swap;
-        std::vector<CurveShift> shifts;
-    };
-    const bool style = factor_->currentText() == tr("style");
-    background_.start(
-        [book = document_.book(), factor, style, team = team ? team->id : TeamId(),
-         water = document_.water() ? document_.water()->id : WaterId()](const std::stop_token& stop, const Background::Progress&) {
-            return Found{factor  ? ratesBy(book, *factor)
-                         : style ? ratesByStyle(book)
-                                 : ratesByDepth(book, DepthExposure(book, stop)),
-                         swapAdvice(book, team, settingOf(book, book.findWater(water))), curveShifts(book)};
-        },
-        [this](Found found) {
-            rates_->show(std::move(found.rates));
-            QStringList said{qt(found.swap.words)};
-            for (const CurveShift& shift : found.shifts)
-                said << qt(shift.words());
-            swap_->setText(said.join(QLatin1Char('\n')));
-        });
 }
 
 void DaybookStation::sayEntry() {

@@ -28,10 +28,12 @@ class Label;
 class FieldsForm;
 
 class DayPage;
+class DaysIn;
 class PhotoStrip;
 class RecordSheet;
 class SeasonStrip;
 class RateView;
+class RatesPanel;
 
 class DaybookStation : public QWidget {
     Q_OBJECT
@@ -48,20 +50,13 @@ class DaybookStation : public QWidget {
 
   private:
     QWidget* makePanel();
-    void addRates(QVBoxLayout* column);
     void addDays(QVBoxLayout* column);
     void addEntry(QVBoxLayout* column);
     void addNotes(QVBoxLayout* column);
     void addFiles(QVBoxLayout* column);
-    void addMapping(QVBoxLayout* column);
     void refresh();
-    void refreshRates();
     void sayEntry();
-    void sayComparison();
     void askForImport();
-    // Shows which column is which, for the tier to complete; taken in on "Take in".
-    void showMapping();
-    void takeIn();
     void keepDays();
     void addPhotos();
     void showPhotos();
@@ -72,25 +67,16 @@ class DaybookStation : public QWidget {
 
     Document& document_;
     const Theme& theme_;
-    Background background_{document_};
     Background looking_{document_};  // at a picture
     RateView* rates_;
-    QComboBox* factor_;
+    RatesPanel* said_;
     QLineEdit* date_;
     QListWidget* days_;
     QDoubleSpinBox* hours_;
     Label* entry_;
-    Label* swap_;
-    QComboBox* one_;
-    QComboBox* two_;
-    Label* compared_;
     QDoubleSpinBox* depth_;
     PhotoStrip* photos_;
-    QWidget* mapping_;
-    QFormLayout* columns_;
-    Label* mappingSaid_;
-    std::string csv_;
-    std::map<std::string, QComboBox*> ours_;
+    DaysIn* in_;
     std::optional<Position> position_;
     std::optional<Fate> fate_;
     QLineEdit* note_;

@@ -36,7 +36,7 @@ class GuideText : public QTextBrowser {
 QString wholeGuide() {
     const QDir folder(QStringLiteral(":/guide"));
     QStringList names = folder.entryList({QStringLiteral("*.md")}, QDir::Files, QDir::Name);
-    std::ranges::stable_partition(names, [](const QString& name) { return name == QLatin1String("README.md"); });
+    std::stable_partition(names.begin(), names.end(), [](const QString& name) { return name == QLatin1String("README.md"); });
     QString text;
     for (const QString& name : names) {
         QFile file(folder.filePath(name));

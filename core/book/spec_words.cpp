@@ -17,6 +17,8 @@ struct Word {
     std::string_view text;
     Value value;
 };
+template <class Value>
+Word(const char*, Value) -> Word<Value>;
 
 // The first spelling of a value is the one that is written.
 constexpr std::array kYardsticks = {Word{"shank", Yardstick::shank},        Word{"gape", Yardstick::gape},

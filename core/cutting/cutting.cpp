@@ -321,7 +321,8 @@ CuttingPlan planCuts(const std::vector<VaneFeather>& feathers, const std::vector
         byMaterial[slip.material].push_back(slip);
     for (auto& [material, wanted] : byMaterial) {
         std::vector<VaneFeather> own;
-        std::ranges::copy_if(feathers, std::back_inserter(own), [&](const VaneFeather& f) { return f.material == material; });
+        std::ranges::copy_if(feathers, std::back_inserter(own),
+                             [&material = material](const VaneFeather& f) { return f.material == material; });
         MaterialCuts(std::move(own), std::move(wanted), budget).solve(plan);
     }
     const auto place = [&](const FeatherCuts& cuts) { return indexById(feathers, cuts.feather); };

@@ -55,7 +55,7 @@ Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event)
     Edit edit{{}, book};
     BoxFly& fly = edit.after.box[index];
     int tied = fly.tied.value_or(1), chewed = std::min(fly.chewed.value_or(0), tied), lost = fly.lost.value_or(0);
-    const auto none = [&](const char* what) {
+    const auto none = [&, index = index](const char* what) {
         return fail(Place("box").at(index), std::string("expected a ") + what + " fly of " + title + " in the box, got none",
                     "put one in first");
     };

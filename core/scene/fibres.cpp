@@ -10,8 +10,7 @@ namespace machair {
 
 namespace {
 
-constexpr double kFibreCurve = 1.03;  // of the line-of-sight school
-constexpr double kNarrowest = 0.10;   // half of a fibre's own variation about its width
+constexpr double kNarrowest = 0.10;  // half of a fibre's own variation about its width
 
 struct Sweep {  // angles to the shank: at the root, of the chord, at the tip
     double root, chord, tip;

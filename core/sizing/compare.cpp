@@ -141,7 +141,7 @@ std::string sayChange(const Plan& before, const Plan& after, std::optional<std::
     auto list = edited ? differences(before, after) : onePerSubject(inTyingOrder(before, after));
     if (edited && *edited < after.parts.size()) {
         const std::string first = subjectOf(after, *edited);
-        std::ranges::stable_partition(list, [&](const Difference& d) { return d.subject == first; });
+        std::stable_partition(list.begin(), list.end(), [&](const Difference& d) { return d.subject == first; });
     }
     std::string text;
     for (std::size_t i = 0; i < std::min(most, list.size()); ++i) {

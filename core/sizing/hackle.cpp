@@ -12,7 +12,6 @@ namespace machair {
 
 namespace {
 
-constexpr double kFibreCurve = 1.03;  // of a fibre standing as it will fish, models.md section 2
 constexpr double kPalmerCount = 0.6;  // fibres spread along the body count so much each, in fibres a mm of gape
 constexpr double kUsualShoulderTurns = 2.0;
 constexpr double kUsualOpenTurns = 5.0;

@@ -2,7 +2,6 @@
 
 #include <algorithm>
 #include <cmath>
-#include <ranges>
 
 #include "book/schools.h"
 #include "sizing/bench.h"
@@ -312,9 +311,10 @@ class Planner {
     static const PartPlan* hackleWoundThrough(const Bench& bench, const Part& written) {
         const auto* collar = std::get_if<CollarPart>(&written.detail);
         if (!collar || !collar->through.value_or(false)) return nullptr;
-        for (const PartPlan& part : bench.plan.parts | std::views::reverse) {
-            if (std::holds_alternative<WingPlan>(part.detail)) return nullptr;
-            if (std::holds_alternative<HacklePlan>(part.detail)) return &part;
+        const auto& parts = bench.plan.parts;
+        for (auto part = parts.rbegin(); part != parts.rend(); ++part) {
+            if (std::holds_alternative<WingPlan>(part->detail)) return nullptr;
+            if (std::holds_alternative<HacklePlan>(part->detail)) return &*part;
         }
         return nullptr;
     }

@@ -110,6 +110,9 @@ struct BodyPlan {
 // How full a hackle is by itself, counted in usual collars of its bird (models-team.md section A).
 [[nodiscard]] FullnessSchool classOf(double worth);
 
+// A fibre that stands as it will fish is so much longer than the straight line to where its tip should be (models.md section 2).
+inline constexpr double kFibreCurve = 1.03;
+
 struct HacklePlan {  // collar and throat, and what a palmer shares with them
     Feather feather;
     Length fibre;  // the wanted length, at the middle turn

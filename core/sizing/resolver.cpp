@@ -365,7 +365,6 @@ Length Resolver::fibreLength(const LengthSpec& spec, std::size_t part) {
     if (!aim) return length(spec, origin, partPlace(part).key("length"));
     const Point2 root = hook_.at(origin).position;
     if (schools_.fibre == FibreSchool::layBack) return aim->x - root.x;
-    constexpr double kFibreCurve = 1.03;
     return kFibreCurve * hypot(aim->x - root.x, aim->y - root.y);
 }
 

@@ -325,7 +325,7 @@ Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, co
         std::ranges::sort(others);
         for (const auto& [score, fly] : others)
             if (!isTwin(box[fly], box[found.flies[p]]) &&
-                std::ranges::none_of(choice.couldBe[p], [&](std::size_t other) { return isTwin(box[fly], box[other]); }))
+                std::ranges::none_of(choice.couldBe[p], [&, fly = fly](std::size_t other) { return isTwin(box[fly], box[other]); }))
                 choice.couldBe[p].push_back(fly);
     }
     return choice;

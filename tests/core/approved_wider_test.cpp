@@ -17,6 +17,7 @@
 #include "sizing/sizes.h"
 #include "team/balance.h"
 #include "team/place.h"
+#include "team/redress.h"
 #include "tests/album.h"
 #include "tests/core/approved.h"
 #include "tests/feathers.h"
@@ -124,6 +125,37 @@ TEST_CASE("every number of a hundred dressings that nobody ties is the approved 
     }
     CHECK(planned >= 100);
     isApproved("random", sheet.text());
+}
+
+TEST_CASE("every number of every kind as it is started, on every size, is the approved one") {
+    Sheet sheet;
+    for (const auto& kind : Names<FlyKind>::entries)
+        for (const int size : {6, 8, 10, 12, 14, 16}) {
+            const auto started = startFromKind(demoBook(), kind.value, "wet-10");
+            REQUIRE(started);
+            const auto plan = planOnSize(started->edit.after, started->edit.after.patterns.back().id, size);
+            REQUIRE(plan);
+            sheet.row(std::string(kind.name) + " " + std::to_string(size));
+            addFly(sheet, *plan);
+        }
+    isApproved("kinds", sheet.text());
+}
+
+TEST_CASE("an upright wing tied before the body stands where nothing is written at the approved place") {
+    Sheet sheet;
+    for (const int size : {8, 12, 16})
+        for (const WingStyle style : {WingStyle::upright, WingStyle::hair, WingStyle::plume, WingStyle::tips}) {
+            WingPart wing;
+            wing.style = style;
+            BodyPart body;
+            Book book = bench(hookSpec(size));
+            book.patterns = {dressing({part(PartKind::wing, wing), part(PartKind::body, body), part(PartKind::collar, CollarPart{}),
+                                       part(PartKind::head, HeadPart{})})};
+            const auto plan = planPattern(book, "fly");
+            sheet.row(std::string(nameOf(style)) + " " + std::to_string(size));
+            if (plan) addFly(sheet, *plan);
+        }
+    isApproved("wing-first", sheet.text());
 }
 
 TEST_CASE("what each answer of a school changes in the album is the approved one") {
@@ -297,4 +329,110 @@ TEST_CASE("what is said of hands made at random is the approved one") {
         sheet.add("shift", shift.shift).add("from", shift.low).add("to", shift.high);
     }
     isApproved("random-hands", sheet.text());
+}
+
+TEST_CASE("what each handle writes wherever it is dragged is the approved one") {
+    const Book album = albumBook();
+    Sheet sheet;
+    for (const Pattern& pattern : album.patterns) {
+        const auto plan = planPattern(album, pattern.id);
+        if (!plan) continue;
+        sheet.row(pattern.id);
+        for (const Handle& handle : handlesOf(*plan)) {
+            sheet.row("  " + std::to_string(handle.part) + " " + handle.name);
+            for (const double x : {-3.3, -0.9, 0.35, 1.6, 4.1})
+                for (const double y : {-1.7, 0.0, 2.3})
+                    for (const Length snap : {0.0 * mm, 0.4 * mm})
+                        if (const auto written = dragged(*plan, handle, {handle.at.x + x * mm, handle.at.y + y * mm}, snap))
+                            sheet.say(written->key + (written->snapped ? "!" : ":") + written->text + ";");
+            for (const int direction : {-1, 1})
+                if (const auto next = nextSnap(*plan, handle, direction)) sheet.add("next", next->x).add("y", next->y);
+        }
+    }
+    isApproved("handles", sheet.text());
+}
+
+TEST_CASE("what each way of saying a length comes to is the approved one") {
+    const Book album = albumBook();
+    Sheet sheet;
+    for (std::size_t i = 0; i < album.patterns.size(); i += 3) {
+        const Pattern& pattern = album.patterns[i];
+        for (std::size_t part = 0; part < pattern.parts.size(); ++part)
+            for (const Field& field : fieldsOf(pattern.parts[part])) {
+                const bool length = field.kind == FieldKind::length, station = field.kind == FieldKind::station;
+                if (!length && !station) continue;
+                sheet.row(pattern.id + " " + std::to_string(part) + " " + field.key);
+                for (const char* said : {"7 mm",
+                                         "as long as the shank",
+                                         "0.85 × gape",
+                                         "half the body",
+                                         "1.1 × tail",
+                                         "0.9 × wing",
+                                         "1.2 × collar",
+                                         "twice the bead",
+                                         "to the point",
+                                         "to the barb",
+                                         "to the bend",
+                                         "to the back of the bend",
+                                         "1 mm past the point",
+                                         "0.7 mm short of the bend",
+                                         "to the tail's tip",
+                                         "half the tail",
+                                         "opposite the point",
+                                         "at the bend",
+                                         "a third of the shank from the eye",
+                                         "0.6 mm ahead of the barb",
+                                         "2 bars"}) {
+                    const auto edit = changeField(album, pattern.id, part, field.key, said);
+                    if (!edit) continue;
+                    const auto plan = planPattern(edit->after, pattern.id);
+                    if (!plan || part >= plan->parts.size()) continue;
+                    sheet.row("  " + std::string(said));
+                    addPart(sheet, *plan, part);
+                }
+            }
+    }
+    isApproved("lengths", sheet.text());
+}
+
+TEST_CASE("what is said of a body that is written thinner and thinner is the approved one") {
+    const Book album = albumBook();
+    Sheet sheet;
+    for (const Pattern& pattern : album.patterns) {
+        const auto body = findKind(pattern, PartKind::body);
+        if (!body) continue;
+        for (const char* key : {"rear_mm", "front_mm"})
+            for (double thick = 0.4; thick < 1.6; thick += 0.06) {
+                const auto edit = changeField(album, pattern.id, *body, key, std::to_string(thick));
+                if (!edit) continue;
+                const auto plan = planPattern(edit->after, pattern.id);
+                if (!plan) continue;
+                sheet.row(pattern.id + " " + key).add("mm", thick);
+                for (const Warning& warning : plan->warnings)
+                    if (warning.part == *body) sheet.say(nameOf(warning.severity)).say(nameOf(warning.concern)).add("over", warning.over);
+                addPart(sheet, *plan, *body);
+            }
+    }
+    isApproved("thin-bodies", sheet.text());
+}
+
+TEST_CASE("every fly of the album tied a little otherwise is the approved one") {
+    const Book album = albumBook();
+    Sheet sheet;
+    for (const Pattern& pattern : album.patterns) {
+        const auto before = planPattern(album, pattern.id);
+        if (!before) continue;
+        sheet.row(pattern.id);
+        for (const FlyChange& change : singleChanges()) {
+            const auto after = planRedressed(album, *before, change);
+            sheet.row("  " + sayChange(album, *before, change)).add("cost", change.cost());
+            if (!after) {
+                sheet.say("can't be");
+                continue;
+            }
+            const FlyFigures figures = figuresOf(*after, sinkReport(*after));
+            sheet.add("full", figures.full).add("sink", figures.sink).add("mass", figures.mass).add("long", figures.length);
+        }
+    }
+    isApproved("redressed", sheet.text());
 }
