@@ -38,7 +38,7 @@ Mends::Mends(Document& document, const Theme& theme, QSettings& settings, QWidge
     find_->setObjectName(QStringLiteral("find"));
     find_->setText(tr("Find the smallest change"));
     find_->setToolTip(tr("An exact search: other flies of the box and another order first, then the flies tied a little otherwise (F5)"));
-    find_->setShortcut(QKeySequence(Qt::Key_F5));
+    pressedBy(find_, Qt::Key_F5);
     seek->addWidget(find_);
     column->addLayout(seek);
     progress_->setTextVisible(false);

@@ -223,7 +223,7 @@ QWidget* CheckStation::makeMeasuring() {
     });
     keep_ =
         toolButton("keep-check", tr("Keep this fly's check"), tr("Into the book; the next fly of the dozen is asked for (Ctrl+Return)"));
-    keep_->setShortcut(QKeySequence(Qt::CTRL | Qt::Key_Return));
+    pressedBy(keep_, Qt::CTRL | Qt::Key_Return);
     connect(keep_, &QToolButton::clicked, this, &CheckStation::keep);
     column->addWidget(keep_);
     return measuring_;

@@ -57,7 +57,7 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
     play_->setText(tr("▶"));
     play_->setAccessibleName(tr("Play"));
     play_->setToolTip(tr("Play the drift at its own pace (Space)"));
-    play_->setShortcut(QKeySequence(Qt::Key_Space));
+    pressedBy(play_, Qt::Key_Space);
     play_->setCheckable(true);
     scrub_->setObjectName(QStringLiteral("scrub"));
     scrub_->setAccessibleName(tr("Time in the drift"));

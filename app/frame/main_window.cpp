@@ -126,7 +126,7 @@ MainWindow::MainWindow(QSettings& settings, QWidget* parent)
     look->start(kLookEvery);
     restore();
     light();
-    plan_->setFocus();
+    plan_->startWithTicket();
 }
 
 // From top to bottom: the cast, the stations' names, the bench, what drops down between, the station that is seen, the quiet line.

@@ -6,6 +6,7 @@
 #include <QLabel>
 #include <QListWidget>
 #include <QScrollArea>
+#include <QShortcut>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -45,6 +46,13 @@ namespace machair::app {
     made->setText(text);
     made->setToolTip(tip);
     return made;
+}
+
+// A key that presses a button while it is seen. Not the button's own shortcut: that goes with the next text it is given.
+inline void pressedBy(QAbstractButton* button, const QKeySequence& key) {
+    auto* shortcut = new QShortcut(key, button);
+    shortcut->setAutoRepeat(false);
+    QObject::connect(shortcut, &QShortcut::activated, button, &QAbstractButton::click);
 }
 
 // A list that reads as lines of the panel: no frame, each line wrapped to the width.

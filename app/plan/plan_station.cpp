@@ -26,9 +26,8 @@ PlanStation::PlanStation(Document& document, const Theme& theme, QSettings& sett
     sheets_->addWidget(drawing);
     sheets_->addWidget(new SizesView(document, theme));
     splitter_->addWidget(sheets_);
-    auto* ticket = new Ticket(document, theme, settings);
-    splitter_->addWidget(ticket);
-    setFocusProxy(ticket);
+    ticket_ = new Ticket(document, theme, settings);
+    splitter_->addWidget(ticket_);
     splitter_->setStretchFactor(0, 1);
     splitter_->setStretchFactor(1, 0);
     giveTicketRoom();
@@ -49,6 +48,9 @@ void PlanStation::changeEvent(QEvent* event) {
     QWidget::changeEvent(event);
     if (event->type() == QEvent::ApplicationFontChange || event->type() == QEvent::FontChange) giveTicketRoom();
 }
+
+// Not by a focus proxy: Tab would go from before the station to the ticket, and never come to the fly.
+void PlanStation::startWithTicket() { ticket_->setFocus(); }
 
 void PlanStation::showSizes(bool shown) { sheets_->setCurrentIndex(shown ? 1 : 0); }
 

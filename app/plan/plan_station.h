@@ -12,6 +12,8 @@ class QStackedWidget;
 
 namespace machair::app {
 
+class Ticket;
+
 class PlanStation : public QWidget {
     Q_OBJECT
   public:
@@ -19,6 +21,7 @@ class PlanStation : public QWidget {
     [[nodiscard]] QByteArray layoutState() const;
     void restoreLayout(const QByteArray& state);
     void showSizes(bool shown);
+    void startWithTicket();  // the keyboard begins there
 
   protected:
     void changeEvent(QEvent* event) override;
@@ -27,6 +30,7 @@ class PlanStation : public QWidget {
     void giveTicketRoom();
     QSplitter* splitter_;
     QStackedWidget* sheets_;
+    Ticket* ticket_ = nullptr;
 };
 
 }  // namespace machair::app

@@ -39,7 +39,7 @@ ChoicePanel::ChoicePanel(Document& document, const Theme& theme, QWidget* parent
     favourite_->setMinimumContentsLength(9);
     line->addWidget(favourite_);
     chooseButton_ = toolButton("choose", tr("Choose"), tr("The best ordered three of the box for this wave, school and card; exact (F6)"));
-    chooseButton_->setShortcut(QKeySequence(Qt::Key_F6));
+    pressedBy(chooseButton_, Qt::Key_F6);
     line->addWidget(chooseButton_);
     column->addLayout(line);
     auto* for_ = new QHBoxLayout;

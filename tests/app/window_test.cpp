@@ -172,7 +172,8 @@ TEST_CASE("no key of a station means two things") {
             CHECK(fresh);
         };
         for (const QShortcut* one : bench.window().findChildren<QShortcut*>())
-            add(one->key(), QStringLiteral("a shortcut"));
+            if (const auto* of = qobject_cast<QWidget*>(one->parent()); of && of->isVisible())
+                add(one->key(), QStringLiteral("a shortcut of ") + of->objectName());
         for (const QAbstractButton* button : bench.window().findChildren<QAbstractButton*>())
             if (button->isVisible()) add(button->shortcut(), button->objectName() + QLatin1Char(' ') + button->text());
     }
