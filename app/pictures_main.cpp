@@ -15,6 +15,7 @@
 #include <QSettings>
 #include <QTemporaryDir>
 #include <QTextStream>
+#include <QTimeEdit>
 #include <array>
 
 #include "check/check_station.h"
@@ -102,6 +103,8 @@ bool take(const Shot& shot) {
         QApplication::sendEvent(window.findChild<Ticket*>(), &question);
         settle();
     }
+    // The evening ends by the clock on the wall; in a picture that clock stands.
+    if (auto* until = window.findChild<QTimeEdit*>(QStringLiteral("by-hour"))) until->setTime(QTime(22, 0));
     QPixmap picture = window.grab();
     QPainter painter(&picture);
     for (QWidget* dropped : QApplication::topLevelWidgets())  // sheets that are dropped down over it

@@ -1,5 +1,6 @@
 // What the bench book costs. Targets: a book of 2,000 dressings and 5,000 materials opens < 0.5 s, an edit is durable
 // < 20 ms, planning after it < 1 ms.
+#include <SQLiteCpp/SQLiteCpp.h>
 #include <benchmark/benchmark.h>
 #include <unistd.h>
 
@@ -113,6 +114,43 @@ static void openYearsOfRecords(benchmark::State& state) {
     }
 }
 BENCHMARK(openYearsOfRecords)->Unit(benchmark::kMillisecond);
+
+// The same rows by SQLite alone: every column of every row of every table is read, and nothing made of it.
+static void readTheSameRowsBySqlite(benchmark::State& state) {
+    const Place place(bookOfYears());
+    std::int64_t bytes = 0;
+    for (auto _ : state) {
+        bytes = 0;
+        SQLite::Database database(place.path(), SQLite::OPEN_READONLY);
+        SQLite::Statement tables(database, "SELECT name FROM sqlite_master WHERE type = 'table'");
+        std::vector<std::string> names;
+        while (tables.executeStep())
+            names.push_back(tables.getColumn(0).getString());
+        for (const std::string& name : names) {
+            SQLite::Statement rows(database, "SELECT * FROM \"" + name + "\"");
+            while (rows.executeStep())
+                for (int column = 0; column < rows.getColumnCount(); ++column)
+                    bytes += rows.getColumn(column).getBytes();
+        }
+    }
+    state.counters["MB"] = static_cast<double>(bytes) / 1e6;
+}
+BENCHMARK(readTheSameRowsBySqlite)->Unit(benchmark::kMillisecond);
+
+// How the rates grow with the days: 10² to 10⁵.
+static void ratesOfDays(benchmark::State& state) {
+    Book book = demoBook();
+    const std::vector<Day> days = book.days;
+    book.days.clear();
+    for (std::int64_t i = 0; i < state.range(0); ++i) {
+        Day day = days[static_cast<std::size_t>(i) % days.size()];
+        day.id = DayId("day-" + std::to_string(i));
+        book.days.push_back(std::move(day));
+    }
+    for (auto _ : state)
+        benchmark::DoNotOptimize(ratesBy(book, Factor::fly));
+}
+BENCHMARK(ratesOfDays)->RangeMultiplier(10)->Range(100, 100000)->Unit(benchmark::kMillisecond);
 
 static void allRatesOfYears(benchmark::State& state) {
     const Book book = bookOfYears();

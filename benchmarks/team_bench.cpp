@@ -13,6 +13,7 @@
 #include "team/balance.h"
 #include "team/choose.h"
 #include "tests/feathers.h"
+#include "tests/integer_programme.h"
 
 namespace machair::benchmarks {
 
@@ -74,6 +75,17 @@ static void driftForFortySeconds(benchmark::State& state) {  // < 150 ms
 }
 BENCHMARK(driftForFortySeconds)->Unit(benchmark::kMillisecond);
 
+// How it grows with the leader's links: 50 to 1,000.
+static void driftOfLinks(benchmark::State& state) {
+    const Rig rig = demoRig();
+    DriftOptions options;
+    options.keepNodes = false;
+    options.link = measuresOf(demoBook().findTeam("west-shore")->leader).overall() / static_cast<double>(state.range(0));
+    for (auto _ : state)
+        benchmark::DoNotOptimize(runDrift(rig, fortySeconds(), options));
+}
+BENCHMARK(driftOfLinks)->Arg(50)->Arg(100)->Arg(200)->Arg(500)->Arg(1000)->Unit(benchmark::kMillisecond)->Iterations(1);
+
 static void driftWhileAControlMoves(benchmark::State& state) {  // < 50 ms
     const Rig rig = demoRig();
     DriftOptions options;
@@ -99,7 +111,7 @@ static void chooseAmong(benchmark::State& state) {  // 1,000: < 50 ms, 3,000: < 
         scanned = chooseTeams(flies, rulesOf(School::stepped), windy()).pairsScanned;
     state.counters["pairs scanned"] = static_cast<double>(scanned);
 }
-BENCHMARK(chooseAmong)->Arg(1000)->Arg(3000)->Unit(benchmark::kMillisecond);
+BENCHMARK(chooseAmong)->Arg(100)->Arg(1000)->Arg(3000)->Arg(10000)->Unit(benchmark::kMillisecond);
 
 // The search over ready tables, beside every triple of them: the ratio is what the bounds buy.
 static void searchAmongAThousand(benchmark::State& state) {
@@ -184,6 +196,51 @@ static void cutFortySlips(benchmark::State& state) {  // 40 slips over 12 feathe
     state.counters["proven"] = proven ? 1.0 : 0.0;
 }
 BENCHMARK(cutFortySlips)->DenseRange(1, 5)->Unit(benchmark::kMillisecond)->Iterations(1);
+
+// The same instances for our search and for the integer programme: feathers whose barbs are of one length, 24 slips.
+namespace {
+struct Instance {
+    std::vector<VaneFeather> feathers;
+    std::vector<SlipWanted> slips;
+};
+std::vector<Instance> oneLengthInstances() {
+    std::mt19937 random(20261129);
+    const auto whole = [&](int low, int high) { return std::uniform_int_distribution<int>(low, high)(random); };
+    std::vector<Instance> all;
+    for (int n = 0; n < 12; ++n) {
+        Instance& one = all.emplace_back();
+        for (int f = 0; f < 8; ++f) {
+            const Length barb = whole(14, 20) * mm;
+            one.feathers.push_back(tests::vaneFeather("f" + std::to_string(f), "m", f % 2 ? VaneSide::left : VaneSide::right,
+                                                      whole(30, 60) * mm, {barb, barb, barb}));
+        }
+        for (int s = 0; s < 24; ++s)
+            one.slips.push_back(
+                {"s" + std::to_string(s), "m", (2.0 + 0.25 * whole(0, 12)) * mm, whole(8, 14) * mm, SlipSide::any, false, {}});
+    }
+    return all;
+}
+}  // namespace
+
+static void cutByOurSearch(benchmark::State& state) {
+    const auto instances = oneLengthInstances();
+    int proven = 0;
+    for (auto _ : state) {
+        proven = 0;
+        for (const Instance& one : instances)
+            proven += planCuts(one.feathers, one.slips).optimal ? 1 : 0;
+    }
+    state.counters["proven of 12"] = proven;
+}
+BENCHMARK(cutByOurSearch)->Unit(benchmark::kMillisecond);
+
+static void cutByTheIntegerProgramme(benchmark::State& state) {
+    const auto instances = oneLengthInstances();
+    for (auto _ : state)
+        for (const Instance& one : instances)
+            benchmark::DoNotOptimize(tests::Programme(one.feathers, one.slips).solve());
+}
+BENCHMARK(cutByTheIntegerProgramme)->Unit(benchmark::kMillisecond)->Iterations(1);
 
 static void cutForTwentyFourDozen(benchmark::State& state) {  // < 2 s with a bound
     const Book& book = demoBook();

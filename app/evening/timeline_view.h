@@ -44,6 +44,10 @@ class TimelineView : public QWidget, public Spoken {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    static constexpr double kLaneNames = 186.0, kRightEdge = 16.0, kAxis = 26.0, kHands = 30.0, kLaneGap = 8.0;  // px
+    static constexpr double kLeastLane = 14.0, kPictured = 36.0, kMostLane = 76.0, kGrip = 6.0;
+    static constexpr QSize kPicture{54, 32};
+    static constexpr int kNudge = 10;  // minutes
     enum class Held { nothing, block, lane, end };
 
     [[nodiscard]] double span() const;

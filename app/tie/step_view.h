@@ -42,6 +42,12 @@ class StepView : public QWidget {
     void resizeEvent(QResizeEvent* event) override;
 
   private:
+    // Read from a metre: px at the usual size of text, and they grow with it.
+    static constexpr double kNumberPx = 96.0, kVerbPx = 40.0, kWordsPx = 24.0, kSmallPx = 17.0;
+    static constexpr double kTop = 168.0;                         // px for the words above the drawing
+    static constexpr double kBottom = 148.0;                      // and below it
+    static constexpr double kHeldWide = 132.0, kHeldTall = 92.0;  // the material in hand
+    [[nodiscard]] static double grown(double px);
     [[nodiscard]] QRectF drawingFrame() const;
     void paintFly();
     [[nodiscard]] QImage paintedAt(const TyingStep& step);

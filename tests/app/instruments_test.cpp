@@ -6,6 +6,7 @@
 #include "balance/team_sheet.h"
 #include "balance/team_view.h"
 #include "daybook/day_page.h"
+#include "daybook/season_strip.h"
 #include "drawers/drawers_station.h"
 #include "drawers/thing_view.h"
 #include "drift/fish_view.h"
