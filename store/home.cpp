@@ -63,19 +63,38 @@ Result<std::unique_ptr<Home>> openHome(const std::filesystem::path& path, Access
     return std::make_unique<BenchFileHome>(path, access);
 }
 
+namespace {
+
+// The records that an edit made or changed. One edit touches few: what the lists begin and end with alike is passed over.
+template <class Record>
+std::vector<const Record*> changedIn(const std::vector<Record>& before, const std::vector<Record>& after) {
+    const std::size_t least = std::min(before.size(), after.size());
+    std::size_t head = 0, tail = 0;
+    while (head < least && before[head] == after[head])
+        ++head;
+    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail])
+        ++tail;
+    std::map<std::string_view, const Record*> was;
+    for (std::size_t i = head; i < before.size() - tail; ++i)
+        was.emplace(before[i].id, &before[i]);
+    std::vector<const Record*> changed;
+    for (std::size_t i = head; i < after.size() - tail; ++i)
+        if (const auto old = was.find(after[i].id); old == was.end() || !(*old->second == after[i])) changed.push_back(&after[i]);
+    return changed;
+}
+
+}  // namespace
+
 Faults unreadableAgain(const Book& before, const Book& after) {
     Faults faults;
     eachList([&]<class Record>(const char* name, std::vector<Record> Book::*list) {
-        std::map<std::string_view, const Record*> was;
-        for (const Record& record : before.*list)
-            was.emplace(record.id, &record);
         std::vector<std::string> texts;
         std::vector<const Record*> changed;
-        for (const Record& record : after.*list)
-            if (const auto old = was.find(record.id); old == was.end() || !(*old->second == record)) {
-                texts.push_back(writeRecord(record));
-                changed.push_back(&record);
-            }
+        for (const Record* record : changedIn(before.*list, after.*list)) {
+            texts.push_back(writeRecord(*record));
+            changed.push_back(record);
+        }
+        if (changed.empty()) return;
         const ReadRecords<Record> read = readRecords<Record>(name, texts);
         for (const auto& [index, why] : read.spoilt)
             append(faults, why);

@@ -21,6 +21,7 @@
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "parts/paper_pages.h"
+#include "parts/when_seen.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -59,16 +60,9 @@ BalanceStation::BalanceStation(Document& document, const Theme& theme, QSettings
         document_.refuse(document_.apply(changeTeamFly(document_.book(), document_.team()->id, *document_.position(), *fly)));
     });
     layout->addWidget(scrolled(makePanel(), kBalancePanel));
-    connect(&document_, &Document::teamChanged, this, &BalanceStation::refresh);
-    connect(&document_, &Document::bookOpened, this, [this] {
-        refreshSchools();
-        box_->refresh();
-    });
-    connect(&document_, &Document::bookChanged, this, [this] {
-        mends_->forget();
-        refreshSchools();
-        box_->refresh();
-    });
+    connect(&document_, &Document::bookChanged, mends_, &Mends::forget);
+    (new WhenSeen(this, [this] { box_->refresh(); }))->on(&document_, &Document::bookOpened, &Document::bookChanged);
+    (new WhenSeen(this, [this] { refresh(); }))->on(&document_, &Document::teamChanged, &Document::bookOpened);
     connect(mends_, &Mends::mended, this, &BalanceStation::refresh);
     connect(&theme_, &Theme::changed, this, &BalanceStation::refresh);
 }
@@ -203,8 +197,6 @@ void BalanceStation::addPlace(QVBoxLayout* column) {
     connect(off, &QToolButton::clicked, flies_, &TeamView::takeOff);
     column->addStretch(1);
 }
-
-void BalanceStation::showEvent(QShowEvent*) { refresh(); }
 
 void BalanceStation::propose() { mends_->propose(); }
 

@@ -29,9 +29,6 @@ class BalanceStation : public QWidget {
     void propose();
     void writeSheet(const QString& path);  // .pdf or .svg
 
-  protected:
-    void showEvent(QShowEvent* event) override;
-
   private:
     QWidget* makePanel();
     void addSchool(QVBoxLayout* column);

@@ -13,6 +13,7 @@
 #include "colour/colour.h"
 #include "drawing/ink.h"
 #include "parts/lengths.h"
+#include "parts/when_seen.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -36,8 +37,7 @@ TeamView::TeamView(Document& document, const Theme& theme, QWidget* parent) : QW
     setFocusPolicy(Qt::StrongFocus);
     setMouseTracking(true);
     setToolTip(tr("Drag a fly to another position, or one in from the box; Delete takes the chosen one off"));
-    connect(&document_, &Document::teamChanged, this, &TeamView::rebuild);
-    connect(&theme_, &Theme::changed, this, &TeamView::rebuild);
+    (new WhenSeen(this, [this] { rebuild(); }))->on(&document_, &Document::teamChanged).on(&theme_, &Theme::changed);
 }
 
 std::vector<Position> TeamView::rows() const {

@@ -15,6 +15,7 @@
 #include "frame/panel.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
+#include "parts/when_seen.h"
 #include "sizing/compare.h"
 
 namespace machair::app {
@@ -94,9 +95,7 @@ SchoolsPanel::SchoolsPanel(Document& document, Of of, QWidget* parent)
     column->addWidget(changes_);
     for (const SchoolFacts& facts : schoolTable())
         if (of == Of::dressing || facts.scope == SchoolScope::allAndDressing) addQuestion(facts, column);
-    connect(&document_, &Document::bookChanged, this, &SchoolsPanel::refresh);
-    connect(&document_, &Document::bookOpened, this, &SchoolsPanel::refresh);
-    connect(&document_, &Document::planChanged, this, &SchoolsPanel::refresh);
+    (new WhenSeen(this, [this] { refresh(); }))->on(&document_, &Document::bookOpened, &Document::planChanged);
 }
 
 void SchoolsPanel::addQuestion(const SchoolFacts& facts, QVBoxLayout* column) {

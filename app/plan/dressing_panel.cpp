@@ -7,6 +7,7 @@
 #include "daybook/rates.h"
 #include "frame/fields_form.h"
 #include "parts/label.h"
+#include "parts/when_seen.h"
 #include "sizing/compare.h"
 #include "units/text.h"
 
@@ -27,8 +28,7 @@ DressingPanel::DressingPanel(Document& document, const Theme& theme, QWidget* pa
     varied_->setObjectName(QStringLiteral("varied"));
     varied_->setWordWrap(true);
     column->addWidget(varied_);
-    connect(&document_, &Document::bookChanged, this, &DressingPanel::refresh);
-    connect(&document_, &Document::planChanged, this, &DressingPanel::refresh);
+    (new WhenSeen(this, [this] { refresh(); }))->on(&document_, &Document::planChanged);
 }
 
 Faults DressingPanel::write(const std::string& key, const std::string& text) {

@@ -9,6 +9,7 @@
 #include "asking/day.h"
 #include "daybook/boat.h"
 #include "parts/lengths.h"
+#include "parts/when_seen.h"
 #include "theme/said.h"
 #include "units/text.h"
 #include "water/wave_picture.h"
@@ -32,12 +33,8 @@ SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setToolTip(
         tr("Drag the arrow for the wind, its length is its force; drag the boat for the fetch. Keys: Left and Right turn the wind, Up and "
            "Down make it stronger or weaker"));
-    connect(&document_, &Document::teamChanged, this, &SeaView::refresh);
-    connect(&document_, &Document::bookOpened, this, [this] {
-        boat_.reset();
-        refresh();
-    });
-    connect(&document_, &Document::bookChanged, this, &SeaView::refresh);
+    connect(&document_, &Document::bookOpened, this, [this] { boat_.reset(); });
+    (new WhenSeen(this, [this] { refresh(); }))->on(&document_, &Document::teamChanged, &Document::bookOpened);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 
 #include "frame/panel.h"
+#include "parts/when_seen.h"
 #include "store/geojson.h"
 #include "units/text.h"
 #include "water/choice_panel.h"
@@ -36,8 +37,7 @@ WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub&
     layout->addWidget(scrolled(day_, kDayWidth));
     layout->addWidget(sea_, 1);
     layout->addWidget(scrolled(right, kRulesWidth));
-    for (const auto signal : {&Document::teamChanged, &Document::bookOpened, &Document::bookChanged})
-        connect(&document_, signal, this, &WaterStation::refresh);
+    (new WhenSeen(this, [this] { refresh(); }))->on(&document_, &Document::teamChanged, &Document::bookOpened);
     connect(sea_, &SeaView::fetchMeasured, this,
             [this](double metres) { document_.refuse(day_->writeWater("fetch_m", formatNumber(metres, 0))); });
     connect(sea_, &SeaView::shoreDrawn, this, &WaterStation::setShore);
