@@ -63,28 +63,6 @@ Result<std::unique_ptr<Home>> openHome(const std::filesystem::path& path, Access
     return std::make_unique<BenchFileHome>(path, access);
 }
 
-namespace {
-
-// The records that an edit made or changed. One edit touches few: what the lists begin and end with alike is passed over.
-template <class Record>
-std::vector<const Record*> changedIn(const std::vector<Record>& before, const std::vector<Record>& after) {
-    const std::size_t least = std::min(before.size(), after.size());
-    std::size_t head = 0, tail = 0;
-    while (head < least && before[head] == after[head])
-        ++head;
-    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail])
-        ++tail;
-    std::map<std::string_view, const Record*> was;
-    for (std::size_t i = head; i < before.size() - tail; ++i)
-        was.emplace(before[i].id, &before[i]);
-    std::vector<const Record*> changed;
-    for (std::size_t i = head; i < after.size() - tail; ++i)
-        if (const auto old = was.find(after[i].id); old == was.end() || !(*old->second == after[i])) changed.push_back(&after[i]);
-    return changed;
-}
-
-}  // namespace
-
 Faults unreadableAgain(const Book& before, const Book& after) {
     Faults faults;
     eachList([&]<class Record>(const char* name, std::vector<Record> Book::*list) {

@@ -23,12 +23,6 @@ std::string shown(const Json& json) {
     return text.size() <= kMost ? text : std::string(shortened(text, kMost)) + "…";
 }
 
-Trail::operator Place() const {
-    if (!up_) return Place(std::string(key_));
-    const Place above = *up_;
-    return index_ == kNoIndex ? above.key(key_) : above.at(index_);
-}
-
 void JsonReader::read(const Json& json, const Trail& place, std::string& out, const Rule& rule) {
     const bool colour = std::string_view(rule.noun) == kColour.noun;
     if (!json.is_string() || (colour && !isColour(json.get_ref<const std::string&>())))

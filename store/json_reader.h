@@ -8,31 +8,13 @@
 #include <vector>
 
 #include "book/describe.h"
+#include "faults/trail.h"
 #include "store/json_parse.h"
 
 namespace machair::store {
 
 // "got …" for a fault: short, whatever it is.
 [[nodiscard]] std::string shown(const Json& json);
-
-// Where a value stands, as links up the reading's own stack: it becomes a text where a fault needs one, and only
-// there. A trail lives no longer than the one it hangs on.
-class Trail {
-  public:
-    Trail() = default;  // the document itself
-    explicit Trail(std::string_view top) : key_(top) {}
-    [[nodiscard]] Trail key(std::string_view name) const { return {this, name, kNoIndex}; }
-    [[nodiscard]] Trail at(std::size_t index) const { return {this, {}, index}; }
-    [[nodiscard]] bool isId() const { return key_ == "id"; }
-    [[nodiscard]] operator Place() const;  // NOLINT: a place is what it says
-
-  private:
-    static constexpr std::size_t kNoIndex = static_cast<std::size_t>(-1);
-    Trail(const Trail* up, std::string_view key, std::size_t index) : up_(up), key_(key), index_(index) {}
-    const Trail* up_ = nullptr;
-    std::string_view key_;
-    std::size_t index_ = kNoIndex;
-};
 
 class JsonReader {
   public:

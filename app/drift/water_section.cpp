@@ -10,6 +10,7 @@
 #include "colour/colour.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
+#include "parts/when_seen.h"
 #include "theme/light.h"
 #include "theme/said.h"
 #include "units/text.h"
@@ -53,14 +54,13 @@ WaterSection::WaterSection(Document& document, const Theme& theme, QWidget* pare
     setMinimumSize(420, 320);
     setMouseTracking(true);
     connect(strip_, &HandlingStrip::axisChanged, this, qOverload<>(&QWidget::update));
-    connect(&document_, &Document::teamChanged, this, [this] {
-        rebuildFlies();
-        update();
-    });
-    connect(&theme_, &Theme::changed, this, [this] {
-        rebuildFlies();
-        update();
-    });
+    (new WhenSeen(this,
+                  [this] {
+                      rebuildFlies();
+                      update();
+                  }))
+        ->on(&document_, &Document::teamChanged)
+        .on(&theme_, &Theme::changed);
 }
 
 void WaterSection::rebuildFlies() {

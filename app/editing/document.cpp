@@ -17,17 +17,15 @@ namespace {
 // Ids of the records that an edit changed, added or took away.
 template <class Record>
 std::set<std::string_view> changedIds(const std::vector<Record>& before, const std::vector<Record>& after) {
-    std::map<std::string_view, const Record*> was;
-    for (const Record& record : before)
-        was.emplace(record.id, &record);
+    const Differing where = differing(before, after);
     std::set<std::string_view> changed;
-    for (const Record& record : after) {
-        const auto old = was.find(record.id);
-        if (old == was.end() || !(*old->second == record)) changed.insert(record.id);
-        if (old != was.end()) was.erase(old);
-    }
-    for (const auto& [id, record] : was)
-        changed.insert(id);
+    for (const Record* record : changedIn(before, after))
+        changed.insert(record->id);
+    for (std::size_t i = where.from; i < where.endBefore; ++i)
+        if (std::none_of(after.begin() + static_cast<std::ptrdiff_t>(where.from),
+                         after.begin() + static_cast<std::ptrdiff_t>(where.endAfter),
+                         [&](const Record& now) { return now.id == before[i].id; }))
+            changed.insert(before[i].id);
     return changed;
 }
 
@@ -49,6 +47,7 @@ Faults faultsOfChange(const Book& before, const Book& after) {
     const auto hooks = changedIds(before.hooks, after.hooks);
     const auto materials = changedIds(before.materials, after.materials);
     Faults faults;
+    if (patterns.empty() && hooks.empty() && materials.empty() && before.schools == after.schools) return faults;
     for (const Pattern& pattern : after.patterns) {
         const bool touched =
             before.schools != after.schools || patterns.contains(pattern.id) || hooks.contains(pattern.hook) ||

@@ -8,6 +8,7 @@
 #include "book/find.h"
 #include "book/lists.h"
 #include "book/references.h"
+#include "faults/trail.h"
 #include "units/text.h"
 
 namespace machair {
@@ -52,11 +53,11 @@ class RefCheck {
   public:
     RefCheck(const Pattern& pattern, Faults& faults) : pattern_(pattern), faults_(faults) {}
 
-    void ref(const PartRef& ref, const Place& place) {
+    void ref(const PartRef& ref, const Trail& place) {
         if (find(pattern_, ref)) return;
         faults_.push_back({place, "expected a part of this dressing by its name, place or id, or a landmark, got " + describe(ref), ""});
     }
-    void length(const LengthSpec& spec, const Place& place) {
+    void length(const LengthSpec& spec, const Trail& place) {
         if (const auto* ratio = std::get_if<Ratio>(&spec.value)) {
             if (const auto* part = std::get_if<PartRef>(&ratio->of)) ref(*part, place.key("of"));
         } else if (const auto* reach = std::get_if<Reach>(&spec.value)) {
@@ -65,21 +66,21 @@ class RefCheck {
             if (reach->shortBy) length(**reach->shortBy, place.key("short"));
         }
     }
-    void length(const std::optional<LengthSpec>& spec, const Place& place) {
+    void length(const std::optional<LengthSpec>& spec, const Trail& place) {
         if (spec) length(*spec, place);
     }
-    void station(const std::optional<StationSpec>& spec, const Place& place) {
+    void station(const std::optional<StationSpec>& spec, const Trail& place) {
         if (!spec) return;
         length(spec->ahead, place.key("ahead"));
         length(spec->behind, place.key("behind"));
     }
 
-    void part(const Part& part, const Place& place) {
+    void part(const Part& part, const Trail& place) {
         if (part.from) ref(*part.from, place.key("from"));
         station(part.station, place.key("station"));
         struct Visit {
             RefCheck& check;
-            const Place& place;
+            const Trail& place;
             void operator()(const TagPart& p) { check.length(p.length, place.key("length")); }
             void operator()(const TailPart& p) {
                 check.length(p.length, place.key("length"));
@@ -196,10 +197,11 @@ void checkDates(const Book& book, Faults& faults) {
             book.days[i].date, [i] { return Place("days").at(i).key("date"); }, faults);
 }
 
-void checkParts(const Pattern& pattern, const Place& place, Faults& faults) {
+void checkParts(const Pattern& pattern, const Trail& place, Faults& faults) {
     RefCheck refs(pattern, faults);
+    const Trail parts = place.key("parts");
     for (std::size_t k = 0; k < pattern.parts.size(); ++k)
-        refs.part(pattern.parts[k], place.key("parts").at(k));
+        refs.part(pattern.parts[k], parts.at(k));
 }
 
 }  // namespace
@@ -301,9 +303,10 @@ Faults checkRecords(const Book& book, bool dressingsToo) {
     checkReferences(book, dressingsToo, faults);
     for (std::size_t i = 0; i < book.hooks.size(); ++i)
         if (const auto hook = makeHook(book.hooks[i], Place("hooks").at(i)); !hook) append(faults, hook.error());
+    const Trail patterns("patterns");
     if (dressingsToo)
         for (std::size_t i = 0; i < book.patterns.size(); ++i)
-            checkParts(book.patterns[i], Place("patterns").at(i), faults);
+            checkParts(book.patterns[i], patterns.at(i), faults);
     checkTeams(book, faults);
     checkFeathers(book, faults);
     checkDates(book, faults);

@@ -24,13 +24,8 @@ std::vector<Splice<Record>> splicesOf(const std::vector<Record>& before, const s
         }
         return splices;
     }
-    const std::size_t least = std::min(before.size(), after.size());
-    std::size_t head = 0, tail = 0;
-    while (head < least && before[head] == after[head])
-        ++head;
-    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail])
-        ++tail;
-    splices.push_back({head, copy(before, head, before.size() - tail), copy(after, head, after.size() - tail)});
+    const Differing where = differing(before, after);
+    splices.push_back({where.from, copy(before, where.from, where.endBefore), copy(after, where.from, where.endAfter)});
     return splices;
 }
 

@@ -2,6 +2,8 @@
 #pragma once
 
 #include <algorithm>
+#include <map>
+#include <string_view>
 #include <tuple>
 #include <type_traits>
 
@@ -66,6 +68,36 @@ template <class Record>
         if constexpr (std::is_same_v<Record, Other>) found = name;
     });
     return found;
+}
+
+// Where two states of a list differ: what they begin and end with alike is passed over, which after an edit is nearly all.
+struct Differing {
+    std::size_t from = 0;
+    std::size_t endBefore = 0;
+    std::size_t endAfter = 0;
+};
+template <class Record>
+[[nodiscard]] Differing differing(const std::vector<Record>& before, const std::vector<Record>& after) {
+    const std::size_t least = std::min(before.size(), after.size());
+    std::size_t head = 0, tail = 0;
+    while (head < least && before[head] == after[head])
+        ++head;
+    while (tail < least - head && before[before.size() - 1 - tail] == after[after.size() - 1 - tail])
+        ++tail;
+    return {head, before.size() - tail, after.size() - tail};
+}
+
+// The records of `after` that are new or other than they were under their id.
+template <class Record>
+[[nodiscard]] std::vector<const Record*> changedIn(const std::vector<Record>& before, const std::vector<Record>& after) {
+    const Differing where = differing(before, after);
+    std::map<std::string_view, const Record*> was;
+    for (std::size_t i = where.from; i < where.endBefore; ++i)
+        was.emplace(before[i].id, &before[i]);
+    std::vector<const Record*> changed;
+    for (std::size_t i = where.from; i < where.endAfter; ++i)
+        if (const auto old = was.find(after[i].id); old == was.end() || !(*old->second == after[i])) changed.push_back(&after[i]);
+    return changed;
 }
 
 // One stretch of a list: `was` stood from `at` on, where `is` stands now.
