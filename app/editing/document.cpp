@@ -73,10 +73,10 @@ Faults whyNot(const Book& before, const Book& after) {
 // One step of undo: what it changed, and what was on the bench.
 class BookStep : public QUndoCommand {
   public:
-    BookStep(Document& document, const Book& before, Document::Shared after, DressingId patternBefore, DressingId patternAfter,
+    BookStep(Document& document, BookDifference change, Document::Shared after, DressingId patternBefore, DressingId patternAfter,
              const Edit& edit, std::optional<std::size_t> edited)
         : document_(document),
-          change_(before, *after),
+          change_(std::move(change)),
           first_(std::move(after)),
           patternBefore_(std::move(patternBefore)),
           patternAfter_(std::move(patternAfter)),
@@ -312,18 +312,19 @@ void Document::dismissGhost() {
 Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
     if (!edit) return edit.error();
     return guarded([&]() -> Faults {
-        if (edit->after == *book_) return {};
+        BookDifference change(*book_, edit->after);
+        if (change.empty()) return {};
         if (Faults faults = whyNot(*book_, edit->after); !faults.empty()) return faults;
-        return pushed(std::move(*edit), pattern_, edited);
+        return pushed(std::move(*edit), std::move(change), pattern_, edited);
     });
 }
 
 // Kept first, then shown: what can't be written at all never was.
-Faults Document::pushed(Edit edit, const DressingId& patternAfter, std::optional<std::size_t> edited) {
+Faults Document::pushed(Edit edit, BookDifference change, const DressingId& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
     if (!keep(after, qt(edit.words)))
         return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
-    undo_.push(new BookStep(*this, *book_, after, pattern_, patternAfter, edit, edited));  // the stack owns it
+    undo_.push(new BookStep(*this, std::move(change), after, pattern_, patternAfter, edit, edited));  // the stack owns it
     return {};
 }
 
@@ -331,9 +332,10 @@ Faults Document::start(Result<NewDressing> made) {
     if (!made) return made.error();
     return guarded([&]() -> Faults {
         if (Faults faults = whyNot(*book_, made->edit.after); !faults.empty()) return faults;
+        BookDifference change(*book_, made->edit.after);
         part_.reset();
         ghost_.reset();
-        if (Faults faults = pushed(std::move(made->edit), made->id, std::nullopt); !faults.empty()) return faults;
+        if (Faults faults = pushed(std::move(made->edit), std::move(change), made->id, std::nullopt); !faults.empty()) return faults;
         emit said(tr("%1 is on the bench: every size is a share of its hook").arg(qt(pattern()->title())));
         return {};
     });

@@ -15,6 +15,7 @@
 
 #include "book/edits.h"
 #include "book/kinds.h"
+#include "book/lists.h"
 #include "book/team_edits.h"
 #include "sizing/plan.h"
 #include "store/home.h"
@@ -126,7 +127,7 @@ class Document : public QObject {
     void tellViews();
     void takeIn(store::OpenedBench opened);
     Faults mend(std::string (store::Home::*work)());
-    [[nodiscard]] Faults pushed(Edit edit, const DressingId& patternAfter, std::optional<std::size_t> edited);
+    [[nodiscard]] Faults pushed(Edit edit, BookDifference change, const DressingId& patternAfter, std::optional<std::size_t> edited);
     template <class Work>
     [[nodiscard]] Faults guarded(Work work);
     void readAgain(const QString& why);
