@@ -47,6 +47,7 @@ class TrayView : public QWidget, public Spoken {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    static constexpr double kGap = 10.0, kInside = 8.0, kTickSide = 18.0;  // px; kInside from a place's edge to what lies in it
     struct Piece {
         std::size_t dressing = 0;
         LaidOut laid;

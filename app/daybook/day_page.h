@@ -40,6 +40,7 @@ class DayPage : public QWidget, public Spoken {
     void showEvent(QShowEvent* event) override;
 
   private:
+    static constexpr double kPageMargin = 16.0, kPageHead = 46.0, kPageFoot = 30.0, kLabels = 62.0;  // px
     struct Mark {
         RowId row;
         QRectF rect;

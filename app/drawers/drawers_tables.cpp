@@ -92,4 +92,17 @@ bool DrawersStation::importFrom(const QString& path) {
     return faults.empty();
 }
 
+// What stands in the way, a press away.
+void DrawersStation::offerHolders(const RecordId& record) {
+    clearOffers();
+    constexpr std::size_t kMost = 5;
+    const auto holders = heldBy(document_.book(), record);
+    for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
+        auto* go = toolButton("holder", tr("Go to %1").arg(inHouseUnit(holders[i].title)), tr("It needs what you want to take out"));
+        connect(go, &QToolButton::clicked, this, [this, to = holders[i].record] { emit goTo(to); });
+        holders_->layout()->addWidget(go);
+    }
+    holders_->setVisible(!holders.empty());
+}
+
 }  // namespace machair::app

@@ -155,4 +155,30 @@ QString EveningStation::sayTimes() const {
                          : tr("Your own times: %1.").arg(own.join(tr(", ")));
 }
 
+Timetable EveningStation::table() const {
+    const auto inOrder = [&](const std::vector<std::size_t>& order) {
+        std::vector<TyingJob> jobs;
+        for (const std::size_t job : order)
+            jobs.push_back(jobs_[job]);
+        Timetable made = flyByFly(jobs);
+        for (TimedStage& stage : made.stages)
+            stage.job = order[stage.job];
+        return made;
+    };
+    switch (way_->currentIndex()) {
+        case kMostByThen: {
+            if (!asked_) return {};
+            Timetable chosen = asked_->best.table;
+            for (TimedStage& stage : chosen.stages)
+                stage.job = asked_->of[stage.job];
+            return chosen;
+        }
+        case 1: return flyByFly(jobs_);
+        case 2: return stageByStage(jobs_);
+        case 3: return inOrder(groupedOrder(document_.book(), jobs_));
+        case 4: return order_.size() == jobs_.size() ? inOrder(order_) : flyByFly(jobs_);
+        default: return best_->table;
+    }
+}
+
 }  // namespace machair::app

@@ -37,8 +37,6 @@ namespace machair::app {
 namespace {
 
 constexpr int kEveningPanel = 340;
-constexpr int kMostByThen = 5;  // among the ways
-constexpr int kTick = 1000;     // ms between two looks at the clock
 constexpr QSize kSmallPicture(56, 34);
 
 }  // namespace
@@ -178,32 +176,6 @@ void EveningStation::addTime(QVBoxLayout* column) {
 }
 
 void EveningStation::showEvent(QShowEvent*) { refresh(); }
-
-Timetable EveningStation::table() const {
-    const auto inOrder = [&](const std::vector<std::size_t>& order) {
-        std::vector<TyingJob> jobs;
-        for (const std::size_t job : order)
-            jobs.push_back(jobs_[job]);
-        Timetable made = flyByFly(jobs);
-        for (TimedStage& stage : made.stages)
-            stage.job = order[stage.job];
-        return made;
-    };
-    switch (way_->currentIndex()) {
-        case kMostByThen: {
-            if (!asked_) return {};
-            Timetable chosen = asked_->best.table;
-            for (TimedStage& stage : chosen.stages)
-                stage.job = asked_->of[stage.job];
-            return chosen;
-        }
-        case 1: return flyByFly(jobs_);
-        case 2: return stageByStage(jobs_);
-        case 3: return inOrder(groupedOrder(document_.book(), jobs_));
-        case 4: return order_.size() == jobs_.size() ? inOrder(order_) : flyByFly(jobs_);
-        default: return best_->table;
-    }
-}
 
 // A job dragged to another place: what was shown becomes the tier's own order, with this one moved.
 void EveningStation::move(std::size_t job, std::size_t before) {

@@ -39,6 +39,8 @@ class EveningStation : public QWidget {
     void showEvent(QShowEvent* event) override;
 
   private:
+    static constexpr int kMostByThen = 5;  // among the ways
+    static constexpr int kTick = 1000;     // ms between two looks at the clock
     QWidget* makePanel();
     void addBatches(QVBoxLayout* column);
     void addTime(QVBoxLayout* column);

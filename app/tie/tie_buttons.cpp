@@ -1,4 +1,4 @@
-// The few buttons at the vice, large enough for a wet finger.
+// The few buttons and keys at the vice, for wet fingers.
 #include "tie/tie_station.h"
 
 #include <QApplication>
@@ -95,6 +95,28 @@ void TieStation::makeSideButtons(QHBoxLayout* row) {
         }
         sayAloud();
     });
+}
+
+void TieStation::keyPressEvent(QKeyEvent* event) {
+    const bool digit = event->key() >= Qt::Key_0 && event->key() <= Qt::Key_9;
+    switch (event->key()) {
+        case Qt::Key_Space:
+        case Qt::Key_PageDown:
+        case Qt::Key_Right: return onward(1);
+        case Qt::Key_Backspace:
+        case Qt::Key_PageUp:
+        case Qt::Key_Left: return onward(-1);
+        case Qt::Key_Home: return go(0);
+        case Qt::Key_End: return go(static_cast<int>(steps_.size()) - 1);
+        case Qt::Key_W: return wrong_->toggle();
+        case Qt::Key_Plus: ++turns_; break;
+        default:
+            if (!digit) return QWidget::keyPressEvent(event);
+            if (wrong_->isChecked() && event->key() > Qt::Key_0)
+                return mishaps_->choose(static_cast<std::size_t>(event->key() - Qt::Key_1));
+            turns_ = event->key() - Qt::Key_0;
+    }
+    view_->countTurns(turns_);
 }
 
 }  // namespace machair::app

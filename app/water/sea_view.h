@@ -46,6 +46,7 @@ class SeaView : public QWidget, public Spoken, public Askable {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    static constexpr double kDrawnSpan = 1500.0;                                  // m, of the blank map that a shore is drawn on
     static constexpr double kRoseRadius = 54.0, kStill = 8.0, kPxPerSpeed = 3.8;  // px; px a m/s
     struct Blowing {
         double speed = 0.0;  // m/s
