@@ -124,8 +124,15 @@ void ThingView::paintMaterial(QPainter& painter, const Material& material) {
         if (const auto line = drawing::measureOn(material, field.key, left)) {
             paintDimension(painter, *line, measured, field.text.empty());
             if (!field.text.empty()) {
+                const QPointF beside = line->center() + QPointF(8.0, -0.5 * QFontMetricsF(painter.font()).height());
+                QColor ground = c.paper;  // the number is read on a dark feather, too
+                ground.setAlpha(225);
+                painter.fillRect(
+                    QRectF(beside, QSizeF(QFontMetricsF(painter.font()).horizontalAdvance(number), QFontMetricsF(painter.font()).height()))
+                        .adjusted(-3, 0, 3, 0),
+                    ground);
                 painter.setPen(c.ink);
-                write(painter, line->center() + QPointF(6.0, -10.0), number, field.key);
+                write(painter, beside, number, field.key);
             }
         }
         const double wide = QFontMetricsF(painter.font()).horizontalAdvance(text) + 22.0;
