@@ -85,10 +85,7 @@ DayPanel::DayPanel(Document& document, const Theme& theme, devices::Hub& devices
     column->addWidget(cautions_);
     connect(waters_, &QComboBox::activated, this,
             [this](int i) { document_.chooseWater(WaterId(waters_->itemData(i).toString().toStdString())); });
-    connect(add, &QToolButton::clicked, this, [this] {
-        if (!document_.isOpen()) return;
-        if (document_.done(document_.apply(addWater(document_.book())))) document_.chooseWater(document_.book().waters.back().id);
-    });
+    connect(add, &QToolButton::clicked, this, &DayPanel::beginWater);
     connect(weatherButton_, &QToolButton::clicked, this, [this] {
         if (reading_)
             takeWeather();
@@ -182,6 +179,11 @@ void DayPanel::addSeason(QVBoxLayout* column) {
 }
 
 void DayPanel::shoreIsDrawn() { draw_->setChecked(false); }
+void DayPanel::beginShore() { draw_->setChecked(true); }
+void DayPanel::beginWater() {
+    if (!document_.isOpen()) return;
+    if (document_.done(document_.apply(addWater(document_.book())))) document_.chooseWater(document_.book().waters.back().id);
+}
 
 // Several of the day's fields as one edit; whether it took.
 bool DayPanel::writeAll(const std::vector<std::pair<const char*, std::string>>& fields, const char* words) {

@@ -33,6 +33,8 @@ class DayPanel : public QWidget {
     // Several of the day's fields as one edit; whether it took.
     bool writeAll(const std::vector<std::pair<const char*, std::string>>& fields, const char* words);
     void shoreIsDrawn();
+    void beginWater();
+    void beginShore();
 
   signals:
     void drawShoreWanted(bool draw);

@@ -23,11 +23,14 @@ RulesPanel::RulesPanel(Document& document, const Theme& theme, QWidget* parent)
     : QWidget(parent), document_(document), theme_(theme), kept_(new QSpinBox), ruled_(new Label), boxRuled_(new QListWidget) {
     auto* column = panelColumn(this, 12, 14);
     auto* top = new QHBoxLayout;
-    top->addWidget(heading(tr("Rule card")));
+    auto* title = heading(tr("Rule card"));
+    title->setMinimumHeight(2 * title->fontMetrics().height());  // down to the card's printed edge, whatever stands beside it
+    top->addWidget(title);
     top->addStretch(1);
     addCard_ = toolButton("add-card", tr("Write one"), tr("A card of this water's or contest's rules"));
     top->addWidget(addCard_);
-    top->addWidget(new Label(tr("kept today")));
+    keptWords_ = new Label(tr("kept today"));
+    top->addWidget(keptWords_);
     kept_->setObjectName(QStringLiteral("kept"));
     kept_->setAccessibleName(tr("Fish kept today"));
     kept_->setRange(0, 999);
@@ -91,7 +94,8 @@ void RulesPanel::refresh() {
     card_->setVisible(card != nullptr);
     boxRuled_->setVisible(card != nullptr);
     addCard_->setVisible(water && !card);
-    kept_->setVisible(card && card->barb == BarbRule::barbedUntilKept);
+    for (QWidget* one : std::initializer_list<QWidget*>{kept_, keptWords_})
+        one->setVisible(card && card->barb == BarbRule::barbedUntilKept);
     gaugeButton_->setVisible(card && card->longestFly);
     if (!card) {
         boxWork_.stop();

@@ -43,6 +43,7 @@ class RulesPanel : public QWidget {
     const Theme& theme_;
     Background boxWork_{document_};
     FieldsForm* card_ = nullptr;
+    Label* keptWords_ = nullptr;
     QToolButton* addCard_ = nullptr;
     QToolButton* gaugeButton_ = nullptr;
     QToolButton* twins_ = nullptr;

@@ -2,6 +2,7 @@
 
 #include <QMouseEvent>
 #include <QPainter>
+#include <QToolButton>
 #include <algorithm>
 #include <cmath>
 #include <numbers>
@@ -32,6 +33,9 @@ SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWid
     setToolTip(
         tr("Drag the arrow for the wind, its length is its force; drag the boat for the fetch. Keys: Left and Right turn the wind, Up and "
            "Down make it stronger or weaker"));
+    begin_ = new QToolButton(this);
+    begin_->setObjectName(QStringLiteral("begin-water"));
+    connect(begin_, &QToolButton::clicked, this, [this] { document_.water() ? emit shoreWanted() : emit waterWanted(); });
     connect(&document_, &Document::bookOpened, this, [this] { boat_.reset(); });
     (new WhenSeen(this, [this] { refresh(); }))->on(&document_, &Document::teamChanged, &Document::bookOpened);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
@@ -40,14 +44,30 @@ SeaView::SeaView(Document& document, const Theme& theme, QWidget* parent) : QWid
 void SeaView::refresh() {
     sea_.reset();
     if (const WaterSpec* water = document_.water(); water && water->wind && water->fetch) sea_ = seaOf(document_.book(), *water);
+    offerBeginning();
     update();
 }
+
+// What a station without its thing has: the one button that begins it, under the words that say what for.
+void SeaView::offerBeginning() {
+    const WaterSpec* water = document_.isOpen() ? document_.water() : nullptr;
+    begin_->setVisible(document_.isOpen() && !drawing_ && !(water && water->outline.size() > 2));
+    begin_->setText(water ? tr("Draw the shore") : tr("Begin a water"));
+    begin_->setToolTip(water ? tr("Click corner after corner on the map, twice at the last")
+                             : tr("A loch of yours: its wind and fetch give the wave"));
+    begin_->adjustSize();
+    const QPoint under = mapFrame().center().toPoint() + QPoint(0, 2 * fontMetrics().height());
+    begin_->move(under.x() - begin_->width() / 2, under.y());
+}
+
+void SeaView::resizeEvent(QResizeEvent*) { offerBeginning(); }
 
 void SeaView::drawShore(bool drawing) {
     drawing_ = drawing;
     drawn_.clear();
     setCursor(drawing ? Qt::CrossCursor : Qt::ArrowCursor);
     update();
+    offerBeginning();
 }
 
 QRectF SeaView::mapFrame() const { return QRectF(16.0, 34.0, width() - 32.0, height() * (1.0 - kWaveShare) - kFullnessHeight - 46.0); }

@@ -13,6 +13,8 @@
 #include "water/sea.h"
 #include "water/shore.h"
 
+class QToolButton;
+
 namespace machair::app {
 
 class SeaView : public QWidget, public Spoken, public Askable {
@@ -33,12 +35,15 @@ class SeaView : public QWidget, public Spoken, public Askable {
     [[nodiscard]] std::optional<Question> questionAt(std::optional<QPoint> at) const override;
 
   signals:
+    void waterWanted();  // there is none yet
+    void shoreWanted();  // to be drawn
     void fetchMeasured(double metres);
     void windDrawn(double speed, double from);
     void shoreDrawn(const std::vector<machair::MapPoint>& outline);
 
   protected:
     void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
@@ -56,6 +61,7 @@ class SeaView : public QWidget, public Spoken, public Askable {
     [[nodiscard]] Blowing windTo(QPointF tip) const;
     void paintWind(QPainter& painter) const;
     void putBoat(QPointF at);
+    void offerBeginning();
     [[nodiscard]] MapPoint toMap(QPointF at) const;
     void refresh();
     void paintMap(QPainter& painter) const;
@@ -69,6 +75,7 @@ class SeaView : public QWidget, public Spoken, public Askable {
     const Theme& theme_;
     std::optional<Sea> sea_;
     std::optional<MapPoint> boat_;
+    QToolButton* begin_ = nullptr;  // the one thing to begin with: a water, then its shore
     bool drawing_ = false;
     bool steering_ = false;             // the boat is dragged
     std::optional<Blowing> drawnWind_;  // the arrow is

@@ -46,6 +46,8 @@ WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub&
         day_->writeAll({{"wind_m_s", formatShort(speed, 1)}, {"wind_from_deg", formatShort(from, 0)}}, "the wind, as it was drawn");
     });
     connect(day_, &DayPanel::drawShoreWanted, sea_, &SeaView::drawShore);
+    connect(sea_, &SeaView::waterWanted, day_, &DayPanel::beginWater);
+    connect(sea_, &SeaView::shoreWanted, day_, &DayPanel::beginShore);
     connect(day_, &DayPanel::shoreFileChosen, this, &WaterStation::bringShore);
 }
 

@@ -273,6 +273,23 @@ TEST_CASE("light, water and month are chosen by how they look, and let go by the
     CHECK(bench.document().water()->ownDrift == true);
 }
 
+TEST_CASE("where there is no water its station has the button that begins one, and then the one for its shore") {
+    At bench(Station::water);
+    auto* begin = bench.find<QToolButton>("begin-water");
+    CHECK_FALSE(begin->isVisible());
+    while (!bench.document().book().waters.empty())
+        REQUIRE(
+            bench.document().apply(removeRecord(bench.document().book(), {"waters", bench.document().book().waters.back().id})).empty());
+    REQUIRE(begin->isVisible());
+    QTest::mouseClick(begin, Qt::LeftButton);
+    REQUIRE(bench.document().book().waters.size() == 1);
+    REQUIRE(bench.document().water() != nullptr);
+    CHECK(begin->isVisible());  // for its shore
+    QTest::mouseClick(begin, Qt::LeftButton);
+    CHECK(bench.find<QToolButton>("draw-shore")->isChecked());
+    CHECK_FALSE(begin->isVisible());
+}
+
 TEST_CASE("a scale's mark is dragged, nudged, its number typed and let go: each is one edit") {
     At bench(Station::water);
     auto* warmth = bench.find<Scale>("scale-celsius");
