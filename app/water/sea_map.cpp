@@ -56,7 +56,7 @@ void SeaView::paintMap(QPainter& painter) const {
     painter.setPen(c.inkSoft);
     if (drawing_) return paintDrawn(painter);
     if (!outlined) {
-        painter.drawText(mapFrame(), Qt::AlignCenter | Qt::TextWordWrap,
+        painter.drawText(mapFrame().adjusted(2.0 * kRoseRadius, 0.0, -2.0 * kRoseRadius - 16.0, 0.0), Qt::AlignCenter | Qt::TextWordWrap,
                          water ? tr("Draw the loch's shore here, or bring it in as GeoJSON, and a click measures the fetch. Without a map, "
                                     "type the fetch.")
                                : tr("The water you fish: its wind and fetch give the wave, the wave says how full to dress."));

@@ -563,6 +563,13 @@ std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
     return found == fields.end() ? spaced(key) : found->label;
 }
 
+std::string sayField(const std::vector<Field>& fields, std::string_view key, std::string_view text, std::string_view unsaid) {
+    const std::string label = fieldLabel(fields, key);
+    if (text == "yes") return label;
+    if (text == "no") return "not " + label;
+    return label + " " + std::string(text.empty() ? unsaid : text);
+}
+
 std::vector<Field> fieldsOf(const Part& part) {
     FieldLister lister;
     std::visit([&](const auto& detail) { describe(lister, detail); }, part.detail);

@@ -47,5 +47,7 @@ template <class Record>
 // What a key of one record is called: "rear_diameter" is "thick at the rear". The words stand beside the key in
 // describe.h.
 [[nodiscard]] std::string fieldLabel(const std::vector<Field>& fields, std::string_view key);
+// What an edit of that key says: "wind, m/s 7", "a drogue out", "not a drogue out"; `unsaid` where the text is empty ("left open").
+[[nodiscard]] std::string sayField(const std::vector<Field>& fields, std::string_view key, std::string_view text, std::string_view unsaid);
 
 }  // namespace machair

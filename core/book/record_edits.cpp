@@ -110,7 +110,7 @@ Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
     if (!isDate(changed->date)) return fail(found->place.key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
-    Edit edit{std::string(day) + ": " + fieldLabel(fieldsOf(*changed), key) + " " + (text.empty() ? "not said" : std::string(text)), book};
+    Edit edit{std::string(day) + ": " + sayField(fieldsOf(*changed), key, text, "not said"), book};
     edit.after.days[found->index] = std::move(*changed);
     return edit;
 }
@@ -134,8 +134,7 @@ Result<Edit> changeBatchField(const Book& book, const BatchId& batch, std::strin
         return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
     if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
-    Edit edit{titleOf(book, was.pattern) + ": " + fieldLabel(fieldsOf(was), key) + " " + (text.empty() ? "not said" : std::string(text)),
-              book};
+    Edit edit{titleOf(book, was.pattern) + ": " + sayField(fieldsOf(was), key, text, "not said"), book};
     edit.after.batches[found->index] = std::move(*changed);
     return edit;
 }

@@ -19,8 +19,7 @@ Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const c
     if (!found) return tl::unexpected(found.error());
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    Edit edit{found->record->title() + ": " + fieldLabel(fieldsOf(*changed), key) + (text.empty() ? " left open" : " " + std::string(text)),
-              book};
+    Edit edit{found->record->title() + ": " + sayField(fieldsOf(*changed), key, text, "left open"), book};
     (edit.after.*list)[found->index] = std::move(*changed);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
@@ -123,7 +122,7 @@ Result<Edit> changeLeaderField(const Book& book, const TeamId& team, std::string
     if (!found) return tl::unexpected(found.error());
     auto leader = withField(found->record->leader.value_or(LeaderSpec{}), key, text, found->place.key("leader"));
     if (!leader) return tl::unexpected(leader.error());
-    Edit edit{"leader: " + fieldLabel(fieldsOf(*leader), key) + (text.empty() ? " as usual" : " " + std::string(text)), book};
+    Edit edit{"leader: " + sayField(fieldsOf(*leader), key, text, "as usual"), book};
     edit.after.teams[found->index].leader = std::move(*leader);
     return edit;
 }

@@ -233,3 +233,11 @@ TEST_CASE("a dressing taken out leaves the box and its batches too, and its days
     CHECK(gone.after.days.back().fish.size() == fish);
     CHECK(check(gone.after).empty());
 }
+
+TEST_CASE("an edit of what is or isn't says so, not yes and no") {
+    const Book book = demoBook();
+    CHECK(changeWaterField(book, book.waters.front().id, "drogue", "yes")->words.ends_with(": a drogue out"));
+    CHECK(changeWaterField(book, book.waters.front().id, "drogue", "no")->words.ends_with(": not a drogue out"));
+    CHECK(changeWaterField(book, book.waters.front().id, "wind_m_s", "7")->words.ends_with("wind, m/s 7"));
+    CHECK(changeWaterField(book, book.waters.front().id, "wind_m_s", "")->words.ends_with("wind, m/s left open"));
+}
