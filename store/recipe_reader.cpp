@@ -13,6 +13,7 @@
 #include "book/lists.h"
 #include "book/part_material.h"
 #include "book/spec_words.h"
+#include "store/text_encoding.h"
 #include "units/text.h"
 
 namespace machair::store {
