@@ -18,14 +18,17 @@ namespace {
 template <class Record>
 std::set<std::string_view> changedIds(const std::vector<Record>& before, const std::vector<Record>& after) {
     const Differing where = differing(before, after);
-    std::set<std::string_view> changed;
-    for (const Record* record : changedIn(before, after))
-        changed.insert(record->id);
+    std::map<std::string_view, const Record*> was;
     for (std::size_t i = where.from; i < where.endBefore; ++i)
-        if (std::none_of(after.begin() + static_cast<std::ptrdiff_t>(where.from),
-                         after.begin() + static_cast<std::ptrdiff_t>(where.endAfter),
-                         [&](const Record& now) { return now.id == before[i].id; }))
-            changed.insert(before[i].id);
+        was.emplace(before[i].id, &before[i]);
+    std::set<std::string_view> changed;
+    for (std::size_t i = where.from; i < where.endAfter; ++i) {
+        const auto old = was.find(after[i].id);
+        if (old == was.end() || !(*old->second == after[i])) changed.insert(after[i].id);
+        if (old != was.end()) was.erase(old);
+    }
+    for (const auto& [id, record] : was)
+        changed.insert(id);
     return changed;
 }
 
