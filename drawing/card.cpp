@@ -61,8 +61,8 @@ void paintCard(QPainter& painter, const Plan& plan, LengthUnit unit) {
     const double right = kPageMargin + 74.0;
     for (std::size_t i = 0; i < plan.parts.size() && y < 52.0; ++i) {
         const PartPlan& part = plan.parts[i];
-        writeWords(painter, {right, y}, QObject::tr("%1: %2").arg(qtext(std::string(nameOf(part.kind))), qtext(part.made.title())), 2.5,
-                   kPageInk, true, 0.0, 40.0);
+        writeWords(painter, {right, y}, QObject::tr("%1: %2").arg(qtext(sayName(part.kind)), qtext(part.made.title())), 2.5, kPageInk, true,
+                   0.0, 40.0);
         writeWords(painter, {kCardWidth - kPageMargin, y}, qtext(inUnit(headlineOf(plan, i), unit)), 2.5, kPageInk, false, 1.0, 26.0);
         y += 3.9;
     }

@@ -52,7 +52,7 @@ void paintRecipe(QPainter& painter, const Plan& plan, LengthUnit unit) {
     double y = 104.0;
     for (const PartPlan& part : plan.parts) {
         if (y > kFoot - 8.0) break;
-        QString kind = qtext(std::string(nameOf(part.kind)));
+        QString kind = qtext(sayName(part.kind));
         kind[0] = kind[0].toUpper();
         writeWords(painter, {left, y}, kind, 3.2, kPageAccent, true, 0.0, kWords - 2.0);
         writeWords(painter, {left + kWords, y}, qtext(part.made.title()), 3.2, kPageInk, true, 0.0, wide - kWords);

@@ -17,6 +17,7 @@
 #include "store/checksum.h"
 #include "store/copies.h"
 #include "store/records.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -58,16 +59,16 @@ class BenchBookHome : public Home {
             seen_ = pragma(*guarded_, "data_version");
             Result<OpenedBench> opened = readAll(*guarded_);
             if (!opened) return opened;
-            if (!behind_.empty()) opened->warnings.push_back({Place(path_.string()), behind_, "open it where it may be written to"});
+            if (!behind_.empty()) opened->warnings.push_back({Place(path_.string()), behind_, say("open it where it may be written to")});
             setAside_ = opened->setAside;
             return opened;
         } catch (const SQLite::Exception& error) {
-            return fail(Place(path_.string()), "can't be read: " + inWords(error), sayNewestCopy(path_));
+            return fail(Place(path_.string()), say("can't be read: {}", inWords(error)), sayNewestCopy(path_));
         }
     }
 
     void keep(const Book& before, const Book& after, std::string_view words) override {
-        if (readOnly_) throw DiskError(path_.string() + ": may only be read here; keep a copy elsewhere and work in that");
+        if (readOnly_) throw DiskError(say("{}: may only be read here; keep a copy elsewhere and work in that", path_.string()));
         mustStandWhereItDid();
         try {
             guarded_.beginWork();
@@ -90,7 +91,7 @@ class BenchBookHome : public Home {
             acknowledge(transaction);
         } catch (const SQLite::Exception& error) {
             if (error.getErrorCode() == SQLITE_CONSTRAINT && pragma(*guarded_, "data_version") != seen_)
-                throw ChangedElsewhere(path_.string() + ": what this refers to was taken out by somebody else meanwhile");
+                throw ChangedElsewhere(say("{}: what this refers to was taken out by somebody else meanwhile", path_.string()));
             throw DiskError(path_.string() + ": " + inWords(error));
         }
     }
@@ -127,16 +128,16 @@ class BenchBookHome : public Home {
         if (!moved && !log_.gone()) return;
         if (!moved && unsettled_ && log_.another())  // writing ours back would go over what another window wrote
             throw DiskError(
-                path_.string() +
-                ": its log was taken away while open, and another window writes to it; keep a copy under a name of your choice");
+                say("{}: its log was taken away while open, and another window writes to it; keep a copy under a name of your choice",
+                    path_.string()));
         if (unsettled_) try {
                 (*guarded_).exec("PRAGMA wal_checkpoint(TRUNCATE)");
                 unsettled_ = false;
             } catch (const SQLite::Exception& error) {
-                throw DiskError(path_.string() +
-                                ": was moved while open, and what was in its log could not be written back: " + inWords(error));
+                throw DiskError(
+                    say("{}: was moved while open, and what was in its log could not be written back: {}", path_.string(), inWords(error)));
             }
-        if (moved) throw DiskError(path_.string() + ": was deleted or moved while open; keep a copy under a name of your choice");
+        if (moved) throw DiskError(say("{}: was deleted or moved while open; keep a copy under a name of your choice", path_.string()));
         guarded_ = GuardedDatabase(path_, GuardedDatabase::Mode::readWrite);  // with a log of its own again
         seen_ = -1;                                                           // others may have written meanwhile: check it all
         log_.forget();
@@ -175,10 +176,11 @@ class BenchBookHome : public Home {
         const Result<OpenedBench> now = readAll(*guarded_);
         if (!now) throw ChangedElsewhere(now.error().front().line());
         if (now->setAside.size() > setAside_.size())
-            throw ChangedElsewhere(path_.string() +
-                                   ": does not go together with what somebody else did meanwhile: " + now->setAside.back().line());
+            throw ChangedElsewhere(
+                say("{}: does not go together with what somebody else did meanwhile: {}", path_.string(), now->setAside.back().line()));
         if (const Faults found = check(now->book); found.size() > faults)
-            throw ChangedElsewhere(path_.string() + ": does not go together with what somebody else did meanwhile: " + found.back().line());
+            throw ChangedElsewhere(
+                say("{}: does not go together with what somebody else did meanwhile: {}", path_.string(), found.back().line()));
     }
 
     void keepValues(const Book& before, const Book& after) {
@@ -243,7 +245,7 @@ class BenchBookHome : public Home {
     }
 
     [[noreturn]] void conflict(const std::string& id) const {
-        throw ChangedElsewhere(path_.string() + ": \"" + id + "\" was changed by somebody else meanwhile");
+        throw ChangedElsewhere(say("{}: \"{}\" was changed by somebody else meanwhile", path_.string(), id));
     }
 
     // The row of a record that should stand as it was read or kept here; refused where somebody else changed or removed it
@@ -318,7 +320,7 @@ class BenchBookHome : public Home {
 
 // Damaged rows go out first, so that what takes their ids finds room.
 std::string BenchBookHome::mendFromCopies() {
-    if (readOnly_) throw DiskError(path_.string() + ": may only be read here");
+    if (readOnly_) throw DiskError(say("{}: may only be read here", path_.string()));
     try {
         guarded_.beginWork();
         std::size_t mended = 0;
@@ -335,15 +337,16 @@ std::string BenchBookHome::mendFromCopies() {
         }
         recount(*guarded_);
         acknowledge(transaction);
-        return mended == 0 ? "No copy has what is damaged here"
-                           : std::to_string(mended) + (mended == 1 ? " record" : " records") + " taken from the copy of " + from;
+        return mended == 0
+                   ? say("No copy has what is damaged here")
+                   : say("{}{} taken from the copy of {}", std::to_string(mended), mended == 1 ? say(" record") : say(" records"), from);
     } catch (const SQLite::Exception& error) {
-        throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
+        throw DiskError(say("{}: could not be mended: {}", path_.string(), inWords(error)));
     }
 }
 
 std::string BenchBookHome::takeOutSetAside() {
-    if (readOnly_) throw DiskError(path_.string() + ": may only be read here");
+    if (readOnly_) throw DiskError(say("{}: may only be read here", path_.string()));
     try {
         guarded_.beginWork();
         if (!backedUp_) backUp();
@@ -354,9 +357,9 @@ std::string BenchBookHome::takeOutSetAside() {
             out += dropRow(*guarded_, aside.list, aside.id);
         recount(*guarded_);
         acknowledge(transaction);
-        return std::to_string(out) + (out == 1 ? " damaged record" : " damaged records") + " taken out";
+        return say("{}{} taken out", std::to_string(out), out == 1 ? say(" damaged record") : say(" damaged records"));
     } catch (const SQLite::Exception& error) {
-        throw DiskError(path_.string() + ": could not be mended: " + inWords(error));
+        throw DiskError(say("{}: could not be mended: {}", path_.string(), inWords(error)));
     }
 }
 
@@ -367,8 +370,8 @@ Faults pageFaults(SQLite::Database& database, const std::filesystem::path& path)
         const std::string said = check.getColumn(0).getString();
         const std::string copy = sayNewestCopy(path);
         if (said != "ok")
-            faults.push_back({Place(path.string()), "the book is damaged: " + said,
-                              "machair-cli rescue takes what can be read into a new book" + (copy.empty() ? "" : "; " + copy)});
+            faults.push_back({Place(path.string()), say("the book is damaged: {}", said),
+                              say("machair-cli rescue takes what can be read into a new book{}", copy.empty() ? "" : "; " + copy)});
     }
     return faults;
 }
@@ -387,8 +390,9 @@ OpenedDatabase openDatabase(const std::filesystem::path& path, bool readOnly) {
         return {std::move(database), {}};
     } catch (const SQLite::Exception&) {  // a folder that takes no file: read it as it lies there
         const off_t log = stampOf(path.string() + "-wal").size;
-        return {GuardedDatabase(path, Mode::asItLies),
-                log > 0 ? "its log of " + std::to_string(log) + " bytes can't be read here: the last edits may be missing" : std::string()};
+        return {
+            GuardedDatabase(path, Mode::asItLies),
+            log > 0 ? say("its log of {} bytes can't be read here: the last edits may be missing", std::to_string(log)) : std::string()};
     }
 }
 
@@ -402,8 +406,8 @@ Result<std::unique_ptr<Home>> openBenchBook(const std::filesystem::path& link, A
     const bool readOnly = access == Access::readOnly || ::access(path.c_str(), W_OK) != 0 || ::access(folder.c_str(), W_OK) != 0;
     std::error_code error;
     if (std::filesystem::file_size(path, error) > kLargestBook)
-        return fail(name, "expected a book of at most " + std::to_string(kLargestBook >> 20) + " MiB, got " +
-                              std::to_string(std::filesystem::file_size(path, error) >> 20) + " MiB");
+        return fail(name, say("expected a book of at most {} MiB, got {} MiB", std::to_string(kLargestBook >> 20),
+                              std::to_string(std::filesystem::file_size(path, error) >> 20)));
     try {
         OpenedDatabase opened = openDatabase(path, readOnly);
         if (Faults faults = schemaFaults(*opened.database, path); !faults.empty()) return tl::unexpected(faults);
@@ -414,7 +418,7 @@ Result<std::unique_ptr<Home>> openBenchBook(const std::filesystem::path& link, A
         }
         return std::make_unique<BenchBookHome>(path, std::move(opened.database), readOnly, std::move(opened.behind));
     } catch (const SQLite::Exception& failure) {
-        return fail(name, "can't be opened: " + inWords(failure), sayNewestCopy(path));
+        return fail(name, say("can't be opened: {}", inWords(failure)), sayNewestCopy(path));
     }
 }
 

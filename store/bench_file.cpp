@@ -1,6 +1,7 @@
 #include "store/bench_file.h"
 
 #include "store/records.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -20,8 +21,8 @@ Result<OpenedBench> readBenchFile(const std::filesystem::path& path) {
 std::string textToSave(const std::filesystem::path& path, const Book& book) {
     std::string text = writeBench(book);
     if (text.size() > kLargestBenchFile)
-        throw DiskError(path.string() +
-                        ": the book is larger than the 64 MiB that a bench file holds; a bench book (*.machair) holds more");
+        throw DiskError(
+            say("{}: the book is larger than the 64 MiB that a bench file holds; a bench book (*.machair) holds more", path.string()));
     return text;
 }
 

@@ -14,6 +14,7 @@
 #include "store/checksum.h"
 #include "store/json_parse.h"
 #include "store/records.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -56,7 +57,7 @@ void holdAgainstCount(SQLite::Database& database, const std::string& list, const
     if (!hasSums(database)) return;
     const std::optional<ListTally> written = writtenTally(database, list);
     const Place place(list);
-    if (!written) return aside.push_back({list, {}, 0, {{place, "what the list comes to is not written down any more", ""}}});
+    if (!written) return aside.push_back({list, {}, 0, {{place, say("what the list comes to is not written down any more"), ""}}});
     ListTally found;
     for (const StoredRow& row : rows)
         found.came(row);
@@ -66,11 +67,11 @@ void holdAgainstCount(SQLite::Database& database, const std::string& list, const
             {list,
              {},
              static_cast<std::size_t>(std::max<std::int64_t>(written->records - found.records, 0)),
-             {{place, "expected " + std::to_string(written->records) + " records, found " + std::to_string(found.records), ""}}});
+             {{place, say("expected {} records, found {}", std::to_string(written->records), std::to_string(found.records)), ""}}});
     else if (!spoilt && found.sums != written->sums)
-        aside.push_back({list, {}, 0, {{place, "some of its records are older than those last written", ""}}});
+        aside.push_back({list, {}, 0, {{place, say("some of its records are older than those last written"), ""}}});
     else if (!spoilt && found.sequence != written->sequence)
-        aside.push_back({list, {}, 0, {{place, "its records do not stand in the order last written", ""}}});
+        aside.push_back({list, {}, 0, {{place, say("its records do not stand in the order last written"), ""}}});
 }
 
 template <class Record>
@@ -85,11 +86,11 @@ void readList(SQLite::Database& database, const char* name, std::vector<Record>&
     for (std::size_t i = 0; i < rows.size(); ++i) {
         Faults why;
         if (!rows[i].sound())
-            why.push_back({Place(name).key(rows[i].id), "is not what was written: its checksum differs", ""});
+            why.push_back({Place(name).key(rows[i].id), say("is not what was written: its checksum differs"), ""});
         else if (const auto spoilt = read.spoilt.find(i); spoilt != read.spoilt.end())
             why = spoilt->second;
         else if (read.records[i].id != rows[i].id)
-            why.push_back({Place(name).key(rows[i].id), "says of itself to be \"" + read.records[i].id + "\"", ""});
+            why.push_back({Place(name).key(rows[i].id), say("says of itself to be \"") + read.records[i].id + "\"", ""});
         if (why.empty())
             list.push_back(std::move(read.records[i]));
         else
@@ -107,7 +108,7 @@ Result<OpenedBench> readValues(SQLite::Database& database) {
     for (const StoredRow& row : rows) {
         const auto parsed = parseJson(row.text);
         if (!row.sound() || !parsed || !parsed->is_object() || (row.id != "schools" && row.id != "carried")) {
-            aside.push_back({"book", row.id, 0, {{Place("book").key(row.id), "is not what was written", ""}}});
+            aside.push_back({"book", row.id, 0, {{Place("book").key(row.id), say("is not what was written"), ""}}});
             continue;
         }
         if (row.id == "schools") text += ", \"schools\": " + row.text;

@@ -9,6 +9,7 @@
 #include <map>
 
 #include "store/book_rows.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -183,26 +184,26 @@ GuardedDatabase::GuardedDatabase(const std::filesystem::path& path, Mode mode)
 
 Faults schemaFaults(SQLite::Database& database, const std::filesystem::path& path) {
     const Place name(path.string());
-    if (pragma(database, "application_id") != kApplicationId) return {{name, "this is a database, but not a bench book", ""}};
+    if (pragma(database, "application_id") != kApplicationId) return {{name, say("this is a database, but not a bench book"), ""}};
     const int version = pragma(database, "user_version");
     if (version > kBookVersion)
-        return {{name, "expected a book of version " + std::to_string(kBookVersion) + " or older, got " + std::to_string(version),
-                 "a newer Machair wrote it; nothing was changed"}};
+        return {{name, say("expected a book of version {} or older, got {}", std::to_string(kBookVersion), std::to_string(version)),
+                 say("a newer Machair wrote it; nothing was changed")}};
     if (version < 1)
-        return {{name, "expected a book of version 1 to " + std::to_string(kBookVersion) + ", got " + std::to_string(version),
-                 "machair-cli rescue takes its records into a new book"}};
+        return {{name, say("expected a book of version 1 to {}, got {}", std::to_string(kBookVersion), std::to_string(version)),
+                 say("machair-cli rescue takes its records into a new book")}};
     Faults faults;
     const Schema found = schemaOf(database), wanted = expectedSchema(version);
-    const std::string remedy = "machair-cli rescue takes its records into a new book";
+    const std::string remedy = say("machair-cli rescue takes its records into a new book");
     for (const auto& [object, sql] : found) {
         const auto ours = wanted.find(object);
         if (ours == wanted.end())
-            faults.push_back({name, "holds a " + object + " that no Machair made", remedy});
+            faults.push_back({name, say("holds a {} that no Machair made", object), remedy});
         else if (ours->second != sql)
-            faults.push_back({name, "its " + object + " is not as any Machair made it", remedy});
+            faults.push_back({name, say("its {} is not as any Machair made it", object), remedy});
     }
     for (const auto& [object, sql] : wanted)
-        if (!found.contains(object)) faults.push_back({name, "its " + object + " is missing", remedy});
+        if (!found.contains(object)) faults.push_back({name, say("its {} is missing", object), remedy});
     constexpr std::size_t kShown = 20;
     if (faults.size() > kShown) faults.resize(kShown);
     return faults;
@@ -229,21 +230,21 @@ void migrate(SQLite::Database& database, int to) {
 
 std::string inWords(const SQLite::Exception& error) {
     switch (error.getErrorCode()) {
-        case SQLITE_FULL: return "the disk is full";
-        case SQLITE_IOERR: return "the disk could not be read or written";
-        case SQLITE_CORRUPT: return "it is damaged";
-        case SQLITE_NOTADB: return "it is no bench book, or its beginning is damaged";
+        case SQLITE_FULL: return say("the disk is full");
+        case SQLITE_IOERR: return say("the disk could not be read or written");
+        case SQLITE_CORRUPT: return say("it is damaged");
+        case SQLITE_NOTADB: return say("it is no bench book, or its beginning is damaged");
         case SQLITE_BUSY:
-        case SQLITE_LOCKED: return "another program holds it";
-        case SQLITE_READONLY: return "it may only be read";
-        case SQLITE_CANTOPEN: return "it can't be opened";
+        case SQLITE_LOCKED: return say("another program holds it");
+        case SQLITE_READONLY: return say("it may only be read");
+        case SQLITE_CANTOPEN: return say("it can't be opened");
         case SQLITE_PERM:
-        case SQLITE_AUTH: return "permission denied";
-        case SQLITE_NOMEM: return "there is not enough memory";
-        case SQLITE_TOOBIG: return "a record is too long";
-        case SQLITE_CONSTRAINT: return "something would refer to what is not there";
-        case SQLITE_INTERRUPT: return "it took too long and was stopped";
-        default: return "the database refused it (code " + std::to_string(error.getErrorCode()) + ")";
+        case SQLITE_AUTH: return say("permission denied");
+        case SQLITE_NOMEM: return say("there is not enough memory");
+        case SQLITE_TOOBIG: return say("a record is too long");
+        case SQLITE_CONSTRAINT: return say("something would refer to what is not there");
+        case SQLITE_INTERRUPT: return say("it took too long and was stopped");
+        default: return say("the database refused it (code {})", std::to_string(error.getErrorCode()));
     }
 }
 

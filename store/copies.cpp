@@ -9,6 +9,7 @@
 #include <tuple>
 
 #include "store/disk.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -59,7 +60,7 @@ fs::path nameOfCopy(const fs::path& book, std::time_t made) {
     constexpr mode_t kReadable = S_IRUSR | S_IRGRP | S_IROTH;
     const mode_t read = ::stat(book.c_str(), &status) == 0 ? status.st_mode & kReadable : mode_t{S_IRUSR};
     if (::mkdir(folder.c_str(), S_IRWXU | read | (read >> 2)) != 0 && !fs::is_directory(folder))
-        throw DiskError(folder.string() + ": can't be made, and copies of the book lie there");
+        throw DiskError(say("{}: can't be made, and copies of the book lie there", folder.string()));
     const std::string stem =
         formatted(made, "%Y-%m-%dT%H-%M-%S") + "-" + std::to_string(::getpid());  // another window may make one in the same second
     fs::path name = folder / (stem + std::string(kCopyEnding));
@@ -101,7 +102,7 @@ void thinCopies(const fs::path& book) {
 
 std::string sayNewestCopy(const fs::path& book) {
     const std::vector<Copy> copies = copiesOf(book);
-    return copies.empty() ? std::string() : "its copy of " + sayTime(copies.front().made) + " is in " + copies.front().path.string();
+    return copies.empty() ? std::string() : say("its copy of {} is in {}", sayTime(copies.front().made), copies.front().path.string());
 }
 
 }  // namespace machair::store

@@ -8,6 +8,7 @@
 #include "book/find.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -57,7 +58,7 @@ void fill(Record& record, const CsvRow& header, const CsvRow& row, std::size_t l
         const auto key = keyOf.find(header[c]);
         if (key == keyOf.end()) {
             faults.push_back(
-                {cellPlace(line, header[c]), "expected nothing here for this kind, got \"" + row[c] + "\"", "leave the cell empty"});
+                {cellPlace(line, header[c]), say("expected nothing here for this kind, got \"{}\"", row[c]), say("leave the cell empty")});
             continue;
         }
         const auto changed = withField(record, key->second, row[c], Place());
@@ -117,7 +118,7 @@ Result<std::vector<CsvRow>> parseCsv(std::string_view bytes) {
         else if (c != '\r')
             cell += c;
     }
-    if (quoted) return fail(Place("line " + std::to_string(opened)), "expected the quote that opens here to close");
+    if (quoted) return fail(Place("line " + std::to_string(opened)), say("expected the quote that opens here to close"));
     if (!cell.empty() || !row.empty()) endRow();
     return rows;
 }
@@ -147,14 +148,14 @@ std::string materialsToCsv(const std::vector<Material>& materials) { return writ
 Result<Imported> importCsv(const Book& book, std::string_view text) {
     const auto rows = parseCsv(text);
     if (!rows) return tl::unexpected(rows.error());
-    if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
+    if (rows->empty()) return fail(Place("line 1"), say("expected a header row, got nothing"));
     const CsvRow& header = rows->front();
     const auto column = [&](std::string_view name) { return static_cast<std::size_t>(std::ranges::find(header, name) - header.begin()); };
     const std::size_t id = column("id");
     const std::size_t kind = column("kind");
     const bool hooks = column("size") < header.size() && kind == header.size();
     if (id == header.size() || (!hooks && kind == header.size()))
-        return fail(Place("line 1"), "expected a column id and either size (hooks) or kind (materials)");
+        return fail(Place("line 1"), say("expected a column id and either size (hooks) or kind (materials)"));
     Imported imported{book, 0, 0, decodeText(text).encoding};
     Faults faults;
     std::set<std::string> seen;
@@ -162,8 +163,8 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
         const CsvRow& row = (*rows)[r];
         const std::string own = id < row.size() ? std::string(trimmed(row[id])) : std::string();
         if (own.empty() || !seen.insert(own).second) {
-            faults.push_back(
-                {cellPlace(r, "id"), own.empty() ? "expected an id, got nothing" : "expected each id once, got \"" + own + "\" again", ""});
+            faults.push_back({cellPlace(r, "id"),
+                              own.empty() ? say("expected an id, got nothing") : say("expected each id once, got \"{}\" again", own), ""});
             continue;
         }
         if (hooks) {
@@ -175,8 +176,7 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
             const auto made = kind < row.size() ? fromName<MaterialKind>(trimmed(row[kind])) : std::nullopt;
             if (!made) {
                 faults.push_back({cellPlace(r, "kind"),
-                                  "expected " + listOfNames<MaterialKind>() + ", got \"" + (kind < row.size() ? row[kind] : "") + "\"",
-                                  ""});
+                                  say("expected {}, got \"{}\"", listOfNames<MaterialKind>(), kind < row.size() ? row[kind] : ""), ""});
                 continue;
             }
             Material material;
@@ -220,7 +220,7 @@ class DayRow {
         if (!has(column)) return std::nullopt;
         const auto value = parseNumber(text(column));
         if (!value || *value < least || *value > most) {
-            wrong(column, "a number from " + formatShort(least, 2) + " to " + formatShort(most, 2));
+            wrong(column, say("a number from {} to {}", formatShort(least, 2), formatShort(most, 2)));
             return std::nullopt;
         }
         return value;
@@ -245,14 +245,14 @@ class DayRow {
             for (const HookSpec& hook : book_.hooks)
                 if (hook.id == on || hook.name == on) return Fly(pattern.id, hook.id);
         }
-        wrong(column, "a dressing of the book, or one on a hook of it as \"dressing @ hook\"");
+        wrong(column, say("a dressing of the book, or one on a hook of it as \"dressing @ hook\""));
         return std::nullopt;
     }
     [[nodiscard]] std::optional<WaterId> water() const {
         if (!has("water")) return std::nullopt;
         for (const WaterSpec& water : book_.waters)
             if (water.id == text("water") || water.title() == text("water")) return water.id;
-        wrong("water", "a water of the book");
+        wrong("water", say("a water of the book"));
         return std::nullopt;
     }
     [[nodiscard]] std::optional<bool> yes(const char* column) const {
@@ -260,12 +260,12 @@ class DayRow {
         const std::string word = lettersOf(text(column));
         if (word == "yes" || word == "true" || word == "1" || word == "kept") return true;
         if (word == "no" || word == "false" || word == "0" || word == "returned") return false;
-        wrong(column, "yes or no");
+        wrong(column, say("yes or no"));
         return std::nullopt;
     }
     void wrong(const char* column, const std::string& expected) const {
-        faults_.push_back({cellPlace(line_, has(column) ? cells_.at(column).first : column),
-                           "expected " + expected + ", got \"" + text(column) + "\"", ""});
+        faults_.push_back(
+            {cellPlace(line_, has(column) ? cells_.at(column).first : column), say("expected {}, got \"{}\"", expected, text(column)), ""});
     }
 
   private:
@@ -320,7 +320,7 @@ std::string daysToCsv(const Book& book) {
 Result<ColumnMapping> guessColumns(std::string_view text) {
     const auto rows = parseCsv(text);
     if (!rows) return tl::unexpected(rows.error());
-    if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
+    if (rows->empty()) return fail(Place("line 1"), say("expected a header row, got nothing"));
     ColumnMapping mapping;
     for (const std::string& column : rows->front()) {
         mapping[column] = {};
@@ -352,13 +352,13 @@ void takeOuting(const DayRow& row, Day& day) {
             outing.flies[position.value] = row.fly(position.name.data());
         day.outings.push_back(std::move(outing));
     }
-    if (hoursOf(day) > kDay) row.wrong("hours", "at most 24 hours in a day");
+    if (hoursOf(day) > kDay) row.wrong("hours", say("at most 24 hours in a day"));
 }
 
 void takeFish(const DayRow& row, Day& day) {
     const auto fly = row.fly("fly");
     const auto position = row.named<Position>("position");
-    if (!row.has("position")) row.wrong("position", "a position for a fish: " + listOfNames<Position>());
+    if (!row.has("position")) row.wrong("position", say("a position for a fish: {}", listOfNames<Position>()));
     const auto depth = row.number("depth_m", 0.0, 1000.0);
     if (!fly || !position) return;
     const bool lost = lettersOf(row.text("kept")) == "lost";
@@ -386,9 +386,9 @@ std::pair<Day&, bool> dayOf(std::vector<Day>& days, const std::string& date) {
 Result<Imported> importDays(const Book& book, std::string_view text, const ColumnMapping& mapping) {
     const auto rows = parseCsv(text);
     if (!rows) return tl::unexpected(rows.error());
-    if (rows->empty()) return fail(Place("line 1"), "expected a header row, got nothing");
+    if (rows->empty()) return fail(Place("line 1"), say("expected a header row, got nothing"));
     if (std::ranges::none_of(mapping, [](const auto& m) { return m.second == "date"; }))
-        return fail(Place("line 1"), "expected one of the columns to be the date", "say which column is the date");
+        return fail(Place("line 1"), say("expected one of the columns to be the date"), say("say which column is the date"));
     Imported imported{book, 0, 0, decodeText(text).encoding};
     Faults faults;
     std::set<std::string> touched;
@@ -397,7 +397,7 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         const DayRow row(book, rows->front(), (*rows)[r], r, mapping, faults);
         const std::string date = row.text("date");
         if (!isDate(date)) {
-            row.wrong("date", "a date as 2026-05-02");
+            row.wrong("date", say("a date as 2026-05-02"));
             continue;
         }
         const auto [day, begun] = dayOf(imported.book.days, date);

@@ -1,4 +1,5 @@
 #include "store/disk.h"
+#include "language/say.h"
 
 #include <fcntl.h>
 #include <signal.h>
@@ -21,7 +22,7 @@ namespace {
 std::string systemError(int code) { return std::generic_category().message(code); }
 
 [[noreturn]] void refuse(const fs::path& path, const char* doing, int code) {
-    throw DiskError(path.string() + ": " + doing + ": " + systemError(code));
+    throw DiskError(path.string() + ": " + say(doing) + ": " + systemError(code));
 }
 
 // An open file that closes itself.
@@ -59,12 +60,12 @@ class WritersLock {
     explicit WritersLock(const fs::path& path) : path_((folderOf(path) / ("." + path.filename().string() + ".lock")).string()) {
         for (;;) {
             number_ = ::open(path_.c_str(), O_RDWR | O_CREAT | O_NOFOLLOW | O_CLOEXEC, S_IRUSR | S_IWUSR);
-            if (number_ < 0) refuse(path, "can't be locked", errno);
+            if (number_ < 0) refuse(path, unsaid("can't be locked"), errno);
             while (::flock(number_, LOCK_EX) != 0)
                 if (errno != EINTR) {
                     const int code = errno;
                     ::close(number_);
-                    refuse(path, "can't be locked", code);
+                    refuse(path, unsaid("can't be locked"), code);
                 }
             struct stat own {
             }, there{};
@@ -108,7 +109,7 @@ void writeAll(int file, std::string_view bytes, const fs::path& path) {
     for (std::size_t done = 0; done < bytes.size();) {
         const ssize_t n = ::write(file, bytes.data() + done, bytes.size() - done);
         if (n < 0 && errno == EINTR) continue;
-        if (n < 0) refuse(path, "can't be written", errno);
+        if (n < 0) refuse(path, unsaid("can't be written"), errno);
         done += static_cast<std::size_t>(n);
     }
 }
@@ -129,10 +130,10 @@ Faults ordinaryFile(const fs::path& path) {
     const Place name(path.string());
     std::error_code error;
     const auto status = fs::status(path, error);
-    if (!fs::exists(status)) return {Fault{name, "there is no such file", "look at the name and the folder"}};
-    if (fs::is_directory(status)) return {Fault{name, "this is a folder, not a book", "name a file in it"}};
-    if (!fs::is_regular_file(status)) return {Fault{name, "this is not an ordinary file", ""}};
-    if (::access(path.c_str(), R_OK) != 0) return {Fault{name, "can't be read: permission denied", "see who may read it"}};
+    if (!fs::exists(status)) return {Fault{name, say("there is no such file"), say("look at the name and the folder")}};
+    if (fs::is_directory(status)) return {Fault{name, say("this is a folder, not a book"), say("name a file in it")}};
+    if (!fs::is_regular_file(status)) return {Fault{name, say("this is not an ordinary file"), ""}};
+    if (::access(path.c_str(), R_OK) != 0) return {Fault{name, say("can't be read: permission denied"), say("see who may read it")}};
     return {};
 }
 
@@ -140,21 +141,21 @@ Result<std::string> readWhole(const fs::path& path, std::size_t most) {
     const Place name(path.string());
     if (Faults faults = ordinaryFile(path); !faults.empty()) return tl::unexpected(faults);
     const Handle file(::open(path.c_str(), O_RDONLY | O_NONBLOCK | O_CLOEXEC));
-    if (!file) return fail(name, "can't be read: " + systemError(errno), "see who may read it");
+    if (!file) return fail(name, say("can't be read: {}", systemError(errno)), say("see who may read it"));
     struct stat status {};
-    if (::fstat(*file, &status) != 0 || !S_ISREG(status.st_mode)) return fail(name, "this is not an ordinary file");
-    const std::string limit = "expected a file of at most " + std::to_string(most >> 20) + " MiB, got ";
-    if (static_cast<std::size_t>(status.st_size) > most) return fail(name, limit + std::to_string(status.st_size >> 20) + " MiB");
+    if (::fstat(*file, &status) != 0 || !S_ISREG(status.st_mode)) return fail(name, say("this is not an ordinary file"));
+    const std::string limit = say("expected a file of at most {} MiB, got ", std::to_string(most >> 20));
+    if (static_cast<std::size_t>(status.st_size) > most) return fail(name, say("{}{} MiB", limit, std::to_string(status.st_size >> 20)));
     std::string text;
     text.reserve(static_cast<std::size_t>(status.st_size));
     std::string chunk(1u << 16, '\0');
     for (;;) {
         const ssize_t n = ::read(*file, chunk.data(), chunk.size());
         if (n < 0 && errno == EINTR) continue;
-        if (n < 0) return fail(name, "can't be read to its end: " + systemError(errno));
+        if (n < 0) return fail(name, say("can't be read to its end: {}", systemError(errno)));
         if (n == 0) return text;
         text.append(chunk, 0, static_cast<std::size_t>(n));
-        if (text.size() > most) return fail(name, limit + "more");  // it grows while it is read
+        if (text.size() > most) return fail(name, say("{}more", limit));  // it grows while it is read
     }
 }
 
@@ -190,20 +191,20 @@ void createLike(const fs::path& path, const fs::path& like) {
     constexpr mode_t kMask = S_IRUSR | S_IWUSR | S_IRGRP | S_IWGRP | S_IROTH | S_IWOTH;
     constexpr mode_t kPrivate = S_IRUSR | S_IWUSR;  // until it has the mode of what it stands for
     const Handle file(::open(path.c_str(), O_WRONLY | O_CREAT | O_EXCL | O_NOFOLLOW | O_CLOEXEC, there ? kPrivate : kMask));
-    if (!file) refuse(path, "can't be made", errno);
+    if (!file) refuse(path, unsaid("can't be made"), errno);
     if (!there) return;
     if (::fchown(*file, static_cast<uid_t>(-1), status.st_gid) != 0 || ::fchown(*file, status.st_uid, static_cast<gid_t>(-1)) != 0) {
         // Another's file in a folder of ours: the new one is ours, and nobody sees more of it than before.
     }
-    if (::fchmod(*file, status.st_mode & 07777) != 0) refuse(path, "can't be given its mode", errno);
+    if (::fchmod(*file, status.st_mode & 07777) != 0) refuse(path, unsaid("can't be given its mode"), errno);
 }
 
 void putInPlace(const fs::path& finished, const fs::path& path) {
     {
         const Handle file(::open(finished.c_str(), O_RDONLY | O_CLOEXEC));
-        if (!file || ::fsync(*file) != 0) refuse(path, "can't be flushed to the disk", errno);
+        if (!file || ::fsync(*file) != 0) refuse(path, unsaid("can't be flushed to the disk"), errno);
     }
-    if (::rename(finished.c_str(), path.c_str()) != 0) refuse(path, "can't be replaced", errno);
+    if (::rename(finished.c_str(), path.c_str()) != 0) refuse(path, unsaid("can't be replaced"), errno);
     flushFolder(path);
 }
 
@@ -215,9 +216,9 @@ std::optional<Stamp> replaceFile(const fs::path& link, std::string_view bytes, c
     createLike(beside.path(), path);
     {
         Handle file(::open(beside.path().c_str(), O_WRONLY | O_NOFOLLOW | O_CLOEXEC));
-        if (!file) refuse(path, "can't be written", errno);
+        if (!file) refuse(path, unsaid("can't be written"), errno);
         writeAll(*file, bytes, path);
-        if (file.close() != 0) refuse(path, "can't be closed", errno);
+        if (file.close() != 0) refuse(path, unsaid("can't be closed"), errno);
     }
     putInPlace(beside.path(), path);
     beside.finished = true;

@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "store/json_parse.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -55,23 +56,23 @@ Result<std::vector<MapPoint>> readShore(std::string_view text) {
     Place place;
     const Json* ring = findRing(json, 0, place);
     if (!ring || !ring->is_array())
-        return fail(place, "expected a polygon of the shore, got none", "export the loch's outline as a polygon");
+        return fail(place, say("expected a polygon of the shore, got none"), say("export the loch's outline as a polygon"));
     std::vector<std::array<double, 2>> degrees;
     for (std::size_t i = 0; i < ring->size(); ++i) {
         const Json& at = (*ring)[i];
         if (!at.is_array() || at.size() < 2 || !at[0].is_number() || !at[1].is_number())
-            return fail(place.at(i), "expected longitude and latitude");
+            return fail(place.at(i), say("expected longitude and latitude"));
         const double longitude = at[0].get<double>(), latitude = at[1].get<double>();
         if (!(std::abs(longitude) <= 180.0) || !(std::abs(latitude) <= 89.0))
-            return fail(place.at(i), "expected a longitude within 180 and a latitude within 89 degrees");
+            return fail(place.at(i), say("expected a longitude within 180 and a latitude within 89 degrees"));
         degrees.push_back({longitude, latitude});
     }
     if (degrees.size() > 1 && degrees.front() == degrees.back()) degrees.pop_back();  // a ring is closed in the file
     if (degrees.size() > kMostCorners)
         return fail(place,
-                    "expected a shore of at most " + std::to_string(kMostCorners) + " corners, got " + std::to_string(degrees.size()),
-                    "simplify the outline: a corner every few metres is enough");
-    if (degrees.size() < 3) return fail(place, "expected at least three corners of the shore, got " + std::to_string(degrees.size()));
+                    say("expected a shore of at most {} corners, got {}", std::to_string(kMostCorners), std::to_string(degrees.size())),
+                    say("simplify the outline: a corner every few metres is enough"));
+    if (degrees.size() < 3) return fail(place, say("expected at least three corners of the shore, got {}", std::to_string(degrees.size())));
     double west = 180.0, south = 90.0, middle = 0.0;
     for (const auto& [longitude, latitude] : degrees) {
         west = std::min(west, longitude);

@@ -11,6 +11,7 @@
 #include "store/bench_book.h"
 #include "store/copies.h"
 #include "store/records.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -37,10 +38,10 @@ class BenchFileHome : public Home {
         return readBenchFile(path_);
     }
     void keep(const Book&, const Book& after, std::string_view) override {
-        if (readOnly_) throw DiskError(path_.string() + ": may only be read here; keep a copy elsewhere and work in that");
+        if (readOnly_) throw DiskError(say("{}: may only be read here; keep a copy elsewhere and work in that", path_.string()));
         // Looked at again under the writers' lock: another window may be writing at this moment.
         const auto written = replaceFile(path_, textToSave(path_, after), stamp_);
-        if (!written) throw ChangedElsewhere(path_.string() + ": was changed or deleted by somebody else");
+        if (!written) throw ChangedElsewhere(say("{}: was changed or deleted by somebody else", path_.string()));
         stamp_ = *written;
     }
     bool changedElsewhere() override { return !(stampOf(path_) == stamp_); }
@@ -58,7 +59,7 @@ Result<std::unique_ptr<Home>> openHome(const std::filesystem::path& path, Access
     if (Faults faults = ordinaryFile(path); !faults.empty()) return tl::unexpected(faults);
     if (isSqlite(path)) return openBenchBook(path, access);
     if (path.string().ends_with(kBookEnding))
-        return fail(Place(path.string()), "expected a bench book, got a file that is not one",
+        return fail(Place(path.string()), say("expected a bench book, got a file that is not one"),
                     copiesOf(path).empty() ? "a bench file ends in .machair.json" : sayNewestCopy(path));
     return std::make_unique<BenchFileHome>(path, access);
 }
@@ -78,7 +79,7 @@ Faults unreadableAgain(const Book& before, const Book& after) {
             append(faults, why);
         for (std::size_t i = 0; i < changed.size(); ++i)
             if (!read.spoilt.contains(i) && !(read.records[i] == *changed[i]))
-                faults.push_back({Place(name).key(changed[i]->id), "would not be the same when it is read again", ""});
+                faults.push_back({Place(name).key(changed[i]->id), say("would not be the same when it is read again"), ""});
     });
     return faults;
 }

@@ -1,4 +1,5 @@
 #include "store/json_parse.h"
+#include "language/say.h"
 
 #include <algorithm>
 #include <set>
@@ -66,9 +67,9 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
         return false;
     }
     void report(Faults& faults) const {
-        if (tooDeep_) faults.push_back({Place(), "expected nesting at most " + std::to_string(kDeepestNesting) + " deep, got more", ""});
+        if (tooDeep_) faults.push_back({Place(), say("expected nesting at most {} deep, got more", std::to_string(kDeepestNesting)), ""});
         for (const std::string& key : twice_)
-            faults.push_back({Place(), "expected each key once in its object, got \"" + key + "\" twice", "delete one of the two"});
+            faults.push_back({Place(), say("expected each key once in its object, got \"{}\" twice", key), say("delete one of the two")});
     }
 
   private:
@@ -87,10 +88,10 @@ class ParseWatch final : public nlohmann::json_sax<Json> {
 // What the parser's code says, in our words: a library's own are for its developers (json.exception.parse_error.N).
 std::string parserReason(int code) {
     switch (code) {
-        case 101: return "something else here: a comma, a quote or a bracket is missing or too many";
+        case 101: return say("something else here: a comma, a quote or a bracket is missing or too many");
         case 102:
-        case 103: return "a \\u that is no character";
-        default: return "something that is none";
+        case 103: return say("a \\u that is no character");
+        default: return say("something that is none");
     }
 }
 
@@ -102,10 +103,10 @@ Result<Json> parseJson(std::string_view text) {
     try {
         Json::sax_parse(text, &watch);
     } catch (const Json::parse_error& error) {
-        return fail(Place(lineAndColumn(text, error.byte)), "expected JSON in UTF-8, got " + parserReason(error.id));
+        return fail(Place(lineAndColumn(text, error.byte)), say("expected JSON in UTF-8, got {}", parserReason(error.id)));
     } catch (const Json::out_of_range&) {
-        return fail(Place("line 1, column 1"), "expected numbers that a computer can hold, got one that is too large",
-                    "search for a very long number");
+        return fail(Place("line 1, column 1"), say("expected numbers that a computer can hold, got one that is too large"),
+                    say("search for a very long number"));
     }
     Faults faults;
     watch.report(faults);

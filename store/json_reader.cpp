@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "store/text_encoding.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -16,8 +17,8 @@ bool isLandmark(const std::string& name) { return fromName<Landmark>(name) || fr
 }  // namespace
 
 std::string shown(const Json& json) {
-    if (json.is_object()) return "an object";
-    if (json.is_array()) return "a list";
+    if (json.is_object()) return say("an object");
+    if (json.is_array()) return say("a list");
     constexpr std::size_t kMost = 60;
     std::string text = json.dump(-1, ' ', false, Json::error_handler_t::replace);
     return text.size() <= kMost ? text : std::string(shortened(text, kMost)) + "…";
@@ -26,13 +27,13 @@ std::string shown(const Json& json) {
 void JsonReader::read(const Json& json, const Trail& place, std::string& out, const Rule& rule) {
     const bool colour = std::string_view(rule.noun) == kColour.noun;
     if (!json.is_string() || (colour && !isColour(json.get_ref<const std::string&>())))
-        return expected(place, colour ? kColour.noun : "a text", json);
+        return expected(place, colour ? kColour.noun : say("a text"), json);
     out = json.get<std::string>();
-    if (place.isId() && trimmed(out).empty()) expected(place, "an id", json);
+    if (place.isId() && trimmed(out).empty()) expected(place, say("an id"), json);
 }
 
 void JsonReader::read(const Json& json, const Trail& place, bool& out, const Rule&) {
-    if (!json.is_boolean()) return expected(place, "true or false", json);
+    if (!json.is_boolean()) return expected(place, say("true or false"), json);
     out = json.get<bool>();
 }
 
@@ -66,11 +67,11 @@ void JsonReader::read(const Json& json, const Trail& place, Count& out, const Ru
         out = exactly(value);
         return;
     }
-    if (json.size() != 2) return expected(place, std::string(rule.noun) + ", or a pair of them", json);
+    if (json.size() != 2) return expected(place, say("{}, or a pair of them", say(rule.noun)), json);
     out.pair = true;
     read(json[0], place.at(0), out.low, rule);
     read(json[1], place.at(1), out.high, rule);
-    if (out.high < out.low) faults.push_back({place, "expected a pair with the smaller number first, got " + json.dump(), ""});
+    if (out.high < out.low) faults.push_back({place, say("expected a pair with the smaller number first, got {}", json.dump()), ""});
 }
 
 void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const Rule&) {
@@ -78,7 +79,7 @@ void JsonReader::read(const Json& json, const Trail& place, PartRef& out, const 
         out.which = json.get<std::size_t>();
         return;
     }
-    if (!json.is_string()) return expected(place, "the name or id of a part, or its place in parts from 0", json);
+    if (!json.is_string()) return expected(place, say("the name or id of a part, or its place in parts from 0"), json);
     const auto& name = json.get_ref<const std::string&>();
     if (const auto kind = fromName<PartKind>(name)) {
         out.which = *kind;
@@ -93,8 +94,7 @@ void JsonReader::resolveNames(const Pattern& pattern) {
         if (std::ranges::none_of(pattern.parts, [&name = name](const Part& part) { return part.id == name; }))
             faults.push_back(
                 {std::move(place),
-                 "expected " + std::string(kLandmarks) + ", or a part of this dressing by its name, place or id, got \"" + name + "\"",
-                 ""});
+                 say("expected {}, or a part of this dressing by its name, place or id, got \"{}\"", std::string(kLandmarks), name), ""});
     named_.clear();
 }
 
@@ -119,7 +119,7 @@ void JsonReader::read(const Json& json, const Trail& place, std::variant<WholeBo
     else if (json == "all")
         out = WholeBody{};
     else
-        expected(place, "all, or a body section from 0", json);
+        expected(place, say("all, or a body section from 0"), json);
 }
 
 void JsonReader::read(const Json& json, const Trail& place, Full& out, const Rule& rule) {
@@ -144,7 +144,7 @@ void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, con
     if (forms != 1) {
         std::string what = "expected ";
         what += kForms;
-        what += forms == 0 ? ", got none of these" : ", got several at once";
+        what += forms == 0 ? say(", got none of these") : say(", got several at once");
         faults.push_back({place, std::move(what), ""});
         return;
     }
@@ -180,7 +180,7 @@ Ratio JsonReader::readRatio(const Json& json, const Trail& place) {
         read(of, place.key("of"), ref, {});
         ratio.of = ref;
     } else {
-        expected(place.key("of"), listOfNames<Yardstick>() + ", tail, wing or another part", of);
+        expected(place.key("of"), say("{}, tail, wing or another part", listOfNames<Yardstick>()), of);
     }
     return ratio;
 }
@@ -202,7 +202,7 @@ Reach JsonReader::readReach(const Json& json, const Trail& place) {
         double fraction = 1.0;
         read(json["fraction"], place.key("fraction"), fraction, kFraction);
         reach.fraction = fraction;
-        if (!part) expected(place.key("fraction"), "a fraction only of a part such as the tail", json["fraction"]);
+        if (!part) expected(place.key("fraction"), say("a fraction only of a part such as the tail"), json["fraction"]);
     }
     const auto offset = [&](const char* key) -> std::optional<Held<LengthSpec>> {
         if (!json.contains(key)) return std::nullopt;
@@ -226,7 +226,7 @@ void JsonReader::unknownKeys(const Json& object, const Trail& place, std::span<c
     for (const auto& [key, value] : object.items()) {
         if (std::ranges::find(known, std::string_view(key), [](const char* k) { return std::string_view(k); }) != known.end()) continue;
         carried[key] = value.dump();
-        warnings.push_back({place.key(key), "this version does not know this key; it is kept as it is", ""});
+        warnings.push_back({place.key(key), say("this version does not know this key; it is kept as it is"), ""});
     }
 }
 

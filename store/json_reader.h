@@ -10,6 +10,7 @@
 #include "book/describe.h"
 #include "faults/trail.h"
 #include "store/json_parse.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -22,7 +23,7 @@ class JsonReader {
     Faults warnings;
 
     void expected(const Trail& place, const std::string& what, const Json& got) {
-        faults.push_back({place, "expected " + what + ", got " + shown(got), ""});
+        faults.push_back({place, say("expected {}, got {}", say(what), shown(got)), ""});
     }
 
     void read(const Json& json, const Trail& place, std::string& out, const Rule& rule);
@@ -54,7 +55,7 @@ class JsonReader {
     }
     template <class T>
     void read(const Json& json, const Trail& place, std::array<T, 2>& out, const Rule& rule) {
-        if (!json.is_array() || json.size() != 2) return expected(place, "a pair of numbers", json);
+        if (!json.is_array() || json.size() != 2) return expected(place, say("a pair of numbers"), json);
         read(json[0], place.at(0), out[0], rule);
         read(json[1], place.at(1), out[1], rule);
     }
@@ -90,14 +91,15 @@ class ObjectReader {
         known_.push_back(key);
         const auto found = object_.find(key);
         if (found == object_.end()) {
-            reader_.faults.push_back({place_.key(key), "expected " + std::string(rule.noun) + ", got nothing", "this key must be there"});
+            reader_.faults.push_back(
+                {place_.key(key), say("expected {}, got nothing", say(rule.noun)), say("this key must be there")});
             return;
         }
         reader_.read(*found, place_.key(key), member, rule);
     }
     void operator()(const char* key, std::string& member, const Rule& rule = {}) {
         Rule named = rule;
-        if (std::string_view(rule.noun) == Rule{}.noun) named.noun = "a text";
+        if (std::string_view(rule.noun) == Rule{}.noun) named.noun = unsaid("a text");
         operator()<std::string>(key, member, named);
     }
     template <class Record>
@@ -120,7 +122,7 @@ class ObjectReader {
         known_.push_back(key);
         const auto found = object_.find(key);
         if (found == object_.end()) return;
-        if (!found->is_array()) return reader_.expected(place_.key(key), "a list", *found);
+        if (!found->is_array()) return reader_.expected(place_.key(key), say("a list"), *found);
         for (std::size_t i = 0; i < found->size(); ++i) {
             T value{};
             reader_.read((*found)[i], place_.key(key).at(i), value, rule);
@@ -144,7 +146,7 @@ class ObjectReader {
 template <class Record>
 requires std::is_class_v<Record>
 void JsonReader::read(const Json& json, const Trail& place, Record& out, const Rule&) {
-    if (!json.is_object()) return expected(place, "an object in { }", json);
+    if (!json.is_object()) return expected(place, say("an object in { }"), json);
     ObjectReader object(*this, json, place);
     describe(object, out);
     if constexpr (std::is_same_v<Record, Pattern>) resolveNames(out);

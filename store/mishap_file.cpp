@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "store/json_parse.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -20,7 +21,7 @@ std::optional<Enum> namedAt(const Json& record, const char* key, const Place& pl
     std::string names;
     for (const auto& entry : Names<Enum>::entries)
         names += (names.empty() ? "" : ", ") + std::string(entry.name);
-    faults.push_back({place.key(key), "expected one of " + names + ", got \"" + text + "\"", {}});
+    faults.push_back({place.key(key), say("expected one of {}, got \"{}\"", names, text), {}});
     return std::nullopt;
 }
 
@@ -35,7 +36,7 @@ std::vector<Enum> listAt(const Json& record, const char* key, const Place& place
         if (const auto known = fromName<Enum>(text))
             list.push_back(*known);
         else
-            faults.push_back({place.key(key).at(i), "expected a kind that is known, got \"" + text + "\"", {}});
+            faults.push_back({place.key(key).at(i), say("expected a kind that is known, got \"{}\"", text), {}});
         ++i;
     }
     return list;
@@ -47,16 +48,16 @@ Result<std::vector<MishapCard>> readMishaps(std::string_view json) {
     const auto parsed = parseJson(json);
     if (!parsed) return tl::unexpected(parsed.error());
     const Json& file = *parsed;
-    if (!file.is_object() || textAt(file, "format") != "machair-mishaps") return fail(Place("format"), "expected \"machair-mishaps\"");
+    if (!file.is_object() || textAt(file, "format") != "machair-mishaps") return fail(Place("format"), say("expected \"machair-mishaps\""));
     const auto list = file.find("mishaps");
-    if (list == file.end() || !list->is_array()) return fail(Place("mishaps"), "expected a list of cards");
+    if (list == file.end() || !list->is_array()) return fail(Place("mishaps"), say("expected a list of cards"));
     std::vector<MishapCard> cards;
     Faults faults;
     std::size_t i = 0;
     for (const Json& record : *list) {
         const Place place = Place("mishaps").at(i++);
         if (!record.is_object()) {
-            faults.push_back({place, "expected a card, got something else", {}});
+            faults.push_back({place, say("expected a card, got something else"), {}});
             continue;
         }
         MishapCard card;
@@ -66,9 +67,9 @@ Result<std::vector<MishapCard>> readMishaps(std::string_view json) {
         card.nextFly = textAt(record, "next_fly");
         card.seenBy = textAt(record, "seen_by");
         if (card.id.empty() || card.shows.empty())
-            faults.push_back({place.key(card.id.empty() ? "id" : "shows"), "expected words, got none", {}});
+            faults.push_back({place.key(card.id.empty() ? "id" : "shows"), say("expected words, got none"), {}});
         if (std::ranges::find(cards, card.id, &MishapCard::id) != cards.end())
-            faults.push_back({place.key("id"), "expected an id of its own, got \"" + card.id + "\" again", {}});
+            faults.push_back({place.key("id"), say("expected an id of its own, got \"{}\" again", card.id), {}});
         if (const auto when = namedAt<Shows>(record, "when", place, faults)) card.when = *when;
         if (const auto undo = namedAt<Undo>(record, "undo", place, faults)) card.undo = *undo;
         card.parts = listAt<PartKind>(record, "parts", place, faults);

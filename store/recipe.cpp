@@ -6,12 +6,13 @@
 #include "book/part_material.h"
 #include "store/recipe_reader.h"
 #include "store/text_encoding.h"
+#include "language/say.h"
 
 namespace machair::store {
 
 Result<ReadRecipe> readRecipe(std::string_view text, const Book& book) {
     if (text.size() > kLongestRecipe)
-        return fail(Place("line 1"), "expected a recipe of at most 64 KiB, got " + std::to_string(text.size() / 1024) + " KiB");
+        return fail(Place("line 1"), say("expected a recipe of at most 64 KiB, got {} KiB", std::to_string(text.size() / 1024)));
     std::string readable = decodeText(text).text;
     std::erase(readable, '\r');
     std::erase(readable, '\0');
@@ -26,7 +27,8 @@ Book withRecipe(Book book, const ReadRecipe& recipe) {
 }
 
 Result<ReadRecipe> answered(const ReadRecipe& recipe, const Book& book, std::size_t which, std::string_view value) {
-    if (which >= recipe.doubts.size()) return fail(Place("doubts"), "expected one of its doubts, got number " + std::to_string(which));
+    if (which >= recipe.doubts.size())
+        return fail(Place("doubts"), say("expected one of its doubts, got number {}", std::to_string(which)));
     ReadRecipe now = recipe;
     const RecipeDoubt& doubt = recipe.doubts[which];
     if (doubt.key == "hook") {

@@ -12,6 +12,7 @@
 #include "book/lists.h"
 #include "book/part_material.h"
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -51,7 +52,7 @@ void RecipeReader::readHead(const RecipeEntry& entry) {
                 if (material.kind == MaterialKind::thread && lowered(material.title()).find(colour) != std::string::npos)
                     choices.push_back({material.title(), material.id});
             made.left.push_back("head " + colour);
-            doubt(entry.at, entry.says, "Is the thread " + colour + ", or only the head?", std::move(choices), -1, "thread");
+            doubt(entry.at, entry.says, say("Is the thread {}, or only the head?", colour), std::move(choices), -1, "thread");
         }
         keepRest(made, clause);
     }
@@ -74,7 +75,7 @@ void RecipeReader::readHook(const RecipeEntry& entry) {
     if (!sizes) {
         for (const HookSpec& hook : book_.hooks)
             if (all.size() < 8) all.push_back({hook.name.value_or(hook.id), hook.id});
-        return doubt(entry.at, entry.says, "Which size of hook?", std::move(all), -1, "hook");
+        return doubt(entry.at, entry.says, say("Which size of hook?"), std::move(all), -1, "hook");
     }
     const auto best = [&](int size) {
         const HookSpec* found = nullptr;
@@ -107,8 +108,8 @@ void RecipeReader::readHook(const RecipeEntry& entry) {
         if (first) read_.pattern.hook = first->id;
         read_.pattern.note = "hooks " + std::to_string(from) + " to " + std::to_string(to);
         return doubt(entry.at, entry.says,
-                     "It is tied on sizes " + std::to_string(from) + " to " + std::to_string(to) + ": which is on the bench?",
-                     std::move(all), -1, "hook");
+                     say("It is tied on sizes {} to {}: which is on the bench?", std::to_string(from), std::to_string(to)), std::move(all),
+                     -1, "hook");
     }
     takeHook(best(from), from, entry.says, entry.at);
 }
@@ -130,7 +131,7 @@ void RecipeReader::takeHook(const HookSpec* hook, int size, const std::string& s
         if (std::abs(other.size - size) <= 2 && others.size() < 6) others.push_back({other.name.value_or(other.id), other.id});
     read_.pattern.hook = fresh.id;
     read_.hooks.push_back(std::move(fresh));
-    doubt(at, says, "No such hook of size " + std::to_string(size) + " lies in the drawers: a nominal one is new. Or is it one of these?",
+    doubt(at, says, say("No such hook of size {} lies in the drawers: a nominal one is new. Or is it one of these?", std::to_string(size)),
           std::move(others), -1, "hook");
 }
 
@@ -150,11 +151,11 @@ void RecipeReader::readThread(const RecipeEntry& entry) {
         const MaterialFound found = findMaterial(book_, MaterialKind::thread, words);
         if (found.made && !words.hard.empty()) return found.made->id;
         if (words.hard.empty()) {
-            doubt(at, says, "Which thread of the drawers is this?", found.choices, part, part < 0 ? "thread" : "material");
+            doubt(at, says, say("Which thread of the drawers is this?"), found.choices, part, part < 0 ? "thread" : "material");
             return found.choices.empty() ? read_.pattern.thread : MaterialId(found.choices.front().value);
         }
         Material fresh = newMaterial(book_, read_.materials, MaterialKind::thread, words);
-        doubt(at, says, "The drawers have no " + fresh.title() + " thread: it is new and nominal. Or is it one of these?", found.choices,
+        doubt(at, says, say("The drawers have no {} thread: it is new and nominal. Or is it one of these?", fresh.title()), found.choices,
               part, part < 0 ? "thread" : "material");
         read_.materials.push_back(fresh);
         return fresh.id;
@@ -182,7 +183,7 @@ void RecipeReader::readLike(const RecipeEntry& entry) {
         std::vector<RecipeChoice> choices;
         for (const Pattern& pattern : book_.patterns)
             if (choices.size() < 6) choices.push_back({pattern.title(), pattern.id});
-        doubt(entry.at, entry.says, "There is no such dressing in the book: like which is it?", std::move(choices), -1, "like");
+        doubt(entry.at, entry.says, say("There is no such dressing in the book: like which is it?"), std::move(choices), -1, "like");
     } else {
         const auto name = read_.pattern.name;
         read_.pattern = *like;
@@ -201,7 +202,7 @@ void RecipeReader::readLike(const RecipeEntry& entry) {
         start = both == std::string::npos ? changes.size() : end + (changes.compare(end, 5, " and ") == 0 ? 5 : 2);
         const auto heading = std::ranges::find_if(clause.words, [](const Word& w) { return partHeading(w.text).has_value(); });
         if (heading == clause.words.end()) {
-            doubt(clause.at, clause.text, "Which part is this of?");
+            doubt(clause.at, clause.text, say("Which part is this of?"));
             continue;
         }
         RecipeEntry own;

@@ -12,6 +12,7 @@
 #include "book/lists.h"
 #include "book/part_material.h"
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -90,7 +91,7 @@ void RecipeReader::sameAs(Made& made, const Clause& clause, std::string_view whi
     for (const Part& part : read_.pattern.parts)
         if (!heading || part.kind == heading->kind) source = &part;
     if (!source || !source->material) {
-        doubt(clause.at, clause.text, "The same as what?");
+        doubt(clause.at, clause.text, say("The same as what?"));
         return;
     }
     const Material* of = known(*source->material);
@@ -250,7 +251,7 @@ void RecipeReader::takeMeasure(Made& made, Clause& clause, std::size_t i) {
     set(made, "length", formatExact(length) + " mm");
     if (const auto overall = wordAt(words, "overall")) {
         use(words, *overall, 1);
-        doubt(clause.at + words[i].from, clause.text, "Overall: is that the tail's length, or the whole fly's?",
+        doubt(clause.at + words[i].from, clause.text, say("Overall: is that the tail's length, or the whole fly's?"),
               {{"the tail", formatExact(length) + " mm"}}, static_cast<int>(read_.pattern.parts.size()), "length");
     }
     if (const auto of = wordAt(words, "it")) use(words, *of, 1);
@@ -303,7 +304,7 @@ void RecipeReader::takeManner(Made& made, Clause& clause) {
     if (kind == PartKind::body || kind == PartKind::thorax) return mannerOfBody(made, clause);
     if (kind == PartKind::wing || kind == PartKind::tail) return mannerOfWing(made, clause);
     if (kind == PartKind::legs && takePhrase(clause, "knotted") && !std::get<LegsPart>(made.part.detail).knots)
-        doubt(clause.at, clause.text, "How many knots has each leg?", {{"one", "1"}, {"two", "2"}},
+        doubt(clause.at, clause.text, say("How many knots has each leg?"), {{"one", "1"}, {"two", "2"}},
               static_cast<int>(read_.pattern.parts.size()), "knots");
     if (kind == PartKind::cheek) takePhrase(clause, "each side");
 }
@@ -320,7 +321,7 @@ void RecipeReader::takeSense(Made& made, Clause& clause) {
     if (kind == PartKind::rib || kind == PartKind::body)
         if (const auto opposite = wordAt(words, "opposite")) {
             use(words, *opposite, 1);
-            doubt(clause.at + words[*opposite].from, clause.text, "Opposite: the other sense, or the other travel?",
+            doubt(clause.at + words[*opposite].from, clause.text, say("Opposite: the other sense, or the other travel?"),
                   {{"the other sense", "counter"}, {"the same sense, the other way along", "with"}},
                   static_cast<int>(read_.pattern.parts.size()), "direction");
         }
@@ -388,7 +389,7 @@ void RecipeReader::takeFirstOfTwo(Made& made, Clause& clause) {
         if (std::any_of(words.begin() + static_cast<std::ptrdiff_t>(*either), words.end(), [&](const Word& w) {
                 return !w.used && (isBird(w.text) || isColour(w.text) || kindOfNoun(w.text, made.part.kind));
             })) {
-            doubt(clause.at + words[*either].from, clause.text, "Which of the two? The first is taken; \"" + rest + "\" stays as a note.",
+            doubt(clause.at + words[*either].from, clause.text, say("Which of the two? The first is taken; \"{}\" stays as a note.", rest),
                   {{clause.text.substr(0, words[*either].from), ""}, {rest, ""}}, static_cast<int>(read_.pattern.parts.size()), "");
             made.left.push_back("or " + rest);
             use(words, *either, words.size());
@@ -459,8 +460,8 @@ void RecipeReader::keepRest(Made& made, const Clause& clause) {
     made.left.push_back(words);
     const std::string part(nameOf(made.part.kind));
     doubt(clause.at + from, words,
-          vague ? "How much is \"" + words + "\" for the " + part + "? It stays as a note; the usual is planned."
-                : "What does \"" + words + "\" mean for the " + part + "?",
+          vague ? say("How much is \"{}\" for the {}? It stays as a note; the usual is planned.", words, part)
+                : say("What does \"{}\" mean for the {}?", words, part),
           {}, static_cast<int>(read_.pattern.parts.size()));
 }
 
@@ -479,7 +480,7 @@ void RecipeReader::chooseMaterial(Made& made) {
         }
         constexpr std::size_t kMost = 6;
         if (choices.size() > kMost) choices.resize(kMost);
-        doubt(made.at, made.says, "What is the " + part + " made of? The usual stands in for it.", std::move(choices), index, "material");
+        doubt(made.at, made.says, say("What is the {} made of? The usual stands in for it.", part), std::move(choices), index, "material");
         if (!made.material.said.empty()) made.left.push_back(made.material.said);
         return;
     }
@@ -497,8 +498,8 @@ void RecipeReader::chooseMaterial(Made& made) {
     } else if (found.made) {
         made.part.material = found.made->id;
         doubt(made.at, made.says,
-              bird ? "Of which bird is the hackle? " + found.made->title() + " stands in."
-                   : "Which " + std::string(nameOf(*made.kind)) + " is it? " + found.made->title() + " stands in.",
+              bird ? say("Of which bird is the hackle? {} stands in.", found.made->title())
+                   : say("Which {} is it? {} stands in.", std::string(nameOf(*made.kind)), found.made->title()),
               found.choices, index, "material");
     } else {
         Material fresh = newMaterial(book_, read_.materials, *made.kind, made.material);
@@ -509,8 +510,8 @@ void RecipeReader::chooseMaterial(Made& made) {
         const auto there =
             std::ranges::find_if(read_.materials, [&](const Material& m) { return m.name == fresh.name && m.kind == fresh.kind; });
         made.part.material = there == read_.materials.end() ? fresh.id : there->id;
-        doubt(made.at, made.says, "The drawers have no " + fresh.title() + ": it is new and nominal. Or is it one of these?", found.choices,
-              index, "material");
+        doubt(made.at, made.says, say("The drawers have no {}: it is new and nominal. Or is it one of these?", fresh.title()),
+              found.choices, index, "material");
         if (there == read_.materials.end()) read_.materials.push_back(std::move(fresh));
     }
 }

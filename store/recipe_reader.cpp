@@ -14,6 +14,7 @@
 #include "book/part_material.h"
 #include "book/spec_words.h"
 #include "store/text_encoding.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair::store {
@@ -53,10 +54,10 @@ int rankOf(const Part& part) {
 
 Result<ReadRecipe> RecipeReader::run() {
     if (book_.hooks.empty())
-        return fail(Place("hooks"), "expected a hook in the book to tie it on, got none", "put one into the drawers first");
+        return fail(Place("hooks"), say("expected a hook in the book to tie it on, got none"), say("put one into the drawers first"));
     const auto thread = std::ranges::find(book_.materials, MaterialKind::thread, &Material::kind);
     if (thread == book_.materials.end())
-        return fail(Place("materials"), "expected a thread in the book, got none", "put one into the drawers first");
+        return fail(Place("materials"), say("expected a thread in the book, got none"), say("put one into the drawers first"));
     read_.pattern.hook = usualHook(book_);
     read_.pattern.thread = thread->id;
     const RecipeLayout layout = layOutRecipe(text_);
@@ -68,11 +69,11 @@ Result<ReadRecipe> RecipeReader::run() {
     for (const RecipeEntry& entry : layout.strange) {
         if (entry.heading == "as") continue;
         const std::string words = entry.heading.empty() ? entry.says : entry.heading + ": " + entry.says;
-        doubt(entry.headAt, words, entry.heading.empty() ? "Which part is this of?" : "Which part is \"" + entry.heading + "\"?");
+        doubt(entry.headAt, words, entry.heading.empty() ? say("Which part is this of?") : say("Which part is \"{}\"?", entry.heading));
         read_.pattern.note = read_.pattern.note ? *read_.pattern.note + "; " + words : words;
     }
     if (read_.pattern.parts.empty())
-        return fail(Place("line 1"), "expected a recipe with its parts, as \"tail: ten fibres of orange tippet\", got no part");
+        return fail(Place("line 1"), say("expected a recipe with its parts, as \"tail: ten fibres of orange tippet\", got no part"));
     missing();
     order();
     read_.pattern.id = freeIdIn(book_.patterns, "recipe");
@@ -262,20 +263,20 @@ void RecipeReader::missing() {
     Pattern& pattern = read_.pattern;
     if (!pattern.name) {
         pattern.name = "Untitled";
-        doubt(0, "", "What is it called?", {}, -1, "name");
+        doubt(0, "", say("What is it called?"), {}, -1, "name");
     }
     std::vector<RecipeChoice> choices;
     if (!hookSaid_) {
         for (const HookSpec& hook : book_.hooks)
             if (choices.size() < 8) choices.push_back({hook.name.value_or(hook.id), hook.id});
-        doubt(0, "", "On which hook?", std::exchange(choices, {}), -1, "hook");
+        doubt(0, "", say("On which hook?"), std::exchange(choices, {}), -1, "hook");
     }
     if (!threadSaid_) {
         for (const Material& material : book_.materials)
             if (material.kind == MaterialKind::thread && choices.size() < 8) choices.push_back({material.title(), material.id});
-        doubt(0, "", "With which thread?", std::exchange(choices, {}), -1, "thread");
+        doubt(0, "", say("With which thread?"), std::exchange(choices, {}), -1, "thread");
     }
-    if (!findKind(pattern, PartKind::body)) doubt(text_.size(), "", "There is no body: is that so?");
+    if (!findKind(pattern, PartKind::body)) doubt(text_.size(), "", say("There is no body: is that so?"));
     if (!findKind(pattern, PartKind::head)) {
         Part head;
         head.kind = PartKind::head;

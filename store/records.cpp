@@ -8,6 +8,7 @@
 #include "sizing/plan.h"
 #include "store/json_parse.h"
 #include "store/json_reader.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -17,21 +18,22 @@ Result<OpenedBench> readBench(std::string_view text) {
     Json& document = *parsed;
     JsonReader reader;
     if (!document.is_object()) {
-        reader.expected(Trail("line 1, column 1"), "an object in { }", document);
+        reader.expected(Trail("line 1, column 1"), say("an object in { }"), document);
         return tl::unexpected(reader.faults);
     }
     if (!document.contains("format") || document["format"] != "machair-bench")
-        return fail(Place("format"),
-                    "expected \"machair-bench\", got " + (document.contains("format") ? shown(document["format"]) : std::string("nothing")),
-                    "this is not a bench file");
+        return fail(
+            Place("format"),
+            say("expected \"machair-bench\", got {}", document.contains("format") ? shown(document["format"]) : std::string("nothing")),
+            say("this is not a bench file"));
     const Json version = document.contains("version") ? document["version"] : Json();
     if (!version.is_number_integer() || version < 1) {
-        reader.expected(Trail("version"), "a version from 1 up", version);
+        reader.expected(Trail("version"), say("a version from 1 up"), version);
         return tl::unexpected(reader.faults);
     }
     if (version > kBenchVersion)
-        return fail(Place("version"), "expected version " + std::to_string(kBenchVersion) + " or older, got " + version.dump(),
-                    "a newer Machair wrote this file; nothing was changed");
+        return fail(Place("version"), say("expected version {} or older, got {}", std::to_string(kBenchVersion), version.dump()),
+                    say("a newer Machair wrote this file; nothing was changed"));
     document.erase("format");
     document.erase("version");
 

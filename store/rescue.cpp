@@ -13,6 +13,7 @@
 #include "store/json_parse.h"
 #include "store/page_scan.h"
 #include "store/records.h"
+#include "language/say.h"
 
 namespace machair::store {
 
@@ -43,7 +44,7 @@ void walk(SQLite::Database& database, const std::string& list, Rows& rows, std::
             broken = true;
         }
     }
-    if (broken) said.push_back(list + ": its pages do not hold together; taken as far as they do");
+    if (broken) said.push_back(say("{}: its pages do not hold together; taken as far as they do", list));
 }
 
 template <class Record>
@@ -58,9 +59,9 @@ void intoList(const std::string& name, const Rows& rows, std::vector<Record>& li
     ReadRecords<Record> read = readRecords<Record>(name, texts);
     for (std::size_t i = 0; i < own.size(); ++i) {
         if (const auto spoilt = read.spoilt.find(i); spoilt != read.spoilt.end())
-            said.push_back(name + "." + own[i]->id + ": lost; " + spoilt->second.front().what);
+            said.push_back(say("{}.{}: lost; ", name, own[i]->id) + spoilt->second.front().what);
         else if (!own[i]->sound())
-            said.push_back(name + "." + own[i]->id + ": lost; it is not what was written, its checksum differs");
+            said.push_back(say("{}.{}: lost; it is not what was written, its checksum differs", name, own[i]->id));
         else
             list.push_back(std::move(read.records[i]));
     }
@@ -70,10 +71,10 @@ void intoList(const std::string& name, const Rows& rows, std::vector<Record>& li
 Rescued rescuedAs(OpenedBench found, std::vector<std::string> said) {
     setAsideUnsound(found);
     for (const SetAside& aside : found.setAside)
-        said.push_back(aside.line() + ": left out");
+        said.push_back(say("{}: left out", aside.line()));
     eachList([&](const char* name, auto list) {
         if (const std::size_t count = (found.book.*list).size(); count > 0)
-            said.push_back(std::string(name) + ": " + std::to_string(count) + " taken");
+            said.push_back(say("{}: {} taken", std::string(name), std::to_string(count)));
     });
     return {std::move(found.book), std::move(said)};
 }
@@ -85,7 +86,7 @@ Rescued rescuedFrom(const std::filesystem::path& path, const std::string& bytes)
         GuardedDatabase database(path, GuardedDatabase::Mode::readOnly);
         eachList([&](const char* name, auto) { walk(*database, name, rows, said); });
     } catch (const SQLite::Exception& error) {
-        said.push_back(path.string() + ": as a database " + inWords(error) + "; its bytes are looked through");
+        said.push_back(say("{}: as a database {}; its bytes are looked through", path.string(), inWords(error)));
     }
     std::size_t found = 0;
     for (StoredRow& row : rowsInPages(bytes)) {
@@ -95,7 +96,8 @@ Rescued rescuedFrom(const std::filesystem::path& path, const std::string& bytes)
         rows.insert_or_assign({row.list, row.id}, std::move(row));
     }
     if (found > 0)
-        said.push_back(std::to_string(found) + " records found in the file's bytes; one that was taken out long ago may be among them");
+        said.push_back(
+            say("{} records found in the file's bytes; one that was taken out long ago may be among them", std::to_string(found)));
     OpenedBench opened;
     eachList([&](const char* name, auto list) { intoList(name, rows, opened.book.*list, said); });
     return rescuedAs(std::move(opened), std::move(said));
@@ -104,7 +106,7 @@ Rescued rescuedFrom(const std::filesystem::path& path, const std::string& bytes)
 Result<Rescued> rescuedFile(const std::string& text) {
     const Result<Json> document = parseJson(text);
     if (!document) return tl::unexpected(document.error());
-    if (!document->is_object()) return fail(Place("line 1, column 1"), "expected an object in { }");
+    if (!document->is_object()) return fail(Place("line 1, column 1"), say("expected an object in { }"));
     std::vector<std::string> said;
     OpenedBench opened;
     eachList([&]<class Record>(const char* name, std::vector<Record> Book::*list) {
@@ -120,7 +122,7 @@ Result<Rescued> rescuedFile(const std::string& text) {
                 (opened.book.*list).push_back(std::move(read.records[i]));
             else
                 for (const Fault& fault : spoilt->second)
-                    said.push_back(fault.line() + ": lost");
+                    said.push_back(say("{}: lost", fault.line()));
         }
     });
     return rescuedAs(std::move(opened), std::move(said));
@@ -153,13 +155,13 @@ BookReport examineBook(const std::filesystem::path& path) {
             report.notes.push_back(std::string(name) + ": " + std::to_string((read->book.*list).size()));
         });
     }
-    report.notes.push_back("bytes: " + std::to_string(stampOf(path).size));
+    report.notes.push_back(say("bytes: {}", std::to_string(stampOf(path).size)));
     if (const off_t log = stampOf(path.string() + "-wal").size; log > 0)
-        report.notes.push_back("log beside it: " + std::to_string(log) + " bytes");
+        report.notes.push_back(say("log beside it: {} bytes", std::to_string(log)));
     const std::vector<Copy> copies = copiesOf(path);
     for (const Copy& copy : copies)
-        report.notes.push_back("copy of " + sayTime(copy.made) + ": " + copy.path.string());
-    if (copies.empty()) report.notes.push_back("no copy was made yet: one is, before the first edit of a session");
+        report.notes.push_back(say("copy of {}: {}", sayTime(copy.made), copy.path.string()));
+    if (copies.empty()) report.notes.push_back(say("no copy was made yet: one is, before the first edit of a session"));
     return report;
 }
 

@@ -19,6 +19,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "parts/paper_pages.h"
 #include "parts/when_seen.h"
@@ -205,7 +206,7 @@ void BalanceStation::refreshSchools() {
     schools_->clear();
     if (!document_.isOpen()) return;
     for (const auto& entry : Names<School>::entries)
-        schools_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(entry.name)));
+        schools_->addItem(qt(say(spaced(entry.name))), qt(std::string(entry.name)));
     for (const TeamSchool& own : document_.book().teamSchools)
         schools_->addItem(qt(own.title()), qt(own.id));
     if (const TeamSpec* team = document_.team())

@@ -199,9 +199,9 @@ void FeatherView::paintLabel(QPainter& painter, const Lying& at) const {
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(at.frame.left() + 12.0, at.stem - 24.0, kLabel - 24.0, 18.0), Qt::AlignLeft,
-                     tr("%1, %2").arg(qt(std::string(nameOf(f.side))), lengthSaid(f.vane, 0)));
+                     tr("%1, %2").arg(qt(sayName(f.side)), lengthSaid(f.vane, 0)));
     QStringList more{tr("%1 free").arg(lengthSaid(freeVane(f), 0))};
-    if (f.shade && *f.shade != FeatherShade::middling) more << qt(std::string(nameOf(*f.shade)));
+    if (f.shade && *f.shade != FeatherShade::middling) more << qt(sayName(*f.shade));
     if (f.match) more << tr("pair %1").arg(qt(*f.match));
     painter.drawText(QRectF(at.frame.left() + 12.0, at.stem - 9.0, kLabel - 24.0, 18.0), Qt::AlignLeft, more.join(tr(", ")));
 }

@@ -26,8 +26,8 @@ QStringList conditionsOf(const Day& day) {
     QStringList like;
     if (day.wind) like << DayPage::tr("wind %1 m/s").arg(qt(formatShort(*day.wind / metrePerSecond, 1)));
     if (day.wave) like << DayPage::tr("wave %1 cm").arg(qt(formatShort(*day.wave / mm / 10.0, 0)));
-    if (day.light) like << qt(std::string(nameOf(*day.light)));
-    if (day.colour) like << DayPage::tr("%1 water").arg(qt(std::string(nameOf(*day.colour))));
+    if (day.light) like << qt(sayName(*day.light));
+    if (day.colour) like << DayPage::tr("%1 water").arg(qt(sayName(*day.colour)));
     if (day.celsius) like << DayPage::tr("%1 °C").arg(qt(formatShort(*day.celsius, 1)));
     if (day.hatching) like << qt(*day.hatching);
     if (day.drift)

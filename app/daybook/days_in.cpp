@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "store/csv.h"
 #include "store/disk.h"
@@ -54,7 +55,7 @@ void DaysIn::showMapping() {
         box->setObjectName(QStringLiteral("column-") + qt(theirs));
         box->addItem(tr("leave out"), QString());
         for (const std::string_view known : store::kDayColumns)
-            box->addItem(qt(std::string(known)).replace(QLatin1Char('_'), QLatin1Char(' ')), qt(std::string(known)));
+            box->addItem(qt(say(spaced(known))), qt(std::string(known)));
         for (const char* known : {"depth_m", "note"})
             box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
         box->setCurrentIndex(std::max(0, box->findData(qt(column))));
@@ -77,7 +78,7 @@ void DaysIn::takeIn() {
         if (imported.error().size() > 4) said << tr("and %1 more. Nothing was taken in.").arg(imported.error().size() - 4);
         return said_->setText(said.join(QLatin1Char('\n')));
     }
-    if (imported->encoding != store::Encoding::utf8) document_.say(tr("Read as %1").arg(qt(std::string(nameOf(imported->encoding)))));
+    if (imported->encoding != store::Encoding::utf8) document_.say(tr("Read as %1").arg(qt(sayName(imported->encoding))));
     const Faults faults = document_.apply(
         Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
     if (!faults.empty()) return said_->setText(qt(faults.front().line()));

@@ -8,6 +8,7 @@
 
 #include "daybook/learned.h"
 #include "daybook/rate_view.h"
+#include "language/say.h"
 #include "leader/exposure.h"
 #include "parts/label.h"
 #include "theme/said.h"
@@ -30,7 +31,7 @@ RatesPanel::RatesPanel(Document& document, RateView& view, QWidget* parent)
     by->addWidget(new Label(tr("Rates by")));
     factor_->setObjectName(QStringLiteral("factor"));
     for (const auto& entry : Names<Factor>::entries)
-        factor_->addItem(qt(std::string(entry.name)).replace(QLatin1Char('_'), QLatin1Char(' ')));
+        factor_->addItem(qt(say(spaced(entry.name))));
     factor_->addItem(tr("style"));
     factor_->addItem(tr("depth"));
     by->addWidget(factor_, 1);

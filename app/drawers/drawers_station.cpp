@@ -17,6 +17,7 @@
 #include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "frame/retire.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
 
@@ -27,7 +28,7 @@ namespace {
 constexpr QSize kTrayCell(150, 118);
 constexpr int kListWidth = 180, kSheetWidth = 380;
 
-QString kindName(MaterialKind kind) { return qt(std::string(nameOf(kind))); }
+QString kindName(MaterialKind kind) { return qt(sayName(kind)); }
 
 }  // namespace
 

@@ -18,6 +18,7 @@
 #include "frame/ask_file.h"
 #include "frame/panel.h"
 #include "frame/retire.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
 
@@ -85,8 +86,7 @@ bool DrawersStation::importFrom(const QString& path) {
             ? tr("%1 new, %2 changed%3")
                   .arg(imported->added)
                   .arg(imported->changed)
-                  .arg(imported->encoding == store::Encoding::utf8 ? QString()
-                                                                   : tr("; read as %1").arg(qt(std::string(nameOf(imported->encoding)))))
+                  .arg(imported->encoding == store::Encoding::utf8 ? QString() : tr("; read as %1").arg(qt(sayName(imported->encoding))))
             : tr("Nothing was taken in:\n%1").arg(lines.join(QLatin1Char('\n'))),
         !faults.empty());
     return faults.empty();

@@ -8,6 +8,7 @@
 
 #include "drawing/things.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 
 namespace machair::app {
@@ -49,7 +50,7 @@ void ArrivalsSheet::show(Book other, const QString& name) {
     constexpr QSize kPicture(84, 48);
     for (std::size_t i = 0; i < arrivals_.size(); ++i) {
         const Arriving& a = arrivals_[i];
-        QString words = tr("%1, a %2: ").arg(qt(a.title), qt(std::string(nameOfOne(a.record.list))));
+        QString words = tr("%1, a %2: ").arg(qt(a.title), qt(say(nameOfOne(a.record.list))));
         words += a.how == Arrival::fresh  ? tr("new")
                  : a.how == Arrival::same ? tr("here already")
                                           : tr("differs from yours and would stand beside it");

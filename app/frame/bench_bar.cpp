@@ -16,6 +16,7 @@
 #include "book/fitting.h"
 #include "drawing/things.h"
 #include "frame/ask_file.h"
+#include "language/say.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
 #include "parts/name_field.h"
@@ -144,7 +145,7 @@ void BenchBar::buildDressingMenu() {
     auto* menu = new QMenu(this);
     QMenu* fresh = menu->addMenu(tr("&Start from a kind"));
     for (const auto& entry : Names<FlyKind>::entries) {
-        QAction* action = fresh->addAction(qt(std::string(entry.name)));
+        QAction* action = fresh->addAction(qt(say(spaced(entry.name))));
         action->setObjectName(QStringLiteral("start-") + qt(std::string(entry.name)).replace(QLatin1Char(' '), QLatin1Char('-')));
         connect(action, &QAction::triggered, this, [this, kind = entry.value] { start(kind); });
     }
@@ -283,7 +284,7 @@ void BenchBar::chooseKind() {
     Chooser::Asked asked;
     asked.title = tr("Which kind of fly?");
     for (const auto& entry : Names<FlyKind>::entries)
-        asked.things.push_back({{"kind", std::string(entry.name)}, qt(std::string(entry.name)), {}, {}, {}});
+        asked.things.push_back({{"kind", std::string(entry.name)}, qt(say(spaced(entry.name))), {}, {}, {}});
     Chooser::ask(start_, document_, theme_, std::move(asked), [this](const RecordId& record) {
         if (const auto kind = fromName<FlyKind>(record.id)) start(*kind);
     });

@@ -118,7 +118,7 @@ void CastView::refreshVerdict() {
     QStringList all;
     const TeamCheck* worst = nullptr;
     for (const TeamCheck& check : report->checks) {
-        all << qt(std::string(nameOf(check.verdict)) + ": " + check.words + (check.mend.empty() ? "" : " — " + check.mend));
+        all << qt(sayName(check.verdict) + ": " + check.words + (check.mend.empty() ? "" : " — " + check.mend));
         if (!worst || check.verdict > worst->verdict) worst = &check;
     }
     setInk(reason_, c.inkSoft);

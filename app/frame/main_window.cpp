@@ -43,6 +43,7 @@
 #include "frame/quiet_line.h"
 #include "frame/recipe_sheet.h"
 #include "frame/station_bar.h"
+#include "language/say.h"
 #include "parts/ask_card.h"
 #include "parts/chooser.h"
 #include "parts/label.h"
@@ -528,7 +529,7 @@ void MainWindow::find() {
          {"patterns", "teams", "hooks", "materials", "waters", "days", "rule_cards", "season_table", "batches", "feathers", "capes"}) {
         std::vector<Thing> more = thingsIn(document_.book(), list);
         for (Thing& thing : more) {
-            thing.traits = {qt(std::string(nameOfOne(list)))};
+            thing.traits = {qt(say(nameOfOne(list)))};
             asked.things.push_back(std::move(thing));
         }
     }

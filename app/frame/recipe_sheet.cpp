@@ -9,6 +9,7 @@
 #include <QVBoxLayout>
 
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 
 namespace machair::app {
@@ -81,7 +82,7 @@ QString RecipeSheet::partsSaid() const {
     const Book with = store::withRecipe(document_.book(), *read_);
     for (const Part& part : read_->pattern.parts) {
         const Material* made = part.material ? with.findMaterial(*part.material) : nullptr;
-        parts << qt(std::string(nameOf(part.kind))) + (made ? QStringLiteral(" ") + qt(made->title()) : QString());
+        parts << qt(sayName(part.kind)) + (made ? QStringLiteral(" ") + qt(made->title()) : QString());
     }
     return parts.join(QStringLiteral(" · "));
 }

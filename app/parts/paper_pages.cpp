@@ -6,6 +6,7 @@
 
 #include "book/fields.h"
 #include "drawing/records_pages.h"
+#include "language/say.h"
 #include "parts/lengths.h"
 #include "team/rule_card.h"
 #include "theme/said.h"
@@ -37,7 +38,7 @@ std::optional<drawing::TeamSheet> teamSheetOf(const Document& document) {
     if (!report || !team) return std::nullopt;
     drawing::TeamSheet sheet;
     sheet.title = qt(team->title());
-    sheet.verdict = signOf(report->verdict) + QLatin1Char(' ') + qt(std::string(nameOf(report->verdict)));
+    sheet.verdict = signOf(report->verdict) + QLatin1Char(' ') + qt(sayName(report->verdict));
     for (const TeamFly& fly : report->flies)
         sheet.flies.push_back({fly.plan, titleOf(fly.position),
                                QObject::tr("sinks %1 cm/s, pushes %2 mN, %3 mg")
@@ -49,7 +50,7 @@ std::optional<drawing::TeamSheet> teamSheetOf(const Document& document) {
         sheet.notes << QObject::tr("%1: wind %2 m/s, fetch %3 m")
                            .arg(qt(water->title()), number(water->wind.value_or(Speed{}) / metrePerSecond, 1),
                                 number(water->fetch.value_or(Length{}) / metre, 0));
-    sheet.notes << qt(std::string(kRulesCaution));
+    sheet.notes << qt(say(kRulesCaution));
     return sheet;
 }
 
@@ -69,7 +70,7 @@ std::variant<drawing::Page, QString> pageOf(const Document& document, PaperKind 
             const WaterSpec* water = document.water();
             const RuleCard* rules = water && water->rules ? document.book().findRuleCard(*water->rules) : nullptr;
             if (!rules) return QObject::tr("this water has no rule card");
-            return drawing::gaugePage(*rules, qt(std::string(kRulesCaution)), lengthsSaidIn());
+            return drawing::gaugePage(*rules, qt(say(kRulesCaution)), lengthsSaidIn());
         }
         case PaperKind::season:
             if (year.empty()) return QObject::tr("the daybook has no day yet");

@@ -13,6 +13,7 @@
 #include "book/fields.h"
 #include "book/schools.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "parts/when_seen.h"
@@ -30,7 +31,7 @@ QString titleOf(std::string_view about) {
     return SchoolsPanel::tr(kTitles.at(about));
 }
 
-QString said(std::string_view words) { return QString::fromUtf8(words.data(), static_cast<qsizetype>(words.size())); }
+QString said(std::string_view words) { return qt(say(spaced(words))); }
 
 std::string textFor(const std::vector<Field>& fields, const SchoolFacts& facts) {
     const auto found = std::ranges::find(fields, facts.key, &Field::key);

@@ -9,6 +9,7 @@
 #include "book/flies.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
+#include "language/say.h"
 #include "parts/lengths.h"
 #include "units/text.h"
 
@@ -16,7 +17,7 @@ namespace machair::app {
 
 namespace {
 
-QString words(std::string_view name) { return qt(spaced(name)); }
+QString words(std::string_view name) { return qt(say(spaced(name))); }
 
 // What is looked up once for all things of a list.
 class Teller {

@@ -101,11 +101,11 @@ void PartRow::refresh(const std::vector<CheckItem>& measured) {
     const auto& plan = document_.plan();
     if (!plan || part_ >= plan->parts.size()) return;
     const PartPlan& part = plan->parts[part_];
-    kind_->setText(capitalised(qt(std::string(nameOf(part.kind)))));
+    kind_->setText(capitalised(qt(sayName(part.kind))));
     material_->setText(part.material ? qt(part.made.title()) : QString());
     headline_->setText(qt(headlineOf(*plan, part_)));
     QString words = qt(part.words);
-    const QString kind = qt(std::string(nameOf(part.kind)));
+    const QString kind = qt(sayName(part.kind));
     if (words.startsWith(kind + QLatin1Char(' '))) words.remove(0, kind.size() + 1);  // its name stands above already
     if (const std::string aim = sayAim(measured, part_); !aim.empty()) words += tr(" (your hand: %1)").arg(qt(aim));
     words_->setText(words);

@@ -197,7 +197,7 @@ void PartRow::showMaterial(const Part& part) {
 void PartRow::chooseMaterial() {
     const Part& part = document_.pattern()->parts[part_];
     Chooser::Asked asked;
-    asked.title = tr("What is the %1 of?").arg(qt(std::string(nameOf(part.kind))));
+    asked.title = tr("What is the %1 of?").arg(qt(sayName(part.kind)));
     asked.things = materialThings(document_.book(), kindsFor(part.kind));
     if (part.material) asked.now = {"materials", *part.material};
     Chooser::ask(materials_, document_, theme_, std::move(asked), [this](const RecordId& record) {

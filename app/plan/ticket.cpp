@@ -15,6 +15,7 @@
 #include "book/fields.h"
 #include "frame/retire.h"
 #include "hand/hand.h"
+#include "language/say.h"
 #include "parts/folded.h"
 #include "parts/label.h"
 #include "parts/schools_panel.h"
@@ -45,7 +46,7 @@ Ticket::Ticket(Document& document, const Theme& theme, QSettings& settings, QWid
     add_->setPopupMode(QToolButton::InstantPopup);
     auto* kinds = new QMenu(add_);
     for (const auto& entry : Names<PartKind>::entries) {
-        QAction* action = kinds->addAction(qt(std::string(entry.name)));
+        QAction* action = kinds->addAction(qt(say(spaced(entry.name))));
         action->setObjectName(QStringLiteral("add-") + qt(std::string(entry.name)));
         connect(action, &QAction::triggered, this, [this, kind = entry.value] { add(kind); });
     }
@@ -79,7 +80,7 @@ void Ticket::sayFolded() {
     if (!pattern) return;
     QStringList said;
     if (const Material* thread = document_.book().findMaterial(pattern->thread)) said << qt(thread->title());
-    if (pattern->role) said << qt(std::string(nameOf(*pattern->role)));
+    if (pattern->role) said << qt(sayName(*pattern->role));
     if (pattern->note) said << qt(*pattern->note);
     dressing_->say(said.join(QStringLiteral(" · ")));
     const auto chosen =

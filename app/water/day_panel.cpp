@@ -13,6 +13,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/folded.h"
 #include "parts/label.h"
 #include "theme/said.h"
@@ -29,12 +30,12 @@ QString seasonWords(const SeasonRow& row) {
     QStringList of{qt(row.creature)};
     for (const auto* word : {&row.size, &row.colour})
         if (*word) of << qt(**word);
-    if (row.where) of << qt(std::string(nameOf(*row.where)));
+    if (row.where) of << qt(sayName(*row.where));
     QString text = of.join(QStringLiteral(", "));
     QStringList suits;
     if (row.suits) suits << qt(*row.suits);
     for (const FlyStyle style : row.styles)
-        suits << qt(std::string(nameOf(style)));
+        suits << qt(sayName(style));
     if (!suits.isEmpty()) text += QStringLiteral(": ") + suits.join(QStringLiteral(", "));
     if (row.fished) text += QObject::tr("; fished %1").arg(qt(*row.fished));
     return text;
@@ -118,7 +119,7 @@ void DayPanel::addNumbers(QVBoxLayout* column) {
     force_->setObjectName(QStringLiteral("force"));
     force_->setAccessibleName(tr("Wind by Beaufort's force"));
     for (int force = 0; force <= 12; ++force)
-        force_->addItem(tr("%1  %2").arg(force).arg(qt(std::string(windWords(force)))), force);
+        force_->addItem(tr("%1  %2").arg(force).arg(qt(say(windWords(force)))), force);
     byForce->addWidget(force_, 1);
     rows->addLayout(byForce);
     auto* shore = new QHBoxLayout;

@@ -12,6 +12,7 @@
 #include <numbers>
 #include <utility>
 
+#include "language/say.h"
 #include "theme/light.h"
 #include "units/text.h"
 #include "water/sight.h"
@@ -43,13 +44,13 @@ DayPicker::DayPicker(Document& document, const Theme& theme, QWidget* parent) : 
     setFocusPolicy(Qt::StrongFocus);
     setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Fixed);
     for (const auto& entry : Names<Light>::entries)
-        choices_.push_back({"light", std::string(entry.name), qt(std::string(entry.name)), {}});
+        choices_.push_back({"light", std::string(entry.name), qt(say(spaced(entry.name))), {}});
     for (const auto& entry : Names<WaterColour>::entries)
-        choices_.push_back({"colour", std::string(entry.name), tr("%1 water").arg(qt(std::string(entry.name))), {}});
+        choices_.push_back({"colour", std::string(entry.name), tr("%1 water").arg(qt(say(spaced(entry.name)))), {}});
     choices_.push_back({"drogue", "yes", tr("a drogue out"), {}});
     choices_.push_back({"own_drift", "yes", tr("as your own boat drifts"), {}});
     for (std::size_t m = 1; m <= kMonths; ++m)
-        choices_.push_back({"month", std::to_string(m), QLocale::c().standaloneMonthName(static_cast<int>(m)), {}});
+        choices_.push_back({"month", std::to_string(m), QLocale().standaloneMonthName(static_cast<int>(m)), {}});
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
 }
 

@@ -12,6 +12,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "parts/paper_card.h"
 #include "team/rule_card.h"
@@ -58,7 +59,7 @@ RulesPanel::RulesPanel(Document& document, const Theme& theme, QWidget* parent)
                         [this](const QString& path) {
                             const RuleCard* card = ruleCard();
                             if (!card) return;
-                            const QString wrong = drawing::writeContestGauge(path, *card, qt(std::string(kRulesCaution)), lengthsSaidIn());
+                            const QString wrong = drawing::writeContestGauge(path, *card, qt(say(kRulesCaution)), lengthsSaidIn());
                             document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path)
                                                           : tr("%1: %2. Nothing was written").arg(path, wrong));
                         });
@@ -100,7 +101,7 @@ void RulesPanel::refresh() {
     if (!card) {
         boxWork_.stop();
         twins_->hide();
-        ruled_->setText(tr("No card: nothing is ruled here. %1").arg(qt(std::string(kRulesCaution))));
+        ruled_->setText(tr("No card: nothing is ruled here. %1").arg(qt(say(kRulesCaution))));
         return;
     }
     card_->show(fieldsOf(*card));
@@ -152,7 +153,7 @@ void RulesPanel::sayRuled(std::vector<ComesOff> comesOff) {
         said << QStringLiteral("→ ") + qt(one.words);
     twins_->setVisible(std::ranges::any_of(comesOff_, [](const ComesOff& one) { return one.on.has_value(); }));
     if (!card->source || !card->date) said << tr("Say where and when this card was read.");
-    said << qt(std::string(kRulesCaution));
+    said << qt(say(kRulesCaution));
     ruled_->setText(said.join(QLatin1Char('\n')));
 }
 
@@ -166,7 +167,7 @@ void RulesPanel::changeOver() {
         if (!changed) return document_.refuse(changed.error());
         edit.after = std::move(changed->after);
         edit.words +=
-            (edit.words.ends_with(": ") ? "" : "; ") + sayFly(document_.book(), *one.on) + " on the " + std::string(nameOf(one.position));
+            (edit.words.ends_with(": ") ? "" : "; ") + say("{} on the {}", sayFly(document_.book(), *one.on), sayName(one.position));
     }
     document_.refuse(document_.apply(std::move(edit)));
 }

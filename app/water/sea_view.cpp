@@ -9,6 +9,7 @@
 
 #include "asking/day.h"
 #include "daybook/boat.h"
+#include "language/say.h"
 #include "parts/lengths.h"
 #include "parts/when_seen.h"
 #include "theme/said.h"
@@ -133,11 +134,8 @@ void sayWave(QPainter& painter, const QRectF& frame, const Sea& sea, const Water
     const int force = beaufort(*water.wind);
     painter.setFont(faceScaled(1.05, true));
     painter.setPen(c.ink);
-    painter.drawText(
-        QPointF(frame.left() + 16.0, frame.top() + 18.0),
-        SeaView::tr("Force %1, %2: %3")
-            .arg(force)
-            .arg(qt(std::string(windWords(force))), qt(std::string(nameOf(sea.kind))).replace(QLatin1Char('_'), QLatin1Char(' '))));
+    painter.drawText(QPointF(frame.left() + 16.0, frame.top() + 18.0),
+                     SeaView::tr("Force %1, %2: %3").arg(force).arg(qt(say(windWords(force))), qt(sayName(sea.kind))));
     painter.setFont(faceScaled(0.95));
     painter.setPen(c.inkSoft);
     double x = frame.left() + kWaveLineLeft;

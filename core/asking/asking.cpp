@@ -6,6 +6,7 @@
 
 #include "asking/rules.h"
 #include "book/fields.h"
+#include "language/say.h"
 #include "sizing/figures.h"
 #include "units/text.h"
 #include "units/visit.h"
@@ -65,7 +66,7 @@ std::optional<Value> flyValue(const Plan& plan, std::string_view key) {
     if (key == "body_front_mm") return lengthValue(plan.bodyFront, false);
     if (key == "room_mm") return lengthValue(plan.head.available, false);
     if (key == "room_needed_mm") return lengthValue(plan.head.needed, false);
-    if (key == "full") return numberValue(fullnessOf(plan).full, 2, " usual collars");
+    if (key == "full") return numberValue(fullnessOf(plan).full, 2, say(" usual collars").c_str());
     if (!plan.faults.empty()) return std::nullopt;  // how it sinks isn't known of a fly that lacks a part
     const SinkReport sink = sinkReport(plan);
     if (key == "mass_mg") return numberValue(sink.mass / mg, 1, " mg");
@@ -111,32 +112,32 @@ std::optional<Value> valueOf(const Plan& plan, const FigureRef& figure) {
 
 // "sink_m_s" for people; a part's keys have their labels already.
 std::string nameOfKey(const FigureRef& figure) {
-    static const std::map<std::string_view, std::string_view> kNames = {{"shank_mm", "shank"},
-                                                                        {"gape_mm", "gape"},
-                                                                        {"wire_mm", "wire"},
-                                                                        {"width_mm", "width"},
-                                                                        {"thickness_mm", "thickness"},
-                                                                        {"body_end_mm", "body's end"},
-                                                                        {"body_front_mm", "body's front"},
-                                                                        {"room_mm", "room in front of the body"},
-                                                                        {"room_needed_mm", "room that is needed"},
-                                                                        {"mass_mg", "mass, wet"},
-                                                                        {"weight_mN", "weight under water"},
-                                                                        {"sink_m_s", "sink rate"},
-                                                                        {"presence_mN", "water pushed"},
-                                                                        {"full", "fullness"}};
+    static const std::map<std::string_view, std::string_view> kNames = {{"shank_mm", unsaid("shank")},
+                                                                        {"gape_mm", unsaid("gape")},
+                                                                        {"wire_mm", unsaid("wire")},
+                                                                        {"width_mm", unsaid("width")},
+                                                                        {"thickness_mm", unsaid("thickness")},
+                                                                        {"body_end_mm", unsaid("body's end")},
+                                                                        {"body_front_mm", unsaid("body's front")},
+                                                                        {"room_mm", unsaid("room in front of the body")},
+                                                                        {"room_needed_mm", unsaid("room that is needed")},
+                                                                        {"mass_mg", unsaid("mass, wet")},
+                                                                        {"weight_mN", unsaid("weight under water")},
+                                                                        {"sink_m_s", unsaid("sink rate")},
+                                                                        {"presence_mN", unsaid("water pushed")},
+                                                                        {"full", unsaid("fullness")}};
     if (figure.of != AskedOf::part)
-        if (const auto found = kNames.find(figure.key); found != kNames.end()) return std::string(found->second);
+        if (const auto found = kNames.find(figure.key); found != kNames.end()) return say(found->second);
     return labelOf(figure.key);
 }
 
 std::string nameOf(const Plan& plan, const FigureRef& figure) {
     const std::string name = nameOfKey(figure);
     switch (figure.of) {
-        case AskedOf::hook: return name + " of the hook";
-        case AskedOf::thread: return name + " of the thread";
-        case AskedOf::fly: return name + " of the fly";
-        case AskedOf::part: return name + " of the " + std::string(machair::nameOf(plan.parts[figure.part].kind));
+        case AskedOf::hook: return say("{} of the hook", name);
+        case AskedOf::thread: return say("{} of the thread", name);
+        case AskedOf::fly: return say("{} of the fly", name);
+        case AskedOf::part: return say("{} of the {}", name, sayName(plan.parts[figure.part].kind));
     }
     throw BrokenContract("a figure of nothing");
 }
@@ -144,7 +145,8 @@ std::string nameOf(const Plan& plan, const FigureRef& figure) {
 AskedInput asFigure(const Plan& plan, const FigureRef& figure) {
     const auto value = valueOf(plan, figure);
     const bool isHooks = figure.of == AskedOf::hook && figure.key != "size";
-    return {nameOfKey(figure), value ? value->text + (isHooks ? (value->measured ? ", measured" : ", nominal") : "") : "", figure};
+    return {nameOfKey(figure), value ? value->text + (isHooks ? (value->measured ? say(", measured") : say(", nominal")) : "") : "",
+            figure};
 }
 
 // One input of a rule, as this plan has it; nothing where this part has none (a collar that names no landmark).
@@ -166,10 +168,12 @@ std::optional<AskedInput> inputOf(const Plan& plan, const FigureRef& of, std::st
     const auto fields = made ? fieldsOf(plan.parts[of.part].made) : fieldsOf(plan.pattern.parts[of.part]);
     const auto field = std::ranges::find(fields, key, &Field::key);
     if (field == fields.end() || (made && field->text.empty())) return std::nullopt;
-    if (!made) return AskedInput{fieldLabel(fields, key) + ", as written", field->text.empty() ? "nothing: the usual" : field->text, {}};
+    if (!made)
+        return AskedInput{
+            say("{}, as written", fieldLabel(fields, key)), field->text.empty() ? say("nothing: the usual") : field->text, {}};
     const bool measured = std::ranges::find(plan.parts[of.part].made.measured, key) != plan.parts[of.part].made.measured.end();
-    return AskedInput{fieldLabel(fields, key) + " of " + plan.parts[of.part].made.title(),
-                      field->text + (measured ? ", measured" : ", as the kind has it"),
+    return AskedInput{say("{} of {}", fieldLabel(fields, key), plan.parts[of.part].made.title()),
+                      field->text + (measured ? say(", measured") : say(", as the kind has it")),
                       {}};
 }
 
@@ -177,13 +181,13 @@ std::optional<AskedInput> inputOf(const Plan& plan, const FigureRef& of, std::st
 
 std::string_view sayTrust(Trust trust) {
     switch (trust) {
-        case Trust::measured: return "Measured: as good as the calliper and the hand on it.";
-        case Trust::written: return "As the dressing says it: it is what is wanted, not what came out.";
-        case Trust::geometry: return "Geometry on the sizes above: as good as they are.";
+        case Trust::measured: return unsaid("Measured: as good as the calliper and the hand on it.");
+        case Trust::written: return unsaid("As the dressing says it: it is what is wanted, not what came out.");
+        case Trust::geometry: return unsaid("Geometry on the sizes above: as good as they are.");
         case Trust::physics:
-            return "Physics on stated shapes, not checked against measured flies: trust how flies compare, not the last figure.";
-        case Trust::ruleOfThumb: return "A rule of thumb: right for an ordinary fly, and yours to overrule.";
-        case Trust::school: return "Where tiers disagree: as the school that you hold to has it.";
+            return unsaid("Physics on stated shapes, not checked against measured flies: trust how flies compare, not the last figure.");
+        case Trust::ruleOfThumb: return unsaid("A rule of thumb: right for an ordinary fly, and yours to overrule.");
+        case Trust::school: return unsaid("Where tiers disagree: as the school that you hold to has it.");
     }
     throw BrokenContract("no such trust");
 }
@@ -214,42 +218,42 @@ std::optional<Derivation> ask(const Plan& plan, const FigureRef& figure) {
     const auto value = valueOf(plan, figure);
     const AskRule* rule = value ? askRule(subjectOf(plan, figure), figure.key) : nullptr;
     if (!rule) return std::nullopt;
-    Derivation made{nameOf(plan, figure), value->text, std::string(rule->formula), {}, std::string(rule->source), rule->trust, {}};
+    Derivation made{nameOf(plan, figure), value->text, say(rule->formula), {}, say(rule->source), rule->trust, {}};
     if (value->measured) made.trust = Trust::measured;
     for (const std::string_view input : rule->inputs)
         if (auto known = inputOf(plan, figure, input)) made.inputs.push_back(std::move(*known));
-    made.howFar = sayTrust(made.trust);
+    made.howFar = say(sayTrust(made.trust));
     if (figure.of == AskedOf::part)
         if (const auto known = partFigure(plan, figure.part, figure.key); known && known->tolerance > 0.0)
-            made.howFar += " A hand is held to " + formatNumber(known->tolerance, 1) + " mm either way.";
+            made.howFar += say(" A hand is held to {} mm either way.", formatNumber(known->tolerance, 1));
     if (figure.of == AskedOf::fly && (figure.key == "sink_m_s" || figure.key == "presence_mN"))
-        made.howFar += " Give or take " + formatNumber(100.0 * kSinkUncertainty, 0) + " %.";
+        made.howFar += say(" Give or take {} %.", formatNumber(100.0 * kSinkUncertainty, 0));
     return made;
 }
 
 Derivation ask(const TeamReport& report, const TeamCheck& check) {
     const TermRule& rule = termRule(check.term);
     const bool pair = check.upper != check.lower;
-    const auto place = [](Position position) { return std::string(machair::nameOf(position)); };
+    const auto place = [](Position position) { return sayName(position); };
     Derivation made{
-        std::string(rule.name) + (pair ? ", " + place(check.upper) + " to " + place(check.lower) : " of the " + place(check.upper)),
-        check.value ? formatShort(*check.value, 3) : std::string(machair::nameOf(check.verdict)),
-        std::string(rule.formula),
+        say(rule.name) + (pair ? say(", {} to {}", place(check.upper), place(check.lower)) : say(" of the {}", place(check.upper))),
+        check.value ? formatShort(*check.value, 3) : sayName(check.verdict),
+        say(rule.formula),
         {},
-        std::string(rule.source),
+        say(rule.source),
         rule.trust,
-        std::string(sayTrust(rule.trust))};
+        say(sayTrust(rule.trust))};
     for (const TeamFly& fly : report.flies)
         if (fly.position == check.upper || fly.position == check.lower)
-            made.inputs.push_back({place(fly.position),
-                                   fly.plan.pattern.title() + ": sinks " + formatNumber(fly.figures.sink, 3) + " m/s, pushes " +
-                                       formatNumber(fly.figures.presence, 2) + " mN, " + formatNumber(fly.figures.full, 1) +
-                                       " usual collars",
-                                   {}});
-    if (check.low) made.inputs.push_back({"wanted at least", formatShort(*check.low, 3), {}});
-    if (check.high) made.inputs.push_back({"wanted at most", formatShort(*check.high, 3), {}});
+            made.inputs.push_back(
+                {place(fly.position),
+                 say("{}: sinks {} m/s, pushes {} mN, {} usual collars", fly.plan.pattern.title(), formatNumber(fly.figures.sink, 3),
+                     formatNumber(fly.figures.presence, 2), formatNumber(fly.figures.full, 1)),
+                 {}});
+    if (check.low) made.inputs.push_back({say("wanted at least"), formatShort(*check.low, 3), {}});
+    if (check.high) made.inputs.push_back({say("wanted at most"), formatShort(*check.high, 3), {}});
     made.inputs.push_back(
-        {report.waveGiven ? "in a wave of" : "in the wave that suits it best, of", formatShort(report.wave, 2) + " m", {}});
+        {report.waveGiven ? say("in a wave of") : say("in the wave that suits it best, of"), formatShort(report.wave, 2) + " m", {}});
     return made;
 }
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -16,53 +17,54 @@ struct DayRule {
     Trust trust;
 };
 
-constexpr std::string_view kWave = "models.md, section 9", kLeader = "models.md, section 10", kStock = "models.md, section 12";
+constexpr std::string_view kWave = unsaid("models.md, section 9"), kLeader = unsaid("models.md, section 10"),
+                           kStock = unsaid("models.md, section 12");
 
 DayRule ruleOf(SeaTerm term) {
     switch (term) {
         case SeaTerm::height:
             return {
-                "height of the wave",
-                "0.0016 of the wind's speed times the root of fetch over gravity, but never more than 0.0246 of the speed squared, which "
-                "is a sea that has grown up",
+                unsaid("height of the wave"),
+                unsaid("0.0016 of the wind's speed times the root of fetch over gravity, but never more than 0.0246 of the speed squared, "
+                       "which "
+                       "is a sea that has grown up"),
                 kWave, Trust::ruleOfThumb};
         case SeaTerm::period:
-            return {"time from wave to wave",
-                    "0.286 of the cube root of fetch times speed over gravity squared, but never more than 0.83 of the speed", kWave,
-                    Trust::ruleOfThumb};
+            return {unsaid("time from wave to wave"),
+                    unsaid("0.286 of the cube root of fetch times speed over gravity squared, but never more than 0.83 of the speed"),
+                    kWave, Trust::ruleOfThumb};
         case SeaTerm::builds:
-            return {"how long the wind must have blown",
-                    "68.8 times the two-thirds power of gravity times fetch over the speed squared, times the speed over gravity", kWave,
-                    Trust::ruleOfThumb};
+            return {unsaid("how long the wind must have blown"),
+                    unsaid("68.8 times the two-thirds power of gravity times fetch over the speed squared, times the speed over gravity"),
+                    kWave, Trust::ruleOfThumb};
         case SeaTerm::drift:
-            return {"drift of the boat",
-                    "a share of the wind's speed: 0.035 of it, 0.018 on the drogue, or what the days of your own boat gave", kWave,
+            return {unsaid("drift of the boat"),
+                    unsaid("a share of the wind's speed: 0.035 of it, 0.018 on the drogue, or what the days of your own boat gave"), kWave,
                     Trust::ruleOfThumb};
     }
     throw BrokenContract("no such term of a day");
 }
 
 constexpr DayRule kDepth = {
-    "depth at a moment",
-    "the leader as a chain of links with the flies on it, stepped through time: each is pulled down by its weight in the "
-    "water, held back by its drag and by the film until it is through it, and drawn by the line's end",
+    unsaid("depth at a moment"),
+    unsaid("the leader as a chain of links with the flies on it, stepped through time: each is pulled down by its weight in the "
+           "water, held back by its drag and by the film until it is through it, and drawn by the line's end"),
     kLeader, Trust::physics};
 constexpr DayRule kLasts = {
-    "how far it lasts",
-    "what lies in the drawer over what the batches that wait take of it, batch by batch in their order; it gives out in the "
-    "first that takes more than is left, and is wanted before that batch's day",
+    unsaid("how far it lasts"),
+    unsaid("what lies in the drawer over what the batches that wait take of it, batch by batch in their order; it gives out in the "
+           "first that takes more than is left, and is wanted before that batch's day"),
     kStock, Trust::geometry};
 
 Derivation begun(const DayRule& rule, const std::string& value) {
-    return {std::string(rule.name),   value,      std::string(rule.formula),        {},
-            std::string(rule.source), rule.trust, std::string(sayTrust(rule.trust))};
+    return {say(rule.name), value, say(rule.formula), {}, say(rule.source), rule.trust, say(sayTrust(rule.trust))};
 }
 
 std::string valueOf(const Sea& sea, SeaTerm term) {
     switch (term) {
         case SeaTerm::height: return formatNumber(100.0 * (sea.height / metre), 0) + " cm";
         case SeaTerm::period: return formatNumber(sea.period / second, 1) + " s";
-        case SeaTerm::builds: return formatNumber(sea.builds / second / 60.0, 0) + " min";
+        case SeaTerm::builds: return say("{} min", formatNumber(sea.builds / second / 60.0, 0));
         case SeaTerm::drift: return formatNumber(sea.drift / metrePerSecond, 2) + " m/s";
     }
     throw BrokenContract("no such term of a day");
@@ -74,13 +76,14 @@ Derivation ask(const Wind& wind, const BoatDrift& boat, int ownDays, SeaTerm ter
     Derivation made = begun(ruleOf(term), valueOf(seaUnder(wind, boat), term));
     made.inputs.push_back({"wind", formatNumber(wind.speed / metrePerSecond, 1) + " m/s", {}});
     if (term != SeaTerm::drift) {
-        made.inputs.push_back({"fetch, over open water up the wind", formatNumber(wind.fetch / metre, 0) + " m", {}});
+        made.inputs.push_back({say("fetch, over open water up the wind"), formatNumber(wind.fetch / metre, 0) + " m", {}});
         return made;
     }
     made.inputs.push_back(
-        {wind.drogue ? "share of it, on the drogue" : "share of it",
+        {wind.drogue ? say("share of it, on the drogue") : say("share of it"),
          formatNumber(wind.drogue ? boat.drogue : boat.open, 3) +
-             (ownDays > 0 ? ", of " + std::to_string(ownDays) + (ownDays == 1 ? " day" : " days") + " of your boat" : ", as boats do"),
+             (ownDays > 0 ? say(", of {}{} of your boat", std::to_string(ownDays), ownDays == 1 ? say(" day") : say(" days"))
+                          : say(", as boats do")),
          {}});
     return made;
 }
@@ -92,25 +95,28 @@ std::optional<Derivation> ask(const DriftReport& run, const TeamReport& team, Po
     const auto fly = std::ranges::find(team.flies, place, &TeamFly::position);
     if (!sample.depth[place] || fly == team.flies.end()) return std::nullopt;
     Derivation made = begun(kDepth, formatNumber(*sample.depth[place] / metre, 2) + " m");
-    made.name = "depth of the " + std::string(nameOf(place)) + " after " + formatNumber(sample.time / second, 1) + " s";
+    made.name = say("depth of the {} after {} s", sayName(place), formatNumber(sample.time / second, 1));
     made.inputs.push_back(
-        {"the fly", fly->plan.pattern.title() + ", sinks by itself at " + formatNumber(fly->figures.sink, 3) + " m/s", {}});
-    made.inputs.push_back({"the line's end then", formatNumber(sample.tip / metre, 2) + " m down", {}});
+        {say("the fly"), say("{}, sinks by itself at {} m/s", fly->plan.pattern.title(), formatNumber(fly->figures.sink, 3)), {}});
+    made.inputs.push_back({say("the line's end then"), say("{} m down", formatNumber(sample.tip / metre, 2)), {}});
     // What it would have come to alone says how much the leader holds it up, or draws it down.
-    made.inputs.push_back({"alone, let fall for as long", formatNumber(fly->figures.sink * (sample.time / second), 2) + " m down", {}});
+    made.inputs.push_back(
+        {say("alone, let fall for as long"), say("{} m down", formatNumber(fly->figures.sink * (sample.time / second), 2)), {}});
     return made;
 }
 
 Derivation ask(const StockWanted& stock) {
-    Derivation made = begun(
-        kLasts, stock.lasts ? formatNumber(std::floor(100.0 * std::min(1.0, *stock.lasts)), 0) + " % of what is wanted" : "not counted");
-    made.name = "how far " + stock.title + " lasts";
-    made.inputs.push_back({"there is", stock.has, {}});
+    Derivation made =
+        begun(kLasts, stock.lasts ? say("{} % of what is wanted", formatNumber(std::floor(100.0 * std::min(1.0, *stock.lasts)), 0))
+                                  : say("not counted"));
+    made.name = say("how far {} lasts", stock.title);
+    made.inputs.push_back({say("there is"), stock.has, {}});
     made.inputs.push_back({"wanted", stock.wants, {}});
     for (const std::string& use : stock.uses)
-        made.inputs.push_back({"of it", use, {}});
-    if (stock.runsOutIn) made.inputs.push_back({"gives out in", *stock.runsOutIn + (stock.buyBy ? ", for " + *stock.buyBy : ""), {}});
-    if (!stock.buy.empty()) made.inputs.push_back({"missing", stock.buy, {}});
+        made.inputs.push_back({say("of it"), use, {}});
+    if (stock.runsOutIn)
+        made.inputs.push_back({say("gives out in"), *stock.runsOutIn + (stock.buyBy ? say(", for {}", *stock.buyBy) : ""), {}});
+    if (!stock.buy.empty()) made.inputs.push_back({say("missing"), stock.buy, {}});
     return made;
 }
 

@@ -4,6 +4,7 @@
 #include <set>
 
 #include "bench/steps.h"
+#include "language/say.h"
 
 namespace machair {
 
@@ -37,12 +38,12 @@ std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, con
     const auto titleOf = [&](std::size_t job) { return titleOfJob(book, jobs[job]); };
     std::string list;
     for (std::size_t j = 0; j < jobs.size(); ++j)
-        list += std::to_string(jobs[j].count) + " of " + titleOf(j) + "\n";
-    events.push_back({"At the vice", list, 0.0, table.handsFree, false});
+        list += say("{} of {}\n", std::to_string(jobs[j].count), titleOf(j));
+    events.push_back({say("At the vice"), list, 0.0, table.handsFree, false});
     for (const TimedStage& stage : table.stages)
         if (stage.stage > 0)
             events.push_back(
-                {jobs[stage.job].stages[stage.stage].name + ": " + titleOf(stage.job) + ", fly " + std::to_string(stage.fly + 1),
+                {say("{}: {}, fly {}", jobs[stage.job].stages[stage.stage].name, titleOf(stage.job), std::to_string(stage.fly + 1)),
                  {},
                  stage.start,
                  stage.end,
@@ -54,7 +55,7 @@ std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, cons
     std::string said;
     for (std::size_t j = 0; j < jobs.size(); ++j)
         if (const int left = jobs[j].count - dried[j]; left > 0)
-            said += (said.empty() ? "" : ", ") + std::to_string(left) + " of " + titleOfJob(book, jobs[j]);
+            said += say("{}{} of {}", said.empty() ? "" : ", ", std::to_string(left), titleOfJob(book, jobs[j]));
     return said;
 }
 
@@ -129,7 +130,7 @@ std::vector<Stage> stagesOf(const Plan& plan, const std::optional<OwnMinutes>& o
     std::vector<Stage> stages = {{"tie", 0.0, 0.0}};
     for (const TyingStep& step : stepsOf(plan)) {
         if (step.dryMinutes)
-            stages.push_back({"coat " + step.number, step.minutes, *step.dryMinutes});
+            stages.push_back({say("coat {}", step.number), step.minutes, *step.dryMinutes});
         else
             stages.front().hands += step.minutes;
     }

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "book/find.h"
+#include "language/say.h"
 #include "units/text.h"
 #include "units/visit.h"
 
@@ -41,21 +42,21 @@ std::vector<MishapCard> ownCards(const Book& book) {
 
 std::string sayUndo(Undo undo) {
     switch (undo) {
-        case Undo::inPlace: return "mended in place";
-        case Undo::turns: return "unwind its own turns of thread";
-        case Undo::part: return "the part comes off";
-        case Undo::back: return "back to it: all since comes off";
-        case Undo::none: return "no mend on this fly";
+        case Undo::inPlace: return say("mended in place");
+        case Undo::turns: return say("unwind its own turns of thread");
+        case Undo::part: return say("the part comes off");
+        case Undo::back: return say("back to it: all since comes off");
+        case Undo::none: return say("no mend on this fly");
     }
     throw BrokenContract("unknown undo");
 }
 
 std::string sayShows(Shows when) {
     switch (when) {
-        case Shows::now: return "shows at once";
-        case Shows::later: return "shows when the next part goes on";
-        case Shows::finished: return "shows on the finished fly";
-        case Shows::inUse: return "shows when it is fished";
+        case Shows::now: return say("shows at once");
+        case Shows::later: return say("shows when the next part goes on");
+        case Shows::finished: return say("shows on the finished fly");
+        case Shows::inUse: return say("shows when it is fished");
     }
     throw BrokenContract("unknown time");
 }
@@ -87,52 +88,54 @@ struct LinkOf {
 
     Link operator()(const HacklePlan& hackle) const {
         if (plan.parts[part].kind != PartKind::collar) return std::nullopt;
-        if (id == "hackle.many" && hackle.turns > 1.0) return counted(part, "turns", hackle.turns, hackle.turns - 0.5, "half a turn less");
+        if (id == "hackle.many" && hackle.turns > 1.0)
+            return counted(part, "turns", hackle.turns, hackle.turns - 0.5, say("half a turn less"));
         if ((id == "hackle.few" || id == "hackle.one-sided") && hackle.turns + 0.5 <= hackle.mostTurns)
-            return counted(part, "turns", hackle.turns, hackle.turns + 0.5, "half a turn more");
-        if (id == "hackle.stem" && hackle.tieIn == TieIn::butt) return PlanLink{part, "tie_in", "tip", "tied in by the tip: butt → tip"};
+            return counted(part, "turns", hackle.turns, hackle.turns + 0.5, say("half a turn more"));
+        if (id == "hackle.stem" && hackle.tieIn == TieIn::butt)
+            return PlanLink{part, "tie_in", "tip", say("tied in by the tip: butt → tip")};
         return std::nullopt;
     }
     Link operator()(const TailPlan& tail) const {
         if (id == "tail.thick" && tail.fibres > 3.0)
-            return counted(part, "fibres", tail.fibres, std::floor(0.8 * tail.fibres), "fewer fibres");
+            return counted(part, "fibres", tail.fibres, std::floor(0.8 * tail.fibres), say("fewer fibres"));
         if (id == "tail.thin" && tail.fibres > 0.0)
-            return counted(part, "fibres", tail.fibres, std::ceil(1.25 * tail.fibres), "more fibres");
+            return counted(part, "fibres", tail.fibres, std::ceil(1.25 * tail.fibres), say("more fibres"));
         return std::nullopt;
     }
     Link operator()(const RibPlan& rib) const {
-        if (id == "rib.few") return counted(part, "turns", rib.turns, rib.turns + 1.0, "a turn more");
-        if (id == "rib.breaks" && rib.turns > 3.0) return counted(part, "turns", rib.turns, rib.turns - 1.0, "a turn less");
+        if (id == "rib.few") return counted(part, "turns", rib.turns, rib.turns + 1.0, say("a turn more"));
+        if (id == "rib.breaks" && rib.turns > 3.0) return counted(part, "turns", rib.turns, rib.turns - 1.0, say("a turn less"));
         if (id != "rib.along") return std::nullopt;
         const bool with = rib.direction == Winding::with;
         return PlanLink{part, "direction", with ? "counter" : "with",
-                        std::string("the rib's other sense: ") + (with ? "with → counter" : "counter → with")};
+                        say("the rib's other sense: ") + (with ? say("with → counter") : say("counter → with"))};
     }
     Link operator()(const TagPlan&) const {
         const auto* tag = std::get_if<TagPart>(&written.detail);
         if (!tag || (id != "tag.cut" && id != "tag.creeps") || tag->protect.value_or(Protection::none) != Protection::none)
             return std::nullopt;
-        return PlanLink{part, "protect", "varnish", "a film of varnish: none → varnish"};
+        return PlanLink{part, "protect", "varnish", say("a film of varnish: none → varnish")};
     }
     Link operator()(const BodyPlan& body) const {
-        if (id == "body.gap" && body.strands) return counted(part, "strands", *body.strands, *body.strands + 1.0, "a strand more");
+        if (id == "body.gap" && body.strands) return counted(part, "strands", *body.strands, *body.strands + 1.0, say("a strand more"));
         const auto* own = std::get_if<BodyPart>(&written.detail);
         if ((id == "body.unwinds" || id == "herl.snaps") && body.strands && own && !own->twisted.value_or(false))
-            return PlanLink{part, "twisted", "yes", "twisted with the thread"};
+            return PlanLink{part, "twisted", "yes", say("twisted with the thread")};
         return std::nullopt;
     }
     Link operator()(const PalmerPlan& palmer) const {
         if (id != "palmer.bunched" || palmer.openTurns <= 3.0) return std::nullopt;
-        return counted(part, "open_turns", palmer.openTurns, palmer.openTurns - 1.0, "an open turn less");
+        return counted(part, "open_turns", palmer.openTurns, palmer.openTurns - 1.0, say("an open turn less"));
     }
     Link operator()(const WingPlan& wing) const {
         if (id != "wing.splays" || wing.layers <= 2) return std::nullopt;
-        return counted(part, "layers", wing.layers, wing.layers - 1, "a layer less");
+        return counted(part, "layers", wing.layers, wing.layers - 1, say("a layer less"));
     }
     Link operator()(const HeadPlan& head) const {
-        if (id == "coat.tacky" && head.coats > 2) return counted(part, "coats", head.coats, 2.0, "two coats");
+        if (id == "coat.tacky" && head.coats > 2) return counted(part, "coats", head.coats, 2.0, say("two coats"));
         if (id == "whip.loose" && head.whipTurns < 5.0)
-            return counted(part, "whip_turns", head.whipTurns, head.whipTurns + 1.0, "a turn more");
+            return counted(part, "whip_turns", head.whipTurns, head.whipTurns + 1.0, say("a turn more"));
         return std::nullopt;
     }
     Link operator()(const OneOf<UnderbodyPlan, PiecePlan, BeadPlan, ThreadPlan, Impossible> auto&) const { return std::nullopt; }
@@ -149,7 +152,7 @@ std::vector<OwnMishap> ownMishaps(const Book& book, const std::vector<MishapCard
     std::vector<OwnMishap> list;
     for (const Mishap& mishap : book.mishaps) {
         if (mishap.count <= 0) continue;
-        OwnMishap own{mishap.id, mishap.shows.value_or(mishap.id), "look closer: say what it was next time", mishap.count};
+        OwnMishap own{mishap.id, mishap.shows.value_or(mishap.id), say("look closer: say what it was next time"), mishap.count};
         if (const MishapCard* card = findCard(cards, mishap.id)) {
             own.shows = card->shows;
             own.practise = card->nextFly;

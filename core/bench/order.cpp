@@ -1,4 +1,5 @@
 #include "bench/order.h"
+#include "language/say.h"
 #include "units/visit.h"
 
 #include <algorithm>
@@ -71,8 +72,8 @@ class Order {
     }
     [[nodiscard]] bool tied(std::size_t i) const { return !std::holds_alternative<Impossible>(plan_.parts[i].detail); }
     void fault(std::size_t first, std::size_t then, const char* because) {
-        const auto name = [&](std::size_t i) { return std::string(nameOf(kind(i))); };
-        faults_.push_back({first, then, because, "tie the " + name(first) + " before the " + name(then)});
+        const auto name = [&](std::size_t i) { return sayName(kind(i)); };
+        faults_.push_back({first, then, say(because), say("tie the {} before the {}", name(first), name(then))});
     }
     // The first of its kind: a second tail, wing or rib may come when it likes.
     [[nodiscard]] bool isFirst(std::size_t i) const {
@@ -96,7 +97,7 @@ class Order {
             case PartKind::rib: ofRib(second, first); break;
             case PartKind::underbody:
                 if (kind(first) == PartKind::body && a && b && touches(*a, *b))
-                    fault(second, first, "an underbody lies under the body: it can't come later");
+                    fault(second, first, unsaid("an underbody lies under the body: it can't come later"));
                 break;
             case PartKind::body:
             case PartKind::thorax: ofBody(second, first); break;
@@ -110,18 +111,18 @@ class Order {
             case PartKind::cheek: break;
             case PartKind::legs:
                 if (kind(first) == PartKind::collar && plan_.parts[second].station > plan_.parts[first].station + kTouch)
-                    fault(second, first, "the legs lie under the hackle: wound first, it hides where they are tied in");
+                    fault(second, first, unsaid("the legs lie under the hackle: wound first, it hides where they are tied in"));
                 break;
             case PartKind::wing:
                 if (kind(first) == PartKind::wing && written<WingPart>(first).position.value_or(WingPosition::over) == WingPosition::over &&
                     written<WingPart>(second).position == WingPosition::under)
-                    fault(second, first, "the under-wing lies below the over-wing");
-                if (kind(first) == PartKind::cheek) fault(second, first, "the cheeks lie on the wing");
+                    fault(second, first, unsaid("the under-wing lies below the over-wing"));
+                if (kind(first) == PartKind::cheek) fault(second, first, unsaid("the cheeks lie on the wing"));
                 break;
         }
         if (kind(first) == PartKind::head && kind(second) != PartKind::head && kind(second) != PartKind::bead &&
             kind(second) != PartKind::thread && kind(second) != PartKind::cheek)
-            fault(second, first, "the head is finished over everything: nothing can be tied in after it");
+            fault(second, first, unsaid("the head is finished over everything: nothing can be tied in after it"));
     }
 
     // A narrow band over the root is a butt; a tag proper has the tail's turns over its edge.
@@ -129,19 +130,20 @@ class Order {
         constexpr double kBandTurns = 3.0;
         const auto* plan = std::get_if<TagPlan>(&plan_.parts[tag].detail);
         const auto& own = written<TagPart>(tag);
-        if (plan && (plan->turns > kBandTurns || own.passes.value_or(1) > 1)) fault(tag, tail, "the tail's turns cover the tag's edge");
+        if (plan && (plan->turns > kBandTurns || own.passes.value_or(1) > 1))
+            fault(tag, tail, unsaid("the tail's turns cover the tag's edge"));
     }
 
     void ofTail(std::size_t tail, std::size_t first) {
         if (kind(first) == PartKind::wing && written<TailPart>(tail).cut.value_or(false) && !mayStandFirst(first))
-            fault(tail, first, "scissors can't get at the tail past the wing");
+            fault(tail, first, unsaid("scissors can't get at the tail past the wing"));
         if (kind(first) != PartKind::body || !isFirst(tail)) return;
         const auto* body = std::get_if<BodyPlan>(&plan_.parts[first].detail);
         const auto* own = std::get_if<TailPlan>(&plan_.parts[tail].detail);
         if (!body || !own || plan_.bodyEnd > body->end + kTouch) return;
         const bool firm = body->method == BodyMethod::tube || body->method == BodyMethod::wire;
         const bool tuft = own->style == TailStyle::floss || own->style == TailStyle::plume;
-        if (!firm && !tuft) fault(tail, first, "the tail's butts are the body's underbody, its root lies under the first turn");
+        if (!firm && !tuft) fault(tail, first, unsaid("the tail's butts are the body's underbody, its root lies under the first turn"));
     }
 
     void ofRib(std::size_t rib, std::size_t first) {
@@ -154,7 +156,8 @@ class Order {
         if (section && *section != own) return;
         const auto a = boundOver(plan_, rib), b = boundOver(plan_, first);
         if (plan_.pattern.parts[rib].from) return;  // a body's ribbon bent back
-        if (a && b && touches(*a, *b)) fault(rib, first, "the rib's end lies under the body: wound first, there is nowhere to tie it in");
+        if (a && b && touches(*a, *b))
+            fault(rib, first, unsaid("the rib's end lies under the body: wound first, there is nowhere to tie it in"));
     }
 
     void ofBody(std::size_t body, std::size_t first) {
@@ -166,23 +169,23 @@ class Order {
                 const bool thorax = written<PalmerPart>(first).along == PalmerAlong::thorax;
                 const bool waits = std::get<PalmerPlan>(plan_.parts[first].detail).wound == PalmerWound::forward;
                 if (!waits && thorax == (kind(body) == PartKind::thorax) && other && touches(*own, *other))
-                    fault(body, first, "there is no body yet for the hackle to be wound over");
+                    fault(body, first, unsaid("there is no body yet for the hackle to be wound over"));
                 break;
             }
             case PartKind::body:
                 if (kind(body) == PartKind::body && other && other->end < own->end - kTouch && own->front < other->end + 2.0 * mm &&
                     other->front < own->front - kTouch)
-                    fault(body, first, "the front half laps over the rear half's end");
+                    fault(body, first, unsaid("the front half laps over the rear half's end"));
                 break;
             case PartKind::collar:
             case PartKind::throat:
                 if (kind(body) == PartKind::body && plan_.parts[first].station > own->front + kTouch &&
                     plan_.parts[first].station < own->end - kTouch)
-                    fault(body, first, "the hackle stands where the body still has to be wound");
+                    fault(body, first, unsaid("the hackle stands where the body still has to be wound"));
                 break;
             case PartKind::wing:
                 if (kind(body) == PartKind::body && !mayStandFirst(first))
-                    fault(body, first, "a low wing lies on the body's shoulder: the ramp for it can't be made later");
+                    fault(body, first, unsaid("a low wing lies on the body's shoulder: the ramp for it can't be made later"));
                 break;
             default: break;
         }

@@ -6,6 +6,7 @@
 #include <utility>
 
 #include "colour/colour.h"
+#include "language/say.h"
 #include "sizing/crossing.h"
 #include "units/text.h"
 #include "words/words.h"
@@ -20,18 +21,31 @@ double minutesOf(std::string_view verb) {
         std::string_view verb;
         double minutes;
     };
-    constexpr std::array kTakes = {
-        Takes{"dub", 1.5},  Takes{"spin", 1.5},  Takes{"twist", 1.2}, Takes{"wind", 0.9}, Takes{"tie in", 0.7},   Takes{"lay", 0.4},
-        Takes{"fold", 0.5}, Takes{"marry", 0.7}, Takes{"pair", 0.6},  Takes{"knot", 1.5}, Takes{"whip", 0.5},     Takes{"hitch", 0.4},
-        Takes{"coat", 0.5}, Takes{"seat", 0.6},  Takes{"fix", 0.7},   Takes{"part", 0.5}, Takes{"brush out", 0.4}};
+    constexpr std::array kTakes = {Takes{"dub", 1.5},
+                                   Takes{"spin", 1.5},
+                                   Takes{"twist", 1.2},
+                                   Takes{"wind", 0.9},
+                                   Takes{unsaid("tie in"), 0.7},
+                                   Takes{"lay", 0.4},
+                                   Takes{"fold", 0.5},
+                                   Takes{"marry", 0.7},
+                                   Takes{"pair", 0.6},
+                                   Takes{"knot", 1.5},
+                                   Takes{"whip", 0.5},
+                                   Takes{"hitch", 0.4},
+                                   Takes{"coat", 0.5},
+                                   Takes{"seat", 0.6},
+                                   Takes{"fix", 0.7},
+                                   Takes{"part", 0.5},
+                                   Takes{unsaid("brush out"), 0.4}};
     const auto found = std::ranges::find(kTakes, verb, &Takes::verb);
     constexpr double kShort = 0.2;
     return found == kTakes.end() ? kShort : found->minutes;
 }
 
 std::string ordinal(std::size_t n) {
-    constexpr std::array kWords = {"first", "second", "third", "fourth", "fifth"};
-    return n < kWords.size() ? kWords[n] : std::to_string(n + 1) + "th";
+    constexpr std::array kWords = {unsaid("first"), unsaid("second"), unsaid("third"), unsaid("fourth"), unsaid("fifth")};
+    return n < kWords.size() ? say(kWords[n]) : say("{}th", std::to_string(n + 1));
 }
 
 // Words for a strip's two faces: their colours, or how bright where both have one word.
@@ -40,11 +54,12 @@ std::array<std::string, 2> faceWords(const StripTraits& strip) {
     std::array<double, 2> light{};
     for (std::size_t f = 0; f < 2; ++f) {
         const auto colour = parseColour(strip.faces[f]);
-        words[f] = colour ? std::string(colourWord(*colour)) : strip.faces[f];
+        words[f] = colour ? say(colourWord(*colour)) : strip.faces[f];
         light[f] = colour ? toLab(*colour).L : 0.0;
     }
     if (words[0] == words[1])
-        words = light[0] >= light[1] ? std::array<std::string, 2>{"bright", "dull"} : std::array<std::string, 2>{"dull", "bright"};
+        words = light[0] >= light[1] ? std::array<std::string, 2>{say("bright"), say("dull")}
+                                     : std::array<std::string, 2>{say("dull"), say("bright")};
     return words;
 }
 
@@ -58,12 +73,13 @@ Amount inMillimetres(Length length) {
 Amount counted(double n, std::string_view one, std::string_view many) {
     const std::string number = formatShort(n, 1);
     if (number == "0") return {};
-    return {number, std::string(number == "1" ? one : many)};
+    return {number, sayCount(one, many, number == "1" ? 1.0 : n)};
 }
 
 Amount counted(const std::optional<Count>& written, double planned, std::string_view one, std::string_view many) {
     const bool own = written && written->pair && planned >= written->low - 1e-9 && planned <= written->high + 1e-9;
-    if (own && written->low > 0.0) return {formatShort(written->low, 1) + " to " + formatShort(written->high, 1), std::string(many)};
+    if (own && written->low > 0.0)
+        return {say("{} to {}", formatShort(written->low, 1), formatShort(written->high, 1)), sayCount(one, many, written->high)};
     return counted(planned, one, many);
 }
 
@@ -99,8 +115,8 @@ TyingStep& StepWriter::add(int part, Deed deed, Length threadAfter) {
     step.threadOn = threadOn_;
     if (threadOn_) {
         const std::string place = sayStation(threadAfter, plan_.hook).text;
-        const std::string behind = formatNumber(threadAfter / mm, 1) + " mm behind the eye";
-        step.threadWords = "the thread hangs " + (place.find(" mm ") == std::string::npos ? place + ", " + behind : behind);
+        const std::string behind = say("{} mm behind the eye", formatNumber(threadAfter / mm, 1));
+        step.threadWords = say("the thread hangs {}", place.find(" mm ") == std::string::npos ? place + ", " + behind : behind);
     }
     step.done = done_;
     step.bed = bed_;
@@ -113,14 +129,14 @@ TyingStep& StepWriter::add(int part, Deed deed, Length threadAfter) {
 TyingStep& StepWriter::makeReady(int part, Deed deed) {
     TyingStep& step = add(part, std::move(deed), thread_);
     step.before = true;
-    step.threadWords = "before the thread is on";
+    step.threadWords = say("before the thread is on");
     return step;
 }
 
 TyingStep& StepWriter::threadless(int part, Deed deed) {
     threadOn_ = false;
     TyingStep& step = add(part, std::move(deed), thread_);
-    step.threadWords = "the thread is off";
+    step.threadWords = say("the thread is off");
     return step;
 }
 
@@ -130,16 +146,16 @@ void StepWriter::finished(std::size_t part) {
 }
 
 StepWriter::Deed StepWriter::tyingIn(std::size_t part, Amount amount) const {
-    if (!continues(part)) return {"tie in", pieceOf(part), std::move(amount)};
-    return {"take up", continued(part) + " as " + nameOfPart(part), std::move(amount)};
+    if (!continues(part)) return {unsaid("tie in"), pieceOf(part), std::move(amount)};
+    return {unsaid("take up"), say("{} as {}", continued(part), nameOfPart(part)), std::move(amount)};
 }
 
 void StepWriter::tieOff(std::size_t part, const std::string& what) {
-    TyingStep& step = add(static_cast<int>(part), {"tie off", what, {"3", "turns"}}, thread_);
-    step.how = isMetal(part) ? "fold the end back and lay 3 turns over it; worry metal off, never with good scissors"
-                             : "cut the end close, on a slope";
+    TyingStep& step = add(static_cast<int>(part), {unsaid("tie off"), what, {"3", "turns"}}, thread_);
+    step.how = isMetal(part) ? say("fold the end back and lay 3 turns over it; worry metal off, never with good scissors")
+                             : say("cut the end close, on a slope");
     step.locks.push_back(what);
-    step.look = "no end to scratch, no bump";
+    step.look = say("no end to scratch, no bump");
     step.wrong = isMetal(part) ? std::vector<std::string>{"rib.pulls", "scissors.dull"} : std::vector<std::string>{"thread.cut"};
     if (isMetal(part)) step.caution = Caution::wire;
 }
@@ -151,9 +167,9 @@ std::string StepWriter::nameOfPart(std::size_t part) const {
             ++alike;
             if (i < part) ++before;
         }
-    const std::string name(nameOf(at(part).kind));
-    if (at(part).kind == PartKind::collar && alike == 1) return "the hackle";
-    return alike > 1 ? "the " + ordinal(before) + " " + name : "the " + name;
+    const std::string name = sayName(at(part).kind);
+    if (at(part).kind == PartKind::collar && alike == 1) return say("the hackle");
+    return alike > 1 ? say("the {} {}", ordinal(before), name) : say("the {}", name);
 }
 
 std::string StepWriter::pieceOf(std::size_t part) const { return nameOfPart(part) + ", " + at(part).made.title(); }
@@ -168,21 +184,21 @@ std::string StepWriter::shownFace(std::size_t part) const {
     if (!strip || strip->faces.size() < 2) return {};
     const auto* rib = std::get_if<RibPart>(&written(part).detail);
     const auto face = static_cast<std::size_t>(rib ? std::clamp(rib->face.value_or(0), 0, 1) : 0);
-    return "the " + faceWords(*strip)[face] + " face";
+    return say("the {} face", faceWords(*strip)[face]);
 }
 
 std::string StepWriter::faceAgainst(std::size_t part) const {
     const std::string face = shownFace(part);
-    return face.empty() ? face : face + " against the hook";
+    return face.empty() ? face : say("{} against the hook", face);
 }
 
 std::string StepWriter::faceOut(std::size_t part) const {
     const std::string face = shownFace(part);
-    return face.empty() ? face : face + " out";
+    return face.empty() ? face : say("{} out", face);
 }
 
 std::string StepWriter::sense(std::size_t part) const {
-    return senseOf(plan_, part) > 0 ? "over the top and away from you" : "over the top and towards you";
+    return senseOf(plan_, part) > 0 ? say("over the top and away from you") : say("over the top and towards you");
 }
 
 bool StepWriter::isMetal(std::size_t part) const {

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "bench/step_writer.h"
+#include "language/say.h"
 
 namespace machair {
 
@@ -46,14 +47,14 @@ std::size_t firstAtTheVice(const std::vector<TyingStep>& steps) {
 
 std::string sayCaution(Caution caution) {
     switch (caution) {
-        case Caution::points: return "Hook points and eyes: glasses on, point away.";
-        case Caution::glue: return "Instant glue bonds skin and eyes at once, no sleeve near; its label decides.";
-        case Caution::resin: return "Resin and its lamp: not on skin, not into eyes; the maker's instructions decide.";
-        case Caution::solvents: return "Varnish and solvents: fresh air, no flame; the label decides.";
-        case Caution::lead: return "Heavy metal: wash hands, keep it from mouths; some waters forbid it. The fishery's rules decide.";
-        case Caution::dust: return "Fur dust: don't breathe it in; dampen or air the room.";
-        case Caution::birds: return "Feathers and furs: some kinds are protected; a lawful source, local law decides.";
-        case Caution::wire: return "Ends of wire and tinsel fly off: eyes; never with good scissors.";
+        case Caution::points: return say("Hook points and eyes: glasses on, point away.");
+        case Caution::glue: return say("Instant glue bonds skin and eyes at once, no sleeve near; its label decides.");
+        case Caution::resin: return say("Resin and its lamp: not on skin, not into eyes; the maker's instructions decide.");
+        case Caution::solvents: return say("Varnish and solvents: fresh air, no flame; the label decides.");
+        case Caution::lead: return say("Heavy metal: wash hands, keep it from mouths; some waters forbid it. The fishery's rules decide.");
+        case Caution::dust: return say("Fur dust: don't breathe it in; dampen or air the room.");
+        case Caution::birds: return say("Feathers and furs: some kinds are protected; a lawful source, local law decides.");
+        case Caution::wire: return say("Ends of wire and tinsel fly off: eyes; never with good scissors.");
     }
     throw BrokenContract("unknown caution");
 }

@@ -2,6 +2,7 @@
 #include <algorithm>
 
 #include "bench/step_writer.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -15,37 +16,37 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
     windRibs();
     const int part = static_cast<int>(i);
     if (held().beadThread == BeadThread::jumped) {
-        TyingStep& seat = add(part, {"seat", pieceOf(i), inMillimetres(bead.diameter)}, std::max(eye(), at(i).station - bead.room));
-        seat.how = std::string("pushed back hard onto ") + (bead.ball ? "the ball" : "what is tied") +
-                   ", then the thread carried over it in one stroke underneath";
-        seat.look = "it does not turn; the stroke lies below";
+        TyingStep& seat = add(part, {unsaid("seat"), pieceOf(i), inMillimetres(bead.diameter)}, std::max(eye(), at(i).station - bead.room));
+        seat.how = say("{}{}, then the thread carried over it in one stroke underneath", say("pushed back hard onto "),
+                       bead.ball ? say("the ball") : say("what is tied"));
+        seat.look = say("it does not turn; the stroke lies below");
         seat.wrong = {"bead.turns", "thorax.small", "thread.shows"};
         finished(i);
         ahead_ = at(i).station;
         thread_ = steps_.back().threadAfter = std::max(eye(), std::min(at(i).station - bead.room, rear()));
         return;
     }
-    TyingStep& whip = add(part, {"whip", "behind the bead", {"3", "turns"}}, thread_);
-    whip.how = "drawn tight, and only then the thread cut";
-    whip.look = "no end";
+    TyingStep& whip = add(part, {unsaid("whip"), say("behind the bead"), {"3", "turns"}}, thread_);
+    whip.how = say("drawn tight, and only then the thread cut");
+    whip.look = say("no end");
     whip.wrong = {"thread.slips"};
-    threadless(part, {"seat", pieceOf(i), inMillimetres(bead.diameter)}).how =
-        bead.ball ? "pushed back hard onto the ball" : "pushed back hard onto what is tied";
-    steps_.back().look = "it does not turn";
+    threadless(part, {unsaid("seat"), pieceOf(i), inMillimetres(bead.diameter)}).how =
+        bead.ball ? say("pushed back hard onto the ball") : say("pushed back hard onto what is tied");
+    steps_.back().look = say("it does not turn");
     steps_.back().wrong = {"bead.turns", "thorax.small"};
     finished(i);
     ahead_ = at(i).station;
     thread_ = std::max(eye(), std::min(at(i).station - bead.room, rear()));
     // Another thread that follows is the one to start.
     if (i + 1 < plan_.parts.size() && std::holds_alternative<ThreadPlan>(at(i + 1).detail)) return;
-    startAhead(part, "the thread");
+    startAhead(part, say("the thread"));
 }
 
 void StepWriter::startAhead(int part, const std::string& thread) {
     threadOn_ = true;
-    TyingStep& start = add(part, {"start", thread + " ahead of the bead", {"6", "turns"}}, thread_);
-    start.how = "hard against the bead, back over its own end";
-    start.look = "it holds when pulled; no thread over the bead";
+    TyingStep& start = add(part, {unsaid("start"), say("{} ahead of the bead", thread), {"6", "turns"}}, thread_);
+    start.how = say("hard against the bead, back over its own end");
+    start.look = say("it holds when pulled; no thread over the bead");
     start.wrong = {"thread.shows", "thread.slips"};
 }
 
@@ -56,13 +57,13 @@ void StepWriter::tie(std::size_t i, const ThreadPlan&) {
         finished(i);
         return;
     }
-    TyingStep& off = add(part, {"whip", "the thread in use", {"3", "turns"}}, thread_);
-    off.how = "drawn tight, and only then cut";
-    off.look = "no end";
+    TyingStep& off = add(part, {unsaid("whip"), say("the thread in use"), {"3", "turns"}}, thread_);
+    off.how = say("drawn tight, and only then cut");
+    off.look = say("no end");
     off.wrong = {"thread.slips"};
-    TyingStep& on = add(part, {"change", "to " + at(i).made.title(), {"6", "turns"}}, thread_);
-    on.how = "started over the last turns of the one before";
-    on.look = "no end shows";
+    TyingStep& on = add(part, {unsaid("change"), say("to {}", at(i).made.title()), {"6", "turns"}}, thread_);
+    on.how = say("started over the last turns of the one before");
+    on.look = say("no end shows");
     on.wrong = {"thread.slips", "thread.shows"};
     finished(i);
 }
@@ -81,14 +82,14 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
     if (!beaded) {
         const bool herl = own && own->method == BodyMethod::herl;
         TyingStep& wind = add(part,
-                              {"wind", herl ? "the head of herl" : "the head",
+                              {unsaid("wind"), herl ? say("the head of herl") : say("the head"),
                                own && own->strands && herl ? counted(own->strands, own->strands->middle(), "strand", "strands")
                                                            : inMillimetres(plan_.head.diameter)},
                               eye());
-        wind.how = herl ? "tied in behind, wound with the thread, a light hand"
-                        : "strays stroked back, every butt covered; " + formatNumber(plan_.head.diameter / mm, 1) + " mm thick";
-        wind.direction = "over the top and away from you";
-        wind.look = "no wider than the eye";
+        wind.how = herl ? say("tied in behind, wound with the thread, a light hand")
+                        : say("strays stroked back, every butt covered; {} mm thick", formatNumber(plan_.head.diameter / mm, 1));
+        wind.direction = say("over the top and away from you");
+        wind.look = say("no wider than the eye");
         wind.wrong = herl ? std::vector<std::string>{"herl.snaps"} : std::vector<std::string>{"head.fat", "head.butts", "head.crowded"};
         wind.head = true;
     }
@@ -97,22 +98,23 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
     const bool twice = held().whip == WhipSchool::twice && !(own && own->whipTurns);
     const bool waxed = head.finish == Finish::wax;
     if (waxed) {
-        TyingStep& wax = add(part, {"wax", "the last of the thread", {"3", "cm"}}, eye());
-        wax.how = "before the knot is drawn";
-        wax.look = "the hackle clean";
+        TyingStep& wax = add(part, {unsaid("wax"), say("the last of the thread"), {"3", "cm"}}, eye());
+        wax.how = say("before the knot is drawn");
+        wax.look = say("the hackle clean");
         wax.wrong = {"head.glued"};
     }
     constexpr double kUsualHitches = 3.0;
     const bool wound = head.whipTurns > 0.0;
     if (wound || hitch) {
-        const Amount turns = twice && !hitch ? Amount{"4 + 4", "turns"}
+        const Amount turns = twice && !hitch ? Amount{"4 + 4", say("turns")}
                                              : counted(own && wound ? own->whipTurns : std::nullopt, wound ? head.whipTurns : kUsualHitches,
                                                        hitch ? "half hitch" : "turn", hitch ? "half hitches" : "turns");
-        TyingStep& whip = add(part, {hitch ? "hitch" : "whip", beaded ? "the finish, behind the bead" : "the finish", turns}, eye());
-        whip.how = hitch   ? "each drawn tight before the next"
-                   : twice ? "flat thread, two whips, each drawn snug"
-                           : "flat thread, drawn snug";
-        whip.look = "no loop; then the thread cut";
+        TyingStep& whip =
+            add(part, {hitch ? "hitch" : "whip", beaded ? say("the finish, behind the bead") : say("the finish"), turns}, eye());
+        whip.how = hitch   ? say("each drawn tight before the next")
+                   : twice ? say("flat thread, two whips, each drawn snug")
+                           : say("flat thread, drawn snug");
+        whip.look = say("no loop; then the thread cut");
         whip.wrong = {"whip.loose", "thread.cut"};
         whip.locks.emplace_back("everything");
         whip.caution = Caution::points;
@@ -128,9 +130,9 @@ void StepWriter::dressNeck() {
     if (neck == BeadNeck::bare) return;
     const bool veiled = neck == BeadNeck::veiled;
     TyingStep& step =
-        add(-1, {veiled ? "veil" : "wrap", "the bead's back", {veiled ? "1" : "3", veiled ? "pinch of fur" : "turns"}}, thread_);
-    step.how = veiled ? "thinly spun, wound hard against it, stroked back over what is behind" : "thread laid hard against it";
-    step.look = "no gap behind the bead";
+        add(-1, {veiled ? "veil" : "wrap", say("the bead's back"), {veiled ? "1" : "3", veiled ? say("pinch of fur") : "turns"}}, thread_);
+    step.how = veiled ? say("thinly spun, wound hard against it, stroked back over what is behind") : say("thread laid hard against it");
+    step.look = say("no gap behind the bead");
     step.wrong = {"bead.turns"};
 }
 
@@ -142,15 +144,15 @@ void StepWriter::coats(int part, const HeadPlan& head) {
             threadless(part, {resin  ? "cure"
                               : glue ? "dab"
                                      : "coat",
-                              resin  ? "the head with resin"
-                              : glue ? "the head with glue"
-                                     : "the head, coat " + std::to_string(coat),
-                              {std::to_string(coat), head.coats > 1 ? "of " + std::to_string(head.coats) + " coats" : "coat"}});
-        drop.how = resin       ? "a thin drop, the excess off with a needle, then the lamp, away from herl and eyes"
-                   : glue      ? "one touch"
-                   : coat == 1 ? "a small drop on a needle, all round; it dries while the next fly is tied"
-                               : "when the coat before is dry";
-        drop.look = "the eye open";
+                              resin  ? say("the head with resin")
+                              : glue ? say("the head with glue")
+                                     : say("the head, coat {}", std::to_string(coat)),
+                              {std::to_string(coat), head.coats > 1 ? say("of {} coats", std::to_string(head.coats)) : "coat"}});
+        drop.how = resin       ? say("a thin drop, the excess off with a needle, then the lamp, away from herl and eyes")
+                   : glue      ? say("one touch")
+                   : coat == 1 ? say("a small drop on a needle, all round; it dries while the next fly is tied")
+                               : say("when the coat before is dry");
+        drop.look = say("the eye open");
         drop.wrong = resin      ? std::vector<std::string>{"resin.runs", "eye.shut"}
                      : glue     ? std::vector<std::string>{"head.glued", "eye.shut"}
                      : coat > 2 ? std::vector<std::string>{"coat.tacky", "eye.shut"}
@@ -164,24 +166,24 @@ void StepWriter::coats(int part, const HeadPlan& head) {
 
 void StepWriter::lastLooks() {
     const auto has = [&](auto what) { return std::ranges::any_of(plan_.parts, what); };
-    TyingStep& clear = threadless(-1, {"clear", "the eye", {}});
-    clear.how = "a needle while it is wet, a feather drawn through when tacky";
-    clear.look = "light through it, from below";
+    TyingStep& clear = threadless(-1, {unsaid("clear"), say("the eye"), {}});
+    clear.how = say("a needle while it is wet, a feather drawn through when tacky");
+    clear.look = say("light through it, from below");
     clear.wrong = {"eye.shut"};
     clear.caution = Caution::points;
     brushOut(false);
     if (has([](const PartPlan& p) {
             return std::holds_alternative<HacklePlan>(p.detail) || std::holds_alternative<PalmerPlan>(p.detail);
         })) {
-        TyingStep& groom = threadless(-1, {"groom", "the hackle", {}});
-        groom.how = "strays cut at the root, coaxed into line, clumps parted with a soft brush";
-        groom.look = "even, seen from the front";
+        TyingStep& groom = threadless(-1, {unsaid("groom"), say("the hackle"), {}});
+        groom.how = say("strays cut at the root, coaxed into line, clumps parted with a soft brush");
+        groom.look = say("even, seen from the front");
         groom.wrong = {"hackle.stray", "hackle.clumps"};
     }
-    TyingStep& measure = threadless(-1, {"measure", "the fly", inMillimetres(plan_.length)});
-    measure.how = plan_.pattern.maxLength ? "against the gauge: at most " + formatNumber(*plan_.pattern.maxLength / mm, 1) + " mm"
-                                          : "against the plan and the last fly";
-    measure.look = "within tolerance";
+    TyingStep& measure = threadless(-1, {unsaid("measure"), say("the fly"), inMillimetres(plan_.length)});
+    measure.how = plan_.pattern.maxLength ? say("against the gauge: at most {} mm", formatNumber(*plan_.pattern.maxLength / mm, 1))
+                                          : say("against the plan and the last fly");
+    measure.look = say("within tolerance");
     measure.wrong = {"length.over"};
 }
 

@@ -2,6 +2,7 @@
 #include <algorithm>
 
 #include "bench/step_writer.h"
+#include "language/say.h"
 #include "units/text.h"
 #include "words/words.h"
 
@@ -26,14 +27,14 @@ void StepWriter::tie(std::size_t i, const WingPlan& wing) {
     sayManner(in, i, wing);
     const bool upright = own.angle && own.angle->inDegrees() >= 60.0;
     if (upright && wing.style != WingStyle::upright)
-        in.how += first ? "; tips over the eye" : "";
+        in.how += first ? say("; tips over the eye") : "";
     else if (wing.style == WingStyle::upright)
-        in.how = "tips over the eye, bound down on the bed; butts sloped back";
+        in.how = say("tips over the eye, bound down on the bed; butts sloped back");
     if (own.angle) {
         setAtItsAngle(i, wing);
     } else {
-        in.locks.emplace_back("it holds by its own loops alone");
-        in.look += wing.style == WingStyle::plume ? "; it lies free" : "; low over the body";
+        in.locks.emplace_back(say("it holds by its own loops alone"));
+        in.look += wing.style == WingStyle::plume ? say("; it lies free") : say("; low over the body");
     }
     finished(i);
     trimButts(i, wing);
@@ -43,9 +44,10 @@ void StepWriter::rampFor(std::size_t i, const WingPlan& wing) {
     const auto& own = writtenAs<WingPart>(i);
     const int part = static_cast<int>(i);
     if (wing.rampTurns > 0 && !own.angle) {
-        TyingStep& ramp = add(part, {"ramp", "the bed for " + nameOfPart(i), counted(wing.rampTurns, "turn", "turns")}, at(i).station);
-        ramp.how = "from the shoulder down to where it is tied in, not ahead of it";
-        ramp.look = "a slope, no step";
+        TyingStep& ramp =
+            add(part, {unsaid("ramp"), say("the bed for {}", nameOfPart(i)), counted(wing.rampTurns, "turn", "turns")}, at(i).station);
+        ramp.how = say("from the shoulder down to where it is tied in, not ahead of it");
+        ramp.look = say("a slope, no step");
         ramp.wrong = {"wing.cocks"};
     }
 }
@@ -56,22 +58,23 @@ void StepWriter::prepareSlips(std::size_t i, const WingPlan& wing) {
     const int part = static_cast<int>(i);
     const auto* vane = std::get_if<VaneTraits>(&at(i).made.traits);
     if (wing.style == WingStyle::rolled && vane && wing.layers > 1) {
-        TyingStep& fold = add(part, {"fold", nameOfPart(i) + ", " + at(i).made.title(), counted(wing.layers, "layer", "layers")}, thread_);
-        fold.how = "a slip of " + formatNumber(wing.slip / mm, 1) + " mm, " +
-                   (own.folds == Folds::halves ? "halved and halved again" : "in thirds") + ", edges inside";
-        fold.face = "dull side in, the back of its curve up";
-        fold.look = "it lies flat in the fingers";
+        TyingStep& fold =
+            add(part, {unsaid("fold"), nameOfPart(i) + ", " + at(i).made.title(), counted(wing.layers, "layer", "layers")}, thread_);
+        fold.how = say("a slip of {} mm, {}, edges inside", formatNumber(wing.slip / mm, 1),
+                       own.folds == Folds::halves ? say("halved and halved again") : say("in thirds"));
+        fold.face = say("dull side in, the back of its curve up");
+        fold.look = say("it lies flat in the fingers");
         fold.wrong = {"wing.splays"};
     } else if (wing.style == WingStyle::paired || wing.style == WingStyle::upright) {
-        TyingStep& marry = add(part, {"marry", nameOfPart(i) + "'s slips", inMillimetres(wing.slip)}, thread_);
+        TyingStep& marry = add(part, {unsaid("marry"), say("{}'s slips", nameOfPart(i)), inMillimetres(wing.slip)}, thread_);
         const bool together = wing.style == WingStyle::upright;
         // The near slip of a right-hander's own-side feather curves down; the two exchanged, the tips turn up.
         const bool up = !together && held().slipTips == SlipTips::up;
-        marry.how = std::string(together ? "good sides together: they part themselves" : "dull sides together") +
-                    "; roots level; the slip of the " + ((hand_ == Hand::right) != up ? "right" : "left") + " feather nearest you" +
-                    (up ? ", so that the tips turn up" : "");
-        marry.face = together ? "good sides together" : "good sides out";
-        marry.look = "the tips meet";
+        marry.how = say("{}; roots level; the slip of the {} feather nearest you{}",
+                        std::string(together ? say("good sides together: they part themselves") : say("dull sides together")),
+                        (hand_ == Hand::right) != up ? say("right") : say("left"), up ? say(", so that the tips turn up") : "");
+        marry.face = together ? say("good sides together") : say("good sides out");
+        marry.look = say("the tips meet");
         marry.wrong = {"wing.unequal"};
     }
 }
@@ -84,34 +87,34 @@ void StepWriter::sayManner(TyingStep& in, std::size_t i, const WingPlan& wing) c
                                          : std::string();
     switch (wing.style) {
         case WingStyle::cloak:
-            in.how = "half a side of the feather, hugging the body";
-            in.face = "good side out";
+            in.how = say("half a side of the feather, hugging the body");
+            in.face = say("good side out");
             in.wrong = {"wing.side", "wing.long"};
-            in.look = "both sides alike, the roof closed";
+            in.look = say("both sides alike, the roof closed");
             break;
         case WingStyle::hair:
-            in.how = count + ", one turn round the hair alone, then down; a touch of varnish";
+            in.how = say("{}, one turn round the hair alone, then down; a touch of varnish", count);
             in.wrong = {"hair.pulls", "wing.long", "wing.rolls"};
-            in.look = "level tips";
+            in.look = say("level tips");
             break;
         case WingStyle::plume:
-            in.how = count + ", tips level";
-            if (held().plume == PlumeSchool::cover) in.how += "; drawn forward over what lies below it and bound again at the front";
+            in.how = say("{}, tips level", count);
+            if (held().plume == PlumeSchool::cover) in.how += say("; drawn forward over what lies below it and bound again at the front");
             in.wrong = {"plume.thick", "wing.long"};
-            in.look = "thin when wet";
+            in.look = say("thin when wet");
             break;
         case WingStyle::tips:
-            in.how = count + ", the second matched to the first";
-            in.face = "good sides out to close them, together to open them";
+            in.how = say("{}, the second matched to the first", count);
+            in.face = say("good sides out to close them, together to open them");
             in.wrong = {"wing.rolls", "wing.unequal", "wing.long"};
-            in.look = "equal";
+            in.look = say("equal");
             break;
         default:
             in.how =
-                "a pinch at the bed: thread up, a soft loop between the fingers, drawn straight down; 2 or 3 loops, look, then 4 turns "
-                "ahead of it";
+                say("a pinch at the bed: thread up, a soft loop between the fingers, drawn straight down; 2 or 3 loops, look, then 4 turns "
+                    "ahead of it");
             in.wrong = {"wing.rolls", "wing.cocks", "wing.long", "wing.short", "wing.splits"};
-            in.look = "central, in line";
+            in.look = say("central, in line");
     }
 }
 
@@ -119,31 +122,33 @@ void StepWriter::setAtItsAngle(std::size_t i, const WingPlan& wing) {
     const auto& own = writtenAs<WingPart>(i);
     const int part = static_cast<int>(i);
     const bool upright = own.angle->inDegrees() >= 60.0;
-    TyingStep& set =
-        add(part, {"set", nameOfPart(i) + " at its angle", {formatNumber(own.angle->inDegrees(), 0), "degrees"}}, at(i).station);
-    set.how =
-        upright ? "lifted, 4 turns in front of it" + std::string(wing.style == WingStyle::upright || wing.style == WingStyle::tips
-                                                                     ? held().uprightWings == UprightWings::divided
-                                                                           ? "; parted by 2 figures-of-eight"
-                                                                           : "; parted by 1 or 2 figures-of-eight if it doesn't part itself"
-                                                                     : "")
-                : "2 turns under it, then ahead of it";
-    set.locks.push_back("the turns against its root hold the angle");
-    set.look = "the angle, and both sides alike";
+    TyingStep& set = add(part, {unsaid("set"), say("{} at its angle", nameOfPart(i)), {formatNumber(own.angle->inDegrees(), 0), "degrees"}},
+                         at(i).station);
+    set.how = upright ? say("lifted, 4 turns in front of it{}",
+                            std::string(wing.style == WingStyle::upright || wing.style == WingStyle::tips
+                                            ? held().uprightWings == UprightWings::divided
+                                                  ? say("; parted by 2 figures-of-eight")
+                                                  : say("; parted by 1 or 2 figures-of-eight if it doesn't part itself")
+                                            : ""))
+                      : say("2 turns under it, then ahead of it");
+    set.locks.push_back(say("the turns against its root hold the angle"));
+    set.look = say("the angle, and both sides alike");
     set.wrong = {"wing.upright", "tuft.droops"};
 }
 
 void StepWriter::trimButts(std::size_t i, const WingPlan& wing) {
     const auto& own = writtenAs<WingPart>(i);
     if (own.cut.value_or(false)) {
-        TyingStep& tip = add(static_cast<int>(i), {"trim", nameOfPart(i) + " to its length", inMillimetres(wing.length)}, thread_);
-        tip.how = "last of all, with the tips together";
-        tip.look = "level";
+        TyingStep& tip =
+            add(static_cast<int>(i), {unsaid("trim"), say("{} to its length", nameOfPart(i)), inMillimetres(wing.length)}, thread_);
+        tip.how = say("last of all, with the tips together");
+        tip.look = say("level");
         tip.wrong = {"wing.long"};
     }
-    TyingStep& trim = add(static_cast<int>(i), {"trim", nameOfPart(i) + "'s butts", {}}, std::max(std::min(thread_, at(i).station), eye()));
-    trim.how = "on a slope, fibre by fibre, the thread drawn aside";
-    trim.look = "the thread whole";
+    TyingStep& trim =
+        add(static_cast<int>(i), {unsaid("trim"), say("{}'s butts", nameOfPart(i)), {}}, std::max(std::min(thread_, at(i).station), eye()));
+    trim.how = say("on a slope, fibre by fibre, the thread drawn aside");
+    trim.look = say("the thread whole");
     trim.wrong = {"thread.cut", "head.butts"};
 }
 
@@ -151,19 +156,19 @@ void StepWriter::tie(std::size_t i, const PiecePlan& piece) {
     windRibs();
     if (at(i).kind == PartKind::legs) return legs(i, piece);
     const auto& own = writtenAs<CheekPart>(i);
-    TyingStep& step =
-        add(static_cast<int>(i), {"fix", pieceOf(i), counted(own.count, piece.count, "cheek", "cheeks")}, std::max(at(i).station, eye()));
-    step.how = "the far side first, then the near: 1 loose turn, levelled, then tightened; " + formatNumber(piece.length / mm, 1) +
-               " mm to the tip";
+    TyingStep& step = add(static_cast<int>(i), {unsaid("fix"), pieceOf(i), counted(own.count, piece.count, "cheek", "cheeks")},
+                          std::max(at(i).station, eye()));
+    step.how = say("the far side first, then the near: 1 loose turn, levelled, then tightened; {} mm to the tip",
+                   formatNumber(piece.length / mm, 1));
     switch (held().cheeks.value_or(CheekSchool::asWritten)) {
-        case CheekSchool::natural: step.how += "; a natural feather, matched on the bench"; break;
-        case CheekSchool::made: step.how += "; a made one keeps its shape: a touch of varnish on its root"; break;
-        case CheekSchool::split: step.how += "; split down the middle, half a side"; break;
+        case CheekSchool::natural: step.how += say("; a natural feather, matched on the bench"); break;
+        case CheekSchool::made: step.how += say("; a made one keeps its shape: a touch of varnish on its root"); break;
+        case CheekSchool::split: step.how += say("; split down the middle, half a side"); break;
         default: break;
     }
-    step.face = "good side out, tip to the rear";
-    step.side = "far side, then near";
-    step.look = "level from above and in front";
+    step.face = say("good side out, tip to the rear");
+    step.side = say("far side, then near");
+    step.look = say("level from above and in front");
     step.wrong = {"cheek.level", "cheek.large"};
     step.caution = Caution::birds;
     finished(i);

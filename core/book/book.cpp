@@ -9,6 +9,7 @@
 #include "book/lists.h"
 #include "book/references.h"
 #include "faults/trail.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -23,8 +24,8 @@ void checkIds(const Records& records, const char* list, Faults& faults) {
     ids.reserve(records.size());
     for (std::size_t i = 0; i < records.size(); ++i)
         if (!ids.insert(records[i].id).second)
-            faults.push_back({Place(list).at(i).key("id"), "expected an id of its own, got \"" + records[i].id + "\" again",
-                              "give one of the two another id"});
+            faults.push_back({Place(list).at(i).key("id"), say("expected an id of its own, got \"") + records[i].id + say("\" again"),
+                              say("give one of the two another id")});
 }
 
 // Every id that has to be there is: one fault for each that isn't.
@@ -43,8 +44,7 @@ void checkReferences(const Book& book, bool dressingsToo, Faults& faults) {
     eachReference(book, [&](const Reference& reference) {
         if (!dressingsToo && reference.list == std::string_view("patterns")) return;  // it opens, marked as what can't be tied
         if (reference.past || idsOf(reference.to).contains(reference.id)) return;
-        faults.push_back(
-            {reference.place(), "expected " + std::string(reference.noun) + ", got \"" + std::string(reference.id) + "\"", ""});
+        faults.push_back({reference.place(), say("expected {}, got \"{}\"", say(reference.noun), std::string(reference.id)), ""});
     });
 }
 
@@ -55,7 +55,8 @@ class RefCheck {
 
     void ref(const PartRef& ref, const Trail& place) {
         if (find(pattern_, ref)) return;
-        faults_.push_back({place, "expected a part of this dressing by its name, place or id, or a landmark, got " + describe(ref), ""});
+        faults_.push_back(
+            {place, say("expected a part of this dressing by its name, place or id, or a landmark, got {}", describe(ref)), ""});
     }
     void length(const LengthSpec& spec, const Trail& place) {
         if (const auto* ratio = std::get_if<Ratio>(&spec.value)) {
@@ -124,15 +125,15 @@ class RefCheck {
 // A feather's own measures against each other.
 void checkFeather(const VaneFeather& feather, const Place& place, Faults& faults) {
     if (feather.barbs.size() != 3)
-        faults.push_back(
-            {place.key("barbs_mm"), "expected three barb lengths (base, middle, tip), got " + std::to_string(feather.barbs.size()), ""});
+        faults.push_back({place.key("barbs_mm"),
+                          say("expected three barb lengths (base, middle, tip), got {}", std::to_string(feather.barbs.size())), ""});
     const auto checkStretches = [&](const char* key, const std::vector<Stretch>& stretches) {
         for (std::size_t i = 0; i < stretches.size(); ++i) {
             const auto& [from, to] = stretches[i];
             if (from < to && from >= 0.0 * mm && to <= feather.vane) continue;
             faults.push_back({place.key(key).at(i),
-                              "expected a stretch of this vane, from its base towards its tip, got " + formatNumber(from / mm, 2) + " to " +
-                                  formatNumber(to / mm, 2) + " of " + formatNumber(feather.vane / mm, 2) + " mm",
+                              say("expected a stretch of this vane, from its base towards its tip, got {} to {} of {} mm",
+                                  formatNumber(from / mm, 2), formatNumber(to / mm, 2), formatNumber(feather.vane / mm, 2)),
                               ""});
         }
     };
@@ -146,19 +147,20 @@ void checkLeader(const TeamSpec& team, const Place& place, Faults& faults) {
     const LeaderMeasures m = measuresOf(team.leader);
     const auto between = [&](const std::optional<Length>& part, Length whole, const char* key, const char* ends) {
         if (part && *part >= whole)
-            faults.push_back(
-                {place.key(key),
-                 "expected less than the " + formatNumber(whole / metre, 2) + " m from " + ends + ", got " + formatNumber(*part / metre, 2),
-                 ""});
+            faults.push_back({place.key(key),
+                              say("expected less than the {} m from {}, got {}", formatNumber(whole / metre, 2), say(ends),
+                                  formatNumber(*part / metre, 2)),
+                              ""});
     };
-    between(m.bobToUpper, m.bobToMiddle, "bob_to_upper_m", "bob to middle");
-    between(m.middleToLower, m.middleToPoint, "middle_to_lower_m", "middle to point");
+    between(m.bobToUpper, m.bobToMiddle, "bob_to_upper_m", unsaid("bob to middle"));
+    between(m.middleToLower, m.middleToPoint, "middle_to_lower_m", unsaid("middle to point"));
 }
 
 void checkTeams(const Book& book, Faults& faults) {
     for (std::size_t i = 0; i < book.teams.size(); ++i) {
         const Place place = Place("teams").at(i);
-        if (book.teams[i].empty()) faults.push_back({place, "expected at least one fly, as bob, middle or point, got an empty team", ""});
+        if (book.teams[i].empty())
+            faults.push_back({place, say("expected at least one fly, as bob, middle or point, got an empty team"), ""});
         checkLeader(book.teams[i], place.key("leader"), faults);
     }
 }
@@ -172,15 +174,15 @@ void checkFeathers(const Book& book, Faults& faults) {
         for (std::size_t k = 0; k < book.capes[i].bands.size(); ++k)
             if (const CapeBand& band = book.capes[i].bands[k]; band.to < band.from)
                 faults.push_back({Place("capes").at(i).key("bands").at(k),
-                                  "expected a band from the shorter to the longer fibre, got " + formatNumber(band.from / mm, 1) + " to " +
-                                      formatNumber(band.to / mm, 1) + " mm",
+                                  say("expected a band from the shorter to the longer fibre, got {} to {} mm",
+                                      formatNumber(band.from / mm, 1), formatNumber(band.to / mm, 1)),
                                   ""});
 }
 
 // `where` makes the place, for a date that is none: there may be very many that are.
 template <class Where>
 void checkDate(const std::string& date, Where where, Faults& faults) {
-    if (!isDate(date)) faults.push_back({where(), "expected a date as 2026-05-02, got \"" + date + "\"", ""});
+    if (!isDate(date)) faults.push_back({where(), say("expected a date as 2026-05-02, got \"{}\"", date), ""});
 }
 
 void checkDates(const Book& book, Faults& faults) {

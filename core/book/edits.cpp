@@ -13,6 +13,7 @@
 #include "book/part_order.h"
 #include "book/references.h"
 #include "book/schools.h"
+#include "language/say.h"
 #include "units/visit.h"
 
 namespace machair {
@@ -26,11 +27,11 @@ Result<std::size_t> findPart(const Book& book, const DressingId& pattern, std::s
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     if (part >= found->parts.size())
         return fail(placeOf(book, pattern).key("parts"),
-                    "expected one of its " + std::to_string(found->parts.size()) + " parts, got number " + std::to_string(part));
+                    say("expected one of its {} parts, got number {}", std::to_string(found->parts.size()), std::to_string(part)));
     return part;
 }
 
-std::string titleOf(PartKind kind) { return std::string(nameOf(kind)); }
+std::string titleOf(PartKind kind) { return sayName(kind); }
 
 // Where the kinds usually stand from back to front (practice.md, "a fixed order").
 int rankOf(PartKind kind) {
@@ -126,7 +127,7 @@ Result<Edit> changeField(const Book& book, const DressingId& pattern, std::size_
     const std::string name = titleOf(changed.parts[part].kind) + " " + fieldLabel(fieldsOf(changed.parts[part]), key);
     changed.parts[part] = *field;
     if (key == "from" && changed.parts[part].from) changed.parts[part].material.reset();  // it is the other part's
-    edit.words = name + (text.empty() ? " back to the usual" : " to " + std::string(text));
+    edit.words = name + (text.empty() ? say(" back to the usual") : say(" to {}", std::string(text)));
     return edit;
 }
 
@@ -142,7 +143,7 @@ Result<Edit> changePatternField(const Book& book, const DressingId& pattern, std
     if (key == "varied_from" && changed->variedFrom && (*changed->variedFrom == changed->id || !book.findPattern(*changed->variedFrom)))
         return noSuch(place.key("varied_from"), "dressing other than this one", text);
     Edit edit{fieldLabel(fieldsOf(*changed), key) +
-                  (text.empty() ? " not said" : " to " + (key == "thread" ? thread->title() : std::string(text))),
+                  (text.empty() ? say(" not said") : say(" to {}", key == "thread" ? thread->title() : std::string(text))),
               book};
     *edit.after.findPattern(pattern) = std::move(*changed);
     return edit;
@@ -156,16 +157,16 @@ Result<Edit> changeMaterial(const Book& book, const DressingId& pattern, std::si
     Part& changed = edit.after.findPattern(pattern)->parts[part];
     changed.material = made->id;
     changed.from.reset();
-    edit.words = titleOf(changed.kind) + " of " + made->title();
+    edit.words = say("{} of {}", titleOf(changed.kind), made->title());
     std::string fell;
     for (const std::string& what : fitToMaterial(changed, *made))
-        fell += (fell.empty() ? "; back to the usual: " : ", ") + what;
+        fell += (fell.empty() ? say("; back to the usual: ") : ", ") + what;
     edit.words += fell;
     const auto& schools = book.findPattern(pattern)->schools;
     const Material* before =
         book.findPattern(pattern)->parts[part].material ? book.findMaterial(*book.findPattern(pattern)->parts[part].material) : nullptr;
     if (schools && schools->faithful == Faithfulness::toTheLetter && before && before->id != made->id)
-        edit.words += "; this dressing is held to the letter, and its recipe says " + before->title();
+        edit.words += say("; this dressing is held to the letter, and its recipe says {}", before->title());
     return edit;
 }
 
@@ -177,7 +178,7 @@ Result<Edit> changeHookField(const Book& book, const HookId& hook, std::string_v
     if (!changed) return tl::unexpected(changed.error());
     if (const auto made = makeHook(*changed, Place("hooks").at(index)); !made) return tl::unexpected(made.error());
     Edit edit{found->name.value_or(found->id) + ": " + fieldLabel(fieldsOf(*found), key) +
-                  (text.empty() ? " back to nominal" : " " + std::string(text)),
+                  (text.empty() ? say(" back to nominal") : " " + std::string(text)),
               book};
     edit.after.hooks[index] = *changed;
     return edit;
@@ -191,8 +192,9 @@ Result<Edit> changeMaterialField(const Book& book, const MaterialId& material, s
     if (!changed) return tl::unexpected(changed.error());
     std::erase(changed->measured, std::string(key));
     if (source == Source::measured && !text.empty()) changed->measured.emplace_back(key);
-    Edit edit{found->title() + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? " back to the usual" : " " + std::string(text)),
-              book};
+    Edit edit{
+        found->title() + ": " + fieldLabel(fieldsOf(*found), key) + (text.empty() ? say(" back to the usual") : " " + std::string(text)),
+        book};
     edit.after.materials[index] = std::move(*changed);
     if (key == "blend")  // names other materials
         if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
@@ -200,7 +202,7 @@ Result<Edit> changeMaterialField(const Book& book, const MaterialId& material, s
 }
 
 Result<Edit> addHook(const Book& book, const HookSpec& like) {
-    Edit edit{"a new hook", book};
+    Edit edit{say("a new hook"), book};
     HookSpec fresh = like;
     fresh.measured.reset();
     fresh.note.reset();
@@ -213,11 +215,11 @@ Result<Edit> addHook(const Book& book, const HookSpec& like) {
 }
 
 Result<Edit> addMaterial(const Book& book, MaterialKind kind) {
-    Edit edit{"a new " + std::string(nameOf(kind)), book};
+    Edit edit{say("a new {}", sayName(kind)), book};
     Material fresh;
     fresh.kind = kind;
     fresh.traits = traitsFor(kind);
-    fresh.name = "New " + std::string(nameOf(kind));
+    fresh.name = say("New {}", sayName(kind));
     fresh.id = freeIdIn(book.materials, std::string(nameOf(kind)) + "-new");
     edit.after.materials.push_back(std::move(fresh));
     return edit;
@@ -244,7 +246,7 @@ Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<D
     std::string names;
     for (const DressingId& id : ids)
         names += (names.empty() ? "" : ", ") + book.findPattern(id)->title();
-    return fail(place, "expected nothing tied from it, got " + names, "tie those from something else first");
+    return fail(place, say("expected nothing tied from it, got {}", names), say("tie those from something else first"));
 }
 
 }  // namespace
@@ -260,9 +262,9 @@ Result<Edit> removeHook(const Book& book, const HookId& hook) {
         if (!reference.past && reference.to == "hooks" && reference.id == hook) in = reference.place().text();
     });
     if (!in.empty())
-        return fail(Place("hooks").at(static_cast<std::size_t>(index)), "expected nothing tied on it, got " + in,
-                    "put that fly on another hook first");
-    Edit edit{found->name.value_or(found->id) + " taken out", book};
+        return fail(Place("hooks").at(static_cast<std::size_t>(index)), say("expected nothing tied on it, got {}", in),
+                    say("put that fly on another hook first"));
+    Edit edit{say("{} taken out", found->name.value_or(found->id)), book};
     edit.after.hooks.erase(edit.after.hooks.begin() + index);
     return edit;
 }
@@ -273,7 +275,7 @@ Result<Edit> removeMaterial(const Book& book, const MaterialId& material) {
     const auto index = found - book.materials.data();
     if (const auto ids = dressingsFrom(book, material); !ids.empty())
         return stillUsed(book, Place("materials").at(static_cast<std::size_t>(index)), ids);
-    Edit edit{found->title() + " taken out", book};
+    Edit edit{say("{} taken out", found->title()), book};
     edit.after.materials.erase(edit.after.materials.begin() + index);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(faults);  // a blend may still name it
     return edit;
@@ -281,7 +283,7 @@ Result<Edit> removeMaterial(const Book& book, const MaterialId& material) {
 
 Result<Edit> addPart(const Book& book, const DressingId& pattern, PartKind kind) {
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
-    Edit edit{"add a " + titleOf(kind), book};
+    Edit edit{say("add a {}", titleOf(kind)), book};
     Pattern& changed = *edit.after.findPattern(pattern);
     Part part;
     part.kind = kind;
@@ -305,17 +307,16 @@ Result<Edit> removePart(const Book& book, const DressingId& pattern, std::size_t
         if (i == part) continue;
         eachPartRef(changed.parts[i], [&](PartRef& ref) {
             if (find(changed, ref) != part) return;
-            faults.push_back(
-                {placeOf(book, pattern).key("parts").at(i),
-                 "expected to keep the " + titleOf(kind) + ": the " + titleOf(changed.parts[i].kind) + " is measured against it",
-                 "measure the " + titleOf(changed.parts[i].kind) + " against the hook first"});
+            faults.push_back({placeOf(book, pattern).key("parts").at(i),
+                              say("expected to keep the {}: the {} is measured against it", titleOf(kind), titleOf(changed.parts[i].kind)),
+                              say("measure the {} against the hook first", titleOf(changed.parts[i].kind))});
         });
     }
     if (!faults.empty()) return tl::unexpected(faults);
     PartOrder from = orderOf(changed);
     from.erase(from.begin() + static_cast<std::ptrdiff_t>(part));
     rearrange(edit.after, pattern, from);
-    edit.words = "take the " + titleOf(kind) + " off";
+    edit.words = say("take the {} off", titleOf(kind));
     return edit;
 }
 
@@ -327,7 +328,7 @@ Result<Edit> movePart(const Book& book, const DressingId& pattern, std::size_t p
     PartOrder from = orderOf(changed);
     from.erase(from.begin() + static_cast<std::ptrdiff_t>(part));
     from.insert(from.begin() + static_cast<std::ptrdiff_t>(to), part);
-    edit.words = "tie the " + titleOf(changed.parts[part].kind) + (to < part ? " earlier" : " later");
+    edit.words = say("tie the {}{}", titleOf(changed.parts[part].kind), to < part ? say(" earlier") : say(" later"));
     rearrange(edit.after, pattern, from);
     return edit;
 }
@@ -336,7 +337,7 @@ Result<Edit> changeHook(const Book& book, const DressingId& pattern, const HookI
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     const HookSpec* spec = book.findHook(hook);
     if (!spec) return noSuch(placeOf(book, pattern).key("hook"), "hook", hook);
-    Edit edit{"on " + spec->name.value_or(describeHook(*spec)), book};
+    Edit edit{say("on {}", spec->name.value_or(describeHook(*spec))), book};
     edit.after.findPattern(pattern)->hook = spec->id;
     return edit;
 }
@@ -372,8 +373,8 @@ Result<Edit> changeTeamFly(const Book& book, const TeamId& team, Position positi
     Edit edit{{}, book};
     edit.after.teams[index].at(position) = fly;
     if (edit.after.teams[index].empty())
-        return fail(place, "expected at least one fly, as bob, middle or point, got an empty team", "keep one fly on the leader");
-    edit.words = std::string(nameOf(position)) + (fly ? ": " + book.findPattern(fly->pattern)->title() : " taken off");
+        return fail(place, say("expected at least one fly, as bob, middle or point, got an empty team"), say("keep one fly on the leader"));
+    edit.words = sayName(position) + (fly ? ": " + book.findPattern(fly->pattern)->title() : say(" taken off"));
     return edit;
 }
 

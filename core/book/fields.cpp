@@ -6,6 +6,7 @@
 #include "book/describe.h"
 #include "book/flies.h"
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -48,10 +49,10 @@ constexpr std::array kPrimary = {Primary{PartKind::tag, "turns"},
 
 // The words of its rule, else the key's own: "from_mm" is "from, mm".
 std::string nameFor(std::string_view key, const Rule& rule) {
-    if (rule.label) return rule.label;
+    if (rule.label) return say(rule.label);
     for (const std::string_view unit : {"_mm", "_m"})
-        if (key.ends_with(unit)) return spaced(key.substr(0, key.size() - unit.size())) + ", " + std::string(unit.substr(1));
-    return spaced(key);
+        if (key.ends_with(unit)) return say(spaced(key.substr(0, key.size() - unit.size()))) + ", " + std::string(unit.substr(1));
+    return say(spaced(key));
 }
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
@@ -160,7 +161,7 @@ class Read {
         const std::string_view high = join == std::string_view::npos ? text_ : text_.substr(join + 4);
         const auto a = number(low);
         const auto b = number(high);
-        if (!a || !b || *b < *a) return wrong(std::string(rule_.noun) + ", or two of them as \"2 to 3\"");
+        if (!a || !b || *b < *a) return wrong(say("{}, or two of them as \"2 to 3\"", say(rule_.noun)));
         count = {*a, *b, join != std::string_view::npos};
         v = count;
         return {};
@@ -168,14 +169,14 @@ class Read {
     Faults into(Length& v) const {
         if (rule_.scale != 1.0) return scaled(v);
         const auto length = parseLength(text_);
-        if (!length || !rule_.allows(*length / mm / rule_.scale)) return wrong(rule_.noun);
+        if (!length || !rule_.allows(*length / mm / rule_.scale)) return wrong(say(rule_.noun));
         v = *length;
         return {};
     }
     Faults into(Speed& v) const { return scaled(v); }
     Faults into(Angle& v) const {
         const auto degrees = number(text_);
-        if (!degrees) return wrong(rule_.noun);
+        if (!degrees) return wrong(say(rule_.noun));
         v = Angle::degrees(*degrees);
         return {};
     }
@@ -183,18 +184,18 @@ class Read {
         Rule whole = rule_;
         whole.whole = true;
         const auto value = parseNumber(text_);
-        if (!value || !whole.allows(*value)) return wrong(rule_.noun);
+        if (!value || !whole.allows(*value)) return wrong(say(rule_.noun));
         v = static_cast<int>(*value);
         return {};
     }
     Faults into(double& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(rule_.noun);
+        if (!value) return wrong(say(rule_.noun));
         v = *value;
         return {};
     }
     Faults into(bool& v) const {
-        if (text_ != "yes" && text_ != "no") return wrong("yes or no");
+        if (text_ != "yes" && text_ != "no") return wrong(say("yes or no"));
         v = text_ == "yes";
         return {};
     }
@@ -204,7 +205,7 @@ class Read {
         else if (const auto worth = parseNumber(text_); worth && rule_.allows(*worth))
             v = *worth;
         else
-            return wrong(rule_.noun);
+            return wrong(say(rule_.noun));
         return {};
     }
     Faults into(std::variant<WholeBody, std::size_t>& v) const {
@@ -214,12 +215,13 @@ class Read {
         }
         const auto value = parseNumber(text_);
         constexpr double kMostSections = 64.0;
-        if (!value || *value < 0.0 || *value > kMostSections || *value != std::floor(*value)) return wrong("all, or a body section from 0");
+        if (!value || *value < 0.0 || *value > kMostSections || *value != std::floor(*value))
+            return wrong(say("all, or a body section from 0"));
         v = static_cast<std::size_t>(*value);
         return {};
     }
     Faults into(std::string& v) const {
-        if (rule_.form && !rule_.form(text_)) return wrong(rule_.noun);
+        if (rule_.form && !rule_.form(text_)) return wrong(say(rule_.noun));
         v = std::string(text_);
         return {};
     }
@@ -238,7 +240,7 @@ class Read {
     Faults into(std::vector<std::string>& v) const {
         std::vector<std::string> list;
         for (const std::string_view item : items()) {
-            if (rule_.form && !rule_.form(item)) return wrong(std::string(rule_.noun) + ", or several with commas");
+            if (rule_.form && !rule_.form(item)) return wrong(say("{}, or several with commas", say(rule_.noun)));
             list.emplace_back(item);
         }
         v = std::move(list);
@@ -248,7 +250,7 @@ class Read {
         std::vector<Length> list;
         for (const std::string_view item : items()) {
             const auto length = parseLength(item);
-            if (!length || !rule_.allows(*length / mm)) return wrong("lengths with commas between them, as \"16, 24, 20\"");
+            if (!length || !rule_.allows(*length / mm)) return wrong(say("lengths with commas between them, as \"16, 24, 20\""));
             list.push_back(*length);
         }
         v = std::move(list);
@@ -260,7 +262,7 @@ class Read {
             const auto join = item.find(" to ");
             const auto from = join == std::string_view::npos ? std::nullopt : number(item.substr(0, join));
             const auto to = join == std::string_view::npos ? std::nullopt : number(item.substr(join + 4));
-            if (!from || !to) return wrong("stretches with commas between them, as \"0 to 9, 20 to 24\"");
+            if (!from || !to) return wrong(say("stretches with commas between them, as \"0 to 9, 20 to 24\""));
             list.push_back({*from * mm, *to * mm});
         }
         v = std::move(list);
@@ -268,7 +270,7 @@ class Read {
     }
     Faults into(PartRef& v) const {
         const auto read = readPart(text_);
-        if (!read) return wrong("a part of this dressing by its name, as \"tail\"");
+        if (!read) return wrong(say("a part of this dressing by its name, as \"tail\""));
         v = *read;
         return {};
     }
@@ -286,7 +288,7 @@ class Read {
         std::vector<double> list;
         for (const std::string_view item : items()) {
             const auto value = number(item);
-            if (!value) return wrong("numbers with commas between them, as \"12, 14.5\"");
+            if (!value) return wrong(say("numbers with commas between them, as \"12, 14.5\""));
             list.push_back(*value);
         }
         v = std::move(list);
@@ -298,7 +300,7 @@ class Read {
         std::vector<Enum> list;
         for (const std::string_view item : items()) {
             const auto value = fromName<Enum>(enumName(item));
-            if (!value) return wrong(listOfNames<Enum>() + ", or several with commas");
+            if (!value) return wrong(listOfNames<Enum>() + say(", or several with commas"));
             list.push_back(*value);
         }
         v = std::move(list);
@@ -313,7 +315,8 @@ class Read {
             const auto size = method && last > first ? parseNumber(item.substr(first + 1, last - first - 1)) : std::nullopt;
             const auto share = size ? parseNumber(item.substr(last + 1)) : std::nullopt;
             if (!share || !kSize.allows(*size) || !kCorrection.allows(*share))
-                return wrong("how it was wound, on which size and its share of what was reckoned, as \"noodle 10 0.93, loop 12 1.05\"");
+                return wrong(
+                    say("how it was wound, on which size and its share of what was reckoned, as \"noodle 10 0.93, loop 12 1.05\""));
             list.push_back({*method, static_cast<int>(*size), *share});
         }
         v = std::move(list);
@@ -325,7 +328,7 @@ class Read {
         for (const std::string_view item : items()) {
             const auto space = item.rfind(' ');
             const auto parts = space == std::string_view::npos ? std::nullopt : parseNumber(item.substr(space + 1));
-            if (!parts || !kPositive.allows(*parts)) return wrong("furs with their parts, as \"fur-olive 2, fur-hare 1\"");
+            if (!parts || !kPositive.allows(*parts)) return wrong(say("furs with their parts, as \"fur-olive 2, fur-hare 1\""));
             BlendPart part;
             part.material = MaterialId(trimmed(item.substr(0, space)));
             part.parts = *parts;
@@ -336,13 +339,13 @@ class Read {
     }
     Faults into(PerLength& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(rule_.noun);
+        if (!value) return wrong(say(rule_.noun));
         v = *value * perMm;
         return {};
     }
     Faults into(Density& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(rule_.noun);
+        if (!value) return wrong(say(rule_.noun));
         v = *value * mgPerMm3;
         return {};
     }
@@ -374,12 +377,12 @@ class Read {
     template <class Quantity>
     Faults scaled(Quantity& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(rule_.noun);
+        if (!value) return wrong(say(rule_.noun));
         v = Quantity::fromBase(*value * rule_.scale);
         return {};
     }
     [[nodiscard]] Faults wrong(const std::string& what) const {
-        return {Fault{place_, "expected " + what + ", got \"" + std::string(text_) + "\"", ""}};
+        return {Fault{place_, say("expected {}, got \"{}\"", what, std::string(text_)), ""}};
     }
     template <class T>
     static Faults take(Result<T> result, T& v) {
@@ -445,7 +448,7 @@ class FieldLister {
         add(key, rule, std::move(field), true);
         if (!member) return;
         add(fishedKey(key).c_str(), kPlain, Show::make(member->presentation.value_or("")), true);
-        fields.back().label = spaced(key) + ", how fished";
+        fields.back().label = say("{}, how fished", spaced(key));
     }
     void operator()(const char* key, const std::vector<std::array<Length, 2>>& member, const Rule& rule = {}) {
         if (rule.scale == 1.0) add(key, rule, Show::make(member), true);  // a shore, in metres, is drawn on a map
@@ -479,7 +482,7 @@ class FieldWriter {
         if (key != key_) return;
         found = true;
         if (trimmed(text_).empty())
-            faults = {Fault{place_.key(key), "expected " + nameFor(key, rule) + ", got nothing", "this can't be left empty"}};
+            faults = {Fault{place_.key(key), say("expected {}, got nothing", nameFor(key, rule)), say("this can't be left empty")}};
         else
             faults = Read(text_, place_.key(key), rule).into(member);
     }
@@ -552,21 +555,15 @@ bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || k
 
 }  // namespace
 
-std::string spaced(std::string_view name) {
-    std::string words(name);
-    std::ranges::replace(words, '_', ' ');
-    return words;
-}
-
 std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
     const auto found = std::ranges::find(fields, key, &Field::key);
-    return found == fields.end() ? spaced(key) : found->label;
+    return found == fields.end() ? say(spaced(key)) : found->label;
 }
 
 std::string sayField(const std::vector<Field>& fields, std::string_view key, std::string_view text, std::string_view unsaid) {
     const std::string label = fieldLabel(fields, key);
     if (text == "yes") return label;
-    if (text == "no") return "not " + label;
+    if (text == "no") return say("not {}", label);
     return label + " " + std::string(text.empty() ? unsaid : text);
 }
 
@@ -574,7 +571,7 @@ std::vector<Field> fieldsOf(const Part& part) {
     FieldLister lister;
     std::visit([&](const auto& detail) { describe(lister, detail); }, part.detail);
     lister("station", part.station);
-    lister("from", part.from, kPlain.says("of what is left of the"));
+    lister("from", part.from, kPlain.says(unsaid("of what is left of the")));
     lister("note", part.note);
     for (Field& field : lister.fields)
         field.primary = std::ranges::any_of(kPrimary, [&](const Primary& p) { return p.kind == part.kind && p.key == field.key; });
@@ -588,7 +585,7 @@ Result<Part> withField(const Part& part, std::string_view key, std::string_view 
     writer("station", changed.station);
     writer("from", changed.from);
     writer("note", changed.note);
-    if (!writer.found) return fail(place.key(key), "expected a field of a " + std::string(nameOf(part.kind)) + ", got none of that name");
+    if (!writer.found) return fail(place.key(key), say("expected a field of a {}, got none of that name", sayName(part.kind)));
     if (!writer.faults.empty()) return tl::unexpected(writer.faults);
     return changed;
 }
@@ -606,7 +603,7 @@ Result<Record> withField(const Record& record, std::string_view key, std::string
     Record changed = record;
     FieldWriter writer(key, text, place);
     if (!isIdentity(key)) describe(writer, changed);
-    if (!writer.found) return fail(place.key(key), "expected one of its fields, got none of that name");
+    if (!writer.found) return fail(place.key(key), say("expected one of its fields, got none of that name"));
     if (!writer.faults.empty()) return tl::unexpected(writer.faults);
     return changed;
 }

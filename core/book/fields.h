@@ -41,9 +41,6 @@ template <class Record>
 template <class Record>
 [[nodiscard]] Result<Record> withField(const Record& record, std::string_view key, std::string_view text, const Place& place);
 
-// A written name as words: "wide_gape" is "wide gape".
-[[nodiscard]] std::string spaced(std::string_view name);
-
 // What a key of one record is called: "rear_diameter" is "thick at the rear". The words stand beside the key in
 // describe.h.
 [[nodiscard]] std::string fieldLabel(const std::vector<Field>& fields, std::string_view key);

@@ -6,6 +6,7 @@
 #include "book/fitting.h"
 #include "book/lists.h"
 #include "book/schools.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -283,7 +284,8 @@ TeamRole roleOf(FlyKind kind) {
 
 Result<NewDressing> startFromKind(const Book& book, FlyKind kind, const HookId& hook) {
     if (!book.findHook(hook))
-        return fail(Place("hooks"), "expected the id of a hook, got \"" + std::string(hook) + "\"", "add a hook in the drawers first");
+        return fail(Place("hooks"), say("expected the id of a hook, got \"{}\"", std::string(hook)),
+                    say("add a hook in the drawers first"));
     NewDressing made{{}, {{}, book}};
     Book& after = made.edit.after;
     const auto thread = std::ranges::find(book.materials, MaterialKind::thread, &Material::kind);
@@ -293,19 +295,19 @@ Result<NewDressing> startFromKind(const Book& book, FlyKind kind, const HookId& 
     else {
         Material usual;
         usual.id = book.findMaterial("thread-usual") ? "thread-usual-2" : "thread-usual";
-        usual.name = "Usual thread";
+        usual.name = say("Usual thread");
         usual.kind = MaterialKind::thread;
         usual.traits = traitsFor(MaterialKind::thread);
         pattern.thread = usual.id;
         after.materials.push_back(std::move(usual));
     }
-    pattern.name = freeName(book, "New " + std::string(nameOf(kind)));
+    pattern.name = freeName(book, say("New {}", sayName(kind)));
     pattern.id = idOf(book, *pattern.name);
     made.id = pattern.id;
     pattern.role = roleOf(kind);
     pattern.hook = hook;
     pattern.parts = partsOf(book, kind, book.findHook(hook)->size);
-    made.edit.words = "start a " + std::string(nameOf(kind));
+    made.edit.words = say("start a {}", sayName(kind));
     after.patterns.push_back(std::move(pattern));
     followOwnSchools(after, made.id);
     return made;
@@ -391,7 +393,7 @@ Pattern sampleOf(const Material& material, const HookId& hook, const MaterialId&
 Result<NewDressing> duplicate(const Book& book, const DressingId& pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
-    NewDressing made{{}, {"copy of " + found->title(), book}};
+    NewDressing made{{}, {say("copy of {}", found->title()), book}};
     Pattern copy = *found;
     copy.variedFrom = found->id;
     copy.name = freeName(book, found->title());
@@ -405,8 +407,8 @@ Result<Edit> renamePattern(const Book& book, const DressingId& pattern, std::str
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
     const std::string wanted(trimmed(name));
-    if (wanted.empty()) return fail(Place("patterns").at(book.indexOfPattern(pattern)).key("name"), "expected a name, got nothing");
-    Edit edit{found->title() + " is now " + wanted, book};
+    if (wanted.empty()) return fail(Place("patterns").at(book.indexOfPattern(pattern)).key("name"), say("expected a name, got nothing"));
+    Edit edit{say("{} is now {}", found->title(), wanted), book};
     edit.after.findPattern(pattern)->name = wanted;
     return edit;
 }
@@ -414,7 +416,7 @@ Result<Edit> renamePattern(const Book& book, const DressingId& pattern, std::str
 Result<Edit> removePattern(const Book& book, const DressingId& pattern) {
     const Pattern* found = book.findPattern(pattern);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern);
-    Edit edit{found->title() + " taken out of the book", book};
+    Edit edit{say("{} taken out of the book", found->title()), book};
     Book& after = edit.after;
     after.patterns.erase(after.patterns.begin() + static_cast<std::ptrdiff_t>(book.indexOfPattern(pattern)));
     std::erase_if(after.box, [&](const BoxFly& fly) { return fly.pattern == pattern; });
@@ -425,8 +427,8 @@ Result<Edit> removePattern(const Book& book, const DressingId& pattern) {
         for (const Position position : kPositions)
             if (team.at(position) && team.at(position)->pattern == pattern) team.at(position).reset();
         if (team.empty())
-            faults.push_back({Place("teams").at(i), "expected another fly in " + team.title() + " before " + found->title() + " goes",
-                              "put another dressing there first"});
+            faults.push_back({Place("teams").at(i), say("expected another fly in {} before {} goes", team.title(), found->title()),
+                              say("put another dressing there first")});
     }
     if (!faults.empty()) return tl::unexpected(faults);
     return edit;

@@ -2,6 +2,8 @@
 
 #include <iterator>
 
+#include "language/say.h"
+
 namespace machair {
 
 namespace {
@@ -31,7 +33,7 @@ std::vector<Splice<Record>> splicesOf(const std::vector<Record>& before, const s
 
 template <class Record>
 void replace(std::vector<Record>& list, std::size_t at, const std::vector<Record>& was, const std::vector<Record>& is) {
-    require(at + was.size() <= list.size(), "a difference of books belongs to the book it was made from");
+    require(at + was.size() <= list.size(), unsaid("a difference of books belongs to the book it was made from"));
     const auto first = list.begin() + static_cast<std::ptrdiff_t>(at);
     if (was.size() == is.size()) {
         std::ranges::copy(is, first);

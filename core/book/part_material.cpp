@@ -4,6 +4,7 @@
 #include <array>
 
 #include "book/fields.h"
+#include "language/say.h"
 
 namespace machair {
 
@@ -73,8 +74,8 @@ class Fit {
     std::vector<std::string> fell;
 
     void operator()(BodyPart& body) {
-        if (body.method && !fits(*body.method, kind_)) drop(body.method, "method " + std::string(nameOf(*body.method)));
-        if (kind_ != M::dubbing) drop(body.noodleDiameter, "noodle thickness");
+        if (body.method && !fits(*body.method, kind_)) drop(body.method, say("method {}", sayName(*body.method)));
+        if (kind_ != M::dubbing) drop(body.noodleDiameter, say("noodle thickness"));
         if (!isAny(kind_, {M::herl, M::fibres, M::floss, M::flank, M::quill, M::tippet, M::hackle, M::plume}))
             drop(body.strands, "strands");
         if (!isAny(kind_, {M::floss, M::tinsel, M::ribbon})) drop(body.passes, "passes");
@@ -82,24 +83,24 @@ class Fit {
         if (kind_ == M::dubbing || kind_ == M::chenille) drop(body.twisted, "twisted");
     }
     void operator()(TailPart& tail) {
-        if (tail.style && !fits(*tail.style, kind_)) drop(tail.style, "style " + std::string(nameOf(*tail.style)));
-        if (!isAny(kind_, {M::flank, M::quill})) drop(tail.width, "slip width");
+        if (tail.style && !fits(*tail.style, kind_)) drop(tail.style, say("style {}", sayName(*tail.style)));
+        if (!isAny(kind_, {M::flank, M::quill})) drop(tail.width, say("slip width"));
         if (kind_ != M::tippet && std::holds_alternative<Bars>(tail.length.value)) {
             tail.length = ratioOf(0.75, Yardstick::shank);
-            fell.emplace_back("length by bars");
+            fell.emplace_back(say("length by bars"));
         }
     }
     void operator()(WingPart& wing) {
         if (!fits(wing.style, kind_)) {
-            fell.push_back("style " + std::string(nameOf(wing.style)));
+            fell.push_back(say("style {}", sayName(wing.style)));
             wing.style = usualWing(kind_);
         }
         if (!isAny(kind_, {M::flank, M::quill})) {
             drop(wing.depth, "depth");
             drop(wing.layers, "layers");
             drop(wing.folds, "folds");
-            drop(wing.width, "slip width");
-            drop(wing.round, "barbs round");
+            drop(wing.width, say("slip width"));
+            drop(wing.round, say("barbs round"));
         }
     }
     void operator()(HeadPart& head) {

@@ -6,6 +6,7 @@
 #include "book/find.h"
 #include "book/lists.h"
 #include "book/team_edits.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -24,10 +25,10 @@ std::string titleOf(const Book& book, const DressingId& pattern) {
 
 Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<WaterId>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
-    if (!isDate(date)) return fail(place.key("date"), "expected a date as 2026-05-02, got \"" + std::string(date) + "\"");
+    if (!isDate(date)) return fail(place.key("date"), say("expected a date as 2026-05-02, got \"{}\"", std::string(date)));
     if (findById(book.days, date))
-        return fail(place.key("date"), "expected a day of its own, " + std::string(date) + " is in the daybook already");
-    Edit edit{"a day on the water: " + std::string(date), book};
+        return fail(place.key("date"), say("expected a day of its own, {} is in the daybook already", std::string(date)));
+    Edit edit{say("a day on the water: {}", std::string(date)), book};
     Day day;
     day.date = std::string(date);
     day.id = DayId(date);
@@ -60,7 +61,7 @@ Faults checkHours(const Day& day, const Place& place) {
     constexpr double kDayHours = 24.0;
     const bool sound = std::ranges::all_of(day.outings, [](const Outing& outing) { return outing.hours > 0.0; });
     if (sound && hoursOf(day) <= kDayHours) return {};
-    return {{place.key("outings"), "expected hours over 0 and at most 24 in a day, got " + formatShort(hoursOf(day), 1), ""}};
+    return {{place.key("outings"), say("expected hours over 0 and at most 24 in a day, got {}", formatShort(hoursOf(day), 1)), ""}};
 }
 
 Result<Edit> addOuting(const Book& book, const DayId& day, double hours, const FliesByPosition& team) {
@@ -69,7 +70,7 @@ Result<Edit> addOuting(const Book& book, const DayId& day, double hours, const F
     Day longer = *found->record;
     longer.outings.push_back({hours, team});
     if (Faults faults = checkHours(longer, found->place); !faults.empty()) return tl::unexpected(std::move(faults));
-    Edit edit{formatShort(hours, 1) + " h in the water on " + std::string(day), book};
+    Edit edit{say("{} h in the water on {}", formatShort(hours, 1), std::string(day)), book};
     edit.after.days[found->index] = std::move(longer);
     return edit;
 }
@@ -77,10 +78,10 @@ Result<Edit> addOuting(const Book& book, const DayId& day, double hours, const F
 Result<Edit> addFish(const Book& book, const DayId& day, Position position, const Fly& fly, Fate fate, std::optional<Length> depth) {
     const auto found = dayIn(book, day);
     if (!found) return tl::unexpected(found.error());
-    Edit edit{"a fish to " + titleOf(book, fly.pattern) + " on the " + std::string(nameOf(position)) +
-                  (fate == Fate::kept       ? ", kept"
-                   : fate == Fate::returned ? ", returned"
-                                            : ", lost"),
+    Edit edit{say("a fish to {} on the {}{}", titleOf(book, fly.pattern), sayName(position),
+                  fate == Fate::kept       ? say(", kept")
+                  : fate == Fate::returned ? say(", returned")
+                                           : say(", lost")),
               book};
     Fish fish;
     fish.pattern = fly.pattern;
@@ -98,8 +99,8 @@ Result<Edit> addPhoto(const Book& book, const DayId& day, std::string_view file)
     if (!found) return tl::unexpected(found.error());
     const auto& photos = found->record->photos;
     if (file.empty() || std::ranges::find(photos, file) != photos.end())
-        return fail(found->place.key("photos"), "expected a picture that the day hasn't yet, got \"" + std::string(file) + "\"");
-    Edit edit{"a photograph of " + std::string(day), book};
+        return fail(found->place.key("photos"), say("expected a picture that the day hasn't yet, got \"{}\"", std::string(file)));
+    Edit edit{say("a photograph of {}", std::string(day)), book};
     edit.after.days[found->index].photos.emplace_back(file);
     return edit;
 }
@@ -109,7 +110,7 @@ Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view
     if (!found) return tl::unexpected(found.error());
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    if (!isDate(changed->date)) return fail(found->place.key("date"), "expected a date as 2026-05-02, got \"" + changed->date + "\"");
+    if (!isDate(changed->date)) return fail(found->place.key("date"), say("expected a date as 2026-05-02, got \"{}\"", changed->date));
     Edit edit{std::string(day) + ": " + sayField(fieldsOf(*changed), key, text, "not said"), book};
     edit.after.days[found->index] = std::move(*changed);
     return edit;
@@ -118,7 +119,7 @@ Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view
 Result<Edit> changeDayNote(const Book& book, const DayId& day, std::string_view note) {
     const auto found = dayIn(book, day);
     if (!found) return tl::unexpected(found.error());
-    Edit edit{"a note of " + std::string(day), book};
+    Edit edit{say("a note of {}", std::string(day)), book};
     edit.after.days[found->index].note = trimmed(note).empty() ? std::nullopt : std::optional(std::string(trimmed(note)));
     return edit;
 }
@@ -131,7 +132,7 @@ Result<Edit> changeBatchField(const Book& book, const BatchId& batch, std::strin
     auto changed = withField(was, key, text, place);
     if (!changed) return tl::unexpected(changed.error());
     if (changed->day && !isDate(*changed->day))
-        return fail(place.key("day"), "expected a date as 2026-05-02, got \"" + *changed->day + "\"");
+        return fail(place.key("day"), say("expected a date as 2026-05-02, got \"{}\"", *changed->day));
     if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
     Edit edit{titleOf(book, was.pattern) + ": " + sayField(fieldsOf(was), key, text, "not said"), book};
@@ -142,8 +143,8 @@ Result<Edit> changeBatchField(const Book& book, const BatchId& batch, std::strin
 Result<Edit> addBatch(const Book& book, const DressingId& pattern, int wanted) {
     if (!book.findPattern(pattern)) return noSuch(Place("patterns"), "dressing", pattern);
     constexpr int kMost = 10000;
-    if (wanted < 1 || wanted > kMost) return fail(Place("batches"), "expected from 1 to 10000 flies, got " + std::to_string(wanted));
-    Edit edit{std::to_string(wanted) + " of " + titleOf(book, pattern) + " to tie", book};
+    if (wanted < 1 || wanted > kMost) return fail(Place("batches"), say("expected from 1 to 10000 flies, got {}", std::to_string(wanted)));
+    Edit edit{say("{} of {} to tie", std::to_string(wanted), titleOf(book, pattern)), book};
     Batch batch;
     batch.id = freeIdIn(book.batches, "batch-" + std::to_string(book.batches.size() + 1));
     batch.pattern = pattern;
@@ -157,12 +158,12 @@ Result<Edit> tieOne(const Book& book, const BatchId& batch) {
     if (!found) return tl::unexpected(found.error());
     const Batch& was = *found->record;
     if (was.tied.value_or(0) >= was.wanted)
-        return fail(found->place.key("tied"), "expected a fly left to tie, all " + std::to_string(was.wanted) + " are");
+        return fail(found->place.key("tied"), say("expected a fly left to tie, all {} are", std::to_string(was.wanted)));
     auto edit = changeBoxCount(book, was.pattern, boxCount(book, was.pattern, was.hook) + 1, was.hook);  // on the batch's own hook
     if (!edit) return edit;
     Batch& changed = edit->after.batches[found->index];
     changed.tied = changed.tied.value_or(0) + 1;
-    edit->words = titleOf(book, was.pattern) + ": " + std::to_string(*changed.tied) + " of " + std::to_string(changed.wanted) + " tied";
+    edit->words = say("{}: {} of {} tied", titleOf(book, was.pattern), std::to_string(*changed.tied), std::to_string(changed.wanted));
     return edit;
 }
 

@@ -13,6 +13,7 @@
 #include "book/record_edits.h"
 #include "book/references.h"
 #include "book/team_edits.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -54,9 +55,9 @@ struct Title {
     std::string operator()(const WaterSpec& water) const { return water.title(); }
     std::string operator()(const RuleCard& card) const { return card.title(); }
     std::string operator()(const VaneFeather& f) const {
-        return materialOf(book, f.material) + ", " + std::string(nameOf(f.side)) + ", " + formatNumber(f.vane / mm, 0) + " mm";
+        return materialOf(book, f.material) + ", " + sayName(f.side) + ", " + formatNumber(f.vane / mm, 0) + " mm";
     }
-    std::string operator()(const CutList& list) const { return "list of " + counted(list.slips.size(), "slip", "slips"); }
+    std::string operator()(const CutList& list) const { return say("list of {}", counted(list.slips.size(), "slip", "slips")); }
     std::string operator()(const Cape& cape) const {
         int feathers = 0;
         for (const CapeBand& band : cape.bands)
@@ -65,15 +66,17 @@ struct Title {
     }
     std::string operator()(const Stock& stock) const { return materialOf(book, stock.material); }
     std::string operator()(const SeasonRow& row) const {
-        return row.creature + ", " + monthName(row.fromMonth) + (row.toMonth == row.fromMonth ? "" : " to " + monthName(row.toMonth));
+        return row.creature + ", " + monthName(row.fromMonth) + (row.toMonth == row.fromMonth ? "" : say(" to {}", monthName(row.toMonth)));
     }
     std::string operator()(const Mishap& mishap) const {
         return mishap.shows.value_or(mishap.id) + ", " + counted(static_cast<std::size_t>(std::max(0, mishap.count)), "time", "times");
     }
     std::string operator()(const Batch& batch) const {
-        return std::to_string(batch.wanted) + " of " + sayFly(book, flyOf(batch)) + (batch.day ? " by " + *batch.day : "");
+        return say("{} of {}{}", std::to_string(batch.wanted), sayFly(book, flyOf(batch)), batch.day ? say(" by {}", *batch.day) : "");
     }
-    std::string operator()(const BoxFly& fly) const { return std::to_string(fly.tied.value_or(1)) + " of " + sayFly(book, flyOf(fly)); }
+    std::string operator()(const BoxFly& fly) const {
+        return say("{} of {}", std::to_string(fly.tied.value_or(1)), sayFly(book, flyOf(fly)));
+    }
     std::string operator()(const CheckedFly& check) const {
         return dressingOf(book, check.pattern) + (check.date ? ", " + *check.date : "");
     }
@@ -83,15 +86,14 @@ struct Title {
     }
     // Rows.
     std::string operator()(const CapeBand& band) const {
-        return formatNumber(band.from / mm, 1) + " to " + formatNumber(band.to / mm, 1) + " mm: " + std::to_string(band.count);
+        return say("{} to {} mm: {}", formatNumber(band.from / mm, 1), formatNumber(band.to / mm, 1), std::to_string(band.count));
     }
     std::string operator()(const SlipWanted& slip) const {
-        return materialOf(book, slip.material) + ", " + formatNumber(slip.width / mm, 1) + " mm wide";
+        return say("{}, {} mm wide", materialOf(book, slip.material), formatNumber(slip.width / mm, 1));
     }
     std::string operator()(const CheckReading& reading) const {
-        return std::string(reading.kind ? nameOf(*reading.kind) : "part") + " " + spaced(reading.figure) + ": " +
-               formatLength(reading.measured, LengthUnit::millimetres, 2) + " for " +
-               formatLength(reading.aimed, LengthUnit::millimetres, 2);
+        return say("{} {}: {} for {}", reading.kind ? sayName(*reading.kind) : say("part"), say(spaced(reading.figure)),
+                   formatLength(reading.measured, LengthUnit::millimetres, 2), formatLength(reading.aimed, LengthUnit::millimetres, 2));
     }
     std::string operator()(const Outing& outing) const {
         std::string flies;
@@ -100,33 +102,32 @@ struct Title {
         return formatShort(outing.hours, 2) + " h" + (flies.empty() ? "" : ": " + flies);
     }
     std::string operator()(const Fish& fish) const {
-        const char* fate = fish.lost.value_or(false) ? "lost" : fish.kept.value_or(false) ? "kept" : "returned";
-        return (fish.time ? *fish.time + ", " : "") + sayFly(book, flyOf(fish)) + " on the " + std::string(nameOf(fish.position)) + ", " +
-               fate;
+        const char* fate = fish.lost.value_or(false) ? unsaid("lost") : fish.kept.value_or(false) ? unsaid("kept") : unsaid("returned");
+        return say("{}{} on the {}, {}", fish.time ? *fish.time + ", " : "", sayFly(book, flyOf(fish)), sayName(fish.position), fate);
     }
-    std::string operator()(const OwnWanted& wanted) const { return spaced(nameOf(wanted.term)); }
+    std::string operator()(const OwnWanted& wanted) const { return sayName(wanted.term); }
     std::string operator()(const OwnRange& range) const {
-        return std::string(nameOf(range.place)) + " in " + formatShort(range.wave / metre, 3) + " m";
+        return say("{} in {} m", sayName(range.place), formatShort(range.wave / metre, 3));
     }
-    std::string operator()(const OwnStyle& style) const {
-        return std::string(nameOf(style.style)) + " on the " + std::string(nameOf(style.place));
+    std::string operator()(const OwnStyle& style) const { return say("{} on the {}", sayName(style.style), sayName(style.place)); }
+    std::string operator()(const BlendPart& part) const {
+        return say("{} of {}", formatShort(part.parts, 3), materialOf(book, part.material));
     }
-    std::string operator()(const BlendPart& part) const { return formatShort(part.parts, 3) + " of " + materialOf(book, part.material); }
 };
 
 // What a row of each table is called.
 template <TableRow T>
 constexpr const char* nameOfRow() {
-    if constexpr (std::same_as<T, OwnWanted>) return "wanted range";
-    if constexpr (std::same_as<T, OwnRange>) return "range of a wave";
-    if constexpr (std::same_as<T, OwnStyle>) return "style";
-    if constexpr (std::same_as<T, Outing>) return "outing";
-    if constexpr (std::same_as<T, Fish>) return "fish";
-    if constexpr (std::same_as<T, CapeBand>) return "band";
-    if constexpr (std::same_as<T, SlipWanted>) return "slip";
-    if constexpr (std::same_as<T, CheckReading>) return "reading";
-    if constexpr (std::same_as<T, BlendPart>) return "fur";
-    return "row";
+    if constexpr (std::same_as<T, OwnWanted>) return unsaid("wanted range");
+    if constexpr (std::same_as<T, OwnRange>) return unsaid("range of a wave");
+    if constexpr (std::same_as<T, OwnStyle>) return unsaid("style");
+    if constexpr (std::same_as<T, Outing>) return unsaid("outing");
+    if constexpr (std::same_as<T, Fish>) return unsaid("fish");
+    if constexpr (std::same_as<T, CapeBand>) return unsaid("band");
+    if constexpr (std::same_as<T, SlipWanted>) return unsaid("slip");
+    if constexpr (std::same_as<T, CheckReading>) return unsaid("reading");
+    if constexpr (std::same_as<T, BlendPart>) return unsaid("fur");
+    return unsaid("row");
 }
 
 // done(key, rows) for each table of a record.
@@ -203,7 +204,7 @@ struct FreshRow {
     }
 };
 const char* lackOf(std::string_view table) {
-    return table == "fish" ? "a dressing" : table == "slips" ? "a flank or quill" : "another fur";
+    return table == "fish" ? unsaid("a dressing") : table == "slips" ? unsaid("a flank or quill") : unsaid("another fur");
 }
 
 Result<Edit> sound(Edit edit) {
@@ -220,7 +221,7 @@ Result<Edit> soundWith(Edit edit, const RecordId& record) {
 }
 
 std::string sayValue(const Book& book, const Field& field, std::string_view text) {
-    if (trimmed(text).empty()) return "left open";
+    if (trimmed(text).empty()) return say("left open");
     if (field.kind == FieldKind::record) return titleOf(book, {field.refersTo, std::string(text)});
     if (field.kind == FieldKind::fly) return sayFly(book, readFly(text));
     return std::string(text);
@@ -229,23 +230,23 @@ std::string sayValue(const Book& book, const Field& field, std::string_view text
 }  // namespace
 
 const std::vector<ListName>& listNames() {
-    static const std::vector<ListName> kNames = {{"hooks", "hook"},
-                                                 {"materials", "material"},
-                                                 {"feathers", "feather"},
-                                                 {"capes", "cape"},
-                                                 {"stock", "stock of a material"},
-                                                 {"patterns", "dressing"},
-                                                 {"cut_lists", "list of slips"},
-                                                 {"teams", "team"},
-                                                 {"team_schools", "school"},
-                                                 {"waters", "water"},
-                                                 {"rule_cards", "rule card"},
-                                                 {"season_table", "row of the season"},
-                                                 {"box", "fly of the box"},
-                                                 {"batches", "batch"},
-                                                 {"checks", "checked fly"},
-                                                 {"mishaps", "mishap"},
-                                                 {"days", "day"}};
+    static const std::vector<ListName> kNames = {{"hooks", unsaid("hook")},
+                                                 {"materials", unsaid("material")},
+                                                 {"feathers", unsaid("feather")},
+                                                 {"capes", unsaid("cape")},
+                                                 {"stock", unsaid("stock of a material")},
+                                                 {"patterns", unsaid("dressing")},
+                                                 {"cut_lists", unsaid("list of slips")},
+                                                 {"teams", unsaid("team")},
+                                                 {"team_schools", unsaid("school")},
+                                                 {"waters", unsaid("water")},
+                                                 {"rule_cards", unsaid("rule card")},
+                                                 {"season_table", unsaid("row of the season")},
+                                                 {"box", unsaid("fly of the box")},
+                                                 {"batches", unsaid("batch")},
+                                                 {"checks", unsaid("checked fly")},
+                                                 {"mishaps", unsaid("mishap")},
+                                                 {"days", unsaid("day")}};
     return kNames;
 }
 
@@ -332,7 +333,7 @@ Result<std::vector<Field>> fieldsAt(const Book& book, const RecordId& record, co
     });
     if (!found) return noRecord(record);
     if (!fields)
-        return fail(Place(record.list).key(row.table).at(row.row), "expected a row of " + titleOf(book, record) + ", got none there");
+        return fail(Place(record.list).key(row.table).at(row.row), say("expected a row of {}, got none there", titleOf(book, record)));
     return *fields;
 }
 
@@ -388,7 +389,7 @@ Result<Edit> changeRecords(const Book& book, const std::vector<RecordId>& record
         all.words = std::move(one->words);
         all.after = std::move(one->after);
     }
-    if (records.size() > 1) all.words = std::to_string(records.size()) + " at once: " + all.words;
+    if (records.size() > 1) all.words = say("{} at once: {}", std::to_string(records.size()), all.words);
     return all;
 }
 
@@ -414,14 +415,14 @@ Result<Edit> addRow(const Book& book, const RecordId& record, std::string_view t
                 }
             rows.push_back(std::move(*fresh));
             made = true;
-            edit.words = titleOf(book, record) + ": one more " + nameOfRow<T>();
+            edit.words = say("{}: one more {}", titleOf(book, record), say(nameOfRow<T>()));
         });
     });
     if (!found) return noRecord(record);
-    if (!known) return fail(Place(record.list).key(table), "expected a table of " + titleOf(book, record) + ", got none of that name");
+    if (!known) return fail(Place(record.list).key(table), say("expected a table of {}, got none of that name", titleOf(book, record)));
     if (!made)
-        return fail(Place(record.list).key(table), std::string("expected ") + lackOf(table) + " in the book, got none",
-                    "put one into the drawers first");
+        return fail(Place(record.list).key(table), say("expected {} in the book, got none", say(lackOf(table))),
+                    say("put one into the drawers first"));
     return soundWith(std::move(edit), record);
 }
 
@@ -431,7 +432,7 @@ Result<Edit> removeRow(const Book& book, const RecordId& record, const RowId& ro
     (void)withRecord(edit.after, record, [&](auto, auto& own, std::size_t) {
         eachTable(own, [&](const char* key, auto& rows) {
             if (key != row.table) return;
-            edit.words = titleOf(book, record) + ": " + Title{book}(rows[row.row]) + " taken out";
+            edit.words = titleOf(book, record) + ": " + Title{book}(rows[row.row]) + say(" taken out");
             rows.erase(rows.begin() + static_cast<std::ptrdiff_t>(row.row));
         });
     });
@@ -460,8 +461,8 @@ Result<NewRecord> lastOf(std::vector<Record> Book::*list, Result<Edit> edit) {
 }
 
 tl::unexpected<Faults> lacks(std::string_view list, const char* what) {
-    return fail(Place(std::string(list)), std::string("expected ") + what + " to make it of, got none in the book",
-                "put one into the drawers first");
+    return fail(Place(std::string(list)), say("{}{} to make it of, got none in the book", std::string("expected "), what),
+                say("put one into the drawers first"));
 }
 
 Result<NewRecord> addAboutMaterial(const Book& book, std::string_view list, std::string_view about) {
@@ -472,30 +473,30 @@ Result<NewRecord> addAboutMaterial(const Book& book, std::string_view list, std:
     if (list == "feathers") {
         VaneFeather feather;
         feather.material = of([](const Material& m) { return std::holds_alternative<VaneTraits>(m.traits); });
-        if (feather.material.empty()) return lacks(list, "a flank or quill");
+        if (feather.material.empty()) return lacks(list, unsaid("a flank or quill"));
         const auto& vane = std::get<VaneTraits>(book.findMaterial(feather.material)->traits);
         feather.vane = vane.vane.value_or(60.0 * mm);
         feather.barbs = vane.barbs.size() == 3 ? vane.barbs : std::vector<Length>{16.0 * mm, 24.0 * mm, 20.0 * mm};
         feather.side = vane.side == FeatherSide::right ? VaneSide::right : VaneSide::left;
-        return put(book, &Book::feathers, feather, "feather", "a feather of " + materialOf(book, feather.material));
+        return put(book, &Book::feathers, feather, "feather", say("a feather of {}", materialOf(book, feather.material)));
     }
     if (list == "capes") {
         Cape cape;
         cape.material = of([](const Material& m) { return m.kind == MaterialKind::hackle; });
-        if (cape.material.empty()) return lacks(list, "a hackle");
-        return put(book, &Book::capes, cape, "cape", "a cape of " + materialOf(book, cape.material));
+        if (cape.material.empty()) return lacks(list, unsaid("a hackle"));
+        return put(book, &Book::capes, cape, "cape", say("a cape of {}", materialOf(book, cape.material)));
     }
     Stock stock;
     stock.material = of([&](const Material& m) { return !book.findStock(m.id); });
-    if (stock.material.empty()) return lacks(list, "a material that is not counted yet");
-    return put(book, &Book::stock, stock, "stock-" + stock.material, "what there is of " + materialOf(book, stock.material));
+    if (stock.material.empty()) return lacks(list, unsaid("a material that is not counted yet"));
+    return put(book, &Book::stock, stock, "stock-" + stock.material, say("what there is of {}", materialOf(book, stock.material)));
 }
 
 Result<NewRecord> addAboutDressing(const Book& book, std::string_view list, std::string_view about) {
     const Pattern* asked = book.findPattern(DressingId(about));
     if (!asked && about.empty() && !book.patterns.empty()) asked = &book.patterns.front();
     if (!asked)
-        return about.empty() ? Result<NewRecord>(lacks(list, "a dressing"))
+        return about.empty() ? Result<NewRecord>(lacks(list, unsaid("a dressing")))
                              : Result<NewRecord>(noSuch(Place(std::string(list)), "dressing", about));
     if (list == "teams") {
         FliesByPosition flies;
@@ -510,11 +511,11 @@ Result<NewRecord> addAboutDressing(const Book& book, std::string_view list, std:
         fly.pattern = asked->id;
         fly.hook = asked->hook;
         fly.tied = 1;
-        return put(book, &Book::box, fly, asked->id, "one of " + asked->title() + " in the box");
+        return put(book, &Book::box, fly, asked->id, say("one of {} in the box", asked->title()));
     }
     CheckedFly checked;
     checked.pattern = asked->id;
-    return put(book, &Book::checks, checked, "check", "a check of " + asked->title());
+    return put(book, &Book::checks, checked, "check", say("a check of {}", asked->title()));
 }
 
 }  // namespace
@@ -534,34 +535,34 @@ Result<NewRecord> addRecord(const Book& book, std::string_view list, std::string
     if (list == "waters") return lastOf(&Book::waters, addWater(book));
     if (list == "rule_cards") {
         RuleCard card;
-        card.name = "New rule card";
-        return put(book, &Book::ruleCards, card, "rules", "a new rule card");
+        card.name = say("New rule card");
+        return put(book, &Book::ruleCards, card, "rules", say("a new rule card"));
     }
     if (list == "team_schools") {
         TeamSchool school;
-        school.name = "My school";
-        return put(book, &Book::teamSchools, school, "school", "a school of my own");
+        school.name = say("My school");
+        return put(book, &Book::teamSchools, school, "school", say("a school of my own"));
     }
     if (list == "season_table") return lastOf(&Book::season, addSeasonRow(book, 6));
-    if (list == "cut_lists") return put(book, &Book::cutLists, CutList{}, "list", "a new list of slips");
+    if (list == "cut_lists") return put(book, &Book::cutLists, CutList{}, "list", say("a new list of slips"));
     if (list == "days") return lastOf(&Book::days, addDay(book, about, std::nullopt));
     if (list == "mishaps") {
         const MishapId id = about.empty() ? MishapId("wing.rolls") : MishapId(about);
         return NewRecord{id, countMishap(book, id, id)};
     }
-    return fail(Place(std::string(list)), "expected one of the book's lists, got \"" + std::string(list) + "\"");
+    return fail(Place(std::string(list)), say("expected one of the book's lists, got \"{}\"", std::string(list)));
 }
 
 Result<NewRecord> copyRecord(const Book& book, const RecordId& record) {
     if (record.list == "patterns") return duplicate(book, DressingId(record.id));
     if (record.list == "days" || record.list == "mishaps")
-        return fail(Place(record.list), "expected something that there can be two of, got " + std::string(nameOfOne(record.list)),
-                    "a date has one day");
+        return fail(Place(record.list), say("expected something that there can be two of, got {}", say(nameOfOne(record.list))),
+                    say("a date has one day"));
     Result<NewRecord> made = noRecord(record);
     (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t) {
         Record copy = own;
-        if constexpr (requires { copy.name; }) copy.name = Title{book}(own) + ", copy";
-        made = put(book, list, std::move(copy), own.id, "copy of " + Title{book}(own));
+        if constexpr (requires { copy.name; }) copy.name = Title{book}(own) + say(", copy");
+        made = put(book, list, std::move(copy), own.id, say("copy of ") + Title{book}(own));
     });
     return made;
 }
@@ -573,13 +574,13 @@ Result<Edit> renameRecord(const Book& book, const RecordId& record, std::string_
     (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
         if constexpr (requires { own.name; }) {
             if (wanted.empty()) {
-                edit = fail(placeOf(record, index).key("name"), "expected a name, got nothing");
+                edit = fail(placeOf(record, index).key("name"), say("expected a name, got nothing"));
                 return;
             }
-            edit = Edit{Title{book}(own) + " is now " + wanted, book};
+            edit = Edit{Title{book}(own) + say(" is now ") + wanted, book};
             (edit->after.*list)[index].name = wanted;
         } else {
-            edit = fail(placeOf(record, index), "expected something with a name, got " + Title{book}(own));
+            edit = fail(placeOf(record, index), say("expected something with a name, got ") + Title{book}(own));
         }
     });
     return edit;
@@ -623,12 +624,12 @@ Result<Edit> removeRecord(const Book& book, const RecordId& record) {
         if (!holders.empty()) {
             std::string names;
             for (std::size_t i = 0; i < holders.size(); ++i)
-                names += (i == 0 ? "" : i + 1 == holders.size() ? " and " : ", ") + holders[i].title;
-            edit = fail(placeOf(record, index), "expected nothing that needs " + Title{book}(own) + ", got " + names,
-                        "change " + std::string(holders.size() == 1 ? "that" : "those") + " first");
+                names += (i == 0 ? "" : i + 1 == holders.size() ? say(" and ") : ", ") + holders[i].title;
+            edit = fail(placeOf(record, index), say("expected nothing that needs ") + Title{book}(own) + say(", got ") + names,
+                        say("change {} first", std::string(holders.size() == 1 ? "that" : "those")));
             return;
         }
-        edit = Edit{Title{book}(own) + " taken out", std::move(without)};
+        edit = Edit{Title{book}(own) + say(" taken out"), std::move(without)};
         std::erase_if(edit->after.*list, [&](const Record& other) { return other.id == record.id; });
     });
     return edit.and_then(sound);

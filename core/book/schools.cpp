@@ -5,6 +5,7 @@
 #include "book/describe.h"
 #include "book/fields.h"
 #include "book/school_turns.h"
+#include "language/say.h"
 
 namespace machair {
 
@@ -66,9 +67,11 @@ Result<Edit> turn(const Book& book, Edit edit, const DressingId& pattern, const 
         return edit;  // the parts go on saying what they say
     if (chosen && facts.key != "hook_barb") {
         const auto lost = turnParts(edit.after, pattern, facts.key, *wanted);
-        if (!lost) return fail(place.key(std::string(facts.key)), "this dressing has nothing that could follow it", "add the part first");
+        if (!lost)
+            return fail(place.key(std::string(facts.key)), say("this dressing has nothing that could follow it"),
+                        say("add the part first"));
         for (const std::string& word : *lost)
-            edit.words += "; back to the usual: " + word;
+            edit.words += say("; back to the usual: {}", word);
     }
     auto choices = kept(own.schools, facts.key, standsInParts(facts) && !beside ? std::string_view() : text, place);
     if (!choices) return tl::unexpected(choices.error());
@@ -108,7 +111,7 @@ StationSpec stationOf(BodyEndSchool school) {
 
 Result<Edit> changeSchool(const Book& book, const std::optional<DressingId>& pattern, std::string_view key, std::string_view text) {
     Edit edit{fieldLabel(fieldsOf(SchoolChoices{}), key), book};
-    edit.words += text.empty() ? ": the usual again" : " ";
+    edit.words += text.empty() ? say(": the usual again") : " ";
     edit.words += text;
     if (pattern && !book.findPattern(*pattern)) return noSuch(Place("patterns"), "dressing", *pattern);
     const Place place = pattern ? Place("patterns").at(book.indexOfPattern(*pattern)).key("schools") : Place("schools");
@@ -116,7 +119,7 @@ Result<Edit> changeSchool(const Book& book, const std::optional<DressingId>& pat
     if (!facts) return noSuch(place, "school", key);
     if (pattern) return turn(book, std::move(edit), *pattern, *facts, text, place);
     if (facts->scope == SchoolScope::dressing && !text.empty())
-        return fail(place.key(std::string(key)), "this is each dressing's to say", "choose it for the dressing");
+        return fail(place.key(std::string(key)), say("this is each dressing's to say"), say("choose it for the dressing"));
     auto changed = kept(edit.after.schools, key, text, place);
     if (!changed) return tl::unexpected(changed.error());
     edit.after.schools = *changed == SchoolChoices{} ? std::nullopt : std::optional(std::move(*changed));

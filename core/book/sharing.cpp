@@ -7,6 +7,7 @@
 #include "book/describe.h"
 #include "book/lists.h"
 #include "book/references.h"
+#include "language/say.h"
 
 namespace machair {
 
@@ -105,10 +106,10 @@ std::vector<std::string> differencesOf(const Record& theirs, const Record& ours)
         const auto other = std::ranges::find(b, field.key, &Field::key);
         const std::string here = other == b.end() ? "" : other->text;
         if (field.text != here)
-            said.push_back(field.label + " " + (field.text.empty() ? "as usual" : field.text) + ", here " +
-                           (here.empty() ? "as usual" : here));
+            said.push_back(say("{} {}, here {}", field.label, field.text.empty() ? say("as usual") : field.text,
+                               here.empty() ? say("as usual") : here));
     }
-    if (said.empty()) said.emplace_back("what stands within it");
+    if (said.empty()) said.emplace_back(say("what stands within it"));
     return said;
 }
 
@@ -176,7 +177,8 @@ std::vector<Arriving> arrivalsOf(const Book& book, const Book& other) {
                 arriving.how = Arrival::same;
             } else if (found != ours.end()) {
                 arriving.how = Arrival::differs;
-                arriving.differences = *found == theirs ? std::vector<std::string>{"what it is made of"} : differencesOf(theirs, *found);
+                arriving.differences =
+                    *found == theirs ? std::vector<std::string>{say("what it is made of")} : differencesOf(theirs, *found);
             }
             arrivals.push_back(std::move(arriving));
         }

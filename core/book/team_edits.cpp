@@ -5,6 +5,7 @@
 #include "book/fields.h"
 #include "book/find.h"
 #include "book/lists.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -19,7 +20,7 @@ Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const c
     if (!found) return tl::unexpected(found.error());
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    Edit edit{found->record->title() + ": " + sayField(fieldsOf(*changed), key, text, "left open"), book};
+    Edit edit{found->record->title() + ": " + sayField(fieldsOf(*changed), key, text, say("left open")), book};
     (edit.after.*list)[found->index] = std::move(*changed);
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
@@ -43,8 +44,7 @@ Result<Edit> swapTeamFlies(const Book& book, const TeamId& team, Position a, Pos
     Edit edit{{}, book};
     TeamSpec& changed = edit.after.teams[found->index];
     std::swap(changed.at(a), changed.at(b));
-    edit.words = nameOr(book, changed.at(a)) + " on the " + std::string(nameOf(a)) + ", " + nameOr(book, changed.at(b)) + " on the " +
-                 std::string(nameOf(b));
+    edit.words = say("{} on the {}, {} on the {}", nameOr(book, changed.at(a)), sayName(a), nameOr(book, changed.at(b)), sayName(b));
     return edit;
 }
 
@@ -52,13 +52,13 @@ Result<Edit> changePresentation(const Book& book, const TeamId& team, Position p
     const auto found = findIn(book.teams, "teams", "team", team);
     if (!found) return tl::unexpected(found.error());
     if (!found->record->at(position))
-        return fail(found->place.key(nameOf(position)), "expected a fly on the " + std::string(nameOf(position)) + ", got none",
-                    "hang one there first");
+        return fail(found->place.key(nameOf(position)), say("expected a fly on the {}, got none", sayName(position)),
+                    say("hang one there first"));
     Edit edit{{}, book};
     Fly& fly = *edit.after.teams[found->index].at(position);
     const std::string said(trimmed(text));
     fly.presentation = said.empty() ? std::nullopt : std::optional(said);
-    edit.words = nameOr(book, fly) + " on the " + std::string(nameOf(position)) + (said.empty() ? ": fished as usual" : ": " + said);
+    edit.words = say("{} on the {}{}", nameOr(book, fly), sayName(position), said.empty() ? say(": fished as usual") : ": " + said);
     return edit;
 }
 
@@ -71,7 +71,7 @@ Result<Edit> addTeam(const Book& book, std::string_view name, const FliesByPosit
         team.school = book.teams.front().school;
         team.leader = book.teams.front().leader;
     }
-    Edit edit{"team: " + team.title(), book};
+    Edit edit{say("team: {}", team.title()), book};
     edit.after.teams.push_back(std::move(team));
     if (Faults faults = check(edit.after); !faults.empty()) return tl::unexpected(std::move(faults));
     return edit;
@@ -91,7 +91,7 @@ Result<Edit> changeTeamSchool(const Book& book, const TeamId& team, std::string_
     } else {
         return noSuch(found->place.key("school"), "school", school);
     }
-    edit.words = changed.title() + " after the school " + std::string(school);
+    edit.words = say("{} after the school {}", changed.title(), std::string(school));
     return edit;
 }
 
@@ -104,10 +104,10 @@ Result<Edit> copySchool(const Book& book, const TeamId& team) {
     TeamSchool own = from ? *from : TeamSchool{};
     if (!from) {
         own.like = changed.school.value_or(School::stepped);
-        own.name = "My " + std::string(nameOf(own.like));
+        own.name = say("My {}", sayName(own.like));
     }
     own.id = freeIdIn(book.teamSchools, "school");
-    edit.words = "a school of my own, like " + std::string(nameOf(own.like));
+    edit.words = say("a school of my own, like {}", sayName(own.like));
     changed.ownSchool = own.id;
     edit.after.teamSchools.push_back(std::move(own));
     return edit;
@@ -122,7 +122,7 @@ Result<Edit> changeLeaderField(const Book& book, const TeamId& team, std::string
     if (!found) return tl::unexpected(found.error());
     auto leader = withField(found->record->leader.value_or(LeaderSpec{}), key, text, found->place.key("leader"));
     if (!leader) return tl::unexpected(leader.error());
-    Edit edit{"leader: " + sayField(fieldsOf(*leader), key, text, "as usual"), book};
+    Edit edit{say("leader: {}", sayField(fieldsOf(*leader), key, text, "as usual")), book};
     edit.after.teams[found->index].leader = std::move(*leader);
     return edit;
 }
@@ -130,8 +130,8 @@ Result<Edit> changeLeaderField(const Book& book, const TeamId& team, std::string
 Result<Edit> addWater(const Book& book) {
     WaterSpec water;
     water.id = freeIdIn(book.waters, "water");
-    water.name = "New water";
-    Edit edit{"a new water", book};
+    water.name = say("New water");
+    Edit edit{say("a new water"), book};
     edit.after.waters.push_back(std::move(water));
     return edit;
 }
@@ -143,7 +143,7 @@ Result<Edit> changeWaterField(const Book& book, const WaterId& water, std::strin
 Result<Edit> changeOutline(const Book& book, const WaterId& water, std::vector<std::array<Length, 2>> outline) {
     const auto found = findIn(book.waters, "waters", "water", water);
     if (!found) return tl::unexpected(found.error());
-    Edit edit{found->record->title() + ": its shore, " + std::to_string(outline.size()) + " corners", book};
+    Edit edit{say("{}: its shore, {} corners", found->record->title(), std::to_string(outline.size())), book};
     edit.after.waters[found->index].outline = std::move(outline);
     return edit;
 }
@@ -151,37 +151,37 @@ Result<Edit> changeOutline(const Book& book, const WaterId& water, std::vector<s
 Result<Edit> addRuleCard(const Book& book, const WaterId& water) {
     const auto found = findIn(book.waters, "waters", "water", water);
     if (!found) return tl::unexpected(found.error());
-    Edit edit{"a rule card for " + found->record->title(), book};
+    Edit edit{say("a rule card for {}", found->record->title()), book};
     RuleCard card;
     card.id = freeIdIn(book.ruleCards, "rules");
-    card.name = "Rules of " + found->record->title();
+    card.name = say("Rules of {}", found->record->title());
     edit.after.waters[found->index].rules = card.id;
     edit.after.ruleCards.push_back(std::move(card));
     return edit;
 }
 
 Result<Edit> changeRuleField(const Book& book, const RuleCardId& card, std::string_view key, std::string_view text) {
-    return changeIn(book, &Book::ruleCards, "rule_cards", "rule card", card, key, text);
+    return changeIn(book, &Book::ruleCards, "rule_cards", unsaid("rule card"), card, key, text);
 }
 
 Result<Edit> addSeasonRow(const Book& book, int month) {
-    Edit edit{"a row in the season's table", book};
+    Edit edit{say("a row in the season's table"), book};
     SeasonRow row;
     row.id = freeIdIn(book.season, "season");
-    row.creature = "something";
+    row.creature = say("something");
     row.fromMonth = row.toMonth = month;
     edit.after.season.push_back(std::move(row));
     return edit;
 }
 
 Result<Edit> changeSeasonField(const Book& book, std::string_view row, std::string_view key, std::string_view text) {
-    return changeIn(book, &Book::season, "season_table", "row of the season", row, key, text);
+    return changeIn(book, &Book::season, "season_table", unsaid("row of the season"), row, key, text);
 }
 
 Result<Edit> removeSeasonRow(const Book& book, std::string_view row) {
-    const auto found = findIn(book.season, "season_table", "row of the season", row);
+    const auto found = findIn(book.season, "season_table", unsaid("row of the season"), row);
     if (!found) return tl::unexpected(found.error());
-    Edit edit{found->record->creature + " out of the season's table", book};
+    Edit edit{say("{} out of the season's table", found->record->creature), book};
     edit.after.season.erase(edit.after.season.begin() + static_cast<std::ptrdiff_t>(found->index));
     return edit;
 }
@@ -195,12 +195,12 @@ Edit countMishap(const Book& book, const MishapId& id, const std::string& shows)
         found->shows = shows;
     }
     ++found->count;
-    edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? " time so far" : " times so far");
+    edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? say(" time so far") : say(" times so far"));
     return edit;
 }
 
 Edit takeBackMishap(const Book& book, const MishapId& id, const std::string& shows) {
-    Edit edit{"not counted after all: " + shows, book};
+    Edit edit{say("not counted after all: {}", shows), book};
     Mishap* found = findById(edit.after.mishaps, id);
     if (!found) return edit;
     found->count = std::max(0, found->count - 1);
@@ -209,7 +209,7 @@ Edit takeBackMishap(const Book& book, const MishapId& id, const std::string& sho
 }
 
 New<Mishap> addMishapCard(const Book& book, const std::string& shows, PartKind part) {
-    Edit edit{"a card of my own: " + shows, book};
+    Edit edit{say("a card of my own: {}", shows), book};
     const MishapId id = freeIdIn(edit.after.mishaps, std::string(nameOf(part)) + ".own");
     Mishap card;
     card.id = id;
@@ -232,8 +232,8 @@ Result<Edit> changeBoxCount(const Book& book, const DressingId& pattern, int tie
     const Pattern* dressing = book.findPattern(pattern);
     if (!dressing) return noSuch(Place("patterns"), "dressing", pattern);
     constexpr int kMost = 100000;
-    if (tied < 0 || tied > kMost) return fail(Place("box"), "expected from 0 to 100000 flies, got " + std::to_string(tied));
-    Edit edit{dressing->title() + ": " + std::to_string(tied) + " in the box", book};
+    if (tied < 0 || tied > kMost) return fail(Place("box"), say("expected from 0 to 100000 flies, got {}", std::to_string(tied)));
+    Edit edit{say("{}: {} in the box", dressing->title(), std::to_string(tied)), book};
     const auto found = std::ranges::find_if(edit.after.box, [&](const BoxFly& fly) { return isOn(fly, *dressing, hook); });
     if (found != edit.after.box.end()) {
         found->tied = tied;

@@ -8,6 +8,7 @@
 
 #include "book/lists.h"
 #include "hand/hand.h"
+#include "language/say.h"
 #include "sizing/figures.h"
 #include "units/text.h"
 
@@ -43,9 +44,9 @@ void finish(Pairing& pairing, const std::vector<Length>& a, const std::vector<Le
 
 std::string sayMeasured(const std::string& kindAndFigure) {
     const auto space = kindAndFigure.find(' ');
-    if (space == std::string::npos) return kindAndFigure;
+    if (space == std::string::npos) return say(kindAndFigure);
     const std::string kind = kindAndFigure.substr(0, space), label = labelOf(kindAndFigure.substr(space + 1));
-    return label.starts_with(kind) ? label : kind + " " + label;
+    return label.starts_with(say(kind)) ? label : say("{} {}", say(kind), label);
 }
 
 std::vector<CheckItem> checkItems(const Plan& plan, const Book& book) { return checkItems(plan, deviationsOf(book)); }
@@ -74,7 +75,7 @@ std::string sayAim(const std::vector<CheckItem>& items, std::size_t part) {
     constexpr Length kWorthSaying = 0.1 * mm;
     for (const CheckItem& item : items)
         if (item.part == part && item.flies >= kKnown && abs(item.aim - item.planned) >= kWorthSaying)
-            return "aim for " + formatLength(item.aim) + " to land at " + formatLength(item.planned);
+            return say("aim for {} to land at {}", formatLength(item.aim), formatLength(item.planned));
     return {};
 }
 
@@ -84,10 +85,10 @@ Judged judge(const CheckItem& item, Length measured) {
     if (abs(judged.off) > item.tolerance) judged.finding = judged.off > 0.0 * mm ? Finding::tooLong : Finding::tooShort;
     const bool thick = item.figure.ends_with("diameter_mm");
     judged.words = formatLength(measured, LengthUnit::millimetres, 2) + ", " + formatLength(abs(judged.off), LengthUnit::millimetres, 2) +
-                   (judged.off < 0.0 * mm ? " under: " : " over: ") +
-                   (judged.finding == Finding::asPlanned ? "as planned"
-                    : judged.finding == Finding::tooLong ? (thick ? "too thick" : "too long")
-                                                         : (thick ? "too thin" : "too short"));
+                   (judged.off < 0.0 * mm ? say(" under: ") : say(" over: ")) +
+                   (judged.finding == Finding::asPlanned ? say("as planned")
+                    : judged.finding == Finding::tooLong ? (thick ? say("too thick") : say("too long"))
+                                                         : (thick ? say("too thin") : say("too short")));
     return judged;
 }
 
@@ -95,26 +96,27 @@ std::vector<Look> looksOf(const Plan& plan) {
     std::vector<Look> looks;
     const auto has = [&](PartKind kind) { return findKind(plan.pattern, kind).has_value(); };
     if (has(PartKind::wing))
-        looks.push_back({"wing", "wing central and low, its tips together",
-                         "ease it over with the thumbnails before the head is varnished; next time pinch and look before the third turn"});
-    if (has(PartKind::collar) || has(PartKind::throat))
-        looks.push_back({"hackle", "hackle even all round, above and below",
-                         "stroke it back and pick out trapped fibres with a needle; next time stroke back each turn"});
-    if (has(PartKind::palmer))
-        looks.push_back({"palmer", "palmer in even open turns, no fibre under the rib",
-                         "free the fibres with a needle; next time wriggle the wire through"});
-    if (has(PartKind::rib))
         looks.push_back(
-            {"ribs", "ribs even, the first at the bend", "nothing on this fly; next time count them against the shank before the last"});
+            {"wing", say("wing central and low, its tips together"),
+             say("ease it over with the thumbnails before the head is varnished; next time pinch and look before the third turn")});
+    if (has(PartKind::collar) || has(PartKind::throat))
+        looks.push_back({"hackle", say("hackle even all round, above and below"),
+                         say("stroke it back and pick out trapped fibres with a needle; next time stroke back each turn")});
+    if (has(PartKind::palmer))
+        looks.push_back({"palmer", say("palmer in even open turns, no fibre under the rib"),
+                         say("free the fibres with a needle; next time wriggle the wire through")});
+    if (has(PartKind::rib))
+        looks.push_back({"ribs", say("ribs even, the first at the bend"),
+                         say("nothing on this fly; next time count them against the shank before the last")});
     if (has(PartKind::tail))
-        looks.push_back({"tail", "tail in line with the shank, its tips even",
-                         "a touch of the thumb straightens it; tips cannot be made even afterwards"});
+        looks.push_back({"tail", say("tail in line with the shank, its tips even"),
+                         say("a touch of the thumb straightens it; tips cannot be made even afterwards")});
     if (has(PartKind::cheek))
-        looks.push_back({"cheeks", "cheeks level with each other", "turn them with tweezers while the varnish is wet"});
-    if (has(PartKind::bead)) looks.push_back({"bead", "bead sits tight", "a drop of varnish behind it"});
-    looks.push_back({"head", "no fibre trapped in the head, no gap behind it", "trim it close; next time three fibres less"});
-    looks.push_back({"eye", "eye open and clean", "a needle, or a feather drawn through, while the varnish is soft"});
-    looks.push_back({"point", "point sharp: it catches on a thumbnail", "a fine stone, away from the point; mind your fingers"});
+        looks.push_back({"cheeks", say("cheeks level with each other"), say("turn them with tweezers while the varnish is wet")});
+    if (has(PartKind::bead)) looks.push_back({"bead", say("bead sits tight"), say("a drop of varnish behind it")});
+    looks.push_back({"head", say("no fibre trapped in the head, no gap behind it"), say("trim it close; next time three fibres less")});
+    looks.push_back({"eye", say("eye open and clean"), say("a needle, or a feather drawn through, while the varnish is soft")});
+    looks.push_back({"point", say("point sharp: it catches on a thumbnail"), say("a fine stone, away from the point; mind your fingers")});
     return looks;
 }
 
@@ -122,7 +124,7 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     const Pattern* pattern = book.findPattern(entry.pattern);
     if (!pattern) return noSuch(Place("checks"), "dressing", entry.pattern);
     require(entry.readings.size() == items.size(), "a reading, or none, for each item");
-    if (!isDate(entry.date)) return fail(Place("checks").key("date"), "expected a date as 2026-05-02, got \"" + entry.date + "\"");
+    if (!isDate(entry.date)) return fail(Place("checks").key("date"), say("expected a date as 2026-05-02, got \"{}\"", entry.date));
     CheckedFly fly;
     fly.id = freeIdIn(book.checks, "check-" + std::to_string(book.checks.size() + 1));
     fly.pattern = entry.pattern;
@@ -141,9 +143,9 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
         if (judge(items[i], *entry.readings[i]).finding == Finding::asPlanned) ++within;
     }
     if (fly.readings.empty() && fly.faults.empty())
-        return fail(Place("checks"), "expected a reading or a fault of the look, got neither", "measure one part first");
-    Edit edit{pattern->title() + " checked: " + std::to_string(within) + " of " + std::to_string(fly.readings.size()) + " as planned" +
-                  (fly.faults.empty() ? "" : ", " + std::to_string(fly.faults.size()) + " faults seen"),
+        return fail(Place("checks"), say("expected a reading or a fault of the look, got neither"), say("measure one part first"));
+    Edit edit{say("{} checked: {} of {} as planned{}", pattern->title(), std::to_string(within), std::to_string(fly.readings.size()),
+                  fly.faults.empty() ? "" : say(", {} faults seen", std::to_string(fly.faults.size()))),
               book};
     edit.after.checks.push_back(std::move(fly));
     return edit;

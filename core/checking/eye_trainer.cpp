@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "language/say.h"
 #include "units/random.h"
 #include "units/visit.h"
 
@@ -45,7 +46,7 @@ std::optional<EyeQuestion> EyeTrainer::next(const Book& book, const DressingId& 
         if (lengthOf(question.shown.parts[i]) && plannedLength(plan->parts[i])) judged.push_back(i);
     if (judged.empty()) return std::nullopt;
     question.part = judged[random.next() % judged.size()];
-    question.asked = "the " + std::string(nameOf(question.shown.parts[question.part].kind));
+    question.asked = say("the {}", sayName(question.shown.parts[question.part].kind));
     const auto kind = random.next() % 3;
     question.off = kind == 0 ? -fineness_ : kind == 1 ? fineness_ : 0.0;
     if (question.off != 0.0)

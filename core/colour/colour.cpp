@@ -1,5 +1,7 @@
 #include "colour/colour.h"
 
+#include "language/say.h"
+
 #include <algorithm>
 #include <array>
 #include <charconv>
@@ -62,15 +64,18 @@ std::string_view colourWord(Rgb colour) {
         std::string_view word;
         Rgb rgb;
     };
-    constexpr std::array kWords = {
-        Named{"black", {0.08, 0.08, 0.08}},  Named{"white", {0.97, 0.97, 0.96}},  Named{"silver", {0.74, 0.75, 0.77}},
-        Named{"grey", {0.50, 0.50, 0.50}},   Named{"gold", {0.77, 0.61, 0.25}},   Named{"copper", {0.74, 0.45, 0.25}},
-        Named{"brown", {0.36, 0.23, 0.13}},  Named{"ginger", {0.68, 0.42, 0.18}}, Named{"red", {0.78, 0.12, 0.12}},
-        Named{"claret", {0.42, 0.08, 0.16}}, Named{"orange", {0.93, 0.45, 0.10}}, Named{"yellow", {0.94, 0.84, 0.20}},
-        Named{"cream", {0.94, 0.89, 0.74}},  Named{"olive", {0.42, 0.41, 0.18}},  Named{"green", {0.16, 0.50, 0.24}},
-        Named{"blue", {0.18, 0.36, 0.68}},   Named{"dun", {0.44, 0.46, 0.50}},    Named{"purple", {0.38, 0.16, 0.50}},
-        Named{"lilac", {0.66, 0.61, 0.77}},  Named{"pink", {0.93, 0.58, 0.68}},   Named{"green", {0.50, 0.72, 0.24}},
-        Named{"red", {0.90, 0.20, 0.26}},    Named{"blue", {0.30, 0.62, 0.84}}};
+    constexpr std::array kWords = {Named{unsaid("black"), {0.08, 0.08, 0.08}},  Named{unsaid("white"), {0.97, 0.97, 0.96}},
+                                   Named{unsaid("silver"), {0.74, 0.75, 0.77}}, Named{unsaid("grey"), {0.50, 0.50, 0.50}},
+                                   Named{unsaid("gold"), {0.77, 0.61, 0.25}},   Named{unsaid("copper"), {0.74, 0.45, 0.25}},
+                                   Named{unsaid("brown"), {0.36, 0.23, 0.13}},  Named{unsaid("ginger"), {0.68, 0.42, 0.18}},
+                                   Named{unsaid("red"), {0.78, 0.12, 0.12}},    Named{unsaid("claret"), {0.42, 0.08, 0.16}},
+                                   Named{unsaid("orange"), {0.93, 0.45, 0.10}}, Named{unsaid("yellow"), {0.94, 0.84, 0.20}},
+                                   Named{unsaid("cream"), {0.94, 0.89, 0.74}},  Named{unsaid("olive"), {0.42, 0.41, 0.18}},
+                                   Named{unsaid("green"), {0.16, 0.50, 0.24}},  Named{unsaid("blue"), {0.18, 0.36, 0.68}},
+                                   Named{unsaid("dun"), {0.44, 0.46, 0.50}},    Named{unsaid("purple"), {0.38, 0.16, 0.50}},
+                                   Named{unsaid("lilac"), {0.66, 0.61, 0.77}},  Named{unsaid("pink"), {0.93, 0.58, 0.68}},
+                                   Named{unsaid("green"), {0.50, 0.72, 0.24}},  Named{unsaid("red"), {0.90, 0.20, 0.26}},
+                                   Named{unsaid("blue"), {0.30, 0.62, 0.84}}};
     const Lab wanted = toLab(colour);
     const auto apart = [&](const Named& named) {
         const Lab c = toLab(named.rgb);

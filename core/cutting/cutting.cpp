@@ -9,6 +9,7 @@
 #include <tuple>
 
 #include "book/find.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -75,15 +76,15 @@ class MaterialCuts {
         half.width = 0.5 * slip.width;
         if (fitAlone({half, half})) {
             uncut.halves = half.width;
-            uncut.why += "; as two slips of " + formatNumber(half.width / mm, 1) +
-                         " mm, married, it could be had: one cut more, and a joint that may open";
+            uncut.why += say("; as two slips of {} mm, married, it could be had: one cut more, and a joint that may open",
+                             formatNumber(half.width / mm, 1));
         }
         return uncut;
     }
     [[nodiscard]] std::string reasonOf(const SlipWanted& slip) const {
         const bool pair = slip.pair.value_or(false);
         const SlipSide side = slip.side.value_or(SlipSide::any);
-        if (feathers_.empty()) return "there is no feather of " + slip.material + " in the drawers";
+        if (feathers_.empty()) return say("{}{} in the drawers", "there is no feather of ", slip.material);
         if ((pair || side == SlipSide::left) && !anyOfSide(VaneSide::left)) return "there is no left feather of " + slip.material;
         if ((pair || side == SlipSide::right) && !anyOfSide(VaneSide::right)) return "there is no right feather of " + slip.material;
         Length longest, widest;
@@ -93,17 +94,16 @@ class MaterialCuts {
                 widest = std::max(widest, to - from);
         }
         if (longest < slip.barb)
-            return "it wants barbs of " + formatNumber(slip.barb / mm, 1) + " mm and the longest are " + formatNumber(longest / mm, 1) +
-                   " mm";
+            return say("it wants barbs of {} mm and the longest are {} mm", formatNumber(slip.barb / mm, 1), formatNumber(longest / mm, 1));
         if (widest < slip.width)
-            return "the widest free stretch with barbs of " + formatNumber(slip.barb / mm, 1) + " mm is " + formatNumber(widest / mm, 1) +
-                   " mm, it wants " + formatNumber(slip.width / mm, 1) + " mm";
+            return say("the widest free stretch with barbs of {} mm is {} mm, it wants {} mm", formatNumber(slip.barb / mm, 1),
+                       formatNumber(widest / mm, 1), formatNumber(slip.width / mm, 1));
         const bool anyPair = std::ranges::any_of(feathers_, [&](const VaneFeather& a) {
             return a.side == VaneSide::left &&
                    std::ranges::any_of(feathers_, [&](const VaneFeather& b) { return b.side == VaneSide::right && makeAPair(a, b); });
         });
-        if (pair && !anyPair) return "no left and right feather are of one shade, or paired with each other";
-        return "no left and right feather have it free at the same station";
+        if (pair && !anyPair) return say("no left and right feather are of one shade, or paired with each other");
+        return say("no left and right feather have it free at the same station");
     }
 
     // Sets of feathers in order of how many they are, then of their free vane.
@@ -294,7 +294,8 @@ class MaterialCuts {
 
     void report(CuttingPlan& plan) {
         for (const SlipWanted& slip : slips_)
-            if (!done_.contains(slip.id)) plan.uncut.push_back({slip.id, "the feathers that could give it are used up by the other slips"});
+            if (!done_.contains(slip.id))
+                plan.uncut.push_back({slip.id, say("the feathers that could give it are used up by the other slips")});
         for (auto& [feather, list] : cuts_) {
             std::ranges::sort(list, {}, &Cut::from);
             plan.waste += freeVane(feathers_[feather]);

@@ -29,7 +29,7 @@ std::vector<Gauge> gaugesOf(const Plan& plan) {
         for (const Figure& figure : figuresOf(plan, i))
             for (const Shown& shown : kShown)
                 if (const auto* value = std::get_if<double>(&figure.value); value && figure.key == shown.key && *value > 0.0)
-                    gauges.push_back({std::string(nameOf(part.kind)) + shown.label, *value * mm, figure.tolerance * mm, shown.kind, i});
+                    gauges.push_back({sayName(part.kind) + shown.label, *value * mm, figure.tolerance * mm, shown.kind, i});
     }
     // A contest judges the whole fly, eye to last tip.
     if (plan.pattern.maxLength) {

@@ -4,6 +4,7 @@
 #include <map>
 
 #include "cutting/cutting.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -20,8 +21,9 @@ std::string effectOf(Length error, const HackleWanted& wanted) {
     constexpr Length kUnseen = 0.1 * mm;
     if (abs(error) < kUnseen) return {};
     const bool longer = error > Length{};
-    return formatNumber(abs(error) / mm, 1) + " mm " + (longer ? "longer" : "shorter") + " than planned: it reaches so much " +
-           (longer ? "further" : "less far") + ", " + formatNumber(100.0 * abs(error) / wanted.fibre, 0) + " %";
+    return say("{} mm {} than planned: it reaches so much {}, {} %", formatNumber(abs(error) / mm, 1),
+               longer ? say("longer") : say("shorter"), longer ? say("further") : say("less far"),
+               formatNumber(100.0 * abs(error) / wanted.fibre, 0));
 }
 
 // Feathers of one material against the flies that want it.
@@ -68,9 +70,9 @@ void pair(const std::vector<Cape>& capes, const std::vector<HackleWanted>& wante
         const auto same = [](const Best& a, const Best& b) { return !(a < b) && !(b < a); };
         if (j == 0 || same(at(i, j), at(i - 1, j))) {
             --i;
-            chosen.unserved.emplace_back(flies[i], !any     ? "no cape of " + material + " is counted"
-                                                   : m == 0 ? "no feather of " + material + " has stem enough, or all are used"
-                                                            : "every feather of " + material + " serves another fly");
+            chosen.unserved.emplace_back(flies[i], !any     ? say("{}{} is counted", "no cape of ", material)
+                                                   : m == 0 ? say("{}{} has stem enough, or all are used", "no feather of ", material)
+                                                            : say("{}{} serves another fly", "every feather of ", material));
         } else if (same(at(i, j), at(i, j - 1))) {
             --j;
         } else {

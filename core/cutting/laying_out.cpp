@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include "cutting/cutting.h"
+#include "language/say.h"
 #include "sizing/counts.h"
 #include "units/text.h"
 
@@ -27,7 +28,7 @@ class Writer {
             {part,
              what,
              lengthText(each),
-             flies_ == 1 ? lengthText(each) : std::to_string(flies_) + " of " + lengthText(each) + ", " + lengthText(each * flies_),
+             flies_ == 1 ? lengthText(each) : say("{} of {}, {}", std::to_string(flies_), lengthText(each), lengthText(each * flies_)),
              std::move(why),
              materialOf(part),
              each,
@@ -43,30 +44,30 @@ class Writer {
     }
     void part(std::size_t i) {
         const PartPlan& p = plan_.parts[i];
-        const std::string what = std::string(nameOf(p.kind)) + ": " + p.made.title();
+        const std::string what = sayName(p.kind) + ": " + p.made.title();
         std::visit([&](const auto& detail) { write(i, what, p, detail); }, p.detail);
     }
 
   private:
     void write(std::size_t, const std::string&, const PartPlan&, const Impossible&) {}
     void write(std::size_t i, const std::string& what, const PartPlan&, const TagPlan& tag) {
-        length(i, what, tag.length + kHeld, "45 mm of it to hold");
+        length(i, what, tag.length + kHeld, say("45 mm of it to hold"));
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const TailPlan& tail) {
-        const std::string need = "fibres of " + formatNumber(tail.fibreNeeded / mm, 1) + " mm or more";
+        const std::string need = say("fibres of {} mm or more", formatNumber(tail.fibreNeeded / mm, 1));
         if (tail.slip)
-            pieces(i, what, 1, "slip of " + formatNumber(*tail.slip / mm, 1) + " mm",
-                   "barbs of " + formatNumber(tail.fibreNeeded / mm, 1) + " mm");
+            pieces(i, what, 1, say("slip of {} mm", formatNumber(*tail.slip / mm, 1)),
+                   say("barbs of {} mm", formatNumber(tail.fibreNeeded / mm, 1)));
         else if (tail.fibresToTake)
-            pieces(i, what, std::ceil(*tail.fibresToTake), need, formatShort(tail.fibres, 0) + " stay after tightening");
+            pieces(i, what, std::ceil(*tail.fibresToTake), need, say("{} stay after tightening", formatShort(tail.fibres, 0)));
         else
-            pieces(i, what, tail.fibres, need, tail.barSpacing ? "bars " + formatNumber(*tail.barSpacing / mm, 1) + " mm apart" : "");
+            pieces(i, what, tail.fibres, need, tail.barSpacing ? say("bars {} mm apart", formatNumber(*tail.barSpacing / mm, 1)) : "");
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const RibPlan& rib) {
-        length(i, what, rib.cut, "45 mm of it to hold, " + formatShort(rib.turns, 1) + " turns");
+        length(i, what, rib.cut, say("45 mm of it to hold, {} turns", formatShort(rib.turns, 1)));
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const UnderbodyPlan& under) {
-        if (under.length) length(i, what, *under.length + kHeld, "45 mm of it to hold");
+        if (under.length) length(i, what, *under.length + kHeld, say("45 mm of it to hold"));
     }
     // A blend's furs by weight, for the whole batch.
     static std::string blendOf(const PartPlan& p, Mass all) {
@@ -75,23 +76,27 @@ class Writer {
         double parts = 0.0;
         for (const BlendPart& part : fur->blend)
             parts += part.parts;
-        std::string text = "; blend for all";
+        std::string text = say("; blend for all");
         for (std::size_t i = 0; i < fur->blend.size(); ++i)
-            text += (i == 0 ? " " : " and ") + formatNumber(all / mg * fur->blend[i].parts / parts, 1) + " mg " + fur->blend[i].material;
+            text +=
+                (i == 0 ? " " : say(" and ")) + formatNumber(all / mg * fur->blend[i].parts / parts, 1) + " mg " + fur->blend[i].material;
         return text;
     }
     void write(std::size_t i, const std::string& what, const PartPlan& p, const BodyPlan& body) {
         if (body.rope)
-            length(i, what + ", loop or rope", *body.made, formatNumber(body.mass / mg, 1) + " mg of fur; short is worse than long");
+            length(i, say("{}, loop or rope", what), *body.made,
+                   say("{} mg of fur; short is worse than long", formatNumber(body.mass / mg, 1)));
         else if (body.noodle)
-            length(i, what + ", noodle", *body.made, formatNumber(body.mass / mg, 1) + " mg of fur");
+            length(i, say("{}, noodle", what), *body.made, say("{} mg of fur", formatNumber(body.mass / mg, 1)));
         else if (body.strands && body.perStrand) {
-            pieces(i, what, *body.strands, "strands, " + formatNumber(*body.perStrand / mm, 0) + " mm wound of each",
-                   body.yield ? "a set gives " + std::to_string(*body.yield) + (*body.yield == 1 ? " body" : " bodies") : "");
+            pieces(
+                i, what, *body.strands, say("strands, {} mm wound of each", formatNumber(*body.perStrand / mm, 0)),
+                body.yield ? say("a set gives {}{}", std::to_string(*body.yield), *body.yield == 1 ? say(" body") : say(" bodies")) : "");
             if (body.yield && *body.yield > 0)
-                list.back().all = std::to_string((flies_ + *body.yield - 1) / *body.yield) + " sets of " + formatShort(*body.strands, 0);
+                list.back().all =
+                    say("{} sets of {}", std::to_string((flies_ + *body.yield - 1) / *body.yield), formatShort(*body.strands, 0));
         } else if (body.length)
-            length(i, what, *body.length + kHeld, "45 mm of it to hold");
+            length(i, what, *body.length + kHeld, say("45 mm of it to hold"));
         if ((body.rope || body.noodle) && !list.empty()) {  // fur is weighed, not measured
             list.back().length.reset();
             list.back().mass = body.mass;
@@ -99,9 +104,9 @@ class Writer {
         }
     }
     void hackle(std::size_t i, const std::string& what, const HacklePlan& h, double feathers) {
-        pieces(i, what, feathers, "× feather, fibre " + formatNumber(h.fibre / mm, 1) + " mm",
-               formatNumber(h.stem / mm, 0) + " mm of stem stripped and wound, " + formatNumber(h.shortest / mm, 1) + " to " +
-                   formatNumber(h.longest / mm, 1) + " mm of fibre along it");
+        pieces(i, what, feathers, say("× feather, fibre {} mm", formatNumber(h.fibre / mm, 1)),
+               say("{} mm of stem stripped and wound, {} to {} mm of fibre along it", formatNumber(h.stem / mm, 0),
+                   formatNumber(h.shortest / mm, 1), formatNumber(h.longest / mm, 1)));
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const PalmerPlan& palmer) {
         hackle(i, what, palmer.hackle, palmer.feathers);
@@ -111,17 +116,17 @@ class Writer {
         const bool pair = wing.style == WingStyle::paired || wing.style == WingStyle::upright;
         if (wing.slip > 0.0 * mm)
             pieces(i, what, pair ? 2 : 1,
-                   (pair ? "slips, half left and half right, " : "× slip, ") + formatNumber(wing.slip / mm, 1) + " mm wide",
-                   "barbs of " + formatNumber((wing.length + 6.0 * mm) / mm, 1) + " mm: 2 bound, 4 to hold" +
-                       (wing.layers > 1 ? "; folded in " + std::to_string(wing.layers) : ""));
+                   say("{}{} mm wide", pair ? say("slips, half left and half right, ") : say("× slip, "), formatNumber(wing.slip / mm, 1)),
+                   say("barbs of {} mm: 2 bound, 4 to hold{}", formatNumber((wing.length + 6.0 * mm) / mm, 1),
+                       wing.layers > 1 ? say("; folded in {}", std::to_string(wing.layers)) : ""));
         else
-            pieces(i, what, wing.count.value_or(1.0), "of " + formatNumber(wing.length / mm, 1) + " mm");
+            pieces(i, what, wing.count.value_or(1.0), say("of {} mm", formatNumber(wing.length / mm, 1)));
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const PiecePlan& piece) {
-        pieces(i, what, piece.count, "of " + formatNumber(piece.length / mm, 1) + " mm");
+        pieces(i, what, piece.count, say("of {} mm", formatNumber(piece.length / mm, 1)));
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const BeadPlan& bead) {
-        pieces(i, what, 1, "of " + formatNumber(bead.diameter / mm, 1) + " mm");
+        pieces(i, what, 1, say("of {} mm", formatNumber(bead.diameter / mm, 1)));
     }
     void write(std::size_t, const std::string&, const PartPlan&, const ThreadPlan&) {}
     void write(std::size_t, const std::string&, const PartPlan&, const HeadPlan&) {}
@@ -135,7 +140,7 @@ class Writer {
 std::vector<LaidOut> layOut(const Plan& plan, int flies) {
     require(flies >= 1 && flies <= kMostFlies, "a batch has from 1 to 10000 flies");
     Writer writer(plan, flies);
-    writer.length(plan.parts.size(), "thread: " + plan.threadMaterial.title(), plan.threadUsed, "15 cm of it to handle");
+    writer.length(plan.parts.size(), say("thread: {}", plan.threadMaterial.title()), plan.threadUsed, say("15 cm of it to handle"));
     for (std::size_t i = 0; i < plan.parts.size(); ++i)
         writer.part(i);
     return std::move(writer.list);

@@ -9,6 +9,7 @@
 #include "book/record_edits.h"
 #include "book/rule.h"
 #include "book/team_edits.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -94,13 +95,14 @@ Result<std::vector<StockWanted>> stockWanted(const Book& book) {
             auto at = std::ranges::find(list, laid.material, &StockWanted::material);
             if (at == list.end()) {
                 const Material* material = book.findMaterial(laid.material);
-                list.push_back({laid.material, material ? material->title() : laid.material, "not counted", {}, {}, {}, {}, {}, {}, {}});
+                list.push_back(
+                    {laid.material, material ? material->title() : laid.material, say("not counted"), {}, {}, {}, {}, {}, {}, {}});
                 wanted.push_back(0.0);
                 at = list.end() - 1;
             }
             double& sum = wanted[static_cast<std::size_t>(at - list.begin())];
             sum += wantedOf(laid) * left;
-            at->uses.push_back(laid.all + " for " + plan->pattern.title());
+            at->uses.push_back(say("{} for {}", laid.all, plan->pattern.title()));
             at->wants = formatNumber(sum, decimalsOf(laid)) + unitOfStock(laid);
             at->buy = at->wants;
             const Stock* stock = book.findStock(laid.material);
@@ -135,7 +137,7 @@ Result<Edit> changeStock(const Book& book, const MaterialId& material, std::stri
     auto changed = withField(stock, key, text, Place("stock").at(index));
     if (!changed) return tl::unexpected(changed.error());
     const std::string label = fieldLabel(fieldsOf(*changed), key);
-    Edit edit{found->title() + ": " + (text.empty() ? label + " not counted" : std::string(text) + " " + label), book};
+    Edit edit{found->title() + ": " + (text.empty() ? say("{} not counted", label) : std::string(text) + " " + label), book};
     if (at == book.stock.end())
         edit.after.stock.push_back(std::move(*changed));
     else
@@ -155,8 +157,8 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
         auto boxed = changeBoxCount(edit.after, some.pattern, before + some.flies, hook);
         if (!boxed) return boxed;
         edit.after = std::move(boxed->after);
-        edit.words += (edit.words.empty() ? "" : ", ") + dressing->title() + ": " + std::to_string(some.flies) + " tied, " +
-                      std::to_string(before + some.flies) + " in the box";
+        edit.words += say("{}{}: {} tied, {} in the box", edit.words.empty() ? "" : ", ", dressing->title(), std::to_string(some.flies),
+                          std::to_string(before + some.flies));
         if (const auto plan = batch ? planFly(book, flyOf(*batch), Place("batches")) : planFly(book, Fly(some.pattern), Place("patterns")))
             takeOut(edit.after.stock, *plan, some.flies);
         for (Batch& tiedOf : edit.after.batches)
@@ -166,8 +168,8 @@ Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, co
     for (const HackleServed& served : hackles.served) {
         CapeBand& band = edit.after.capes.at(served.cape).bands.at(served.band);
         if (band.count == 0)
-            return fail(Place("capes").at(served.cape).key("bands").at(served.band), "expected a feather in this band, got none",
-                        "plan the batch again");
+            return fail(Place("capes").at(served.cape).key("bands").at(served.band), say("expected a feather in this band, got none"),
+                        say("plan the batch again"));
         --band.count;
     }
     return edit;
@@ -179,14 +181,14 @@ Result<Edit> learnFromLeftover(const Book& book, const Fly& fly, std::size_t par
     const Place place = Place("patterns").at(book.indexOfPattern(fly.pattern)).key("parts").at(part);
     const auto* body = part < plan->parts.size() ? std::get_if<BodyPlan>(&plan->parts[part].detail) : nullptr;
     const auto* fur = body && plan->parts[part].material ? std::get_if<DubbingTraits>(&plan->parts[part].made.traits) : nullptr;
-    if (!fur || !body->made) return fail(place, "expected a body that is dubbed from a fur of the drawers");
+    if (!fur || !body->made) return fail(place, say("expected a body that is dubbed from a fur of the drawers"));
     const Length wound = made.value_or(*body->made) - left;
     const double share = wound / *body->noodle;
     if (!kCorrection.allows(share))
         return fail(place,
-                    "expected from " + formatNumber(kCorrection.low, 1) + " to " + formatNumber(kCorrection.high, 0) + " times the " +
-                        formatNumber(*body->noodle / mm, 0) + " mm reckoned to be wound, got " + formatNumber(wound / mm, 0) + " mm",
-                    "say how long it was made as well");
+                    say("expected from {} to {} times the {} mm reckoned to be wound, got {} mm", formatNumber(kCorrection.low, 1),
+                        formatNumber(kCorrection.high, 0), formatNumber(*body->noodle / mm, 0), formatNumber(wound / mm, 0)),
+                    say("say how long it was made as well"));
     DubbingTraits taught = *fur;
     taught.wound = withWound(std::move(taught.wound), {body->method, plan->hook.size(), std::round(1000.0 * share) / 1000.0});
     Material material = *book.findMaterial(*plan->parts[part].material);

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "faults/faults.h"
+#include "language/say.h"
 
 namespace machair {
 
@@ -64,12 +65,12 @@ std::string goodFor(const VaneFeather& feather) {
     for (const auto& [from, to] : feather.spoiled)
         spoiled += to - from;
     constexpr double kMostlySpoiled = 0.5;  // rule of thumb
-    if (spoiled > kMostlySpoiled * feather.vane) return "tails, legs and throats; too little whole vane for wings";
-    std::string good = feather.match                          ? "a paired wing with its match"
-                       : feather.shade == FeatherShade::dark  ? "dark wings, paired only with a dark one"
-                       : feather.shade == FeatherShade::light ? "pale wings and under-wings, paired only with a light one"
-                                                              : "any wing";
-    if (spoiled > Length{}) good += ", cut around what is spoiled";
+    if (spoiled > kMostlySpoiled * feather.vane) return say("tails, legs and throats; too little whole vane for wings");
+    std::string good = feather.match                          ? say("a paired wing with its match")
+                       : feather.shade == FeatherShade::dark  ? say("dark wings, paired only with a dark one")
+                       : feather.shade == FeatherShade::light ? say("pale wings and under-wings, paired only with a light one")
+                                                              : say("any wing");
+    if (spoiled > Length{}) good += say(", cut around what is spoiled");
     return good;
 }
 
@@ -115,7 +116,7 @@ Result<VaneMeasures> measureVane(const std::vector<Point2>& ends, const std::opt
     const Place place;
     constexpr Length kLeastVane = 2.0 * mm, kLeastBarb = 0.5 * mm;
     const auto hardly = [&] {
-        return fail(place, "that is hardly a vane", "draw along the ends of its barbs, from the base of the feather to its tip");
+        return fail(place, say("that is hardly a vane"), say("draw along the ends of its barbs, from the base of the feather to its tip"));
     };
     const Point2 base = stem ? stem->base : Point2{};
     const Length dx = stem ? stem->tip.x - base.x : mm, dy = stem ? stem->tip.y - base.y : Length{};
@@ -131,7 +132,7 @@ Result<VaneMeasures> measureVane(const std::vector<Point2>& ends, const std::opt
     // Either side of the stem is a vane, but not both.
     const auto [least, most] = std::ranges::minmax(barbs, {}, &RootedBarb::length);
     if (least.length < -kLeastBarb && most.length > kLeastBarb)
-        return fail(place, "the line crosses the stem", "draw one vane: the ends of the barbs on one side");
+        return fail(place, say("the line crosses the stem"), say("draw one vane: the ends of the barbs on one side"));
     for (RootedBarb& barb : barbs)
         barb.length = abs(barb.length);
     std::ranges::stable_sort(barbs, {}, &RootedBarb::root);

@@ -1,5 +1,6 @@
 #include "daybook/boat.h"
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -10,8 +11,8 @@ constexpr double kRuleIsWorth = 3.0;  // days
 constexpr Speed kLeastWind = 1.0 * metrePerSecond;
 
 std::string shareWords(double own, int days, double usual, const char* with) {
-    return formatNumber(own, 3) + " of the wind" + with + " on " + std::to_string(days) + (days == 1 ? " day" : " days") +
-           " (a usual one " + formatNumber(usual, 3) + ")";
+    return say("{} of the wind{} on {}{} (a usual one {})", formatNumber(own, 3), say(with), std::to_string(days),
+               days == 1 ? say(" day") : say(" days"), formatNumber(usual, 3));
 }
 
 }  // namespace
@@ -19,9 +20,9 @@ std::string shareWords(double own, int days, double usual, const char* with) {
 std::string BoatLearned::words() const {
     if (empty()) return {};
     const BoatDrift usual;
-    std::string text = "your boat: ";
+    std::string text = say("your boat: ");
     if (days > 0) text += shareWords(drift.open, days, usual.open, "");
-    if (drogueDays > 0) text += (days > 0 ? ", " : "") + shareWords(drift.drogue, drogueDays, usual.drogue, " with a drogue");
+    if (drogueDays > 0) text += (days > 0 ? ", " : "") + shareWords(drift.drogue, drogueDays, usual.drogue, unsaid(" with a drogue"));
     return text;
 }
 

@@ -7,6 +7,7 @@
 #include "book/find.h"
 #include "book/flies.h"
 #include "daybook/rates.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -41,13 +42,14 @@ std::string sayAnswers(const Book& book, int month) {
         }
         if (has.empty() && wants.empty()) continue;
         said += (said.empty() ? "" : "\n") + row.creature + ": " +
-                (has.empty() ? "nothing in the box, tie " + wants : "the box has " + has + (wants.empty() ? "" : "; to tie: " + wants));
+                (has.empty() ? say("nothing in the box, tie {}", wants)
+                             : say("the box has {}{}", has, wants.empty() ? "" : say("; to tie: {}", wants)));
     }
     return said;
 }
 
 Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event) {
-    const auto found = findIn(book.box, "box", "fly of the box", boxFly);
+    const auto found = findIn(book.box, "box", unsaid("fly of the box"), boxFly);
     if (!found) return tl::unexpected(found.error());
     const auto& [index, place, inBox] = *found;
     const Pattern* pattern = book.findPattern(inBox->pattern);
@@ -56,8 +58,8 @@ Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event)
     BoxFly& fly = edit.after.box[index];
     int tied = fly.tied.value_or(1), chewed = std::min(fly.chewed.value_or(0), tied), lost = fly.lost.value_or(0);
     const auto none = [&, index = index](const char* what) {
-        return fail(Place("box").at(index), std::string("expected a ") + what + " fly of " + title + " in the box, got none",
-                    "put one in first");
+        return fail(Place("box").at(index), say("{}{} fly of {} in the box, got none", say("expected a "), what, title),
+                    say("put one in first"));
     };
     switch (event) {
         case BoxEvent::tied: ++tied; break;
@@ -84,8 +86,8 @@ Result<Edit> boxEvent(const Book& book, std::string_view boxFly, BoxEvent event)
     fly.tied = tied;
     fly.chewed = chewed > 0 ? std::optional(chewed) : std::nullopt;
     fly.lost = lost > 0 ? std::optional(lost) : std::nullopt;
-    edit.words = title + ": " + std::to_string(tied) + " in the box" + (chewed > 0 ? ", " + std::to_string(chewed) + " chewed" : "") +
-                 (lost > 0 ? ", " + std::to_string(lost) + " lost" : "");
+    edit.words = say("{}: {} in the box{}{}", title, std::to_string(tied), chewed > 0 ? say(", {} chewed", std::to_string(chewed)) : "",
+                     lost > 0 ? say(", {} lost", std::to_string(lost)) : "");
     return edit;
 }
 
@@ -115,11 +117,11 @@ std::vector<TieNext> tieNext(const Book& book, int month) {
         const bool others =
             !named && std::ranges::any_of(book.patterns, [&](const Pattern& p) { return suits.find(p.title()) != std::string::npos; });
         next.want = use * worth * (others ? 0.5 : 1.0) / (1.0 + std::max(0, next.sound));
-        next.why = std::to_string(next.sound) + " sound left";
-        if (next.waiting > 0) next.why += ", " + std::to_string(next.waiting) + " wait to be tied";
-        next.why += fished ? ", fished " + formatShort(rate->hours, 1) + " h, " + formatNumber(rate->mean(), 2) + " fish a rod-hour"
-                           : ", never fished";
-        if (named) next.why += ", in season";
+        next.why = say("{} sound left", std::to_string(next.sound));
+        if (next.waiting > 0) next.why += say(", {} wait to be tied", std::to_string(next.waiting));
+        next.why += fished ? say(", fished {} h, {} fish a rod-hour", formatShort(rate->hours, 1), formatNumber(rate->mean(), 2))
+                           : say(", never fished");
+        if (named) next.why += say(", in season");
         list.push_back(std::move(next));
     }
     std::ranges::stable_sort(list, std::greater{}, &TieNext::want);

@@ -5,6 +5,7 @@
 #include <tuple>
 
 #include "book/flies.h"
+#include "language/say.h"
 #include "units/text.h"
 #include "water/sea.h"
 
@@ -34,8 +35,7 @@ double FlyRatio::low() const { return gammaQuantile(a, b, 0.1); }
 double FlyRatio::high() const { return gammaQuantile(a, b, 0.9); }
 double FlyRatio::correction() const { return std::clamp(std::log2(mean()), -1.0, 1.0); }
 std::string FlyRatio::words() const {
-    return "your book: " + formatNumber(mean(), 1) + " times the others here (" + formatNumber(low(), 1) + " - " + formatNumber(high(), 1) +
-           ")";
+    return say("your book: {} times the others here ({} - {})", formatNumber(mean(), 1), formatNumber(low(), 1), formatNumber(high(), 1));
 }
 
 Learned::Key Learned::keyOf(const Fly& fly, Position position) const {
@@ -113,8 +113,8 @@ DaybookTerms daybookTerms(const Book& book, const std::vector<BoxCandidate>& box
 std::string CurveShift::words() const {
     std::string in(nameOf(wave));
     std::ranges::replace(in, '_', ' ');
-    return "In a " + in + " your bobs that caught were " + (std::abs(shift) < 0.25 ? "a shade " : "") +
-           (shift > 0.0 ? "fuller" : "sparser") + " than those you fished (" + std::to_string(fish) + " fish)";
+    return say("In a {} your bobs that caught were {}{} than those you fished ({} fish)", in, std::abs(shift) < 0.25 ? say("a shade ") : "",
+               shift > 0.0 ? say("fuller") : say("sparser"), std::to_string(fish));
 }
 
 std::vector<CurveShift> curveShifts(const Book& book) {
@@ -252,7 +252,7 @@ class WithAnother {
 
 SwapAdvice swapAdvice(const Book& book, const TeamId& teamId, const TeamSetting& setting, double hours) {
     SwapAdvice advice;
-    advice.words = "nothing in your box would teach you more than fishing this team";
+    advice.words = say("nothing in your box would teach you more than fishing this team");
     const TeamSpec* team = book.findTeam(teamId);
     const auto weighed = weighTeam(book, teamId, setting);
     const auto box = candidatesOf(book, setting);
@@ -286,9 +286,9 @@ SwapAdvice swapAdvice(const Book& book, const TeamId& teamId, const TeamSetting&
     advice.out = *team->at(best->position);
     advice.now = best->now;
     advice.then = best->then;
-    advice.words = best->fly->title + " for " + sayFly(book, advice.out) + " on the " + std::string(nameOf(best->position)) +
-                   ": today you'd name the better with " + formatNumber(100.0 * best->now, 0) + " in 100, after " + formatShort(hours, 1) +
-                   " hours with each with " + formatNumber(100.0 * best->then, 0);
+    advice.words = say("{} for {} on the {}: today you'd name the better with {} in 100, after {} hours with each with {}",
+                       best->fly->title, sayFly(book, advice.out), sayName(best->position), formatNumber(100.0 * best->now, 0),
+                       formatShort(hours, 1), formatNumber(100.0 * best->then, 0));
     return advice;
 }
 

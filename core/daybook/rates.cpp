@@ -8,6 +8,7 @@
 #include <optional>
 
 #include "book/flies.h"
+#include "language/say.h"
 #include "units/text.h"
 #include "water/sea.h"
 
@@ -82,13 +83,13 @@ std::vector<Rate> ratesBy(const Book& book, Factor factor) {
     };
     const auto size = [&](const Fly& fly) {
         const HookSpec* hook = hookOf(book, fly);
-        return hook ? "size " + std::to_string(hook->size) : std::string();
+        return hook ? say("size {}", std::to_string(hook->size)) : std::string();
     };
     return ratesBy(book, [&](const Day& day, const Fly& fly, Position position) -> std::string {
         switch (factor) {
             case Factor::fly: return title(fly.pattern);
             case Factor::position: return std::string(nameOf(position));
-            case Factor::flyAndPosition: return title(fly.pattern) + " on the " + std::string(nameOf(position));
+            case Factor::flyAndPosition: return say("{} on the {}", title(fly.pattern), sayName(position));
             case Factor::size: return size(fly);
             case Factor::wave: return day.wave ? std::string(nameOf(seaClass(*day.wave))) : std::string();
             case Factor::light: return day.light ? std::string(nameOf(*day.light)) : std::string();
@@ -155,7 +156,7 @@ std::vector<Rate> ratesByDepth(const Book& book, const BandShares& shares) {
     std::vector<Rate> rates;
     for (std::size_t band = 0; band < cells.size(); ++band)
         if (!cells[band].days.empty())
-            rates.push_back(rateOf(std::to_string(10 * band) + " to " + std::to_string(10 * (band + 1)) + " cm", cells[band],
+            rates.push_back(rateOf(say("{} to {} cm", std::to_string(10 * band), std::to_string(10 * (band + 1))), cells[band],
                                    fish - cells[band].fish(), hours - cells[band].hours()));
     return rates;
 }

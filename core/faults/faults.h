@@ -10,6 +10,8 @@
 #include <tl/expected.hpp>
 #include <vector>
 
+#include "language/say.h"
+
 namespace machair {
 
 // A place in a document as formats.md writes it: `patterns[2].parts[4].turns`.
@@ -48,7 +50,7 @@ using Result = tl::expected<T, Faults>;
 
 // A name that nothing has: `what` is "hook", "dressing", …
 [[nodiscard]] inline tl::unexpected<Faults> noSuch(Place place, std::string_view what, std::string_view id) {
-    return fail(std::move(place), "expected the id of a " + std::string(what) + ", got \"" + std::string(id) + "\"");
+    return fail(std::move(place), say("expected the id of a {}, got \"{}\"", say(what), id));
 }
 
 void append(Faults& to, const Faults& more);

@@ -6,6 +6,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -51,7 +52,8 @@ void checkMeasures(const HookMeasures& m, const Place& place, Faults& faults) {
                                Check{"wire_mm", m.wire}, Check{"overall_mm", m.overall}, Check{"point_mm", m.point}}) {
         if (!check.value) continue;
         if (isFinite(*check.value) && *check.value > 0.0 * mm && *check.value <= kLongestMeasure) continue;
-        faults.push_back({place.key(check.key), "expected a length over 0 and at most 1000 mm, got " + formatExact(*check.value / mm), ""});
+        faults.push_back(
+            {place.key(check.key), say("expected a length over 0 and at most 1000 mm, got {}", formatExact(*check.value / mm)), ""});
     }
 }
 
@@ -78,10 +80,10 @@ Length nominalWire(int size) { return 0.60 * scaleStep(0.900, size) * mm; }
 Result<Hook> makeHook(const HookSpec& spec, const Place& place) {
     Faults faults;
     if (spec.size < kLargestHookSize || spec.size > kSmallestHookSize)
-        faults.push_back({place.key("size"), "expected a hook size from 2 to 20, got " + std::to_string(spec.size), ""});
+        faults.push_back({place.key("size"), say("expected a hook size from 2 to 20, got {}", std::to_string(spec.size)), ""});
     for (const auto& [key, steps] : {std::pair{"long", spec.longer}, std::pair{"heavy", spec.heavier}})
         if (std::abs(steps.value_or(0)) > kMostSteps)
-            faults.push_back({place.key(key), "expected from -18 to 18 sizes, got " + std::to_string(*steps), ""});
+            faults.push_back({place.key(key), say("expected from -18 to 18 sizes, got {}", std::to_string(*steps)), ""});
     const HookMeasures measured = spec.measured.value_or(HookMeasures{});
     const Place measuredPlace = place.key("measured");
     checkMeasures(measured, measuredPlace, faults);
@@ -126,19 +128,19 @@ void Hook::measure(const HookSpec& spec, const HookMeasures& measured) {
 Faults Hook::contradictions(const HookMeasures& measured, const Place& place) const {
     Faults faults;
     if (shank() <= 0.0 * mm)
-        faults.push_back({place.key("overall_mm"), "expected an overall length that leaves a shank, got " + mmText(*measured.overall),
-                          "eye, bend and wire alone take " + mmText(*measured.overall - shank())});
+        faults.push_back({place.key("overall_mm"), say("expected an overall length that leaves a shank, got {}", mmText(*measured.overall)),
+                          say("eye, bend and wire alone take {}", mmText(*measured.overall - shank()))});
     if (bendRadius_ <= 0.0 * mm)
         faults.push_back({place.key("overall_mm"),
-                          "expected an overall length over eye and shank (" + mmText(*measured.overall - bendRadius_) + "), got " +
-                              mmText(*measured.overall),
-                          "measure the shank again, from the eye to the start of the bend"});
+                          say("expected an overall length over eye and shank ({}), got {}", mmText(*measured.overall - bendRadius_),
+                              mmText(*measured.overall)),
+                          say("measure the shank again, from the eye to the start of the bend")});
     if (spear_ <= 0.0 * mm)
         faults.push_back({place.key("point_mm"),
-                          "expected a point ahead of the bend's start at " + mmText(shank()) + ", got " + mmText(*measured.point), ""});
+                          say("expected a point ahead of the bend's start at {}, got {}", mmText(shank()), mmText(*measured.point)), ""});
     if (wire() >= gape() / 2.0)
         faults.push_back(
-            {place.key("wire_mm"), "expected a wire thinner than half the gape (" + mmText(gape()) + "), got " + mmText(wire()), ""});
+            {place.key("wire_mm"), say("expected a wire thinner than half the gape ({}), got {}", mmText(gape()), mmText(wire())), ""});
     return faults;
 }
 
@@ -254,19 +256,19 @@ Mass Hook::mass() const { return kSteel * (kPi / 4.0 * wire() * wire()) * wireLe
 std::string describeHook(const HookSpec& spec) {
     std::string family;
     switch (spec.family) {
-        case HookFamily::round: family = "Round bend"; break;
-        case HookFamily::sproat: family = "Sproat"; break;
-        case HookFamily::limerick: family = "Limerick"; break;
-        case HookFamily::wideGape: family = "Wide gape"; break;
-        case HookFamily::curvedShank: family = "Curved shank"; break;
-        case HookFamily::longSalmon: family = "Long salmon-style"; break;
+        case HookFamily::round: family = say("Round bend"); break;
+        case HookFamily::sproat: family = say("Sproat"); break;
+        case HookFamily::limerick: family = say("Limerick"); break;
+        case HookFamily::wideGape: family = say("Wide gape"); break;
+        case HookFamily::curvedShank: family = say("Curved shank"); break;
+        case HookFamily::longSalmon: family = say("Long salmon-style"); break;
     }
     std::string text = family + " " + std::to_string(spec.size);
     if (const int longer = spec.longer.value_or(0); longer != 0)
-        text += ", " + std::to_string(std::abs(longer)) + (longer > 0 ? " long" : " short");
+        text += ", " + std::to_string(std::abs(longer)) + (longer > 0 ? say(" long") : say(" short"));
     if (const int heavier = spec.heavier.value_or(0); heavier != 0)
-        text += ", " + std::to_string(std::abs(heavier)) + (heavier > 0 ? " heavy" : " fine");
-    if (!spec.barb.value_or(true)) text += ", barbless";
+        text += ", " + std::to_string(std::abs(heavier)) + (heavier > 0 ? say(" heavy") : say(" fine"));
+    if (!spec.barb.value_or(true)) text += say(", barbless");
     return text;
 }
 

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -20,36 +21,39 @@ Time longestOf(const TipPath& path, const Handling& h) { return path.length() + 
 Faults check(const Handling& h) {
     Faults faults;
     const auto atLeastNothing = [&](const char* key, Time time) {
-        if (!(time >= Time{}) || !std::isfinite(time / second)) faults.push_back({Place(key), "expected seconds from 0 up", ""});
+        if (!(time >= Time{}) || !std::isfinite(time / second)) faults.push_back({Place(key), say("expected seconds from 0 up"), ""});
     };
     atLeastNothing("count", h.count);
     atLeastNothing("for", h.retrieveFor);
     atLeastNothing("hold", h.hold);
     atLeastNothing("hang", h.hang);
     const auto speed = [&](const char* key, Speed value) {
-        if (!(value >= Speed{}) || value > 5.0 * metrePerSecond) faults.push_back({Place(key), "expected a speed from 0 to 5 m/s", ""});
+        if (!(value >= Speed{}) || value > 5.0 * metrePerSecond)
+            faults.push_back({Place(key), say("expected a speed from 0 to 5 m/s"), ""});
     };
     speed("retrieve", h.retrieve);
     speed("drift", h.drift);
     speed("lift", h.lift);
     speed("draw", h.draw);
     if (h.pull.has_value() != h.pause.has_value())
-        faults.push_back({Place(h.pull ? "pause" : "pull"), "expected both a pull and a pause, got one of them", ""});
+        faults.push_back({Place(h.pull ? "pause" : "pull"), say("expected both a pull and a pause, got one of them"), ""});
     if (h.pull && h.pause && (*h.pull <= Time{} || *h.pause < Time{}))
-        faults.push_back({Place("pull"), "expected a pull over 0 s and a pause from 0 s", ""});
+        faults.push_back({Place("pull"), say("expected a pull over 0 s and a pause from 0 s"), ""});
     if (h.lift > Speed{} && h.height <= Length{})
-        faults.push_back({Place("height"), "expected the height of the rod tip at the end of the lift", ""});
-    if (h.height > 20.0 * metre || h.height < Length{}) faults.push_back({Place("height"), "expected a height from 0 to 20 m", ""});
+        faults.push_back({Place("height"), say("expected the height of the rod tip at the end of the lift"), ""});
+    if (h.height > 20.0 * metre || h.height < Length{}) faults.push_back({Place("height"), say("expected a height from 0 to 20 m"), ""});
     if (h.elevation.inDegrees() < 5.0 || h.elevation.inDegrees() > 90.0)
-        faults.push_back({Place("elevation"), "expected an elevation from 5 to 90 degrees", ""});
+        faults.push_back({Place("elevation"), say("expected an elevation from 5 to 90 degrees"), ""});
     if (!faults.empty()) return faults;
     if (h.hold > Time{} && h.height <= Length{})
-        faults.push_back({Place("height"), "expected the height that the line's end can be held to, got none", ""});
+        faults.push_back({Place("height"), say("expected the height that the line's end can be held to, got none"), ""});
     const Time whole = longestOf(TipPath(h), h);
     if (whole > kLongestDrift)
-        faults.push_back({Place(), "expected at most 600 s from the cast to the end of the hang, got " + formatNumber(whole / second, 0),
-                          "a shorter count, retrieve, hold or hang"});
-    if (whole <= Time{}) faults.push_back({Place(), "expected some time in the water, got none", "a count, a retrieve or a hang"});
+        faults.push_back({Place(),
+                          say("expected at most 600 s from the cast to the end of the hang, got {}", formatNumber(whole / second, 0)),
+                          say("a shorter count, retrieve, hold or hang")});
+    if (whole <= Time{})
+        faults.push_back({Place(), say("expected some time in the water, got none"), say("a count, a retrieve or a hang")});
     return faults;
 }
 
@@ -317,17 +321,17 @@ DriftReport runDrift(const Rig& rig, const Handling& handling, const DriftOption
     report.heldFrom = rod.heldFrom();
     for (const Position position : kPositions)
         if (const auto since = reading.onBottom()[position])
-            report.warnings.push_back("the " + std::string(nameOf(position)) + " is on the bottom from " + formatNumber(*since, 0) +
-                                      " s on: the water is " + formatNumber(*options.bottom / metre, 1) + " m deep");
+            report.warnings.push_back(say("the {} is on the bottom from {} s on: the water is {} m deep", sayName(position),
+                                          formatNumber(*since, 0), formatNumber(*options.bottom / metre, 1)));
     if (handling.retrieve <= handling.drift && handling.retrieveFor > Time{} && handling.drift > Speed{})
-        report.warnings.push_back("you are not in touch below " + formatNumber(handling.drift / metrePerSecond, 2) +
-                                  " m/s: the boat drifts as fast as you draw");
+        report.warnings.push_back(say("you are not in touch below {} m/s: the boat drifts as fast as you draw",
+                                      formatNumber(handling.drift / metrePerSecond, 2)));
     for (const RiggedFly& fly : rig.flies)
         if (fly.submerged <= Force{} && fly.position != Position::bob)
-            report.warnings.push_back("the " + std::string(nameOf(fly.position)) + " floats: it holds the leader up");
+            report.warnings.push_back(say("the {} floats: it holds the leader up", sayName(fly.position)));
     if (report.count.failed > 0)
-        report.warnings.push_back(std::to_string(report.count.failed) + " of " + std::to_string(report.count.steps) +
-                                  " steps did not converge");
+        report.warnings.push_back(
+            say("{} of {} steps did not converge", std::to_string(report.count.failed), std::to_string(report.count.steps)));
     return std::move(report);
 }
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -23,7 +24,7 @@ DriftOptions roughly(std::stop_token stop) {
 std::optional<Length> depthOf(const DriftSample& sample, Position fly) { return sample.depth[fly]; }
 std::string metres(Length depth) { return formatNumber(depth / metre, 2) + " m"; }
 
-Answer notThere(Position fly) { return {false, 0.0, 0, false, "there is no " + name(fly) + " on this leader"}; }
+Answer notThere(Position fly) { return {false, 0.0, 0, false, say("there is no {} on this leader", name(fly))}; }
 
 }  // namespace
 
@@ -42,11 +43,11 @@ Answer countFor(const Rig& rig, Position fly, Length depth, std::stop_token stop
         const double share = after > before ? (depth - before) / (after - before) : 0.0;
         answer.found = true;
         answer.value = (run.samples[i - 1].time + share * (run.samples[i].time - run.samples[i - 1].time)) / second;
-        answer.words = "count " + formatNumber(answer.value, 1) + " s and the " + name(fly) + " is at " + metres(depth);
+        answer.words = say("count {} s and the {} is at {}", formatNumber(answer.value, 1), name(fly), metres(depth));
         return answer;
     }
     answer.words =
-        "the " + name(fly) + " is not at " + metres(depth) + " within two minutes: it is at " + metres(*depthOf(run.samples.back(), fly));
+        say("the {} is not at {} within two minutes: it is at {}", name(fly), metres(depth), metres(*depthOf(run.samples.back(), fly)));
     return answer;
 }
 
@@ -70,7 +71,7 @@ Answer retrieveFor(const Rig& rig, const Handling& handling, Position fly, Lengt
     if (!deepest || !shallowest) return notThere(fly);
     if (depth > *deepest || depth < *shallowest) {
         answer.words =
-            "after this retrieve the " + name(fly) + " is between " + metres(*shallowest) + " and " + metres(*deepest) + ", at any speed";
+            say("after this retrieve the {} is between {} and {}, at any speed", name(fly), metres(*shallowest), metres(*deepest));
         return answer;
     }
     while (fast - slow > 1e-3 && !answer.stopped) {
@@ -80,18 +81,18 @@ Answer retrieveFor(const Rig& rig, const Handling& handling, Position fly, Lengt
     }
     answer.found = !answer.stopped;
     answer.value = 0.5 * (slow + fast);
-    answer.words = "retrieve at " + formatNumber(answer.value, 2) + " m/s and the " + name(fly) + " ends at " + metres(depth);
+    answer.words = say("retrieve at {} m/s and the {} ends at {}", formatNumber(answer.value, 2), name(fly), metres(depth));
     return answer;
 }
 
 Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) {
     Answer answer;
     if (rig.flies.empty()) {
-        answer.words = "there is no fly on this leader to be in touch with";
+        answer.words = say("there is no fly on this leader to be in touch with");
         return answer;
     }
     if (handling.retrieveFor <= Time{}) {
-        answer.words = "a retrieve is needed before anything is in touch";
+        answer.words = say("a retrieve is needed before anything is in touch");
         return answer;
     }
     const Position last = rig.flies.back().position;
@@ -116,8 +117,8 @@ Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) 
     const double least = sagAt(fast);
     if (answer.stopped) return answer;
     if (least > kSagInTouch) {
-        answer.words = "in " + formatNumber(handling.retrieveFor / second, 0) +
-                       " s no speed draws this leader straight: it still sags by " + formatNumber(100.0 * least, 0) + " % of its length";
+        answer.words = say("in {} s no speed draws this leader straight: it still sags by {} % of its length",
+                           formatNumber(handling.retrieveFor / second, 0), formatNumber(100.0 * least, 0));
         return answer;
     }
     while (fast - slow > 1e-3 && !answer.stopped) {
@@ -126,17 +127,17 @@ Answer touchFor(const Rig& rig, const Handling& handling, std::stop_token stop) 
     }
     answer.found = !answer.stopped;
     answer.value = fast;
-    answer.words = "draw at " + formatNumber(fast, 2) + " m/s or faster: slower, the leader sags by more than " +
-                   formatNumber(100.0 * kSagInTouch, 0) + " % of its length when the draw ends" +
-                   (drift > 0.0 ? ", and below " + formatNumber(drift, 2) + " you only take in what the boat gives" : "") +
-                   " (a rule of thumb)";
+    answer.words =
+        say("draw at {} m/s or faster: slower, the leader sags by more than {} % of its length when the draw ends{} (a rule of thumb)",
+            formatNumber(fast, 2), formatNumber(100.0 * kSagInTouch, 0),
+            drift > 0.0 ? say(", and below {} you only take in what the boat gives", formatNumber(drift, 2)) : "");
     return answer;
 }
 
 HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted, std::stop_token stop) {
     HeldBob held;
     if (handling.lift <= Speed{}) {
-        held.answer.words = "a lift is needed before anything holds in the surface";
+        held.answer.words = say("a lift is needed before anything holds in the surface");
         return held;
     }
     Handling h = handling;
@@ -153,8 +154,9 @@ HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted, std::s
     held.holds = run.bobHolds;
     held.breaks = run.bobBreaks;
     if (!run.bobBreaks) {
-        held.answer.words = "with the line's end no higher than " + metres(handling.height) +
-                            " the bob never comes up: a shorter first length, a drogue or a higher rod helps";
+        held.answer.words =
+            say("with the line's end no higher than {} the bob never comes up: a shorter first length, a drogue or a higher rod helps",
+                metres(handling.height));
         return held;
     }
     held.atBreak = run.tipAtBreak;
@@ -166,22 +168,21 @@ HeldBob holdingFor(const Rig& rig, const Handling& handling, Time wanted, std::s
     // The reach gave out where the bob left the surface while the rod was as high as it goes.
     constexpr double kShort = 0.8;
     if (*run.bobHolds<kShort * wanted&& * held.atEnd> 0.98 * handling.height) {
-        held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high, and a reach of " +
-                            metres(handling.height) + " holds it " + formatNumber(*run.bobHolds / second, 1) +
-                            " s: a shorter first length or a drogue helps";
+        held.answer.words =
+            say("the bob is up when the line's end is {} high, and a reach of {} holds it {} s: a shorter first length or a drogue helps",
+                metres(*held.atBreak), metres(handling.height), formatNumber(*run.bobHolds / second, 1));
         return held;
     }
     held.answer.found = true;
-    held.answer.words = "the bob is up when the line's end is " + metres(*held.atBreak) + " high; to hold it " +
-                        formatNumber(wanted / second, 0) + " s raise to " + metres(*held.atEnd) + ", " +
-                        formatNumber(held.answer.value, 2) + " m/s";
+    held.answer.words = say("the bob is up when the line's end is {} high; to hold it {} s raise to {}, {} m/s", metres(*held.atBreak),
+                            formatNumber(wanted / second, 0), metres(*held.atEnd), formatNumber(held.answer.value, 2));
     return held;
 }
 
 Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop) {
     Answer answer;
     if (handling.lift <= Speed{}) {
-        answer.words = "a lift is needed before anything holds in the surface";
+        answer.words = say("a lift is needed before anything holds in the surface");
         return answer;
     }
     Rig tried = rig;
@@ -201,8 +202,8 @@ Answer spacingFor(const Rig& rig, const Handling& handling, std::stop_token stop
         }
     }
     answer.found = true;
-    answer.words = "with " + formatNumber(answer.value, 1) + " m from bob to middle the bob holds longest, " +
-                   formatNumber(longest / second, 1) + " s";
+    answer.words =
+        say("with {} m from bob to middle the bob holds longest, {} s", formatNumber(answer.value, 1), formatNumber(longest / second, 1));
     return answer;
 }
 

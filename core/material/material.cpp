@@ -1,4 +1,5 @@
 #include "material/material.h"
+#include "language/say.h"
 #include "units/visit.h"
 
 #include <algorithm>
@@ -191,7 +192,7 @@ Feather feather(const Material& hackle, const Hook& hook) {
             f.fibreShortest = 6.0 * mm;
             f.fibreLongest = plumed && plumed->fibreLength ? *plumed->fibreLength : 30.0 * mm;
         }
-        f.assumed = {"density_per_mm", "gamma", "stem_mm"};
+        f.assumed = {"density_per_mm", say("gamma"), "stem_mm"};
         return f;
     }
     f.bird = traits->bird.value_or(Bird::hen);

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "language/say.h"
 #include "sizing/bench.h"
 #include "sizing/counts.h"
 #include "units/text.h"
@@ -139,15 +140,15 @@ void checkTaper(Bench& bench, std::size_t part, const BodyPart& written, const B
     }
     const Length under = bench.plan.bulk.diameter(where, body.rowsUnder);
     if (most <= std::max(kLayer, kShare * under)) return;
-    std::string thickest = "the wire";
+    std::string thickest = say("the wire");
     if (const BulkRow* row = bench.plan.bulk.thickest(where, body.rowsUnder)) {
-        const std::string what = row->part < 0 ? "thread bed" : std::string(nameOf(bench.part(static_cast<std::size_t>(row->part)).kind));
-        thickest = "the " + what + (std::holds_alternative<ThreadLayers>(row->what) ? "'s thread" : "");
+        const std::string what = row->part < 0 ? say("thread bed") : sayName(bench.part(static_cast<std::size_t>(row->part)).kind);
+        thickest = say("the {}{}", what, std::holds_alternative<ThreadLayers>(row->what) ? say("'s thread") : "");
     }
     bench.warn(part, "rear_mm", Concern::taper, {most / mm, "mm", most > kTooMuch * under ? Severity::warning : Severity::note},
-               "it will be " + formatLength(most, LengthUnit::millimetres, 2) + " thicker there than it is written: " +
-                   formatLength(under, LengthUnit::millimetres, 2) + " is bound already; thickest is " + thickest,
-               "a thicker body, fewer tail fibres or finer thread");
+               say("it will be {} thicker there than it is written: {} is bound already; thickest is {}",
+                   formatLength(most, LengthUnit::millimetres, 2), formatLength(under, LengthUnit::millimetres, 2), thickest),
+               say("a thicker body, fewer tail fibres or finer thread"));
 }
 
 // A ball that is smaller than the bead which it props leaves it to slide about.
@@ -157,8 +158,8 @@ void checkBall(Bench& bench, std::size_t part, const BodyPlan& body) {
     const Length ball = body.swelling ? *body.swelling : std::max(body.rearDiameter, body.frontDiameter);
     if (ball < bead - slack(ball, bead))
         bench.warn(part, "front_diameter", Concern::ball, {(bead - ball) / mm, "mm", Severity::note},
-                   "this ball of " + formatLength(ball) + " is smaller than its bead of " + formatLength(bead),
-                   "make it " + formatLength(bead) + " thick or take a smaller bead");
+                   say("this ball of {} is smaller than its bead of {}", formatLength(ball), formatLength(bead)),
+                   say("make it {} thick or take a smaller bead", formatLength(bead)));
 }
 
 // Strands that are too short: by fingers only a note, by hackle pliers as well a warning.
@@ -168,9 +169,9 @@ void checkStrands(Bench& bench, std::size_t part, const BodyPart& written, Lengt
     if (over <= slack(perStrand, free - held)) return;
     const bool byBoth = shortBy(kHeldByPliers) > 0.0 * mm;
     bench.warn(part, "strands", Concern::strandsShort, {over / mm, "mm", byBoth ? Severity::warning : Severity::note},
-               "each strand wants " + formatLength(perStrand) + " and gives " + formatLength(std::max(free - held, 0.0 * mm)) +
-                   (gripOf(bench, written) == Grip::pliers ? " by the pliers" : " by the fingers"),
-               byBoth ? "more strands together, or longer ones" : "hold it with hackle pliers");
+               say("each strand wants {} and gives {}{}", formatLength(perStrand), formatLength(std::max(free - held, 0.0 * mm)),
+                   gripOf(bench, written) == Grip::pliers ? say(" by the pliers") : say(" by the fingers")),
+               byBoth ? say("more strands together, or longer ones") : say("hold it with hackle pliers"));
 }
 
 // Strands side by side or twisted to a rope. Where they are a tail's own, that tail now knows what its fibres need.
@@ -233,8 +234,8 @@ void windFur(Bench& bench, std::size_t part, BodyPlan& body, const Material& mad
         const double fits = std::max(0.0, least / 2.0);
         if (level > fits + slack(level * mm, fits * mm) / mm)
             bench.warn(part, "noodle_diameter_mm", Concern::noodle, {level - fits, "mm", Severity::note},
-                       "a noodle of " + formatShort(level, 2) + " mm is too thick there: thin it to " +
-                           formatShort(std::max(0.0, least / 2.0), 2) + " mm at the thin end");
+                       say("a noodle of {} mm is too thick there: thin it to {} mm at the thin end", formatShort(level, 2),
+                           formatShort(std::max(0.0, least / 2.0), 2)));
     }
 }
 
@@ -284,8 +285,8 @@ BodyPlan sizeBody(Bench& bench, std::size_t part, const BodyPart& written, const
         thickest > most) {
         bench.resolver.fault(
             bench.resolver.partPlace(part).key(body.frontDiameter >= body.rearDiameter ? "front_diameter" : "rear_diameter"),
-            "expected a body of at most " + formatLength(most) + " on this hook, got " + formatLength(thickest),
-            "no body is thicker than three gapes");
+            say("expected a body of at most {} on this hook, got {}", formatLength(most), formatLength(thickest)),
+            say("no body is thicker than three gapes"));
         return body;
     }
     if (body.end <= body.front) return body;  // a fault already placed
@@ -317,7 +318,7 @@ UnderbodyPlan sizeUnderbody(Bench& bench, std::size_t part, const UnderbodyPart&
     under.end = written.end ? bench.resolver.station(*written.end, place.key("end")) : bench.resolver.bodyEnd();
     under.front = written.front ? bench.resolver.station(*written.front, place.key("front")) : bench.resolver.bodyFront();
     if (under.end <= under.front) {
-        bench.resolver.fault(place.key("end"), "expected an underbody end behind its front");
+        bench.resolver.fault(place.key("end"), say("expected an underbody end behind its front"));
         return under;
     }
     if (made.kind != MaterialKind::thread) {

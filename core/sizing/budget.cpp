@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -16,11 +17,11 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
         if (to > at) spans.push_back({share.part >= 0 ? SpanKind::hackle : SpanKind::head, share.what, at, to, share.part});
         at = std::max(at, to);
     }
-    if (plan.head.margin() > 0.0 * mm) spans.push_back({SpanKind::spare, "to spare", at, front, -1});
+    if (plan.head.margin() > 0.0 * mm) spans.push_back({SpanKind::spare, say("to spare"), at, front, -1});
     Length bodyFrom = front;
     if (headIsShort(plan)) {
         bodyFrom = std::min(front - plan.head.margin(), plan.bodyEnd);
-        spans.push_back({SpanKind::contested, "head and body want the same place", front, bodyFrom, -1});
+        spans.push_back({SpanKind::contested, say("head and body want the same place"), front, bodyFrom, -1});
     }
     struct Section {
         int part;
@@ -38,10 +39,10 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
         const Length from = std::max(section.from, at);
         if (from > at) spans.push_back({SpanKind::bare, "bare", at, from, -1});
         const auto& part = plan.parts[static_cast<std::size_t>(section.part)];
-        spans.push_back({SpanKind::body, std::string(nameOf(part.kind)), from, section.to, section.part});
+        spans.push_back({SpanKind::body, sayName(part.kind), from, section.to, section.part});
         at = section.to;
     }
-    if (at < plan.hook.shank()) spans.push_back({SpanKind::bare, "bare to the bend", at, plan.hook.shank(), -1});
+    if (at < plan.hook.shank()) spans.push_back({SpanKind::bare, say("bare to the bend"), at, plan.hook.shank(), -1});
     return spans;
 }
 
@@ -50,10 +51,10 @@ bool headIsShort(const Plan& plan) { return plan.head.margin() < -slack(plan.hea
 std::string sayMargin(const Plan& plan) {
     const Length margin = plan.head.margin();
     constexpr Length kShown = 0.005 * mm;  // the least that two places show
-    if (!headIsShort(plan) && margin < kShown) return "just room enough ahead of the body";
-    if (margin < 0.0 * mm) return "crowded by " + formatNumber(-margin / mm, 2) + " mm";
-    return formatNumber(margin / mm, margin < 1.0 * mm ? 2 : 1) + " mm to spare ahead of the body (" +
-           formatNumber(margin / plan.hook.eyeWidth(), 1) + " eye widths)";
+    if (!headIsShort(plan) && margin < kShown) return say("just room enough ahead of the body");
+    if (margin < 0.0 * mm) return say("crowded by {} mm", formatNumber(-margin / mm, 2));
+    return say("{} mm to spare ahead of the body ({} eye widths)", formatNumber(margin / mm, margin < 1.0 * mm ? 2 : 1),
+               formatNumber(margin / plan.hook.eyeWidth(), 1));
 }
 
 }  // namespace machair

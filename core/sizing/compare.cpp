@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "book/fields.h"
+#include "language/say.h"
 #include "sizing/figures.h"
 #include "units/text.h"
 
@@ -23,8 +24,8 @@ std::string subjectOf(const Plan& plan, std::size_t part) {
     std::size_t nth = 0;
     for (std::size_t i = 0; i < part; ++i)
         nth += plan.parts[i].kind == kind ? 1 : 0;
-    constexpr std::array<std::string_view, 4> kWhich = {"", "second ", "third ", "fourth "};
-    return std::string(kWhich[std::min(nth, kWhich.size() - 1)]) + std::string(nameOf(kind));
+    constexpr std::array<std::string_view, 4> kWhich = {"", unsaid("second "), unsaid("third "), unsaid("fourth ")};
+    return say(kWhich[std::min(nth, kWhich.size() - 1)]) + sayName(kind);
 }
 
 std::optional<std::size_t> counterpart(const Plan& plan, const Plan& other, std::size_t part) {
@@ -90,16 +91,16 @@ void addRoom(const Plan& before, const Plan& after, std::vector<Difference>& lis
     const auto text = [](const Plan& plan) { return formatNumber(plan.head.margin() / mm, 2) + " mm"; };
     if (text(before) == text(after)) return;
     const bool crowdedNow = (before.head.margin() < 0.0 * mm) != (after.head.margin() < 0.0 * mm);
-    list.push_back({"room at the eye", "", text(before), text(after),
+    list.push_back({say("room at the eye"), "", text(before), text(after),
                     crowdedNow ? 1.0 : 0.5 * relative(before.head.margin() / mm, after.head.margin() / mm)});
 }
 
 }  // namespace
 
 std::string Difference::words() const {
-    if (before.empty()) return subject + " added";
-    if (after.empty()) return subject + " gone";
-    const bool itsOwn = what.empty() || what == "length" || what == "fibre length";
+    if (before.empty()) return say("{} added", subject);
+    if (after.empty()) return say("{} gone", subject);
+    const bool itsOwn = what.empty() || what == labelOf("length_mm") || what == labelOf("fibre_mm");
     return subject + (itsOwn ? " " : " " + what + " ") + fromTo(before, after);
 }
 
@@ -149,7 +150,7 @@ std::string sayChange(const Plan& before, const Plan& after, std::optional<std::
         if (text.empty() && !words.empty() && words[0] >= 'a' && words[0] <= 'z') words[0] = static_cast<char>(words[0] - 'a' + 'A');
         text += (i == 0 ? "" : i == 1 && edited ? ": " : ", ") + words;
     }
-    if (list.size() > most) text += " and " + std::to_string(list.size() - most) + " more";
+    if (list.size() > most) text += say(" and {} more", std::to_string(list.size() - most));
     return text;
 }
 

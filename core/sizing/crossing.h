@@ -8,6 +8,7 @@
 #include <cstddef>
 #include <vector>
 
+#include "language/say.h"
 #include "sizing/plan.h"
 
 namespace machair {
@@ -21,8 +22,8 @@ struct Spiral {
 enum class Hold { locks, partly, liesAlong };
 template <>
 struct Names<Hold> {
-    static constexpr std::array entries = {NameOf{Hold::locks, "locks"}, NameOf{Hold::partly, "holds partly"},
-                                           NameOf{Hold::liesAlong, "lies along"}};
+    static constexpr std::array entries = {NameOf{Hold::locks, "locks"}, NameOf{Hold::partly, unsaid("holds partly")},
+                                           NameOf{Hold::liesAlong, unsaid("lies along")}};
 };
 
 struct Crossing {

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "sizing/budget.h"
 #include "units/text.h"
 #include "words/words.h"
@@ -106,7 +107,7 @@ struct WriteFigures {
         sheet.length("stem_mm", h.stem);
         sheet.number("fibres", h.fibres);
         sheet.number("fullness", h.fullness);
-        sheet.text("fullness_class", std::string(nameOf(classOf(h.worth))));
+        sheet.text("fullness_class", sayName(classOf(h.worth)));
         sheet.length("fibre_shortest_mm", h.shortest);
         sheet.length("fibre_longest_mm", h.longest);
         sheet.length("fibre_tie_in_mm", h.tieInFibre);
@@ -132,7 +133,7 @@ struct WriteFigures {
         sheet.number("fibres_to_take", wing.toTake);
         sheet.number("lift_deg", wing.lift.inDegrees());
         if (wing.seat != Seat::stated) {
-            sheet.text("seat", std::string(nameOf(wing.seat)));
+            sheet.text("seat", sayName(wing.seat));
             sheet.number("ramp_turns", wing.rampTurns);
             sheet.length("bend_mm", wing.bend);
         }
@@ -158,7 +159,7 @@ struct WriteFigures {
 };
 
 std::string lengthText(Length l) { return formatLength(l); }
-std::string turnsText(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? " turn" : " turns"); }
+std::string turnsText(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? say(" turn") : say(" turns")); }
 
 struct SayPart {
     const Plan& plan;
@@ -175,49 +176,50 @@ struct SayPart {
         if (text.starts_with("at ")) text.erase(0, 3);
         return text;
     }
-    std::string operator()(const Impossible&) const { return "can't be tied as it is written"; }
-    std::string operator()(const TagPlan& tag) const { return turnsText(tag.turns) + ", " + lengthText(tag.along) + " of the hook"; }
+    std::string operator()(const Impossible&) const { return say("can't be tied as it is written"); }
+    std::string operator()(const TagPlan& tag) const { return say("{}, {} of the hook", turnsText(tag.turns), lengthText(tag.along)); }
     std::string operator()(const TailPlan& tail) const {
         const WirePoint root = plan.hook.at(part.station);
         const Length tip = root.position.x + tail.length * cos(root.heading);
-        return "tail " + lengthText(tail.length) + ": " + yardstick(std::get<TailPart>(written.detail).length, tail.length) + ", ends " +
-               sayReach(tip, plan.hook).text;
+        return say("tail {}: {}, ends {}", lengthText(tail.length), yardstick(std::get<TailPart>(written.detail).length, tail.length),
+                   sayReach(tip, plan.hook).text);
     }
     std::string operator()(const RibPlan& rib) const {
-        return turnsText(rib.turns) + (rib.direction == Winding::counter ? " against the " : " with the ") +
-               (rib.crossesPalmer ? "palmer"
-                : rib.crossesBody ? "body"
-                                  : "thread") +
-               ", one every " + lengthText(rib.pitch) + "; cut " + lengthText(rib.cut);
+        return say("{}{}{}, one every {}; cut {}", turnsText(rib.turns),
+                   rib.direction == Winding::counter ? say(" against the ") : say(" with the "),
+                   rib.crossesPalmer ? say("palmer")
+                   : rib.crossesBody ? say("body")
+                                     : say("thread"),
+                   lengthText(rib.pitch), lengthText(rib.cut));
     }
-    std::string operator()(const UnderbodyPlan& under) const { return "from " + place(under.end) + " to " + place(under.front); }
+    std::string operator()(const UnderbodyPlan& under) const { return say("from {} to {}", place(under.end), place(under.front)); }
     std::string operator()(const BodyPlan& body) const {
-        std::string text = "from " + place(body.end) + " forward to " + place(body.front) + ", " + formatNumber(body.rearDiameter / mm, 1) +
-                           " to " + lengthText(body.frontDiameter) + " thick";
+        std::string text = say("from {} forward to {}, {} to {} thick", place(body.end), place(body.front),
+                               formatNumber(body.rearDiameter / mm, 1), lengthText(body.frontDiameter));
         if (body.noodle)
-            text +=
-                "; " + formatNumber(body.mass / mg, 1) + " mg in " + (body.rope ? "a rope of " : "a noodle of ") + lengthText(*body.made);
+            text += "; " + formatNumber(body.mass / mg, 1) + " mg in " + (body.rope ? say("a rope of ") : say("a noodle of ")) +
+                    lengthText(*body.made);
         return text;
     }
     std::string fibre(const HacklePlan& h) const {
         const auto* collar = std::get_if<CollarPart>(&written.detail);
         const auto& spec = collar ? collar->length : std::get<PalmerPart>(written.detail).length;
         const std::string end = h.target ? sayReach(h.target->x, plan.hook).text : yardstick(spec, h.fibre);
-        std::string text = "fibres " + lengthText(h.fibre) + (h.target ? " " : ": ") + end;
+        std::string text = say("fibres {}{}{}", lengthText(h.fibre), h.target ? " " : ": ", end);
         // Where the schools differ by more than a tier would overlook, both numbers are said.
         constexpr Length kNoticed = 0.5 * mm;
         const bool laidBack = plan.schools.fibre == FibreSchool::layBack;
         if (h.target && abs(h.layBack - h.lineOfSight) > kNoticed)
-            text += laidBack ? " laid back (" + lengthText(h.lineOfSight) + " as it stands)" : " (" + lengthText(h.layBack) + " laid back)";
+            text +=
+                laidBack ? say(" laid back ({} as it stands)", lengthText(h.lineOfSight)) : say(" ({} laid back)", lengthText(h.layBack));
         return text;
     }
     std::string operator()(const PalmerPlan& palmer) const {
-        return fibre(palmer.hackle) + ", " + formatShort(palmer.shoulderTurns, 1) + " at the shoulder and " + turnsText(palmer.openTurns) +
-               " down the body: " + std::string(nameOf(classOf(palmer.hackle.worth)));
+        return say("{}, {} at the shoulder and {} down the body: {}", fibre(palmer.hackle), formatShort(palmer.shoulderTurns, 1),
+                   turnsText(palmer.openTurns), sayName(classOf(palmer.hackle.worth)));
     }
     std::string operator()(const HacklePlan& h) const {
-        return fibre(h) + ", " + turnsText(h.turns) + " by the " + std::string(nameOf(h.tieIn)) + ": " +
-               std::string(nameOf(classOf(h.worth)));
+        return say("{}, {} by the {}: {}", fibre(h), turnsText(h.turns), sayName(h.tieIn), sayName(classOf(h.worth)));
     }
     std::string operator()(const WingPlan& wing) const {
         const Length tip = plan.hook.at(part.station).position.x + wing.length;
@@ -225,38 +227,38 @@ struct SayPart {
         const auto* reach = std::get_if<Reach>(&spec.value);
         const bool stands = std::get<WingPart>(written.detail).angle.has_value() && wing.lift > Angle::degrees(60.0);
         const auto& position = std::get<WingPart>(written.detail).position;
-        std::string text = (position == WingPosition::under  ? "under-wing "
-                            : position == WingPosition::over ? "over-wing "
-                                                             : "wing ") +
+        std::string text = (position == WingPosition::under  ? say("under-wing ")
+                            : position == WingPosition::over ? say("over-wing ")
+                                                             : say("wing ")) +
                            lengthText(wing.length);
         if (std::holds_alternative<Ratio>(spec.value) || (reach && reach->fraction)) text += ", " + saySpec(spec);
-        text += stands ? ", standing at " + formatNumber(wing.lift.inDegrees(), 0) + "°" : ", tips " + sayReach(tip, plan.hook).text;
+        text += stands ? say(", standing at {}°", formatNumber(wing.lift.inDegrees(), 0)) : say(", tips {}", sayReach(tip, plan.hook).text);
         if (wing.count && wing.style != WingStyle::hair)
             text += "; " + formatShort(*wing.count, 0) +
-                    (wing.style == WingStyle::tips    ? " points"
-                     : wing.style == WingStyle::plume ? (*wing.count == 1.0 ? " plume" : " plumes")
+                    (wing.style == WingStyle::tips    ? say(" points")
+                     : wing.style == WingStyle::plume ? (*wing.count == 1.0 ? say(" plume") : say(" plumes"))
                                                       : "");
-        if (wing.toTake) text += "; " + formatShort(*wing.count, 0) + " hairs stay, " + formatShort(*wing.toTake, 0) + " to take";
+        if (wing.toTake) text += say("; {} hairs stay, {} to take", formatShort(*wing.count, 0), formatShort(*wing.toTake, 0));
         if (wing.style == WingStyle::rolled)
-            text += "; slip " + lengthText(wing.slip) + " wide, rolled to " + lengthText(wing.depth);
+            text += say("; slip {} wide, rolled to {}", lengthText(wing.slip), lengthText(wing.depth));
         else if (wing.slip > 0.0 * mm)
-            text += "; slip " + lengthText(wing.slip) + " wide";
+            text += say("; slip {} wide", lengthText(wing.slip));
         return text;
     }
     std::string operator()(const PiecePlan& piece) const {
         const auto* legs = std::get_if<LegsPart>(&written.detail);
-        return formatShort(piece.count, 0) + " of " + lengthText(piece.length) + ": " +
-               yardstick(legs ? std::optional(legs->length) : std::get<CheekPart>(written.detail).length, piece.length);
+        return say("{} of {}: {}", formatShort(piece.count, 0), lengthText(piece.length),
+                   yardstick(legs ? std::optional(legs->length) : std::get<CheekPart>(written.detail).length, piece.length));
     }
-    std::string operator()(const BeadPlan& bead) const { return lengthText(bead.diameter) + " bead"; }
-    std::string operator()(const ThreadPlan&) const { return "finish off and start " + part.made.title(); }
+    std::string operator()(const BeadPlan& bead) const { return say("{} bead", lengthText(bead.diameter)); }
+    std::string operator()(const ThreadPlan&) const { return say("finish off and start {}", part.made.title()); }
     std::string operator()(const HeadPlan& head) const {
-        return formatShort(head.whipTurns, 1) + "-turn whip, head " + lengthText(plan.head.diameter) + " thick, " + sayMargin(plan);
+        return say("{}-turn whip, head {} thick, {}", formatShort(head.whipTurns, 1), lengthText(plan.head.diameter), sayMargin(plan));
     }
 };
 
 std::string measuredText(const char* what, Length value, bool measured) {
-    return std::string(what) + " " + lengthText(value) + (measured ? " measured" : " nominal");
+    return std::string(what) + " " + lengthText(value) + (measured ? say(" measured") : say(" nominal"));
 }
 
 std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
@@ -265,25 +267,25 @@ std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
     const std::string shank = measuredText("shank", hook.shank(), hook.shankMeasured());
     const std::string gape = measuredText("gape", hook.gape(), hook.gapeMeasured());
     const auto addFeather = [&](const HacklePlan& h) {
-        drivers = {shank, gape, "bed " + formatLength(h.bed, LengthUnit::millimetres, 2)};
+        drivers = {shank, gape, say("bed {}", formatLength(h.bed, LengthUnit::millimetres, 2))};
         for (const std::string& key : h.feather.assumed)
-            drivers.push_back(key + " assumed for the feather's kind");
+            drivers.push_back(say("{} assumed for the feather's kind", key));
     };
     if (std::holds_alternative<TailPlan>(part.detail))
-        drivers = {shank, "body end " + lengthText(plan.bodyEnd) + " from the eye"};
+        drivers = {shank, say("body end {} from the eye", lengthText(plan.bodyEnd))};
     else if (std::holds_alternative<BodyPlan>(part.detail))
-        drivers = {shank, gape, "what is bound under it"};
+        drivers = {shank, gape, say("what is bound under it")};
     else if (std::holds_alternative<RibPlan>(part.detail))
-        drivers = {"body " + lengthText(plan.bodyEnd - plan.bodyFront) + " long", gape};
+        drivers = {say("body {} long", lengthText(plan.bodyEnd - plan.bodyFront)), gape};
     else if (const auto* palmer = std::get_if<PalmerPlan>(&part.detail))
         addFeather(palmer->hackle);
     else if (const auto* h = std::get_if<HacklePlan>(&part.detail))
         addFeather(*h);
     else if (std::holds_alternative<WingPlan>(part.detail))
-        drivers = {shank, gape, "body front " + lengthText(plan.foremostBody) + " from the eye"};
+        drivers = {shank, gape, say("body front {} from the eye", lengthText(plan.foremostBody))};
     else if (std::holds_alternative<HeadPlan>(part.detail))
-        drivers = {"thread " + formatLength(plan.thread.width, LengthUnit::millimetres, 2) + " wide",
-                   "body front " + lengthText(plan.foremostBody) + " from the eye"};
+        drivers = {say("thread {} wide", formatLength(plan.thread.width, LengthUnit::millimetres, 2)),
+                   say("body front {} from the eye", lengthText(plan.foremostBody))};
     return drivers;
 }
 
@@ -291,59 +293,59 @@ struct Label {
     std::string_view key;
     std::string_view label;
 };
-constexpr std::array kLabels = {Label{"length_mm", "length"},
-                                Label{"fibre_needed_mm", "fibre to take"},
-                                Label{"fibres", "fibres"},
-                                Label{"bar_spacing_mm", "bar spacing"},
-                                Label{"slip_mm", "slip width"},
-                                Label{"barbs", "barbs"},
-                                Label{"fibres_to_take", "fibres to take"},
-                                Label{"turns", "turns"},
-                                Label{"pitch_mm", "pitch"},
-                                Label{"angle_deg", "angle"},
-                                Label{"cut_mm", "length to cut"},
-                                Label{"end_mm", "end"},
-                                Label{"front_mm", "front"},
-                                Label{"rear_diameter_mm", "thick at the rear"},
-                                Label{"front_diameter_mm", "thick in front"},
-                                Label{"volume_mm3", "volume"},
-                                Label{"mass_mg", "weight"},
-                                Label{"noodle_mm", "noodle"},
-                                Label{"noodle_turns", "noodle turns"},
-                                Label{"rope_mm", "rope"},
-                                Label{"strands", "strands"},
-                                Label{"per_strand_mm", "each strand"},
-                                Label{"yield", "bodies a set"},
-                                Label{"fibre_mm", "fibre length"},
-                                Label{"line_of_sight_mm", "line of sight"},
-                                Label{"lay_back_mm", "laid back"},
-                                Label{"stem_mm", "stem"},
-                                Label{"fullness", "fibres per mm of gape"},
-                                Label{"fullness_class", "fullness"},
-                                Label{"fibre_shortest_mm", "shortest fibre"},
-                                Label{"fibre_longest_mm", "longest fibre"},
-                                Label{"most_turns", "most turns"},
-                                Label{"bed_mm", "bed under it"},
-                                Label{"shoulder_turns", "shoulder turns"},
-                                Label{"open_turns", "open turns"},
-                                Label{"depth_mm", "depth"},
-                                Label{"lift_deg", "lift"},
-                                Label{"seat", "how it sits"},
-                                Label{"ramp_turns", "turns of ramp"},
-                                Label{"bend_mm", "level again after"},
-                                Label{"strip_mm", "to wind"},
-                                Label{"crosses_palmer", "palmer turns crossed"},
-                                Label{"crosses_body", "body turns crossed"},
-                                Label{"fibre_tie_in_mm", "fibre at the tie-in"},
-                                Label{"piece_mm", "the piece as sold"},
-                                Label{"hole_mm", "hole"},
-                                Label{"ball", "on a ball"},
-                                Label{"count", "count"},
-                                Label{"diameter_mm", "diameter"},
-                                Label{"room_mm", "room taken"},
-                                Label{"whip_turns", "whip turns"},
-                                Label{"thread_mm", "thread in all"},
-                                Label{"layers", "layers"}};
+constexpr std::array kLabels = {Label{"length_mm", unsaid("length")},
+                                Label{"fibre_needed_mm", unsaid("fibre to take")},
+                                Label{"fibres", unsaid("fibres")},
+                                Label{"bar_spacing_mm", unsaid("bar spacing")},
+                                Label{"slip_mm", unsaid("slip width")},
+                                Label{"barbs", unsaid("barbs")},
+                                Label{"fibres_to_take", unsaid("fibres to take")},
+                                Label{"turns", unsaid("turns")},
+                                Label{"pitch_mm", unsaid("pitch")},
+                                Label{"angle_deg", unsaid("angle")},
+                                Label{"cut_mm", unsaid("length to cut")},
+                                Label{"end_mm", unsaid("end")},
+                                Label{"front_mm", unsaid("front")},
+                                Label{"rear_diameter_mm", unsaid("thick at the rear")},
+                                Label{"front_diameter_mm", unsaid("thick in front")},
+                                Label{"volume_mm3", unsaid("volume")},
+                                Label{"mass_mg", unsaid("weight")},
+                                Label{"noodle_mm", unsaid("noodle")},
+                                Label{"noodle_turns", unsaid("noodle turns")},
+                                Label{"rope_mm", unsaid("rope")},
+                                Label{"strands", unsaid("strands")},
+                                Label{"per_strand_mm", unsaid("each strand")},
+                                Label{"yield", unsaid("bodies a set")},
+                                Label{"fibre_mm", unsaid("fibre length")},
+                                Label{"line_of_sight_mm", unsaid("line of sight")},
+                                Label{"lay_back_mm", unsaid("laid back")},
+                                Label{"stem_mm", unsaid("stem")},
+                                Label{"fullness", unsaid("fibres per mm of gape")},
+                                Label{"fullness_class", unsaid("fullness")},
+                                Label{"fibre_shortest_mm", unsaid("shortest fibre")},
+                                Label{"fibre_longest_mm", unsaid("longest fibre")},
+                                Label{"most_turns", unsaid("most turns")},
+                                Label{"bed_mm", unsaid("bed under it")},
+                                Label{"shoulder_turns", unsaid("shoulder turns")},
+                                Label{"open_turns", unsaid("open turns")},
+                                Label{"depth_mm", unsaid("depth")},
+                                Label{"lift_deg", unsaid("lift")},
+                                Label{"seat", unsaid("how it sits")},
+                                Label{"ramp_turns", unsaid("turns of ramp")},
+                                Label{"bend_mm", unsaid("level again after")},
+                                Label{"strip_mm", unsaid("to wind")},
+                                Label{"crosses_palmer", unsaid("palmer turns crossed")},
+                                Label{"crosses_body", unsaid("body turns crossed")},
+                                Label{"fibre_tie_in_mm", unsaid("fibre at the tie-in")},
+                                Label{"piece_mm", unsaid("the piece as sold")},
+                                Label{"hole_mm", unsaid("hole")},
+                                Label{"ball", unsaid("on a ball")},
+                                Label{"count", unsaid("count")},
+                                Label{"diameter_mm", unsaid("diameter")},
+                                Label{"room_mm", unsaid("room taken")},
+                                Label{"whip_turns", unsaid("whip turns")},
+                                Label{"thread_mm", unsaid("thread in all")},
+                                Label{"layers", unsaid("layers")}};
 
 }  // namespace
 
@@ -355,7 +357,7 @@ std::vector<Figure> figuresOf(const Plan& plan, std::size_t part) {
 
 std::string labelOf(const std::string& key) {
     const auto found = std::ranges::find(kLabels, key, &Label::key);
-    return found == kLabels.end() ? key : std::string(found->label);
+    return found == kLabels.end() ? key : say(found->label);
 }
 
 std::string unitOf(const std::string& key) {
@@ -388,12 +390,12 @@ void describeParts(Plan& plan) {
 std::string headlineOf(const Plan& plan, std::size_t part) {
     struct Headline {
         const Plan& plan;
-        std::string operator()(const Impossible&) const { return "impossible"; }
+        std::string operator()(const Impossible&) const { return say("impossible"); }
         std::string operator()(const TagPlan& p) const { return turnsText(p.turns); }
         std::string operator()(const TailPlan& p) const { return lengthText(p.length); }
         std::string operator()(const RibPlan& p) const { return turnsText(p.turns); }
         std::string operator()(const UnderbodyPlan& p) const {
-            return p.turns ? turnsText(*p.turns) : formatShort(p.layers, 0) + (p.layers == 1.0 ? " layer" : " layers");
+            return p.turns ? turnsText(*p.turns) : formatShort(p.layers, 0) + (p.layers == 1.0 ? say(" layer") : say(" layers"));
         }
         std::string operator()(const BodyPlan& p) const {
             if (p.swelling) return lengthText(*p.swelling);

@@ -5,6 +5,7 @@
 #include <numbers>
 
 #include "book/schools.h"
+#include "language/say.h"
 #include "sizing/bench.h"
 #include "units/text.h"
 
@@ -33,8 +34,8 @@ void sizeFibre(const Bench& bench, HacklePlan& h, const LengthSpec& spec, Length
         h.fibre = bench.plan.schools.fibre == FibreSchool::lineOfSight ? h.lineOfSight : h.layBack;
     }
     if (h.fibre <= 0.0 * mm)
-        bench.resolver.fault(place, "expected a fibre length that reaches behind the hackle, got " + formatShort(h.fibre / mm, 2) + " mm",
-                             "aim it further back");
+        bench.resolver.fault(place, say("expected a fibre length that reaches behind the hackle, got {} mm", formatShort(h.fibre / mm, 2)),
+                             say("aim it further back"));
 }
 
 // Most turns, to the half, over which this feather's softness hides how its fibres grow.
@@ -60,9 +61,9 @@ void gradeFibres(Bench& bench, HacklePlan& h, std::size_t part) {
     const Length hidden = h.feather.tolerance() * h.fibre;
     if (spread > hidden + slack(spread, hidden))
         bench.warn(part, "turns", Concern::softness, {std::max(0.5, h.turns - h.mostTurns), "turns", Severity::note},
-                   formatShort(h.turns, 1) + " turns spread the fibres from " + formatLength(h.shortest) + " to " +
-                       formatLength(h.longest) + ", more than this feather's softness hides",
-                   "at most " + formatShort(h.mostTurns, 1) + " turns, or a feather whose fibres grow less along the stem");
+                   say("{} turns spread the fibres from {} to {}, more than this feather's softness hides", formatShort(h.turns, 1),
+                       formatLength(h.shortest), formatLength(h.longest)),
+                   say("at most {} turns, or a feather whose fibres grow less along the stem", formatShort(h.mostTurns, 1)));
 }
 
 // What this feather can't give: the stem, the longest or the shortest fibre. `stem` with what another collar takes of it.
@@ -70,17 +71,17 @@ void checkFeather(Bench& bench, const HacklePlan& h, Length stem, std::size_t pa
     const Feather& f = h.feather;
     if (f.usableStem && stem > *f.usableStem + slack(stem, *f.usableStem))
         bench.warn(part, "turns", Concern::stemShort, {(stem - *f.usableStem) / mm, "mm", severityOf(made, "usable_stem_mm")},
-                   "such a feather gives " + formatLength(*f.usableStem) + " of stem, " + formatLength(stem) + " are wanted",
-                   "two feathers, or a turn less");
+                   say("such a feather gives {} of stem, {} are wanted", formatLength(*f.usableStem), formatLength(stem)),
+                   say("two feathers, or a turn less"));
     if (cut) return;  // to one length: it has no range
     if (f.fibreLongest && h.fibre > *f.fibreLongest + slack(h.fibre, *f.fibreLongest))
         bench.warn(part, "length", Concern::fibreTooLong, {(h.fibre - *f.fibreLongest) / mm, "mm", severityOf(made, "fibre_longest_mm")},
-                   "the longest fibre of such a feather is " + formatLength(*f.fibreLongest) + ", wanted is " + formatLength(h.fibre),
-                   "a larger feather, or aim shorter");
+                   say("the longest fibre of such a feather is {}, wanted is {}", formatLength(*f.fibreLongest), formatLength(h.fibre)),
+                   say("a larger feather, or aim shorter"));
     if (f.fibreShortest && h.fibre < *f.fibreShortest - slack(h.fibre, *f.fibreShortest))
         bench.warn(part, "length", Concern::fibreTooShort, {(*f.fibreShortest - h.fibre) / mm, "mm", severityOf(made, "fibre_shortest_mm")},
-                   "the shortest fibre of such a feather is " + formatLength(*f.fibreShortest) + ", wanted is " + formatLength(h.fibre),
-                   "a smaller feather, or aim longer");
+                   say("the shortest fibre of such a feather is {}, wanted is {}", formatLength(*f.fibreShortest), formatLength(h.fibre)),
+                   say("a smaller feather, or aim longer"));
 }
 
 double worthOfTurn(const Feather& f) { return f.fibresPerStem() / (2.0 * f.usualDensity) / f.usualTurns; }
@@ -137,7 +138,8 @@ HacklePlan sizeCollar(Bench& bench, std::size_t part, const CollarPart& written,
     h.through = written.through.value_or(false);
     if (written.until) {
         const Length room = station - bench.resolver.station(*written.until, place.key("until"));
-        if (room <= 0.0 * mm) bench.resolver.fault(place.key("until"), "expected a station ahead of the collar, got one at or behind it");
+        if (room <= 0.0 * mm)
+            bench.resolver.fault(place.key("until"), say("expected a station ahead of the collar, got one at or behind it"));
         h.untilTurns = std::max(1.0, room / h.feather.stem);
     }
     sizeFibre(bench, h, written.length, station, place.key("length"));
@@ -194,8 +196,8 @@ PalmerPlan sizePalmer(Bench& bench, std::size_t part, const PalmerPart& written,
     const Length openFrom = start + shoulder;
     const Length open = palmer.end - openFrom;
     if (open <= 0.0 * mm) {
-        bench.resolver.fault(place, "expected a palmer that fits its body, got shoulder turns as long as the body",
-                             "fewer shoulder turns or a longer body");
+        bench.resolver.fault(place, say("expected a palmer that fits its body, got shoulder turns as long as the body"),
+                             say("fewer shoulder turns or a longer body"));
         return palmer;
     }
     const auto element = [&](double s) {

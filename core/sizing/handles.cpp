@@ -5,6 +5,7 @@
 #include <cmath>
 
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "units/text.h"
 #include "units/visit.h"
 
@@ -218,7 +219,7 @@ struct HandlesOn {
     std::vector<Handle>& handles;
     const PartPlan& part = plan.parts[i];
     WirePoint root = plan.hook.at(part.station);
-    std::string name{nameOf(part.kind)};
+    std::string name = sayName(part.kind);
 
     void operator()(const TailPlan& tail) const {
         const double rise = 0.12;  // its fibres stand a little up
@@ -230,7 +231,7 @@ struct HandlesOn {
         add(Grab::bodyEnd, plan.hook.at(body.end).position, Travel::along, " end");
         add(Grab::bodyFront, plan.hook.at(body.front).position, Travel::along, " front");
         if (body.overUnderbody) return;
-        add(Grab::rearDiameter, above(plan, body.end - 0.15 * mm, 0.5 * body.rearDiameter), Travel::across, " rear thickness");
+        add(Grab::rearDiameter, above(plan, body.end - 0.15 * mm, 0.5 * body.rearDiameter), Travel::across, unsaid(" rear thickness"));
         add(Grab::shoulder, above(plan, body.front + 0.15 * mm, 0.5 * body.frontDiameter), Travel::across, " shoulder");
         if (body.frontDiameter > 1.05 * body.rearDiameter)
             add(Grab::taper, above(plan, middle, 0.5 * plan.bodyDiameter(body, middle)), Travel::across, " taper");
@@ -271,7 +272,7 @@ struct HandlesOn {
     // A bead is as large as it is sold, a thread as it lies.
     void operator()(const OneOf<BeadPlan, ThreadPlan, Impossible> auto&) const {}
 
-    void add(Grab grab, Point2 at, Travel travel, const char* what) const { handles.push_back({grab, i, at, travel, name + what}); }
+    void add(Grab grab, Point2 at, Travel travel, const char* what) const { handles.push_back({grab, i, at, travel, name + say(what)}); }
 };
 
 }  // namespace

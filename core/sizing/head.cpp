@@ -3,6 +3,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "language/say.h"
 #include "sizing/bench.h"
 #include "sizing/head.h"
 #include "units/text.h"
@@ -109,17 +110,18 @@ Length usualFront(const Plan& plan) {
 // What takes room ahead of the body, from the eye back.
 std::vector<RoomShare> sharesOf(const Plan& plan, const LaidThread& thread) {
     std::vector<RoomShare> shares;
-    if (clearTurns(plan) > 0.0) shares.push_back({"turn clear behind the eye", clearTurns(plan) * thread.width, -1});
-    shares.push_back({has(plan, PartKind::wing) ? "head and wing binding" : "head", bindingTurns(plan) * thread.width, -1});
+    if (clearTurns(plan) > 0.0) shares.push_back({say("turn clear behind the eye"), clearTurns(plan) * thread.width, -1});
+    shares.push_back({has(plan, PartKind::wing) ? say("head and wing binding") : "head", bindingTurns(plan) * thread.width, -1});
     for (std::size_t i = plan.parts.size(); i-- > 0;) {
         const int part = static_cast<int>(i);
         if (takesRoom(plan, i)) {
             const auto& h = std::get<HacklePlan>(plan.parts[i].detail);
-            shares.push_back({"hackle of " + formatShort(h.turns, 1) + (h.turns == 1.0 ? " turn" : " turns"), hackleRoom(h), part});
+            shares.push_back(
+                {say("hackle of {}{}", formatShort(h.turns, 1), h.turns == 1.0 ? say(" turn") : say(" turns")), hackleRoom(h), part});
         } else if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail); bead && !bead->atEye)
             shares.push_back({"bead", bead->diameter, part});
     }
-    if (hasProppedWing(plan)) shares.push_back({"turns that prop the wing", kWingGapTurns * thread.width, -1});
+    if (hasProppedWing(plan)) shares.push_back({say("turns that prop the wing"), kWingGapTurns * thread.width, -1});
     return shares;
 }
 
@@ -164,14 +166,14 @@ std::vector<Remedy> remedies(const Bench& bench, Length thinnestHackle) {
     if (finest) {
         const Length buys = threadTurns(plan) * (bench.thread.width - width);
         list.push_back({RemedyKind::finerThread, buys,
-                        "finish with " + finest->title() + ": " + formatLength(buys, LengthUnit::millimetres, 2) + " more room"});
+                        say("finish with {}: {} more room", finest->title(), formatLength(buys, LengthUnit::millimetres, 2))});
     }
     if (thinnestHackle > 0.0 * mm) {
         const Length buys = kHackleSpread * thinnestHackle;
         list.push_back(
-            {RemedyKind::turnLess, buys, "one hackle turn less: " + formatLength(buys, LengthUnit::millimetres, 2) + " more room"});
+            {RemedyKind::turnLess, buys, say("one hackle turn less: {} more room", formatLength(buys, LengthUnit::millimetres, 2))});
     }
-    list.push_back({RemedyKind::bodyFrontBack, kFrontBack, "body front back by 0.5 mm: 0.50 mm more room"});
+    list.push_back({RemedyKind::bodyFrontBack, kFrontBack, say("body front back by 0.5 mm: 0.50 mm more room")});
     std::ranges::stable_sort(list, std::greater{}, &Remedy::buys);
     return list;
 }

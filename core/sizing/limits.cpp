@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "language/say.h"
 #include "sizing/crossing.h"
 #include "units/text.h"
 #include "units/visit.h"
@@ -15,7 +16,7 @@ constexpr Angle kUprightFibres = 85_deg;
 
 Angle standOf(const HacklePlan& h) { return h.stand == FibreStand::upright ? kUprightFibres : h.feather.fibreAngle(); }
 
-std::string title(PartKind kind) { return std::string(nameOf(kind)); }
+std::string title(PartKind kind) { return sayName(kind); }
 
 bool isMeasured(const Material& made, std::string_view key) { return std::ranges::find(made.measured, key) != made.measured.end(); }
 
@@ -60,10 +61,10 @@ class Saying {
         const bool short_ = head.margin() < 0.0 * mm;
         const Length over = short_ ? -head.margin() : plan_.foremostBody - head.usual;
         std::string what =
-            short_ ? "the head is crowded by " + formatLength(over, LengthUnit::millimetres, 2)
-                   : "what stands in front takes " + formatLength(over, LengthUnit::millimetres, 2) + " more of the shank than is usual";
+            short_ ? say("the head is crowded by {}", formatLength(over, LengthUnit::millimetres, 2))
+                   : say("what stands in front takes {} more of the shank than is usual", formatLength(over, LengthUnit::millimetres, 2));
         const auto most = std::ranges::max_element(head.shares, {}, &RoomShare::room);
-        if (most != head.shares.end()) what += "; most of it goes to the " + most->what;
+        if (most != head.shares.end()) what += say("; most of it goes to the {}", most->what);
         // A front that went back of itself is not mended by going back further.
         const auto mend = std::ranges::find_if(
             head.remedies, [short_](const Remedy& remedy) { return short_ || remedy.kind != RemedyKind::bodyFrontBack; });
@@ -77,9 +78,9 @@ class Saying {
         if (over <= slack(plan_.head.diameter, kThick * eye)) return;
         ofFlyAsAWhole(
             Concern::headThick, "", over, plan_.head.diameter > eye ? Severity::warning : Severity::note,
-            "the head comes out " + formatLength(plan_.head.diameter, LengthUnit::millimetres, 2) + " thick, " +
-                formatNumber(plan_.head.diameter / eye, 1) + " of the eye's width",
-            "cut the butts on a slope: that takes " + formatLength(plan_.head.slopeCutTakes, LengthUnit::millimetres, 2) + " off it");
+            say("the head comes out {} thick, {} of the eye's width", formatLength(plan_.head.diameter, LengthUnit::millimetres, 2),
+                formatNumber(plan_.head.diameter / eye, 1)),
+            say("cut the butts on a slope: that takes {} off it", formatLength(plan_.head.slopeCutTakes, LengthUnit::millimetres, 2)));
     }
 
     void ofShortBody() {
@@ -89,8 +90,8 @@ class Saying {
         const Length long_ = plan_.bodyEnd - plan_.bodyFront;
         if (long_ + slack(long_, kShort * shank_) >= kShort * shank_ || plan_.bodyFront <= kBack * shank_) return;
         note(*body, "front", Concern::shortBody, (kShort * shank_ - long_) / mm, "mm",
-             "this front leaves a body of " + formatLength(long_) + ", " + formatNumber(100.0 * (long_ / shank_), 0) + " % of the shank",
-             "bring its front forward");
+             say("this front leaves a body of {}, {} % of the shank", formatLength(long_), formatNumber(100.0 * (long_ / shank_), 0)),
+             say("bring its front forward"));
     }
 
     // One stop that several parts share is said once, naming them all.
@@ -108,19 +109,19 @@ class Saying {
                 for (const auto* offset : {&spec->ahead, &spec->behind}) {
                     const Length* fixed = *offset ? std::get_if<Length>(&(*offset)->value) : nullptr;
                     if (!fixed || *fixed <= kShareOfShank * shank_ + slack(*fixed, kShareOfShank * shank_)) continue;
-                    const std::string named = "the " + title(written(i).kind) + "'s " + key;
+                    const std::string named = say("the {}'s {}", title(written(i).kind), key);
                     const auto same = std::ranges::find(stops, *fixed, &Stop::fixed);
                     if (same == stops.end())
                         stops.push_back({*fixed, i, key, named});
                     else
-                        same->named += " and " + named;
+                        same->named += say(" and {}", named);
                 }
             }
         for (const Stop& stop : stops)
             bench_.warn(stop.part, stop.key, Concern::fixedStop, {(stop.fixed - kShareOfShank * shank_) / mm, "mm", Severity::warning},
-                        "a fixed stop of " + formatLength(stop.fixed, LengthUnit::millimetres, 2) + " for " + stop.named + " is " +
-                            formatNumber(100.0 * (stop.fixed / shank_), 0) + " % of this shank",
-                        "as a share of the shank it moves with the hook");
+                        say("a fixed stop of {} for {} is {} % of this shank", formatLength(stop.fixed, LengthUnit::millimetres, 2),
+                            stop.named, formatNumber(100.0 * (stop.fixed / shank_), 0)),
+                        say("as a share of the shank it moves with the hook"));
     }
     static std::vector<std::pair<const char*, const StationSpec*>> stopsOf(const Part& part) {
         std::vector<std::pair<const char*, const StationSpec*>> stops;
@@ -142,11 +143,11 @@ class Saying {
         const auto& most = plan_.pattern.maxLength;
         if (!most || plan_.length <= *most + slack(plan_.length, *most)) return;
         const Length over = plan_.length - *most;
-        const std::string by = " by " + formatLength(over);
+        const std::string by = say(" by {}", formatLength(over));
         ofFlyAsAWhole(Concern::tooLong, "max_length_mm", over, Severity::warning,
-                      "this fly is " + formatLength(plan_.length) + " long, over its limit" + by,
-                      plan_.endsWith < 0 ? "the hook itself is that long: take a smaller one"
-                                         : "shorten the " + title(plan_.parts[static_cast<std::size_t>(plan_.endsWith)].kind) + by);
+                      say("this fly is {} long, over its limit{}", formatLength(plan_.length), by),
+                      plan_.endsWith < 0 ? say("the hook itself is that long: take a smaller one")
+                                         : say("shorten the {}{}", title(plan_.parts[static_cast<std::size_t>(plan_.endsWith)].kind), by));
     }
 
     void ofPairs(std::size_t i) {
@@ -160,7 +161,8 @@ class Saying {
         }
         if (std::fmod(std::round(count), 2.0) != 0.0)
             bench_.warn(i, "count", Concern::oddPair, {1.0, "", Severity::warning},
-                        formatNumber(count, 0) + " where left and right are meant", "one more, or one less, so that both sides match");
+                        say("{} where left and right are meant", formatNumber(count, 0)),
+                        say("one more, or one less, so that both sides match"));
     }
 
     void ofLongerThan(std::size_t i, const char* key, Length is, Length limit, const std::string& what, const std::string& remedy) {
@@ -188,38 +190,38 @@ class Saying {
     void ofPalmer(std::size_t i, const PalmerPlan& palmer) {
         constexpr double kMasks = 2.0;  // of the gape
         ofLongerThan(i, "length", palmer.hackle.fibre, kMasks * gape_,
-                     "fibres of " + formatLength(palmer.hackle.fibre) + " at the shoulder mask the point",
-                     "twice the gape is as long as they should be");
+                     say("fibres of {} at the shoulder mask the point", formatLength(palmer.hackle.fibre)),
+                     say("twice the gape is as long as they should be"));
     }
 
     void ofCollar(std::size_t i, const HacklePlan& h) {
         constexpr double kTopples = 2.4;  // of the gape
         if (h.stand == FibreStand::upright)
-            ofLongerThan(i, "length", h.fibre, kTopples * gape_, "on upright fibres of " + formatLength(h.fibre) + " the fly topples",
-                         "about one and a half times the gape stands well");
+            ofLongerThan(i, "length", h.fibre, kTopples * gape_, say("on upright fibres of {} the fly topples", formatLength(h.fibre)),
+                         say("about one and a half times the gape stands well"));
         const auto* collar = std::get_if<CollarPart>(&written(i).detail);
         if (!collar || !collar->turns || !collar->until) return;
         const double told = collar->turns->middle();
-        ofTold(i, told, h.untilTurns, "as far as its station goes take ", "leave one of the two out");
+        ofTold(i, told, h.untilTurns, say("as far as its station goes take "), say("leave one of the two out"));
     }
 
     void ofTag(std::size_t i, const TagPlan& planned) {
         const auto& tag = std::get<TagPart>(written(i).detail);
         if (!tag.length || !tag.turns) return;
-        ofTold(i, tag.turns->middle(), planned.turns, "its length takes ", "the length stands: leave one of the two out");
+        ofTold(i, tag.turns->middle(), planned.turns, say("its length takes "), say("the length stands: leave one of the two out"));
     }
 
     // Turns that are written beside something that says how many there must be.
     void ofTold(std::size_t i, double told, double follows, const std::string& from, const std::string& remedy) {
         if (std::abs(follows - told) <= std::max(0.5, 0.25 * told)) return;
         note(i, "turns", Concern::contradiction, std::abs(follows - told), "turns",
-             formatShort(told, 1) + " turns are written, " + from + formatShort(follows, 1), remedy);
+             say("{} turns are written, {}{}", formatShort(told, 1), from, formatShort(follows, 1)), remedy);
     }
 
     void ofHead(std::size_t i, const HeadPlan& head) {
         if (head.coats > 2)
-            note(i, "coats", Concern::coats, head.coats - 2, "", "a third coat stays tacky for long",
-                 "two coats, each dry before the next");
+            note(i, "coats", Concern::coats, head.coats - 2, "", say("a third coat stays tacky for long"),
+                 say("two coats, each dry before the next"));
     }
 
     void ofTail(std::size_t i, const TailPlan& tail) {
@@ -227,29 +229,29 @@ class Saying {
         constexpr double kTangles = 2.5;  // shanks
         const bool follows = std::holds_alternative<Ratio>(spec.length.value) || std::holds_alternative<Reach>(spec.length.value);
         if (follows && tail.style != TailStyle::plume)
-            ofLongerThan(i, "length", tail.length, kTangles * shank_, "a tail of " + formatLength(tail.length) + " breaks and tangles",
-                         "two and a half shanks are as long as it should be");
+            ofLongerThan(i, "length", tail.length, kTangles * shank_, say("a tail of {} breaks and tangles", formatLength(tail.length)),
+                         say("two and a half shanks are as long as it should be"));
         const auto* tippet = std::get_if<TippetTraits>(&plan_.parts[i].made.traits);
         if (!tail.barSpacing || !tippet || !tippet->barSpacing) return;
         constexpr double kOff = 0.12;
         const Length wanted = *tail.barSpacing, has = *tippet->barSpacing;
         if (abs(has - wanted) > kOff * wanted + slack(has, wanted))
             note(i, "length", Concern::bars, abs(has - wanted) / mm, "mm",
-                 "its bars want to be " + formatLength(wanted) + " apart, this feather's are " + formatLength(has),
-                 "a feather with bars of about that spacing, or a tail to its second bar");
+                 say("its bars want to be {} apart, this feather's are {}", formatLength(wanted), formatLength(has)),
+                 say("a feather with bars of about that spacing, or a tail to its second bar"));
     }
 
     void ofCheek(std::size_t i, const PiecePlan& cheek) {
         Length most = 0.45 * shank_;
         for (const PartPlan& other : plan_.parts)
             if (const auto* wing = std::get_if<WingPlan>(&other.detail)) most = std::max(most, 0.60 * wing->length);
-        ofLongerThan(i, "length", cheek.length, most, "a cheek of " + formatLength(cheek.length) + " hides the wing",
-                     "about a third of the shank shows well");
+        ofLongerThan(i, "length", cheek.length, most, say("a cheek of {} hides the wing", formatLength(cheek.length)),
+                     say("about a third of the shank shows well"));
         const auto* piece = std::get_if<PieceTraits>(&plan_.parts[i].made.traits);
         const auto bead = bench_.resolver.beadDiameter();
         if (piece && piece->width && bead)
-            ofLongerThan(i, "material", *piece->width, *bead, "a cheek " + formatLength(*piece->width) + " wide stands out beyond the bead",
-                         "a narrower one");
+            ofLongerThan(i, "material", *piece->width, *bead,
+                         say("a cheek {} wide stands out beyond the bead", formatLength(*piece->width)), say("a narrower one"));
     }
 
     void ofWing(std::size_t i, const WingPlan& wing) {
@@ -261,16 +263,16 @@ class Saying {
                     std::get<WingPart>(written(static_cast<std::size_t>(&other - plan_.parts.data())).detail).position ==
                         WingPosition::under)
                     ofLongerThan(i, "length", under->length, wing.length,
-                                 "the over-wing is shorter than the one under it, of " + formatLength(under->length),
-                                 "let it reach at least as far");
+                                 say("the over-wing is shorter than the one under it, of {}", formatLength(under->length)),
+                                 say("let it reach at least as far"));
         if (spec.folds && spec.layers && !foldsMake(*spec.folds, *spec.layers))
             note(i, "folds", Concern::contradiction, 1.0, "",
-                 std::to_string(*spec.layers) + " layers are not folded in " + std::string(nameOf(*spec.folds)),
-                 "the layers stand: leave the folds out");
+                 say("{} layers are not folded in {}", std::to_string(*spec.layers), sayName(*spec.folds)),
+                 say("the layers stand: leave the folds out"));
         constexpr double kMostFeathers = 12.0;
         if (wing.style == WingStyle::plume && wing.count && *wing.count > kMostFeathers)
             note(i, "count", Concern::contradiction, *wing.count - kMostFeathers, "",
-                 formatNumber(*wing.count, 0) + " is taken for barbs, as older files counted", "count the feathers");
+                 say("{} is taken for barbs, as older files counted", formatNumber(*wing.count, 0)), say("count the feathers"));
     }
     static bool foldsMake(Folds folds, int layers) { return folds == Folds::thirds ? layers % 3 == 0 : (layers & (layers - 1)) == 0; }
 
@@ -281,15 +283,17 @@ class Saying {
             if (!has || *has >= wants - slack(*has, wants)) return;
             bench_.warn(i, "material", Concern::proportion,
                         {(wants - *has) / mm, "mm", isMeasured(part.made, key) ? Severity::warning : Severity::note},
-                        std::string(what) + " of " + formatLength(*has) + " where " + formatLength(wants) + " are wanted",
-                        "longer ones, or a shorter " + title(part.kind));
+                        say("{} of {} where {} are wanted", say(what), formatLength(*has), formatLength(wants)),
+                        say("longer ones, or a shorter {}", title(part.kind)));
         };
         const Material& made = part.made;
         // What each kind of part takes whole of what it is made of.
         std::visit(
             Overloaded{
-                [&](const PiecePlan& pieces, const PieceTraits& piece) { short_(piece.length, pieces.length, "length_mm", "a piece"); },
-                [&](const WingPlan& wing, const PieceTraits& piece) { short_(piece.length, wing.length, "length_mm", "a point"); },
+                [&](const PiecePlan& pieces, const PieceTraits& piece) {
+                    short_(piece.length, pieces.length, "length_mm", unsaid("a piece"));
+                },
+                [&](const WingPlan& wing, const PieceTraits& piece) { short_(piece.length, wing.length, "length_mm", unsaid("a point")); },
                 [&](const WingPlan& wing, const HairTraits& hair) { short_(hair.length, wing.length, "length_mm", "hair"); },
                 [&](const WingPlan& wing, const PlumeTraits& plume) {
                     short_(plume.fibreLength, 0.5 * wing.length, "fibre_length_mm", "barbs");
@@ -313,19 +317,19 @@ class Saying {
         if (over > slack(bead->diameter, g0 * (share > kLarge ? kLarge : kSmall)))
             bench_.warn(i, "material", Concern::beadSize,
                         {over / mm, "mm", share > kTooLarge || share < kTooSmall ? Severity::warning : Severity::note},
-                        "a bead of " + formatLength(bead->diameter) + " is " + (share > kLarge ? "large" : "small") + " on this hook",
-                        "one of about " + formatLength(0.60 * g0));
+                        say("a bead of {} is {} on this hook", formatLength(bead->diameter), share > kLarge ? say("large") : say("small")),
+                        say("one of about {}", formatLength(0.60 * g0)));
         const bool barbless = hook_.spec().barb == false;
         const Length passes = (barbless ? 1.10 : 1.35) * hook_.wire(), stops = 0.9 * hook_.eyeWidth();
         if (bead->hole < passes - slack(bead->hole, passes))
             bench_.warn(i, "material", Concern::beadHole, {(passes - bead->hole) / mm, "mm", Severity::warning},
-                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " won't pass the bend, which wants " +
-                            formatLength(passes, LengthUnit::millimetres, 2),
-                        "a larger hole, or a slotted bead");
+                        say("a hole of {} won't pass the bend, which wants {}", formatLength(bead->hole, LengthUnit::millimetres, 2),
+                            formatLength(passes, LengthUnit::millimetres, 2)),
+                        say("a larger hole, or a slotted bead"));
         if (bead->hole > stops + slack(bead->hole, stops))
             bench_.warn(i, "material", Concern::beadEye, {(bead->hole - stops) / mm, "mm", Severity::warning},
-                        "a hole of " + formatLength(bead->hole, LengthUnit::millimetres, 2) + " slips over the eye",
-                        "a smaller hole, or thread built up ahead of it");
+                        say("a hole of {} slips over the eye", formatLength(bead->hole, LengthUnit::millimetres, 2)),
+                        say("a smaller hole, or thread built up ahead of it"));
     }
 
     // Who winds it for its shine, its segments or to tame the fur doesn't ask it to hold.
@@ -352,14 +356,15 @@ class Saying {
             }
             if (ribbed && !locked)
                 bench_.warn(i, "direction", Concern::brittleBody, {1.0, "", Severity::warning},
-                            "a brittle body with its rib wound the same way is not locked by it", "wind one of the two against the other");
+                            say("a brittle body with its rib wound the same way is not locked by it"),
+                            say("wind one of the two against the other"));
         } else if (const auto* rib = std::get_if<RibPlan>(&part.detail); rib && ribHolds()) {
             for (const PartPlan& other : plan_.parts)
                 if (const auto* palmer = std::get_if<PalmerPlan>(&other.detail);
                     palmer && palmer->hand == rib->hand && rib->crossesPalmer && *rib->crossesPalmer < palmer->openTurns) {
                     note(i, "direction", Concern::ribWithPalmer, palmer->openTurns - *rib->crossesPalmer, "turns",
-                         "it runs in the palmer's own spiral and crosses " + formatShort(*rib->crossesPalmer, 1) + " of its turns",
-                         "wound the other way it crosses " + formatShort(rib->turns + palmer->openTurns, 1));
+                         say("it runs in the palmer's own spiral and crosses {} of its turns", formatShort(*rib->crossesPalmer, 1)),
+                         say("wound the other way it crosses {}", formatShort(rib->turns + palmer->openTurns, 1)));
                     return;
                 }
         }
@@ -370,8 +375,8 @@ class Saying {
         if (!made.label || !plan_.parts[i].material || labelIsKnown(made)) return;
         for (std::size_t k = 0; k < i; ++k)
             if (plan_.parts[k].material == plan_.parts[i].material) return;  // said already
-        note(i, "material", Concern::label, 1.0, "", "the size \"" + *made.label + "\" is not one that is known",
-             "measure it, or take the usual size as it is assumed");
+        note(i, "material", Concern::label, 1.0, "", say("the size \"{}\" is not one that is known", *made.label),
+             say("measure it, or take the usual size as it is assumed"));
     }
     static bool labelIsKnown(const Material& made) {
         struct Known {

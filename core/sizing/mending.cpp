@@ -7,6 +7,7 @@
 
 #include "book/part_order.h"
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "sizing/compare.h"
 #include "sizing/crossing.h"
 #include "units/text.h"
@@ -100,7 +101,7 @@ class Trials {
     std::map<std::string, Mend> best_;
 };
 
-std::string turnsWords(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? " turn" : " turns"); }
+std::string turnsWords(double turns) { return formatShort(turns, 1) + (turns == 1.0 ? say(" turn") : say(" turns")); }
 
 // A soft hackle is no stand-in for a stiff one, nor the other way.
 bool standsIn(const Material& m, const Material& now) {
@@ -121,15 +122,15 @@ void tryMaterials(Trials& trials, std::size_t part) {
 void tryThreads(Trials& trials) {
     for (const Material& m : trials.book().materials)
         if (m.kind == MaterialKind::thread && laidThread(m).width < trials.plan().thread.width)
-            trials.pattern("thread", kMaterialCost, "thread " + m.title(), [&](Pattern& p) { p.thread = m.id; });
+            trials.pattern("thread", kMaterialCost, say("thread {}", m.title()), [&](Pattern& p) { p.thread = m.id; });
 }
 
 void tryFewerTurns(Trials& trials, std::size_t part) {
-    const std::string name(nameOf(trials.plan().parts[part].kind));
+    const std::string name = sayName(trials.plan().parts[part].kind);
     if (const auto* h = std::get_if<HacklePlan>(&trials.plan().parts[part].detail))
         for (double fewer = 0.5; h->turns - fewer >= 1.0 && fewer <= 4.0; fewer += 0.5)
             trials.part<CollarPart>("turns " + std::to_string(part), part, static_cast<int>(std::ceil(fewer)),
-                                    name + " of " + turnsWords(h->turns - fewer), [&](CollarPart& c) {
+                                    say("{} of {}", name, turnsWords(h->turns - fewer)), [&](CollarPart& c) {
                                         c.turns = exactly(h->turns - fewer);
                                         c.until.reset();
                                         c.fullness.reset();
@@ -137,7 +138,7 @@ void tryFewerTurns(Trials& trials, std::size_t part) {
     if (const auto* p = std::get_if<PalmerPlan>(&trials.plan().parts[part].detail))
         for (int fewer = 1; p->openTurns - fewer >= 1.0 && fewer <= 3; ++fewer)
             trials.part<PalmerPart>("turns " + std::to_string(part), part, fewer,
-                                    name + " of " + turnsWords(p->openTurns - fewer) + " open",
+                                    say("{} of {} open", name, turnsWords(p->openTurns - fewer)),
                                     [&](PalmerPart& w) { w.openTurns = exactly(p->openTurns - fewer); });
 }
 
@@ -167,7 +168,7 @@ void tryThickerBody(Trials& trials, std::size_t part) {
     for (int steps = 1; steps <= 8; ++steps) {
         const Length rear = body->rearDiameter + static_cast<double>(steps) * kBodyStep;
         const Length front = std::max(body->frontDiameter, rear);
-        trials.part<BodyPart>("thicker", part, steps, "body from " + formatLength(rear) + " thick at the rear", [&](BodyPart& b) {
+        trials.part<BodyPart>("thicker", part, steps, say("body from {} thick at the rear", formatLength(rear)), [&](BodyPart& b) {
             b.rearDiameter.reset();
             b.frontDiameter.reset();
             b.rear = rear;
@@ -181,7 +182,7 @@ void tryFewerTailFibres(Trials& trials) {
     const auto* sized = tail ? std::get_if<TailPlan>(&trials.plan().parts[*tail].detail) : nullptr;
     if (!sized || sized->style == TailStyle::slip || sized->style == TailStyle::cloak) return;
     for (int fewer = 2; sized->fibres - fewer >= 2.0 && fewer <= 8; fewer += 2)
-        trials.part<TailPart>("fibres", *tail, fewer / 2, "tail of " + formatShort(sized->fibres - fewer, 0) + " fibres",
+        trials.part<TailPart>("fibres", *tail, fewer / 2, say("tail of {} fibres", formatShort(sized->fibres - fewer, 0)),
                               [&](TailPart& t) { t.fibres = exactly(sized->fibres - fewer); });
 }
 
@@ -193,7 +194,7 @@ void tryFrontBack(Trials& trials) {
         if (!body || body->front > plan.foremostBody + 0.001 * mm) continue;
         for (int steps = 1; steps <= 4; ++steps) {
             const Length front = body->front + static_cast<double>(steps) * kFrontStep;
-            trials.part<BodyPart>("front", i, steps, "body front back to " + formatLength(front) + " behind the eye", [&](BodyPart& b) {
+            trials.part<BodyPart>("front", i, steps, say("body front back to {} behind the eye", formatLength(front)), [&](BodyPart& b) {
                 StationSpec station;
                 station.behind = ratioOf(front / plan.hook.shank(), Yardstick::shank);
                 b.front = station;
@@ -212,7 +213,7 @@ void tryFrontForward(Trials& trials) {
         const Length front = std::get<BodyPlan>(body->detail).front - static_cast<double>(steps) * kFrontStep;
         if (front <= 0.0 * mm) return;
         trials.part<BodyPart>("front", static_cast<std::size_t>(body - plan.parts.begin()), steps,
-                              "body front forward to " + formatLength(front) + " behind the eye", [&](BodyPart& b) {
+                              say("body front forward to {} behind the eye", formatLength(front)), [&](BodyPart& b) {
                                   StationSpec station;
                                   station.behind = ratioOf(front / plan.hook.shank(), Yardstick::shank);
                                   b.front = station;
@@ -228,7 +229,7 @@ void trySlimmerShoulder(Trials& trials) {
         for (int steps = 1; steps <= 20; ++steps) {
             const Length front = body->frontDiameter - static_cast<double>(steps) * kBodyStep;
             if (front < body->rearDiameter) break;
-            trials.part<BodyPart>("shoulder", i, steps, "shoulder of " + formatLength(front), [&](BodyPart& b) {
+            trials.part<BodyPart>("shoulder", i, steps, say("shoulder of {}", formatLength(front)), [&](BodyPart& b) {
                 b.frontDiameter.reset();
                 b.foremost = front;
             });
@@ -251,7 +252,7 @@ void tryBedUnderWing(Trials& trials, std::size_t wing) {
     Part bed;
     bed.kind = PartKind::underbody;
     bed.detail = UnderbodyPart{sized->rampLayers, at(front), at(fore), {}, {}};
-    Edit edit{std::to_string(sized->rampTurns) + " turns of ramp under the wing", trials.book()};
+    Edit edit{say("{} turns of ramp under the wing", std::to_string(sized->rampTurns)), trials.book()};
     const Pattern& pattern = trials.plan().pattern;
     rearrange(edit.after, pattern.id, orderWithNewAt(pattern, wing), bed);
     trials.take("bed", 1, std::move(edit));
@@ -266,13 +267,13 @@ void tryWing(Trials& trials, std::size_t part) {
     const auto* sized = std::get_if<WingPlan>(&trials.plan().parts[part].detail);
     if (!sized) return;
     for (int fewer = 1; sized->layers - fewer >= 1 && sized->style == WingStyle::rolled; ++fewer)
-        trials.part<WingPart>("layers", part, fewer, "wing of " + std::to_string(sized->layers - fewer) + " layers", [&](WingPart& w) {
+        trials.part<WingPart>("layers", part, fewer, say("wing of {} layers", std::to_string(sized->layers - fewer)), [&](WingPart& w) {
             w.layers = sized->layers - fewer;
             w.folds.reset();
         });
     for (int steps = 1; steps <= 8; ++steps) {
         const Length depth = (1.0 - kLengthStep * steps) * sized->depth;
-        trials.part<WingPart>("depth", part, steps, "wing " + formatLength(depth) + " deep", [&](WingPart& w) {
+        trials.part<WingPart>("depth", part, steps, say("wing {} deep", formatLength(depth)), [&](WingPart& w) {
             w.depth = ratioOf(depth / trials.plan().hook.gape(), Yardstick::gape);
             if (w.width) w.width = w.depth;
         });
@@ -283,9 +284,9 @@ void tryStrands(Trials& trials, std::size_t part) {
     const auto* body = std::get_if<BodyPlan>(&trials.plan().parts[part].detail);
     if (!body || !body->strands) return;
     for (int more = 1; more <= 4; ++more)
-        trials.part<BodyPart>("strands", part, more, "body of " + formatShort(*body->strands + more, 0) + " strands together",
+        trials.part<BodyPart>("strands", part, more, say("body of {} strands together", formatShort(*body->strands + more, 0)),
                               [&](BodyPart& b) { b.strands = exactly(*body->strands + more); });
-    trials.part<BodyPart>("held", part, 1, "strands held with pliers", [](BodyPart& b) { b.held = Grip::pliers; });
+    trials.part<BodyPart>("held", part, 1, say("strands held with pliers"), [](BodyPart& b) { b.held = Grip::pliers; });
 }
 
 // Stops in mm as shares of this shank, so that they move with the hook.
@@ -299,7 +300,7 @@ void tryRatios(Trials& trials, std::size_t part) {
                     if (const Length* fixed = std::get_if<Length>(&spec.value)) spec = ratioOf(*fixed / shank, Yardstick::shank);
                 }
     };
-    const std::string words = "its stops as shares of the shank";
+    const std::string words = say("its stops as shares of the shank");
     trials.part<BodyPart>("ratio", part, 1, words, [&](BodyPart& body) { asShares(body); });
     trials.part<UnderbodyPart>("ratio", part, 1, words, [&](UnderbodyPart& under) { asShares(under); });
 }
@@ -309,11 +310,11 @@ void tryWindings(Trials& trials, std::size_t part) {
     const Pattern& pattern = trials.plan().pattern;
     if (const auto rib = findKind(pattern, PartKind::rib)) {
         const Winding now = std::get<RibPart>(pattern.parts[*rib].detail).direction.value_or(trials.plan().schools.rib);
-        trials.part<RibPart>("rib", *rib, 1, "rib wound the other way", [&](RibPart& r) { r.direction = against(now); });
+        trials.part<RibPart>("rib", *rib, 1, say("rib wound the other way"), [&](RibPart& r) { r.direction = against(now); });
     }
     if (!std::holds_alternative<BodyPart>(pattern.parts[part].detail)) return;
     const Winding now = senseOf(trials.plan(), part) > 0 ? Winding::with : Winding::counter;
-    trials.part<BodyPart>("body", part, 1, "body wound against the rib", [&](BodyPart& b) { b.direction = against(now); });
+    trials.part<BodyPart>("body", part, 1, say("body wound against the rib"), [&](BodyPart& b) { b.direction = against(now); });
 }
 
 void tryPairs(Trials& trials, std::size_t part) {
@@ -323,7 +324,7 @@ void tryPairs(Trials& trials, std::size_t part) {
         const auto* wing = std::get_if<WingPlan>(&trials.plan().parts[part].detail);
         const double now = pieces ? pieces->count : wing && wing->count ? *wing->count : 0.0;
         if (now + by < 1.0) continue;
-        const std::string words = formatShort(std::round(now) + by, 0) + " of them";
+        const std::string words = say("{} of them", formatShort(std::round(now) + by, 0));
         if (wing) trials.part<WingPart>(by > 0 ? "more" : "fewer", part, 1, words, [&](WingPart& w) { change(w, now); });
         if (pieces) trials.part<CheekPart>(by > 0 ? "more" : "fewer", part, 1, words, [&](CheekPart& c) { change(c, now); });
     }
@@ -334,7 +335,7 @@ void tryBall(Trials& trials, std::size_t part) {
     if (!body) return;
     const Length wanted = std::max(body->rearDiameter, body->frontDiameter) + trials.warning().over * mm;
     trials.part<BodyPart>("thicker", part, std::max(1, static_cast<int>(std::lround(trials.warning().over * mm / kBodyStep))),
-                          "ball of " + formatLength(wanted), [&](BodyPart& b) {
+                          say("ball of {}", formatLength(wanted)), [&](BodyPart& b) {
                               b.frontDiameter.reset();
                               b.foremost = wanted;
                           });
@@ -347,7 +348,8 @@ void tryThinnerNoodle(Trials& trials, std::size_t part) {
     if (!body || body->noodleDiameter - trials.warning().over * mm < kThinnest) return;
     const Length thin = std::floor((body->noodleDiameter / mm - trials.warning().over) * 100.0) / 100.0 * mm;
     trials.part<BodyPart>("noodle", part, std::max(1, static_cast<int>(std::ceil((body->noodleDiameter - thin) / kBodyStep))),
-                          "noodle of " + formatLength(thin, LengthUnit::millimetres, 2), [&](BodyPart& b) { b.noodleDiameter = thin; });
+                          say("noodle of {}", formatLength(thin, LengthUnit::millimetres, 2)),
+                          [&](BodyPart& b) { b.noodleDiameter = thin; });
 }
 
 void tryShortening(Trials& trials) {
@@ -361,11 +363,11 @@ void tryShortening(Trials& trials) {
 std::string Mend::words(const Warning& warning) const {
     std::string text = edit.words + ": ";
     const std::string bought = formatShort(buys, 2) + (warning.unit.empty() ? "" : (warning.unit == "°" ? "" : " ") + warning.unit);
-    text += cures ? "cures it" : "takes off " + bought + " of " + formatShort(warning.over, 2);
+    text += cures ? say("cures it") : say("takes off {} of {}", bought, formatShort(warning.over, 2));
     for (std::size_t i = 0; i < moves.size(); ++i)
         text += (i == 0 ? "; " : ", ") + moves[i];
     for (const std::string& trouble : brings)
-        text += "; but " + trouble;
+        text += say("; but {}", trouble);
     return text;
 }
 

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "book/schools.h"
+#include "language/say.h"
 #include "sizing/bench.h"
 #include "sizing/counts.h"
 #include "sizing/figures.h"
@@ -206,9 +207,9 @@ class Planner {
         Bench bench{pattern_, hook_, book_, resolver, plan, thread_, resolver.foremostBody()};
         if (plan.bodyEnd <= plan.bodyFront && resolver.faults().empty())
             resolver.fault(bodyPlace(resolver),
-                           "expected a body end behind its front, got the end at " + formatShort(plan.bodyEnd / mm, 2) +
-                               " mm and the front at " + formatShort(plan.bodyFront / mm, 2) + " mm from the eye",
-                           "end it further back or start it further forward");
+                           say("expected a body end behind its front, got the end at {} mm and the front at {} mm from the eye",
+                               formatShort(plan.bodyEnd / mm, 2), formatShort(plan.bodyFront / mm, 2)),
+                           say("end it further back or start it further forward"));
         if (resolver.faults().empty()) size(bench);
         plan.faults = resolver.faults();
         return plan;
@@ -267,17 +268,17 @@ class Planner {
         if (written.from) {
             const auto source = find(pattern_, *written.from);
             if (!source)
-                bench.resolver.fault(part.place.key("from"), "expected a part of this dressing, got " + describe(*written.from));
+                bench.resolver.fault(part.place.key("from"), say("expected a part of this dressing, got {}", describe(*written.from)));
             else if (!part.material)
                 part.material = pattern_.parts[*source].material;
         }
         part.made = bench.resolver.madeOf(i);
         if (part.material && !book_.findMaterial(*part.material))
             bench.resolver.fault(part.place.key("material"), "expected the id of a material, got \"" + *part.material + "\"",
-                                 "add that material, or name one of the drawers");
+                                 say("add that material, or name one of the drawers"));
         if (!canBeMadeOf(written.kind, part.made.kind)) {
-            bench.resolver.fault(part.place.key("material"), "expected something that makes a " + std::string(nameOf(written.kind)) +
-                                                                 ", got a " + std::string(nameOf(part.made.kind)));
+            bench.resolver.fault(part.place.key("material"),
+                                 say("expected something that makes a {}, got a {}", sayName(written.kind), sayName(part.made.kind)));
             part.made = usualMaterial(written.kind, pattern_, book_);
         }
     }
@@ -520,8 +521,8 @@ Result<Plan> planWhatCan(const Pattern& pattern, const Hook& hook, const Book& b
     } catch (const BrokenContract&) {
         throw;                         // ours to mend, not the tier's
     } catch (const std::exception&) {  // of a solver or an allocation, at measures that no material has
-        return fail(place, "expected measures that a fly can be worked out from",
-                    "look for a very large or very small number in this dressing, its hook or its materials");
+        return fail(place, say("expected measures that a fly can be worked out from"),
+                    say("look for a very large or very small number in this dressing, its hook or its materials"));
     }
 }
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include "book/schools.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -40,9 +41,9 @@ std::optional<std::size_t> Resolver::first(PartKind kind) const {
 std::optional<std::size_t> Resolver::partMeant(const PartRef& ref, const Place& place) {
     const auto part = find(pattern_, ref);
     if (!part)
-        fault(place, "expected a part of this dressing, got " + describe(ref));
+        fault(place, say("expected a part of this dressing, got {}", describe(ref)));
     else if (isLeftOut(*part))
-        fault(place, "expected a part that can be sized, got " + describe(ref) + ", which can't be");
+        fault(place, say("expected a part that can be sized, got {}, which can't be", describe(ref)));
     else
         return part;
     return std::nullopt;
@@ -70,7 +71,8 @@ Length Resolver::once(Node& node, const std::string& name, const Place& place, C
         std::string circle;
         for (auto it = std::ranges::find(open_, name); it != open_.end(); ++it)
             circle += *it + " → ";
-        fault(place, "these lengths refer to each other in a circle: " + circle + name, "give one of them against the hook or in mm");
+        fault(place, say("these lengths refer to each other in a circle: {}{}", circle, name),
+              say("give one of them against the hook or in mm"));
         return node.value;
     }
     node.state = State::open;
@@ -97,7 +99,7 @@ std::vector<std::size_t> Resolver::thoraxes() const {
 
 Length Resolver::bodyEnd() {
     const auto first_ = first(PartKind::body);
-    return once(bodyEnd_, "body end", first_ ? partPlace(*first_).key("end") : place_, [this] {
+    return once(bodyEnd_, say("body end"), first_ ? partPlace(*first_).key("end") : place_, [this] {
         const auto sections = bodies();
         if (!sections.empty()) {
             const auto& body = std::get<BodyPart>(pattern_.parts[sections.front()].detail);
@@ -216,7 +218,7 @@ std::vector<Section> Resolver::placeThoraxes() {
 }
 
 Length Resolver::foremostBody() {
-    return once(foremost_, "body front", place_, [this] {
+    return once(foremost_, say("body front"), place_, [this] {
         if (thoraxes().empty()) return bodyFront();
         if (!thoraxes_) thoraxes_ = placeThoraxes();
         return std::ranges::min_element(*thoraxes_, {}, &Section::front)->front;
@@ -225,7 +227,7 @@ Length Resolver::foremostBody() {
 
 Length Resolver::bodyFront() {
     const auto sections = bodies();
-    return once(bodyFront_, "body front", sections.empty() ? place_ : partPlace(sections.back()).key("front"), [this, &sections] {
+    return once(bodyFront_, say("body front"), sections.empty() ? place_ : partPlace(sections.back()).key("front"), [this, &sections] {
         if (!sections.empty()) {
             const auto& body = std::get<BodyPart>(pattern_.parts[sections.back()].detail);
             if (body.front) return station(*body.front, partPlace(sections.back()).key("front"));
@@ -263,9 +265,9 @@ Section Resolver::section(std::size_t part) {
     if (position + 1 < sections.size()) result.front = join(position);
     if (result.end <= result.front)
         fault(partPlace(part).key(body.end ? "end" : "front"),
-              "expected a body end behind its front, got the end at " + mmText(result.end) + " and the front at " + mmText(result.front) +
-                  " from the eye",
-              "end it further back or start it further forward");
+              say("expected a body end behind its front, got the end at {} and the front at {} from the eye", mmText(result.end),
+                  mmText(result.front)),
+              say("end it further back or start it further forward"));
     return result;
 }
 
@@ -274,8 +276,8 @@ Section Resolver::thorax(std::size_t part) {
     const auto found = std::ranges::find(*thoraxes_, part, &Section::part);
     require(found != thoraxes_->end(), "thorax wants a thorax");
     if (found->end <= found->front)
-        fault(partPlace(part).key("end"), "expected a thorax end behind its front, got the end at " + mmText(found->end) +
-                                              " and the front at " + mmText(found->front) + " from the eye");
+        fault(partPlace(part).key("end"), say("expected a thorax end behind its front, got the end at {} and the front at {} from the eye",
+                                              mmText(found->end), mmText(found->front)));
     return *found;
 }
 
@@ -335,7 +337,7 @@ Length Resolver::lengthOf(std::size_t part) {
             Length operator()(const RibPart&) const { return r.bodyEnd() - r.bodyFront(); }
             Length operator()(const BeadPart&) const { return r.beadDiameter().value_or(0.0 * mm); }
             Length none() const {
-                r.fault(place, "expected a part that has a length, got a " + std::string(nameOf(r.pattern_.parts[part].kind)));
+                r.fault(place, say("expected a part that has a length, got a {}", sayName(r.pattern_.parts[part].kind)));
                 return 1.0 * mm;
             }
             Length operator()(const UnderbodyPart&) const { return none(); }
@@ -348,11 +350,11 @@ Length Resolver::lengthOf(std::size_t part) {
         constexpr Length kMost = 1000.0 * mm;          // formats.md
         if (result > 0.0 * mm && result <= kMost) return result;
         if (result > kMost) {
-            fault(place.key("length"), "expected a length of at most 1000 mm, got " + mmText(result));
+            fault(place.key("length"), say("expected a length of at most 1000 mm, got {}", mmText(result)));
             return 1.0 * mm;
         }
-        fault(place.key("length"), "expected a length that leaves something behind its tie-in, got " + mmText(result),
-              "the end is at or ahead of where the " + name + " is tied in");
+        fault(place.key("length"), say("expected a length that leaves something behind its tie-in, got {}", mmText(result)),
+              say("the end is at or ahead of where the {} is tied in", name));
         return 1.0 * mm;
     });
 }
@@ -437,7 +439,7 @@ Length Resolver::length(const LengthSpec& spec, Length origin, const Place& plac
             const auto spacing = r.tippetSpacing();
             if (!spacing) {
                 r.fault(place.key("bars"), "expected a tippet with a bar_spacing_mm to count bars on",
-                        "measure the bar spacing of the feather and give it on the material");
+                        say("measure the bar spacing of the feather and give it on the material"));
                 return 1.0 * mm;
             }
             return (bars.count - 1 + kTippetBar) * *spacing;
@@ -457,7 +459,7 @@ std::optional<Length> Resolver::tippetSpacing() const {
 
 Length Resolver::size(const LengthSpec& spec, const Place& place) {
     if (std::holds_alternative<Reach>(spec.value)) {
-        fault(place, "expected a ratio or millimetres, got a reach to a landmark", "a size has no place to reach from");
+        fault(place, say("expected a ratio or millimetres, got a reach to a landmark"), say("a size has no place to reach from"));
         return 1.0 * mm;
     }
     return length(spec, 0.0 * mm, place);
@@ -472,8 +474,8 @@ Length Resolver::station(const StationSpec& spec, const Place& place) {
     if (spec.ahead) s -= size(*spec.ahead, place.key("ahead"));
     if (spec.behind) s += size(*spec.behind, place.key("behind"));
     if (s >= 0.0 * mm && s <= hook_.rearmostStation()) return s;
-    fault(place, "expected a place on the hook from the eye to the back of the bend (0 to " + mmText(hook_.rearmostStation()) + "), got " +
-                     mmText(s));
+    fault(place, say("expected a place on the hook from the eye to the back of the bend (0 to {}), got {}", mmText(hook_.rearmostStation()),
+                     mmText(s)));
     return std::clamp(s, 0.0 * mm, hook_.shank());
 }
 

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include "book/schools.h"
+#include "language/say.h"
 #include "sizing/bench.h"
 #include "sizing/crossing.h"
 
@@ -71,7 +72,7 @@ void windRib(Bench& bench, RibPlan& rib, std::size_t part, const RibPart& writte
             if (!found)
                 bench.resolver.fault(
                     bench.resolver.partPlace(part).key("along"),
-                    "expected a body section from 0 to " + std::to_string(seen == 0 ? 0 : seen - 1) + ", got " + std::to_string(*index));
+                    say("expected a body section from 0 to {}, got {}", std::to_string(seen == 0 ? 0 : seen - 1), std::to_string(*index)));
         }
     const Length along = rib.end - rib.front;
     if (along <= 0.0 * mm) return;  // a fault of the body's, already placed

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <numbers>
 
+#include "language/say.h"
 #include "sizing/bench.h"
 #include "sizing/counts.h"
 #include "units/text.h"
@@ -99,7 +100,7 @@ void seat(Bench& bench, std::size_t part, const WingPart& written, WingPlan& win
                                    static_cast<int>(std::ceil((support.step - support.run * tan(limits.ramp)) / bench.thread.thickness)));
     wing.rampTurns = static_cast<int>(std::ceil(1.5 * wing.rampLayers));
     const auto highest = std::ranges::max_element(wing.supports, {}, [](const WingSupport& s) { return s.lift(); });
-    const std::string over = std::string(nameOf(bench.part(highest->part).kind));
+    const std::string over = sayName(bench.part(highest->part).kind);
     // A ramp is offered while it is short and the head stays slim; whether the head allows it is known once that is sized.
     constexpr int kMostRamp = 12;
     const bool isBody = std::holds_alternative<BodyPlan>(bench.plan.parts[highest->part].detail);
@@ -109,11 +110,11 @@ void seat(Bench& bench, std::size_t part, const WingPart& written, WingPlan& win
             (isBody && gives(std::get<BodyPlan>(bench.plan.parts[highest->part].detail).method) ? kFurGives : kHardGives);
     bench.warn(part, "length", Concern::wingLift,
                {(lift - limits.low).inDegrees(), "°", wing.seat == Seat::warning ? Severity::warning : Severity::note},
-               "this wing rises " + formatNumber(lift.inDegrees(), 0) + "° over the " + over,
-               wing.rampTurns <= kMostRamp ? std::to_string(wing.rampTurns) + " turns of thread sloping up to the " + over + " lay it low"
-               : isBody                    ? "a shoulder of " + formatLength(shoulder, LengthUnit::millimetres, 2) + ", " +
-                              formatNumber(shoulder / bench.hook.gape(), 2) + " of the gape, lays it low"
-                        : "the " + over + " after the wing lays it low");
+               say("this wing rises {}° over the {}", formatNumber(lift.inDegrees(), 0), over),
+               wing.rampTurns <= kMostRamp ? say("{} turns of thread sloping up to the {} lay it low", std::to_string(wing.rampTurns), over)
+               : isBody ? say("a shoulder of {}, {} of the gape, lays it low", formatLength(shoulder, LengthUnit::millimetres, 2),
+                              formatNumber(shoulder / bench.hook.gape(), 2))
+                        : say("the {} after the wing lays it low", over));
 }
 
 // Each style of wing: its slip, depth and barbs; how many of its barbs or hairs are bound at its root.
@@ -189,15 +190,15 @@ void warnOfVane(Bench& bench, std::size_t part, const WingPlan& wing, const Mate
     if (!vane) return;
     if (vane->vane && wing.slip > *vane->vane + slack(wing.slip, *vane->vane))
         bench.warn(part, "layers", Concern::vaneNarrow, {(wing.slip - *vane->vane) / mm},
-                   "the raw slip of " + formatLength(wing.slip) + " is wider than this vane's " + formatLength(*vane->vane),
-                   "fewer layers, less depth or a larger feather");
+                   say("the raw slip of {} is wider than this vane's {}", formatLength(wing.slip), formatLength(*vane->vane)),
+                   say("fewer layers, less depth or a larger feather"));
     constexpr Length kBoundAndSpare = 6.0 * mm;  // 2 mm bound and 4 mm to handle
     if (!vane->barbs.empty() &&
         wing.length + kBoundAndSpare > *std::ranges::max_element(vane->barbs) + slack(wing.length, *std::ranges::max_element(vane->barbs)))
         bench.warn(part, "length", Concern::barbShort, {(wing.length + kBoundAndSpare - *std::ranges::max_element(vane->barbs)) / mm},
-                   "the longest barb of this feather is " + formatLength(*std::ranges::max_element(vane->barbs)) + ", the wing wants " +
-                       formatLength(wing.length + kBoundAndSpare),
-                   "a shorter wing or a larger feather");
+                   say("the longest barb of this feather is {}, the wing wants {}", formatLength(*std::ranges::max_element(vane->barbs)),
+                       formatLength(wing.length + kBoundAndSpare)),
+                   say("a shorter wing or a larger feather"));
 }
 
 }  // namespace

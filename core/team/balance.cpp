@@ -9,6 +9,7 @@
 #include "book/find.h"
 #include "book/flies.h"
 #include "book/kinds.h"
+#include "language/say.h"
 #include "units/text.h"
 #include "water/sea.h"
 
@@ -216,10 +217,10 @@ Proposal Board::propose(const Answer& answer) const {
         Fly fly = fromBox ? box_[hung.box].fly : own_[hung.own];
         if (fromBox) {
             proposal.changes.push_back({position, ChangeKind::box,
-                                        box_[hung.box].title + (p == 0 || p + 1 == places() ? " to the " : " in the ") + place +
-                                            (box_[hung.box].tied == 0 ? ", still to tie" : "")});
+                                        box_[hung.box].title + (p == 0 || p + 1 == places() ? say(" to the ") : say(" in the ")) + place +
+                                            (box_[hung.box].tied == 0 ? say(", still to tie") : "")});
         } else {
-            if (hung.own != p) proposal.changes.push_back({position, ChangeKind::order, titleOfOwn(hung.own) + " to the " + place});
+            if (hung.own != p) proposal.changes.push_back({position, ChangeKind::order, say("{} to the {}", titleOfOwn(hung.own), place)});
             if (hung.isRedressed())
                 proposal.changes.push_back(
                     {position, ChangeKind::redress, titleOfOwn(hung.own) + ": " + sayChange(book_, ownPlan(hung.own), hung.made)});
@@ -433,8 +434,8 @@ std::vector<std::string> conflictsOf(const TeamReport& report) {
     constexpr std::size_t kNamed = 4;
     std::vector<std::string> words;
     if (off.size() >= 2)
-        words.push_back("No change of up to " + std::to_string(kCostCeiling) + " meets both at once: " + off[0]->words + "; and " +
-                        off[1]->words);
+        words.push_back(
+            say("No change of up to {} meets both at once: {}; and {}", std::to_string(kCostCeiling), off[0]->words, off[1]->words));
     for (std::size_t i = off.size() >= 2 ? 2 : 0; i < std::min(off.size(), kNamed); ++i)
         words.push_back(off[i]->words + (off[i]->mend.empty() ? "" : ": " + off[i]->mend));
     return words;
@@ -492,10 +493,10 @@ std::string Proposal::words() const {
         text += (text.empty() ? "" : ", ") + change.words;
         if (change.kind != ChangeKind::box || change.position != insteadAt) continue;
         for (std::size_t i = 0; i < insteadTitles.size(); ++i)
-            text += (i == 0 ? " (or " : ", or ") + insteadTitles[i];
+            text += (i == 0 ? say(" (or ") : say(", or ")) + insteadTitles[i];
         if (!insteadTitles.empty()) text += ")";
     }
-    return text.empty() ? "nothing to change" : text;
+    return text.empty() ? say("nothing to change") : text;
 }
 
 Result<BalanceReport> balanceTeam(const Book& book, const TeamId& team, const TeamSetting& setting, const BalanceOptions& options) {
@@ -556,7 +557,7 @@ Result<DressingId> takeDressing(Edit& edit, const Plan& before, const FlyChange&
     std::ranges::replace(suffix, '_', ' ');
     const std::string wanted = before.pattern.title() + ", " + suffix;
     if (std::ranges::none_of(edit.after.patterns, [&](const Pattern& p) { return p.title() == wanted; })) own.name = wanted;
-    own.variedWhy = "for " + team + ": " + sayChange(edit.after, before, change);
+    own.variedWhy = say("for {}: {}", team, sayChange(edit.after, before, change));
     return copy->id;
 }
 
@@ -600,7 +601,8 @@ std::vector<std::string> touchedBy(const Book& book, const TeamId& team, const P
                     touched.push_back(sayFly(book, *other.at(at)) + " in " + other.title());
         for (const BoxFly& fly : book.box)
             if (fly.pattern == id && fly.tied.value_or(1) > 0)
-                touched.push_back(std::to_string(fly.tied.value_or(1)) + " of " + sayFly(book, flyOf(fly)) + " in the box, tied as it was");
+                touched.push_back(
+                    say("{} of {} in the box, tied as it was", std::to_string(fly.tied.value_or(1)), sayFly(book, flyOf(fly))));
     }
     return touched;
 }

@@ -9,6 +9,7 @@
 #include <tuple>
 
 #include "book/flies.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -293,7 +294,7 @@ Choice describe(const FoundTrio& found, const std::vector<BoxCandidate>& box, co
         const BoxCandidate& fly = box[found.flies[a]];
         if (fly.tied == 0) {
             ++choice.toTie;
-            choice.reasons.push_back("tie " + fly.title + " for the " + std::string(nameOf(kTrio[a])));
+            choice.reasons.push_back(say("tie {} for the {}", fly.title, sayName(kTrio[a])));
         }
         for (const PlaceTerm& term : checksOf(fly.figures, fits.wants[a]))
             choice.checks.push_back(checkOf(term, fly, fits.wants[a]));
@@ -434,7 +435,7 @@ std::vector<ComesOff> underTheCard(const Book& book, const TeamId& teamId, const
     const auto putOn = [&](ComesOff& one, const BoxCandidate& fly, bool twin) {
         one.on = fly.fly;
         one.twin = twin;
-        one.words += ", " + fly.title + " goes on";
+        one.words += say(", {} goes on", fly.title);
         taken.insert(fly.figures.identity);
     };
     for (const TeamFly& fly : weighed->flies) {
@@ -444,7 +445,7 @@ std::vector<ComesOff> underTheCard(const Book& book, const TeamId& teamId, const
         one.position = fly.position;
         one.off = *team->at(fly.position);
         one.why = breaches.front().words;
-        one.words = sayFly(book, one.off) + " comes off the " + std::string(nameOf(one.position)) + " (" + one.why + ")";
+        one.words = say("{} comes off the {} ({})", sayFly(book, one.off), sayName(one.position), one.why);
         const auto twin = std::ranges::find_if(box, [&](const BoxCandidate& c) { return c.fly.pattern == one.off.pattern && mayGoOn(c); });
         if (twin != box.end()) putOn(one, *twin, true);
     }
@@ -456,7 +457,7 @@ std::vector<ComesOff> underTheCard(const Book& book, const TeamId& teamId, const
         if (best != ranked.end())
             putOn(one, box[best->fly], false);
         else
-            one.words += "; the box has nothing for its place that the card allows";
+            one.words += say("; the box has nothing for its place that the card allows");
     }
     return list;
 }
@@ -539,9 +540,8 @@ WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::option
         const PlaceFit other = fitIn(box[a[p]].figures, fits.wants[p], extrasOf(box[a[p]], kTrio[p], setting, termOf(daybook, a[p], p)));
         for (const PlaceTerm& term : own)
             if (const PlaceTerm* there = other.find(term.term))
-                differences.push_back({toPoints * (there->won() - term.won()), box[b[p]].title + " on the " +
-                                                                                   std::string(nameOf(kTrio[p])) + ": " +
-                                                                                   sayTerm(term, box[b[p]].figures, fits.wants[p])});
+                differences.push_back({toPoints * (there->won() - term.won()), say("{} on the {}: {}", box[b[p]].title, sayName(kTrio[p]),
+                                                                                   sayTerm(term, box[b[p]].figures, fits.wants[p]))});
     }
     const std::vector<Position> all(kTrio.begin(), kTrio.end());
     for (std::size_t x = 0; x < 3; ++x)
@@ -562,7 +562,7 @@ WhyNot whyNot(const std::vector<BoxCandidate>& box, std::size_t fly, std::option
     constexpr double kWorthSaying = 0.05;
     for (const Difference& d : differences)
         if (why.differences.size() < kShown && d.points >= kWorthSaying)
-            why.differences.push_back(d.words + " (" + formatNumber(d.points, 1) + " points)");
+            why.differences.push_back(say("{} ({} points)", d.words, formatNumber(d.points, 1)));
     return why;
 }
 

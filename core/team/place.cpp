@@ -5,6 +5,7 @@
 #include <cmath>
 #include <iterator>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -69,22 +70,22 @@ std::string lowered(std::string_view text) {
 }
 std::string sayStyle(FlyStyle style) {
     switch (style) {
-        case FlyStyle::lure: return "a lure";
-        case FlyStyle::film: return "a film fly";
-        case FlyStyle::dry: return "a dry fly";
-        case FlyStyle::beaded: return "a beaded fly";
-        case FlyStyle::palmer: return "a palmer";
-        case FlyStyle::legged: return "a legged fly";
-        case FlyStyle::winged: return "a winged wet";
-        case FlyStyle::hackled: return "a hackled fly";
-        case FlyStyle::spider: return "a spider";
-        case FlyStyle::nymph: return "a nymph";
+        case FlyStyle::lure: return say("a lure");
+        case FlyStyle::film: return say("a film fly");
+        case FlyStyle::dry: return say("a dry fly");
+        case FlyStyle::beaded: return say("a beaded fly");
+        case FlyStyle::palmer: return say("a palmer");
+        case FlyStyle::legged: return say("a legged fly");
+        case FlyStyle::winged: return say("a winged wet");
+        case FlyStyle::hackled: return say("a hackled fly");
+        case FlyStyle::spider: return say("a spider");
+        case FlyStyle::nymph: return say("a nymph");
     }
     throw BrokenContract("unknown style");
 }
 std::string sayWave(double metres) {
-    if (metres <= 0.0) return "a flat calm";
-    return "a wave of " + formatNumber(metres, 2) + " m";
+    if (metres <= 0.0) return say("a flat calm");
+    return say("a wave of {} m", formatNumber(metres, 2));
 }
 // The styles that suit a place best, for a mend.
 std::string bestStyles(const PlaceWants& wants) {
@@ -95,7 +96,7 @@ std::string bestStyles(const PlaceWants& wants) {
     constexpr std::size_t kNamed = 2;
     std::string text;
     for (std::size_t i = 0; i < std::min(order.size(), kNamed); ++i)
-        text += (i == 0 ? "" : " or ") + sayStyle(order[i]);
+        text += (i == 0 ? "" : say(" or ")) + sayStyle(order[i]);
     return text;
 }
 
@@ -248,8 +249,8 @@ std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlySty
 }
 
 std::string sayFull(double full) {
-    return std::string(nameOf(classOf(full))) + ", " + formatNumber(full, 1) +
-           (full > 0.95 && full < 1.05 ? " usual collar" : " usual collars");
+    return sayName(classOf(full)) + ", " + formatNumber(full, 1) +
+           (full > 0.95 && full < 1.05 ? say(" usual collar") : say(" usual collars"));
 }
 
 std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
@@ -257,36 +258,36 @@ std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWan
     switch (term.term) {
         case TeamTerm::style: {
             const std::string there =
-                wants.wave <= 0.0 ? " on the " + place + " in a flat calm" : " on the " + place + " in " + sayWave(wants.wave);
-            if (term.share >= 0.75) return sayStyle(fly.style) + " is at home" + there;
-            return sayStyle(fly.style) + (term.share >= wants.style.low ? " will do" : " is out of place") + there;
+                wants.wave <= 0.0 ? say(" on the {} in a flat calm", place) : say(" on the {} in {}", place, sayWave(wants.wave));
+            if (term.share >= 0.75) return say("{} is at home{}", sayStyle(fly.style), there);
+            return sayStyle(fly.style) + (term.share >= wants.style.low ? say(" will do") : say(" is out of place")) + there;
         }
         case TeamTerm::role:
-            if (term.share >= 1.0) return "dressed for the " + place;
-            if (term.share <= 0.0) return "dressed for the " + std::string(nameOf(fly.role.value_or(TeamRole::any))) + ", not the " + place;
-            return "dressed for no place of its own";
+            if (term.share >= 1.0) return say("dressed for the {}", place);
+            if (term.share <= 0.0) return say("dressed for the {}, not the {}", sayName(fly.role.value_or(TeamRole::any)), place);
+            return say("dressed for no place of its own");
         case TeamTerm::fullness:
-            return "it is " + sayFull(fly.full) + "; " + (wants.wave <= 0.0 ? "a calm" : "this wave") + " wants " +
-                   formatNumber(term.wanted.low, 1) + " to " + formatNumber(term.wanted.high, 1) + " on the " + place;
+            return say("it is {}; {} wants {} to {} on the {}", sayFull(fly.full), wants.wave <= 0.0 ? say("a calm") : say("this wave"),
+                       formatNumber(term.wanted.low, 1), formatNumber(term.wanted.high, 1), place);
         case TeamTerm::stiff:
-            if (term.shortfall <= 0.0) return "its fibres are as stiff as the water wants";
-            return term.value > term.wanted.high ? "too stiff for a calm: softer fibre moves by itself"
-                                                 : "too soft to hold up in this wave";
+            if (term.shortfall <= 0.0) return say("its fibres are as stiff as the water wants");
+            return term.value > term.wanted.high ? say("too stiff for a calm: softer fibre moves by itself")
+                                                 : say("too soft to hold up in this wave");
         case TeamTerm::hold:
-            return fly.hold() >= FlyFigures::kMostHold ? "it rides the surface by itself"
-                                                       : "it pushes " + formatNumber(term.value, 1) + " times its weight under water; " +
-                                                             formatNumber(term.wanted.low, 1) + " holds a bob here";
+            return fly.hold() >= FlyFigures::kMostHold ? say("it rides the surface by itself")
+                                                       : say("it pushes {} times its weight under water; {} holds a bob here",
+                                                             formatNumber(term.value, 1), formatNumber(term.wanted.low, 1));
         case TeamTerm::anchor:
-            if (fly.floats) return "it floats, and a point has to lead down";
-            return "it sinks " + formatNumber(100.0 * fly.sink, 0) + " cm/s and weighs " + formatNumber(fly.weight, 2) +
-                   " mN in the water; a point wants " + formatNumber(wants.sink.low, 0) + " to " + formatNumber(wants.sink.high, 0) +
-                   " cm/s and " + formatNumber(wants.weight.low, 2) + " mN";
+            if (fly.floats) return say("it floats, and a point has to lead down");
+            return say("it sinks {} cm/s and weighs {} mN in the water; a point wants {} to {} cm/s and {} mN",
+                       formatNumber(100.0 * fly.sink, 0), formatNumber(fly.weight, 2), formatNumber(wants.sink.low, 0),
+                       formatNumber(wants.sink.high, 0), formatNumber(wants.weight.low, 2));
         case TeamTerm::slim:
-            return "it pushes " + formatNumber(term.value, 1) + " mN of water; a slim point at most " + formatNumber(term.wanted.high, 1);
+            return say("it pushes {} mN of water; a slim point at most {}", formatNumber(term.value, 1), formatNumber(term.wanted.high, 1));
         case TeamTerm::size:
-            return "a " + std::to_string(fly.size) + (term.shortfall <= 0.0 ? " is a size for the " : " is not the size for the ") + place +
-                   " here";
-        case TeamTerm::season: return term.share >= 0.7 ? "what is about this month" : "not what is about this month";
+            return say("a {}{}{} here", std::to_string(fly.size),
+                       term.shortfall <= 0.0 ? say(" is a size for the ") : say(" is not the size for the "), place);
+        case TeamTerm::season: return term.share >= 0.7 ? say("what is about this month") : say("not what is about this month");
         default: break;
     }
     throw BrokenContract("not a term of one fly");
@@ -295,32 +296,32 @@ std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWan
 std::string sayCheck(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
     const std::string place = name(wants.position);
     if (term.term == TeamTerm::role)
-        return term.share >= 1.0 ? "the " + place + " is dressed for its place" : "the " + place + " is " + sayTerm(term, fly, wants);
+        return term.share >= 1.0 ? say("the {} is dressed for its place", place) : say("the {} is {}", place, sayTerm(term, fly, wants));
     std::string words = sayTerm(term, fly, wants);
-    const std::string there = " on the " + place;
+    const std::string there = say(" on the {}", place);
     if (term.term != TeamTerm::style && words.ends_with(there)) words.resize(words.size() - there.size());
-    return words.starts_with("it ") ? "the " + place + words.substr(2) : words;
+    return words.starts_with("it ") ? say("the {}{}", place, words.substr(2)) : words;
 }
 
 std::string mendOf(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {
     if (term.shortfall <= 0.0) return {};
     const std::string place = name(wants.position);
     switch (term.term) {
-        case TeamTerm::style: return "another fly on the " + place + ": " + bestStyles(wants);
+        case TeamTerm::style: return say("another fly on the {}: {}", place, bestStyles(wants));
         case TeamTerm::role:
-            return "a fly dressed for the " + place + ", or this one on the " + std::string(nameOf(fly.role.value_or(TeamRole::any)));
+            return say("a fly dressed for the {}, or this one on the {}", place, sayName(fly.role.value_or(TeamRole::any)));
         case TeamTerm::fullness:
-            return fly.full < wants.fullness.low ? "more turns of hackle, or a fuller fly there"
-                                                 : "fewer turns of hackle, or a sparser fly there";
-        case TeamTerm::stiff: return fly.stiff > wants.stiff.high ? "a softer hackle" : "a stiffer hackle";
-        case TeamTerm::hold: return "a bushier fly there, or a finer wire";
+            return fly.full < wants.fullness.low ? say("more turns of hackle, or a fuller fly there")
+                                                 : say("fewer turns of hackle, or a sparser fly there");
+        case TeamTerm::stiff: return fly.stiff > wants.stiff.high ? say("a softer hackle") : say("a stiffer hackle");
+        case TeamTerm::hold: return say("a bushier fly there, or a finer wire");
         case TeamTerm::anchor: {
-            if (fly.floats) return "a fly that sinks";
+            if (fly.floats) return say("a fly that sinks");
             const bool light = 100.0 * fly.sink < wants.sink.low || fly.weight < wants.weight.low;
-            return light ? "a heavier wire or a bead, or a sparser fly there" : "a finer wire, or a lighter fly there";
+            return light ? say("a heavier wire or a bead, or a sparser fly there") : say("a finer wire, or a lighter fly there");
         }
-        case TeamTerm::slim: return "fewer turns of hackle, or a slimmer fly there";
-        default: return "another fly there";
+        case TeamTerm::slim: return say("fewer turns of hackle, or a slimmer fly there");
+        default: return say("another fly there");
     }
 }
 
@@ -372,7 +373,7 @@ std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants) {
     const double least = palmer ? kLeastPalmer : 1.0, most = palmer ? kMostPalmer : std::max(1.0, fullest->mostTurns);
     if (turns <= 0.0) return std::nullopt;
     DressItSo so;
-    so.part = std::string(nameOf(plan.parts[*at].kind));
+    so.part = sayName(plan.parts[*at].kind);
     const double perHalf = 0.5 * fullest->worth / turns;
     constexpr double kDust = 1e-9;
     double halves = off > 0.0 ? std::ceil(off / perHalf - kDust) : std::floor(off / perHalf + kDust);
@@ -382,9 +383,9 @@ std::optional<DressItSo> dressItSo(const Plan& plan, const PlaceWants& wants) {
     so.left = std::max({0.0, wants.fullness.low - then, then - wants.fullness.high});
     if (so.left < kDust) so.left = 0.0;
     if (so.turns != 0.0)
-        so.words = formatShort(std::abs(so.turns), 1) + (std::abs(so.turns) == 1.0 ? " turn " : " turns ") +
-                   (so.turns > 0.0 ? "more" : "less") + " on the " + so.part;
-    if (so.left > 0.0) so.words += (so.words.empty() ? "" : ", and ") + std::string("another fly for the rest");
+        so.words = say("{}{}{} on the {}", formatShort(std::abs(so.turns), 1), std::abs(so.turns) == 1.0 ? say(" turn ") : say(" turns "),
+                       so.turns > 0.0 ? say("more") : say("less"), so.part);
+    if (so.left > 0.0) so.words += (so.words.empty() ? "" : say(", and ")) + say("another fly for the rest");
     return so;
 }
 

@@ -6,6 +6,7 @@
 #include <cstdlib>
 
 #include "book/spec_words.h"
+#include "language/say.h"
 #include "team/figures.h"
 #include "units/text.h"
 
@@ -22,7 +23,7 @@ static_assert(kLengthStepsATenth * kLengthStep == kFibreStep);
 constexpr double kLengthShare = 0.15;  // of a tail or wing
 
 Result<Pattern> cannot(const Plan& plan, const std::string& what) {
-    return fail(Place("patterns").key(plan.pattern.id), "expected " + what + ", got none");
+    return fail(Place("patterns").key(plan.pattern.id), say("expected {}, got none", what));
 }
 
 // A ratio or millimetres so many times as long; false for a reach, which stays.
@@ -83,7 +84,8 @@ bool scaleAll(Pattern& pattern, int by) {
 }
 
 Result<Pattern> withBead(const Book& book, const Pattern& pattern) {
-    if (findKind(pattern, PartKind::bead)) return fail(Place("patterns").key(pattern.id), "expected a fly without a bead, got one with");
+    if (findKind(pattern, PartKind::bead))
+        return fail(Place("patterns").key(pattern.id), say("expected a fly without a bead, got one with"));
     Book with = book;
     Pattern* found = with.findPattern(pattern.id);
     if (!found) return noSuch(Place("patterns"), "dressing", pattern.id);
@@ -108,9 +110,9 @@ int nextEven(int size, int steps) {
 }
 
 std::string times(int count, const std::string& what) {
-    return (count == 1   ? "one "
-            : count == 2 ? "two "
-            : count == 3 ? "three "
+    return (count == 1   ? say("one ")
+            : count == 2 ? say("two ")
+            : count == 3 ? say("three ")
                          : std::to_string(count) + " ") +
            what + (count == 1 ? "" : "s");
 }
@@ -174,7 +176,7 @@ Result<HookSpec> hookFor(const Book& book, const HookSpec& now, const FlyChange&
     HookSpec wanted = now;
     wanted.size = nextEven(now.size, change.size);
     if (change.size != 0 && (wanted.size < kLargest || wanted.size > kSmallest))
-        return fail(Place("hooks").key(now.id), "expected a hook from 6 to 16, got " + std::to_string(wanted.size));
+        return fail(Place("hooks").key(now.id), say("expected a hook from 6 to 16, got {}", std::to_string(wanted.size)));
     const int heavier = now.heavier.value_or(0) + change.wire;
     wanted.heavier = heavier == 0 ? std::nullopt : std::optional(heavier);
     if (sameModel(wanted, now)) return now;
@@ -202,14 +204,14 @@ Result<Pattern> redressed(const Book& book, const Plan& before, const FlyChange&
     Pattern pattern = *written;
     if (change.turns != 0 || change.fibre != 0) {
         const auto at = fullestHackle(before);
-        if (!at || *at >= pattern.parts.size()) return cannot(before, "a hackle");
+        if (!at || *at >= pattern.parts.size()) return cannot(before, say("a hackle"));
         if (change.turns != 0 && !changeTurns(pattern.parts[*at], before.parts[*at], change.turns))
-            return cannot(before, "a hackle with turns to spare");
+            return cannot(before, say("a hackle with turns to spare"));
         if (change.fibre != 0 && !changeFibre(pattern.parts[*at], before.parts[*at], change.fibre, before.hook.gape()))
-            return cannot(before, "a hackle that can be measured otherwise");
+            return cannot(before, say("a hackle that can be measured otherwise"));
     }
-    if (change.tail != 0 && !scaleAll<TailPart>(pattern, change.tail)) return cannot(before, "a tail by a ratio or in mm");
-    if (change.wing != 0 && !scaleAll<WingPart>(pattern, change.wing)) return cannot(before, "a wing by a ratio or in mm");
+    if (change.tail != 0 && !scaleAll<TailPart>(pattern, change.tail)) return cannot(before, say("a tail by a ratio or in mm"));
+    if (change.wing != 0 && !scaleAll<WingPart>(pattern, change.wing)) return cannot(before, say("a wing by a ratio or in mm"));
     return change.bead ? withBead(book, pattern) : Result<Pattern>(std::move(pattern));
 }
 
@@ -226,23 +228,24 @@ Result<Plan> planRedressed(const Book& book, const Plan& before, const FlyChange
 std::string sayChange(const Book& book, const Plan& before, const FlyChange& change) {
     std::vector<std::string> words;
     const auto at = fullestHackle(before);
-    const std::string hackle = at ? std::string(nameOf(before.parts[*at].kind)) : "hackle";
+    const std::string hackle = at ? sayName(before.parts[*at].kind) : "hackle";
     if (change.turns != 0)
-        words.push_back(times(std::abs(change.turns), "turn") + (change.turns > 0 ? " more" : " less") + " on the " + hackle);
+        words.push_back(
+            say("{}{} on the {}", times(std::abs(change.turns), "turn"), change.turns > 0 ? say(" more") : say(" less"), hackle));
     if (change.fibre != 0)
-        words.push_back("the " + hackle + " " + formatNumber(kFibreStep * std::abs(change.fibre), 1) + " of the gape " +
-                        (change.fibre > 0 ? "longer" : "shorter"));
+        words.push_back(say("the {} {} of the gape {}", hackle, formatNumber(kFibreStep * std::abs(change.fibre), 1),
+                            change.fibre > 0 ? say("longer") : say("shorter")));
     const auto scaled = [&](const char* part, int by) {
         if (by != 0)
             words.push_back(std::string("the ") + part + " " + formatNumber(100.0 * kLengthShare * std::abs(by), 0) + " % " +
-                            (by > 0 ? "longer" : "shorter"));
+                            (by > 0 ? say("longer") : say("shorter")));
     };
     scaled("tail", change.tail);
     scaled("wing", change.wing);
     if (change.size != 0)
-        if (const auto hook = hookFor(book, before.hook.spec(), change)) words.push_back("on a " + std::to_string(hook->size));
-    if (change.wire != 0) words.emplace_back(change.wire > 0 ? "on a heavier wire" : "on a finer wire");
-    if (change.bead) words.emplace_back("a bead at the eye");
+        if (const auto hook = hookFor(book, before.hook.spec(), change)) words.push_back(say("on a {}", std::to_string(hook->size)));
+    if (change.wire != 0) words.emplace_back(change.wire > 0 ? say("on a heavier wire") : say("on a finer wire"));
+    if (change.bead) words.emplace_back(say("a bead at the eye"));
     std::string text;
     for (std::size_t i = 0; i < words.size(); ++i)
         text += (i == 0 ? "" : ", ") + words[i];

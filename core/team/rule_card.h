@@ -4,6 +4,7 @@
 #include <string>
 #include <vector>
 
+#include "language/say.h"
 #include "team/figures.h"
 
 namespace machair {
@@ -27,6 +28,6 @@ struct LeaderFigures {
 };
 [[nodiscard]] std::vector<Breach> breachesOf(const LeaderFigures& leader, const RuleCard& card);
 
-inline constexpr std::string_view kRulesCaution = "The fishery's own rules decide; this card is only a copy of them.";
+inline constexpr std::string_view kRulesCaution = unsaid("The fishery's own rules decide; this card is only a copy of them.");
 
 }  // namespace machair

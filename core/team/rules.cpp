@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include "language/say.h"
+
 namespace machair {
 
 namespace {
@@ -112,24 +114,24 @@ double Suits::at(double height) const { return calm + std::clamp((height - kCalm
 
 SchoolRules rulesOf(School school) {
     SchoolRules rules = usualRules();
-    rules.name = std::string(nameOf(school));
+    rules.name = sayName(school);
     const auto always = [&](FlyStyle style, double bob, double middle, double point) {
         rules.styles[static_cast<std::size_t>(style)] = {Suits{bob, bob}, Suits{middle, middle}, Suits{point, point}};
     };
     switch (school) {
-        case School::stepped: rules.belief = "The bushiest fly works the top, the heaviest anchors the point."; break;
+        case School::stepped: rules.belief = say("The bushiest fly works the top, the heaviest anchors the point."); break;
         case School::bigTop:
-            rules.belief = "The largest hook goes on the bob, where the eye of the fish is drawn.";
+            rules.belief = say("The largest hook goes on the bob, where the eye of the fish is drawn.");
             rules.topSizeStep = {2.0, 6.0, 2.0, 1.5};
             rules.pointWeight.low = 0.20;
             rules.pointWeight.weight = 1.0;
             break;
         case School::oneSize:
-            rules.belief = "All three on one hook size; the dressing alone makes the order.";
+            rules.belief = say("All three on one hook size; the dressing alone makes the order.");
             rules.sizeStep = rules.topSizeStep = {0.0, 0.0, 2.0, 1.5};
             break;
         case School::riverSwing:
-            rules.belief = "Sparse throughout and closer together, the heaviest on the point.";
+            rules.belief = say("Sparse throughout and closer together, the heaviest on the point.");
             rules.spacing = {0.4, 1.0, 0.2, 1.0};
             rules.fullnessScale = 0.6;
             always(FlyStyle::spider, 0.90, 1.00, 0.90);

@@ -45,7 +45,7 @@ struct Suits {
 using StyleTable = std::array<std::array<Suits, kTrio.size()>, Names<FlyStyle>::entries.size()>;
 
 // Tables know bob, middle and point: what hangs between those is a middle.
-[[nodiscard]] inline std::string name(Position position) { return std::string(nameOf(position)); }
+[[nodiscard]] inline std::string name(Position position) { return sayName(position); }
 
 [[nodiscard]] constexpr std::size_t columnOf(Position position) {
     return position == Position::bob ? 0 : position == Position::point ? 2 : 1;

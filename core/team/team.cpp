@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -38,44 +39,43 @@ Said sayPair(const JudgedTerm& judged, const FlyFigures& up, const FlyFigures& l
     switch (judged.term) {
         case TeamTerm::sinkStep:
             if (low.floats)
-                return {"the " + lower + " floats: it can't hang below the " + upper,
-                        "a heavier hook, a bead or less buoyancy on the " + lower};
-            if (up.floats) return {"the " + upper + " floats and the " + lower + " sinks", {}};
-            return {"the " + lower + " sinks " + number(value) + " times as fast as the " + upper,
-                    "make the " + lower + " slimmer or heavier, or dress the " + upper + " fuller: the step wants " + number(wanted.low)};
+                return {say("the {} floats: it can't hang below the {}", lower, upper),
+                        say("a heavier hook, a bead or less buoyancy on the {}", lower)};
+            if (up.floats) return {say("the {} floats and the {} sinks", upper, lower), {}};
+            return {say("the {} sinks {} times as fast as the {}", lower, number(value), upper),
+                    say("make the {} slimmer or heavier, or dress the {} fuller: the step wants {}", lower, upper, number(wanted.low))};
         case TeamTerm::presenceOrder:
-            return {"the " + upper + " pushes " + number(value) + " times the water of the " + lower,
-                    "more hackle turns on the " + upper + ", fewer on the " + lower + ", or change the two over"};
+            return {say("the {} pushes {} times the water of the {}", upper, number(value), lower),
+                    say("more hackle turns on the {}, fewer on the {}, or change the two over", upper, lower)};
         case TeamTerm::turnover:
-            return {"for the water it pushes the " + lower + " weighs " + number(value) + " times what the " + upper + " does",
-                    "more weight or less hackle on the " + lower + ", or the leader folds back on itself: " + number(wanted.low) +
-                        " is wanted"};
+            return {
+                say("for the water it pushes the {} weighs {} times what the {} does", lower, number(value), upper),
+                say("more weight or less hackle on the {}, or the leader folds back on itself: {} is wanted", lower, number(wanted.low))};
         case TeamTerm::pointWeight:
-            return {"the point weighs " + number(value) + " of the " + upper,
-                    "a heavier hook or a bead on the point: " + number(wanted.low) + " is wanted"};
+            return {say("the point weighs {} of the {}", number(value), upper),
+                    say("a heavier hook or a bead on the point: {} is wanted", number(wanted.low))};
         case TeamTerm::sizeStep:
-            return {value == 0.0 ? "the " + upper + " and the " + lower + " are one hook size"
-                                 : "the " + lower + " is " + formatShort(std::abs(value), 0) + (value > 0.0 ? " smaller" : " larger") +
-                                       " than the " + upper + " in hook size",
-                    value < wanted.low ? "a larger hook on the " + upper + " or a smaller one on the " + lower
-                                       : "hooks nearer in size on the " + upper + " and the " + lower};
+            return {value == 0.0 ? say("the {} and the {} are one hook size", upper, lower)
+                                 : say("the {} is {}{} than the {} in hook size", lower, formatShort(std::abs(value), 0),
+                                       value > 0.0 ? say(" smaller") : say(" larger"), upper),
+                    value < wanted.low ? say("a larger hook on the {} or a smaller one on the {}", upper, lower)
+                                       : say("hooks nearer in size on the {} and the {}", upper, lower)};
         case TeamTerm::family: {
             const std::string what = mostApart(up, low);
-            return {
-                "of one style, yet the " + what + " of " + upper + " and " + lower + " differ by " + formatNumber(100.0 * value, 0) + " %",
-                "tie the " + what + " to one measure: within " + formatNumber(100.0 * wanted.high, 0) + " % looks like one hand"};
+            return {say("of one style, yet the {} of {} and {} differ by {} %", what, upper, lower, formatNumber(100.0 * value, 0)),
+                    say("tie the {} to one measure: within {} % looks like one hand", what, formatNumber(100.0 * wanted.high, 0))};
         }
         case TeamTerm::sinkAcross:
             if (low.floats && !up.floats)
-                return {"the " + lower + " floats: it can't lead the " + upper + " down", "a fly that sinks on the " + lower};
-            if (!judged.valued) return {"the " + upper + " floats", {}};
-            return {"the " + lower + " sinks " + number(value) + " times as fast as the " + upper,
-                    "a heavier or slimmer fly on the " + lower + ": " + number(wanted.low) + " is wanted from end to end"};
+                return {say("the {} floats: it can't lead the {} down", lower, upper), say("a fly that sinks on the {}", lower)};
+            if (!judged.valued) return {say("the {} floats", upper), {}};
+            return {say("the {} sinks {} times as fast as the {}", lower, number(value), upper),
+                    say("a heavier or slimmer fly on the {}: {} is wanted from end to end", lower, number(wanted.low))};
         case TeamTerm::twice:
-            return {"the " + upper + " and the " + lower + " are one fly", "another fly on one of them, so that the fish has a choice"};
+            return {say("the {} and the {} are one fly", upper, lower), say("another fly on one of them, so that the fish has a choice")};
         case TeamTerm::variety:
-            return {"seen at fishing depth the " + upper + " and the " + lower + " differ by " + formatNumber(value, 1) + " in colour",
-                    "a darker or brighter dressing on one of them, so that the fish has a choice"};
+            return {say("seen at fishing depth the {} and the {} differ by {} in colour", upper, lower, formatNumber(value, 1)),
+                    say("a darker or brighter dressing on one of them, so that the fish has a choice")};
         default: throw BrokenContract("not a check of a pair");
     }
 }
@@ -108,14 +108,14 @@ void checkLeader(TeamReport& report, const LeaderMeasures& leader) {
         const Position upper = report.flies[i].position, lower = report.flies[i + 1].position;
         const Length apart = leader.fromTip(lower) - leader.fromTip(upper);
         judge(TeamTerm::spacing, report.rules.spacing, apart, upper, lower,
-              "the " + name(upper) + " and the " + name(lower) + " are " + metres(apart / metre) + " apart",
-              "space them from " + metres(report.rules.spacing.low) + " to " + metres(report.rules.spacing.high));
+              say("the {} and the {} are {} apart", name(upper), name(lower), metres(apart / metre)),
+              say("space them from {} to {}", metres(report.rules.spacing.low), metres(report.rules.spacing.high)));
     }
     if (!report.flies.empty() && report.flies.front().position != Position::point) {
         judge(TeamTerm::dropper, report.rules.dropper, leader.dropper, report.flies.front().position, report.flies.front().position,
-              "droppers of " + formatNumber(leader.dropper / mm / 10.0, 0) + " cm",
-              "from " + formatNumber(100.0 * report.rules.dropper.low, 0) + " to " + formatNumber(100.0 * report.rules.dropper.high, 0) +
-                  " cm stands off the leader and doesn't wrap it");
+              say("droppers of {} cm", formatNumber(leader.dropper / mm / 10.0, 0)),
+              say("from {} to {} cm stands off the leader and doesn't wrap it", formatNumber(100.0 * report.rules.dropper.low, 0),
+                  formatNumber(100.0 * report.rules.dropper.high, 0)));
     }
 }
 
@@ -139,7 +139,7 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
     };
     for (const TeamFly& fly : report.flies)
         for (const Breach& b : breachesOf(fly.figures, *setting.card, setting.contest))
-            breach(fly.position, fly.position, "the " + name(fly.position) + ": ", b);
+            breach(fly.position, fly.position, say("the {}: ", name(fly.position)), b);
     LeaderFigures figures;
     figures.flies = static_cast<int>(report.flies.size());
     figures.overall = measuresOf(leader).overall();
@@ -149,7 +149,7 @@ void checkCard(TeamReport& report, const TeamSetting& setting, const std::option
         breach(Position::bob, Position::point, "", b);  // of them all
     if (std::ranges::none_of(report.checks, [](const TeamCheck& c) { return c.term == TeamTerm::rules; }))
         report.checks.push_back(inWords({TeamTerm::rules, 0.0, nullptr, 0.0, false}, Position::bob, Position::point,
-                                        {"within the rules of " + setting.card->title() + ", as this card has them", {}}));
+                                        {say("within the rules of {}, as this card has them", setting.card->title()), {}}));
 }
 
 }  // namespace
@@ -270,17 +270,17 @@ std::string saySuits(const TeamReport& report) {
     std::string in;
     for (const TeamReport::InWave& one : report.suits)
         if (one.verdict == Verdict::pass) in += (in.empty() ? "" : ", ") + formatNumber(one.wave, 2);
-    return in.empty() ? "no usual wave suits it" : "suits waves of " + in + " m";
+    return in.empty() ? say("no usual wave suits it") : say("suits waves of {} m", in);
 }
 
 std::string sayVerdict(const TeamReport& report) {
     const std::string in = !report.waveGiven    ? ""
-                           : report.wave <= 0.0 ? " in a flat calm"
-                                                : " in a wave of " + formatNumber(report.wave, 2) + " m";
+                           : report.wave <= 0.0 ? say(" in a flat calm")
+                                                : say(" in a wave of {} m", formatNumber(report.wave, 2));
     switch (report.verdict) {
-        case Verdict::pass: return "fishes as one" + in;
-        case Verdict::near: return "nearly a team" + in;
-        case Verdict::off: return "not a team yet" + in;
+        case Verdict::pass: return say("fishes as one{}", in);
+        case Verdict::near: return say("nearly a team{}", in);
+        case Verdict::off: return say("not a team yet{}", in);
     }
     throw BrokenContract("unknown verdict");
 }
@@ -303,7 +303,7 @@ Result<TeamReport> weighTeam(const Book& book, const TeamId& teamId, const TeamS
             flies.push_back(teamFly(position, **planned, setting));
     }
     if (flies.empty() && faults.empty())
-        faults.push_back({Place("teams"), "expected a fly in the team, got none", "put a dressing on bob, middle or point"});
+        faults.push_back({Place("teams"), say("expected a fly in the team, got none"), say("put a dressing on bob, middle or point")});
     if (!faults.empty()) return tl::unexpected(faults);
     return weighFlies(std::move(flies), rulesFor(book, *team), setting, team->leader);
 }

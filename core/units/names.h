@@ -8,6 +8,8 @@
 #include <string_view>
 #include <utility>
 
+#include "language/say.h"
+
 namespace machair {
 
 // Specialised for each enumeration that is written down: `static constexpr std::array entries = {NameOf{…}, …}`.
@@ -36,13 +38,26 @@ template <class Enum>
     return std::nullopt;
 }
 
+// A written name as words: "wide_gape" is "wide gape".
+[[nodiscard]] inline std::string spaced(std::string_view name) {
+    std::string words(name);
+    for (char& c : words)
+        if (c == '_') c = ' ';
+    return words;
+}
+// The same for people, in their language.
+template <class Enum>
+[[nodiscard]] std::string sayName(Enum value) {
+    return say(spaced(nameOf(value)));
+}
+
 // "point, barb or bend": for faults.
 template <class Enum>
 [[nodiscard]] std::string listOfNames() {
     std::string list;
     const auto& entries = Names<Enum>::entries;
     for (std::size_t i = 0; i < entries.size(); ++i) {
-        if (i > 0) list += i + 1 == entries.size() ? " or " : ", ";
+        if (i > 0) list += i + 1 == entries.size() ? say(" or ") : ", ";
         list += entries[i].name;
     }
     return list;

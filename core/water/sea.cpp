@@ -5,6 +5,8 @@
 #include <cmath>
 #include <numbers>
 
+#include "language/say.h"
+
 namespace machair {
 
 namespace {
@@ -16,8 +18,9 @@ constexpr Speed kCautionWind = 10.8 * metrePerSecond;
 // Lower ends of Beaufort's forces, m/s.
 constexpr std::array kForces = {0.0, 0.3, 1.6, 3.4, 5.5, 8.0, 10.8, 13.9, 17.2, 20.8, 24.5, 28.5, 32.7};
 constexpr std::array<std::string_view, 13> kWindWords = {
-    "calm",      "light air", "a light breeze", "a gentle breeze", "a moderate breeze", "a fresh breeze", "a strong breeze",
-    "near gale", "a gale",    "a strong gale",  "a storm",         "a violent storm",   "a hurricane"};
+    unsaid("calm"),           unsaid("light air"),       unsaid("a light breeze"), unsaid("a gentle breeze"), unsaid("a moderate breeze"),
+    unsaid("a fresh breeze"), unsaid("a strong breeze"), unsaid("near gale"),      unsaid("a gale"),          unsaid("a strong gale"),
+    unsaid("a storm"),        unsaid("a violent storm"), unsaid("a hurricane")};
 
 }  // namespace
 
@@ -42,12 +45,12 @@ Sea seaUnder(const Wind& wind, const BoatDrift& boat) {
     }
     sea.drift = (wind.drogue ? boat.drogue : boat.open) * wind.speed;
     sea.kind = seaClass(sea.height);
-    sea.cautions.emplace_back("Life jackets on; the boat owner's and local rules decide whether anyone goes out.");
+    sea.cautions.emplace_back(say("Life jackets on; the boat owner's and local rules decide whether anyone goes out."));
     if (sea.height >= kCautionHeight)
-        sea.cautions.emplace_back("A wave of 0.35 m or more: a small boat side-on takes water over it. Think of the lee shore.");
+        sea.cautions.emplace_back(say("A wave of 0.35 m or more: a small boat side-on takes water over it. Think of the lee shore."));
     if (wind.speed >= kCautionWind)
         sea.cautions.emplace_back(
-            "A strong breeze or more, 10.8 m/s: hooks fly where the wind puts them, and rowing home may not be possible.");
+            say("A strong breeze or more, 10.8 m/s: hooks fly where the wind puts them, and rowing home may not be possible."));
     return sea;
 }
 

@@ -7,6 +7,8 @@
 #include <optional>
 #include <utility>
 
+#include "language/say.h"
+
 namespace machair {
 
 namespace {
@@ -26,9 +28,9 @@ bool edgesCross(const MapPoint& a, const MapPoint& b, const MapPoint& c, const M
 
 Faults checkOutline(const std::vector<MapPoint>& outline, const Place& place) {
     const std::size_t n = outline.size();
-    if (n < 3) return {Fault{place, "expected at least three corners of the shore, got " + std::to_string(n), ""}};
+    if (n < 3) return {Fault{place, say("expected at least three corners of the shore, got {}", std::to_string(n)), ""}};
     if (n > kMostCorners)
-        return {Fault{place, "expected at most " + std::to_string(kMostCorners) + " corners of the shore, got " + std::to_string(n), ""}};
+        return {Fault{place, say("expected at most {} corners of the shore, got {}", std::to_string(kMostCorners), std::to_string(n)), ""}};
     struct Edge {
         Length west, east, south, north;
         std::size_t from;
@@ -57,10 +59,10 @@ Faults checkOutline(const std::vector<MapPoint>& outline, const Place& place) {
         open.push_back(&edge);
     }
     if (!first) return {};
-    return {Fault{
-        place.at(first->second),
-        "expected a shore that doesn't cross itself; the line from this corner crosses that from corner " + std::to_string(first->first),
-        "move one of the two"}};
+    return {Fault{place.at(first->second),
+                  say("expected a shore that doesn't cross itself; the line from this corner crosses that from corner {}",
+                      std::to_string(first->first)),
+                  say("move one of the two")}};
 }
 
 bool onWater(const std::vector<MapPoint>& outline, const MapPoint& at) {

@@ -5,6 +5,7 @@
 #include <cmath>
 #include <vector>
 
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -14,7 +15,11 @@ namespace {
 struct Phrase {
     std::string text;
     Length stands;
-    double oddness;  // 0 for what a tier says first; weighed against the error
+    double oddness;                           // 0 for what a tier says first; weighed against the error
+    std::string_view share = {}, stick = {};  // what a length's text is made of
+
+    // For people; `text` is what is read back.
+    [[nodiscard]] std::string words() const { return share.empty() ? say(text) : say(share) + " " + say(stick); }
 };
 
 struct Share {
@@ -23,19 +28,19 @@ struct Share {
     double oddness;
 };
 
-constexpr std::array kShares = {Share{"as long as", 1.0, 0.0},
-                                Share{"half", 0.5, 0.10},
-                                Share{"twice", 2.0, 0.15},
-                                Share{"two thirds of", 2.0 / 3.0, 0.20},
-                                Share{"a third of", 1.0 / 3.0, 0.20},
-                                Share{"three quarters of", 0.75, 0.25},
-                                Share{"a quarter of", 0.25, 0.25},
-                                Share{"four fifths of", 0.8, 0.30},
-                                Share{"one and a half times", 1.5, 0.25},
-                                Share{"three times", 3.0, 0.35},
-                                Share{"one and a quarter times", 1.25, 0.40},
-                                Share{"two and a half times", 2.5, 0.45},
-                                Share{"an eighth of", 0.125, 0.60}};
+constexpr std::array kShares = {Share{unsaid("as long as"), 1.0, 0.0},
+                                Share{unsaid("half"), 0.5, 0.10},
+                                Share{unsaid("twice"), 2.0, 0.15},
+                                Share{unsaid("two thirds of"), 2.0 / 3.0, 0.20},
+                                Share{unsaid("a third of"), 1.0 / 3.0, 0.20},
+                                Share{unsaid("three quarters of"), 0.75, 0.25},
+                                Share{unsaid("a quarter of"), 0.25, 0.25},
+                                Share{unsaid("four fifths of"), 0.8, 0.30},
+                                Share{unsaid("one and a half times"), 1.5, 0.25},
+                                Share{unsaid("three times"), 3.0, 0.35},
+                                Share{unsaid("one and a quarter times"), 1.25, 0.40},
+                                Share{unsaid("two and a half times"), 2.5, 0.45},
+                                Share{unsaid("an eighth of"), 0.125, 0.60}};
 
 std::vector<Phrase> lengthPhrases(const Hook& hook) {
     struct Stick {
@@ -43,14 +48,14 @@ std::vector<Phrase> lengthPhrases(const Hook& hook) {
         Length length;
         double oddness;
     };
-    const std::array sticks = {Stick{"the shank", hook.shank(), 0.0}, Stick{"the gape", hook.gape(), 0.1},
-                               Stick{"an eye's width", hook.eyeWidth(), 0.3}};
+    const std::array sticks = {Stick{unsaid("the shank"), hook.shank(), 0.0}, Stick{unsaid("the gape"), hook.gape(), 0.1},
+                               Stick{unsaid("an eye's width"), hook.eyeWidth(), 0.3}};
     std::vector<Phrase> phrases;
     phrases.reserve(sticks.size() * kShares.size());
     for (const auto& stick : sticks)
         for (const auto& share : kShares)
-            phrases.push_back(
-                {std::string(share.words) + " " + std::string(stick.words), share.share * stick.length, share.oddness + stick.oddness});
+            phrases.push_back({std::string(share.words) + " " + std::string(stick.words), share.share * stick.length,
+                               share.oddness + stick.oddness, share.words, stick.words});
     return phrases;
 }
 
@@ -58,25 +63,25 @@ std::vector<Phrase> stationPhrases(const Hook& hook) {
     const Length point = hook.landmarkStation(Landmark::point);
     const Length barb = hook.landmarkStation(Landmark::barb);
     const Length bend = hook.landmarkStation(Landmark::bend);
-    return {{"at the eye", 0.0 * mm, 0.0},
-            {"opposite the point", point, 0.0},
-            {"opposite the barb", barb, 0.0},
-            {"at the bend", bend, 0.0},
-            {"halfway between point and barb", 0.5 * (point + barb), 0.15},
-            {"halfway between barb and bend", 0.5 * (barb + bend), 0.2},
-            {"a quarter of the way back from the eye", 0.25 * hook.shank(), 0.2},
-            {"a third of the way back from the eye", hook.shank() / 3.0, 0.1},
-            {"halfway back from the eye", 0.5 * hook.shank(), 0.1},
-            {"two thirds of the way back from the eye", 2.0 / 3.0 * hook.shank(), 0.15},
-            {"three quarters of the way back from the eye", 0.75 * hook.shank(), 0.2}};
+    return {{unsaid("at the eye"), 0.0 * mm, 0.0},
+            {unsaid("opposite the point"), point, 0.0},
+            {unsaid("opposite the barb"), barb, 0.0},
+            {unsaid("at the bend"), bend, 0.0},
+            {unsaid("halfway between point and barb"), 0.5 * (point + barb), 0.15},
+            {unsaid("halfway between barb and bend"), 0.5 * (barb + bend), 0.2},
+            {unsaid("a quarter of the way back from the eye"), 0.25 * hook.shank(), 0.2},
+            {unsaid("a third of the way back from the eye"), hook.shank() / 3.0, 0.1},
+            {unsaid("halfway back from the eye"), 0.5 * hook.shank(), 0.1},
+            {unsaid("two thirds of the way back from the eye"), 2.0 / 3.0 * hook.shank(), 0.15},
+            {unsaid("three quarters of the way back from the eye"), 0.75 * hook.shank(), 0.2}};
 }
 
 std::vector<Phrase> reachPhrases(const Hook& hook) {
-    return {{"the eye", 0.0 * mm, 0.1},
-            {"the point", hook.landmarkTarget(Landmark::point).x, 0.0},
-            {"the barb", hook.landmarkTarget(Landmark::barb).x, 0.0},
-            {"the bend", hook.landmarkTarget(Landmark::bend).x, 0.0},
-            {"the back of the bend", hook.landmarkTarget(Landmark::rearmost).x, 0.1}};
+    return {{unsaid("the eye"), 0.0 * mm, 0.1},
+            {unsaid("the point"), hook.landmarkTarget(Landmark::point).x, 0.0},
+            {unsaid("the barb"), hook.landmarkTarget(Landmark::barb).x, 0.0},
+            {unsaid("the bend"), hook.landmarkTarget(Landmark::bend).x, 0.0},
+            {unsaid("the back of the bend"), hook.landmarkTarget(Landmark::rearmost).x, 0.1}};
 }
 
 // How far a phrase may be from the number unsaid: a quarter of a millimetre, closer for what is short.
@@ -121,9 +126,10 @@ Said sayLength(Length length, const Hook& hook) {
     const auto phrases = lengthPhrases(hook);
     const Phrase& best = bestWithin(phrases, length, allowance(length));
     const Length off = length - best.stands;
-    if (abs(off) <= allowance(length)) return {best.text, best.stands};
+    if (abs(off) <= allowance(length)) return {best.words(), best.stands};
     const Length meant = offsetMeant(off);
-    return {best.text + (off > 0.0 * mm ? ", and " : ", less ") + offsetText(off), best.stands + meant};
+    return {off > 0.0 * mm ? say("{}, and {}", best.words(), offsetText(off)) : say("{}, less {}", best.words(), offsetText(off)),
+            best.stands + meant};
 }
 
 Said sayStation(Length station, const Hook& hook) {
@@ -131,13 +137,14 @@ Said sayStation(Length station, const Hook& hook) {
     constexpr Length kStationAllowance = 0.12 * mm;
     const Phrase& best = bestWithin(phrases, station, kStationAllowance);
     const Length off = station - best.stands;
-    if (abs(off) <= kStationAllowance) return {best.text, best.stands};
+    if (abs(off) <= kStationAllowance) return {best.words(), best.stands};
     // An offset is said from a landmark, not from a fraction.
     const auto landmarks = std::vector<Phrase>(phrases.begin(), phrases.begin() + 4);
     const Phrase& near = *std::ranges::min_element(landmarks, {}, [&](const Phrase& p) { return abs(p.stands - station); });
     const Length offset = station - near.stands;
-    const std::string name = near.text.substr(near.text.find("the "));
-    return {offsetText(offset) + (offset < 0.0 * mm ? " ahead of " : " behind ") + name, near.stands + offsetMeant(offset)};
+    const std::string name = say(near.text.substr(near.text.find("the ")));
+    return {offset < 0.0 * mm ? say("{} ahead of {}", offsetText(offset), name) : say("{} behind {}", offsetText(offset), name),
+            near.stands + offsetMeant(offset)};
 }
 
 Said sayReach(Length x, const Hook& hook) {
@@ -145,8 +152,10 @@ Said sayReach(Length x, const Hook& hook) {
     const Phrase& near = *std::ranges::min_element(phrases, {}, [&](const Phrase& p) { return abs(p.stands - x) / mm + 0.2 * p.oddness; });
     const Length offset = x - near.stands;
     constexpr Length kReachAllowance = 0.05 * mm;
-    if (abs(offset) <= kReachAllowance) return {"to " + near.text, near.stands};
-    return {offsetText(offset) + (offset > 0.0 * mm ? " past " : " short of ") + near.text, near.stands + offsetMeant(offset)};
+    if (abs(offset) <= kReachAllowance) return {say("to {}", near.words()), near.stands};
+    const std::string name = near.words();
+    return {offset > 0.0 * mm ? say("{} past {}", offsetText(offset), name) : say("{} short of {}", offsetText(offset), name),
+            near.stands + offsetMeant(offset)};
 }
 
 std::optional<Length> readLength(std::string_view phrase, const Hook& hook) {
