@@ -6,6 +6,7 @@
 #include <QSettings>
 
 #include "frame/application.h"
+#include "frame/language.h"
 #include "frame/main_window.h"
 #include "store/about.h"
 #include "theme/theme.h"
@@ -46,14 +47,19 @@ int main(int argc, char** argv) {
     const Wanted wanted = read(application);
     machair::app::loadFace();
     QSettings settings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("machair"), QStringLiteral("machair"));
-    machair::app::MainWindow window(settings);
-    if (wanted.demo)
-        window.openFile(machair::app::ownDemo());
-    else if (!wanted.file.isEmpty())
-        window.openFile(QFileInfo(wanted.file).absoluteFilePath());
-    else
-        window.openLast();
-    if (const auto station = machair::fromName<machair::app::Station>(wanted.station.toStdString())) window.showStation(*station);
-    window.show();
-    return QApplication::exec();
+    int ended = 0;
+    do {  // once more where the house chose another language: every word of a window is made with it
+        machair::app::speak(machair::app::languageOf(settings));
+        machair::app::MainWindow window(settings);
+        if (wanted.demo)
+            window.openFile(machair::app::ownDemo());
+        else if (!wanted.file.isEmpty())
+            window.openFile(QFileInfo(wanted.file).absoluteFilePath());
+        else
+            window.openLast();
+        if (const auto station = machair::fromName<machair::app::Station>(wanted.station.toStdString())) window.showStation(*station);
+        window.show();
+        ended = QApplication::exec();
+    } while (ended == machair::app::kBeginAgain);
+    return ended;
 }

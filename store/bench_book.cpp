@@ -12,12 +12,12 @@
 #include <set>
 
 #include "book/lists.h"
+#include "language/say.h"
 #include "store/book_rows.h"
 #include "store/book_schema.h"
 #include "store/checksum.h"
 #include "store/copies.h"
 #include "store/records.h"
-#include "language/say.h"
 
 namespace machair::store {
 

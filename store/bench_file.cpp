@@ -1,7 +1,7 @@
 #include "store/bench_file.h"
 
-#include "store/records.h"
 #include "language/say.h"
+#include "store/records.h"
 
 namespace machair::store {
 

@@ -10,11 +10,11 @@
 
 #include "book/lists.h"
 #include "book/references.h"
+#include "language/say.h"
 #include "store/book_schema.h"
 #include "store/checksum.h"
 #include "store/json_parse.h"
 #include "store/records.h"
-#include "language/say.h"
 
 namespace machair::store {
 

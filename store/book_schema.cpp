@@ -8,8 +8,8 @@
 #include <cctype>
 #include <map>
 
-#include "store/book_rows.h"
 #include "language/say.h"
+#include "store/book_rows.h"
 
 namespace machair::store {
 

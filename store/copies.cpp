@@ -8,8 +8,8 @@
 #include <set>
 #include <tuple>
 
-#include "store/disk.h"
 #include "language/say.h"
+#include "store/disk.h"
 
 namespace machair::store {
 

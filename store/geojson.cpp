@@ -4,8 +4,8 @@
 #include <cmath>
 #include <numbers>
 
-#include "store/json_parse.h"
 #include "language/say.h"
+#include "store/json_parse.h"
 
 namespace machair::store {
 

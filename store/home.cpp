@@ -8,10 +8,10 @@
 #include <map>
 
 #include "book/lists.h"
+#include "language/say.h"
 #include "store/bench_book.h"
 #include "store/copies.h"
 #include "store/records.h"
-#include "language/say.h"
 
 namespace machair::store {
 

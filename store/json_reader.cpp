@@ -2,8 +2,8 @@
 
 #include <cmath>
 
-#include "store/text_encoding.h"
 #include "language/say.h"
+#include "store/text_encoding.h"
 #include "units/text.h"
 
 namespace machair::store {

@@ -9,8 +9,8 @@
 
 #include "book/describe.h"
 #include "faults/trail.h"
-#include "store/json_parse.h"
 #include "language/say.h"
+#include "store/json_parse.h"
 
 namespace machair::store {
 
@@ -91,8 +91,7 @@ class ObjectReader {
         known_.push_back(key);
         const auto found = object_.find(key);
         if (found == object_.end()) {
-            reader_.faults.push_back(
-                {place_.key(key), say("expected {}, got nothing", say(rule.noun)), say("this key must be there")});
+            reader_.faults.push_back({place_.key(key), say("expected {}, got nothing", say(rule.noun)), say("this key must be there")});
             return;
         }
         reader_.read(*found, place_.key(key), member, rule);

@@ -4,9 +4,9 @@
 
 #include "book/fields.h"
 #include "book/part_material.h"
+#include "language/say.h"
 #include "store/recipe_reader.h"
 #include "store/text_encoding.h"
-#include "language/say.h"
 
 namespace machair::store {
 

@@ -13,8 +13,8 @@
 #include "book/lists.h"
 #include "book/part_material.h"
 #include "book/spec_words.h"
-#include "store/text_encoding.h"
 #include "language/say.h"
+#include "store/text_encoding.h"
 #include "units/text.h"
 
 namespace machair::store {

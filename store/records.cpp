@@ -5,10 +5,10 @@
 #include <thread>
 #include <utility>
 
+#include "language/say.h"
 #include "sizing/plan.h"
 #include "store/json_parse.h"
 #include "store/json_reader.h"
-#include "language/say.h"
 
 namespace machair::store {
 

@@ -5,6 +5,7 @@
 #include <map>
 
 #include "book/lists.h"
+#include "language/say.h"
 #include "sizing/plan.h"
 #include "store/bench_book.h"
 #include "store/book_rows.h"
@@ -13,7 +14,6 @@
 #include "store/json_parse.h"
 #include "store/page_scan.h"
 #include "store/records.h"
-#include "language/say.h"
 
 namespace machair::store {
 

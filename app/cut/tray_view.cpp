@@ -11,6 +11,7 @@
 #include "cutting/stock.h"
 #include "parts/lengths.h"
 #include "units/text.h"
+#include "units/visit.h"
 
 namespace machair::app {
 

@@ -79,8 +79,8 @@ void DaysIn::takeIn() {
         return said_->setText(said.join(QLatin1Char('\n')));
     }
     if (imported->encoding != store::Encoding::utf8) document_.say(tr("Read as %1").arg(qt(sayName(imported->encoding))));
-    const Faults faults = document_.apply(
-        Edit{std::to_string(imported->added) + " days taken in, " + std::to_string(imported->changed) + " added to", imported->book});
+    const Faults faults = document_.apply(Edit{
+        machair::say("{} days taken in, {} added to", std::to_string(imported->added), std::to_string(imported->changed)), imported->book});
     if (!faults.empty()) return said_->setText(qt(faults.front().line()));
     hide();
 }

@@ -279,7 +279,7 @@ void DrawersStation::takeOut() {
         all = std::move(*edit);
     }
     if (chosen.empty()) return;
-    if (chosen.size() > 1) all->words = std::to_string(chosen.size()) + " taken out";
+    if (chosen.size() > 1) all->words = machair::say("{} taken out", std::to_string(chosen.size()));
     const Faults faults = document_.apply(std::move(all));
     say(faults.empty() ? QString() : qt(faults.front().line()), true);
     refresh();

@@ -73,7 +73,7 @@ bool DrawersStation::importFrom(const QString& path) {
     const auto imported = tableFrom(path);
     Faults faults;
     if (imported)
-        faults = document_.apply(Edit{"import of " + QFileInfo(path).fileName().toStdString(), imported->book});
+        faults = document_.apply(Edit{machair::say("import of {}", QFileInfo(path).fileName().toStdString()), imported->book});
     else
         faults = imported.error();
     QStringList lines;

@@ -21,7 +21,6 @@ namespace machair::app {
 
 namespace {
 
-constexpr std::size_t kMarks = 4;
 constexpr qint64 kPixels = 4'000'000;            // of a photograph as it is shown
 constexpr double kMargin = 18.0, kReach = 12.0;  // px
 constexpr double kUsualPxPerMm = 3.78;           // of a screen that nobody calibrated

@@ -45,6 +45,8 @@ class VaneView : public QWidget, public Spoken {
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
+    static constexpr std::size_t kMarks = 4;  // the vane, and its barbs at three places
+
     enum class Asked { ends, scale, stem };  // what the next stroke is
 
     [[nodiscard]] const VaneFeather* feather() const;

@@ -30,8 +30,6 @@ constexpr int kDriftPanel = 340;
 constexpr int kFrame = 16;     // ms
 constexpr int kSettles = 250;  // ms after the last change
 
-enum class Style { steady, pulls, figureOfEight };
-
 }  // namespace
 
 DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* parent)

@@ -36,6 +36,8 @@ class DriftStation : public QWidget {
     void hideEvent(QHideEvent* event) override;
 
   private:
+    enum class Style { steady, pulls, figureOfEight };  // how the line comes in
+
     QWidget* makePanel();
     void addRetrieve(QVBoxLayout* column);
     void addDay(QVBoxLayout* column);

@@ -11,8 +11,6 @@ namespace machair::app {
 
 namespace {
 
-QString tr(const char* text) { return QCoreApplication::translate("FishView", text); }
-
 using Table = std::array<std::uint8_t, 256>;
 
 }  // namespace
@@ -47,8 +45,10 @@ QImage asSeen(const QImage& picture, const Clarity& clarity, const Sighting& sig
 
 QString sayContrast(const Seen& there) {
     constexpr double kPlain = 20.0, kHardly = 6.0;  // CIEDE2000; judgement
-    const QString how = there.contrast >= kPlain ? tr("stands out") : there.contrast >= kHardly ? tr("seen") : tr("hardly seen");
-    return there.lighter < 0.0 ? tr("darker, %1").arg(how) : tr("lighter, %1").arg(how);
+    const QString how = there.contrast >= kPlain    ? QObject::tr("stands out")
+                        : there.contrast >= kHardly ? QObject::tr("seen")
+                                                    : QObject::tr("hardly seen");
+    return there.lighter < 0.0 ? QObject::tr("darker, %1").arg(how) : QObject::tr("lighter, %1").arg(how);
 }
 
 void paintFishView(QPainter& painter, const QRectF& frame, const std::vector<SeenFly>& flies, const Clarity& clarity, double light,
@@ -80,7 +80,7 @@ void paintFishView(QPainter& painter, const QRectF& frame, const std::vector<See
         painter.setFont(faceScaled(0.85, true));
         painter.setPen(qGray(water.rgb()) > 120 ? QColor(0x20, 0x20, 0x20) : QColor(0xf5, 0xf0, 0xe4));
         painter.drawText(QRectF(box.left() + 8.0, box.bottom() - kCaption, box.width() - 12.0, kCaption), Qt::AlignLeft | Qt::AlignVCenter,
-                         tr("%1: %2").arg(fly.name, sayContrast(there)));
+                         QObject::tr("%1: %2").arg(fly.name, sayContrast(there)));
         painter.setPen(Qt::NoPen);
         painter.setBrush(fly.ink);
         painter.drawRect(QRectF(box.left() + 1.0, box.bottom() - kCaption + 4.0, 4.0, kCaption - 8.0));

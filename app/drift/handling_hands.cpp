@@ -11,6 +11,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "drift/handling_limits.h"
 #include "theme/said.h"
 
 namespace machair::app {

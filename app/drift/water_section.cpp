@@ -25,25 +25,6 @@ constexpr double kStrip = 66.0;        // px, of what the rod does
 constexpr double kChartMargin = 56.0;  // px, of its title and seconds
 constexpr double kAxisLeft = 54.0, kAxisRight = 150.0;
 constexpr double kFlyPxPerMm = 3.4;  // flies are drawn larger than the water is, to be seen
-constexpr double kAir = 0.16;        // share of the section above the surface
-
-double niceStep(double range) {
-    for (const double step : {0.05, 0.1, 0.2, 0.5, 1.0, 2.0, 5.0})
-        if (range / step <= 6.0) return step;
-    return 10.0;
-}
-
-// Lines differ in more than colour.
-Qt::PenStyle penStyleOf(Position position) {
-    switch (position) {
-        case Position::bob: return Qt::SolidLine;
-        case Position::upper: return Qt::DotLine;
-        case Position::middle: return Qt::DashLine;
-        case Position::lower: return Qt::DashDotDotLine;
-        case Position::point: return Qt::DashDotLine;
-    }
-    return Qt::SolidLine;
-}
 
 }  // namespace
 

@@ -43,6 +43,8 @@ class WaterSection : public QWidget, public Askable {
     void resizeEvent(QResizeEvent* event) override;
 
   private:
+    static constexpr double kAir = 0.16;  // share of the section above the surface
+
     [[nodiscard]] double waterHeight() const;
     void layStrip();
     void rebuildFlies();

@@ -18,6 +18,28 @@
 
 namespace machair::app {
 
+namespace {
+
+double niceStep(double range) {
+    for (const double step : {0.05, 0.1, 0.2, 0.5, 1.0, 2.0, 5.0})
+        if (range / step <= 6.0) return step;
+    return 10.0;
+}
+
+// Lines differ in more than colour.
+Qt::PenStyle penStyleOf(Position position) {
+    switch (position) {
+        case Position::bob: return Qt::SolidLine;
+        case Position::upper: return Qt::DotLine;
+        case Position::middle: return Qt::DashLine;
+        case Position::lower: return Qt::DashDotDotLine;
+        case Position::point: return Qt::DashDotLine;
+    }
+    return Qt::SolidLine;
+}
+
+}  // namespace
+
 void WaterSection::paintWater(QPainter& painter, const QRectF& frame) const {
     const Colours& c = theme_.colours();
     const double surface = frame.top() + kAir * frame.height();

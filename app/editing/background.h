@@ -55,7 +55,7 @@ class Background : public QObject {
                     [this, mine] {
                         if (mine != revision_) return;
                         setRunning(false);
-                        document_.say(tr("That could not be worked out"));
+                        document_.say(QObject::tr("That could not be worked out"));
                         emit failed();
                     },
                     Qt::QueuedConnection);

@@ -8,6 +8,7 @@
 
 #include "book/lists.h"
 #include "book/team_edits.h"
+#include "language/say.h"
 #include "sizing/compare.h"
 
 namespace machair::app {
@@ -137,10 +138,10 @@ Faults Document::guarded(Work work) {
     } catch (const store::DiskError& error) {
         return {Fault{Place(), error.what(), ""}};
     } catch (const std::bad_alloc&) {
-        return {Fault{Place(), "there is not enough memory for that", "nothing was changed"}};
+        return {Fault{Place(), machair::say("there is not enough memory for that"), machair::say("nothing was changed")}};
     } catch (const std::exception& error) {
         qWarning("an edit failed: %s", error.what());
-        return {Fault{Place(), "the program could not do that", "nothing was changed"}};
+        return {Fault{Place(), machair::say("the program could not do that"), machair::say("nothing was changed")}};
     }
 }
 
@@ -246,14 +247,15 @@ Faults Document::restore(const std::filesystem::path& copy) {
     return guarded([&]() -> Faults {
         const auto opened = store::readBook(copy);
         if (!opened) return opened.error();
-        return apply(Edit{"all as in the copy " + copy.filename().string(), opened->book});
+        return apply(Edit{machair::say("all as in the copy {}", copy.filename().string()), opened->book});
     });
 }
 
 Faults Document::keepCopy(const std::filesystem::path& path) {
     std::error_code ignored;
     if (!book_ || std::filesystem::equivalent(path, path_, ignored))
-        return {Fault{Place(path.string()), "expected another name, got the open book itself", "it is kept with every edit already"}};
+        return {Fault{Place(path.string()), machair::say("expected another name, got the open book itself"),
+                      machair::say("it is kept with every edit already")}};
     return guarded([&] { return store::writeBook(path, *book_); });
 }
 
@@ -326,7 +328,8 @@ Faults Document::apply(Result<Edit> edit, std::optional<std::size_t> edited) {
 Faults Document::pushed(Edit edit, BookDifference change, const DressingId& patternAfter, std::optional<std::size_t> edited) {
     const Shared after = std::make_shared<const Book>(std::move(edit.after));
     if (!keep(after, qt(edit.words)))
-        return {Fault{Place(), "somebody else changed that at the same moment", "the book is read again: do it once more"}};
+        return {Fault{Place(), machair::say("somebody else changed that at the same moment"),
+                      machair::say("the book is read again: do it once more")}};
     undo_.push(new BookStep(*this, std::move(change), after, pattern_, patternAfter, edit, edited));  // the stack owns it
     return {};
 }

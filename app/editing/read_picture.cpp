@@ -6,6 +6,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "language/say.h"
 #include "store/disk.h"
 
 namespace machair::app {
@@ -34,18 +35,18 @@ Result<QImage> readPicture(const QString& file, qint64 pixels) {
     reader.setAutoTransform(true);
     const QByteArray format = reader.format();
     const QSize size = reader.size();
-    if (format.isEmpty() || !size.isValid()) return fail(name, "is no picture that can be read here", "a JPEG or PNG is");
+    if (format.isEmpty() || !size.isValid()) return fail(name, say("is no picture that can be read here"), say("a JPEG or PNG is"));
     const qint64 there = static_cast<qint64>(size.width()) * size.height();
     if (there > kMostPixelsInFile)
-        return fail(name, "expected a picture of at most 400 megapixels, got " + std::to_string(there / 1'000'000));
-    if (!endsWhole(*bytes, format)) return fail(name, "is only the first part of a picture", "copy it again from the camera");
+        return fail(name, say("expected a picture of at most 400 megapixels, got {}", std::to_string(there / 1'000'000)));
+    if (!endsWhole(*bytes, format)) return fail(name, say("is only the first part of a picture"), say("copy it again from the camera"));
     if (there > pixels) {
         const double shrink = std::sqrt(static_cast<double>(pixels) / static_cast<double>(there));
         reader.setScaledSize(
             QSize(std::max(1, static_cast<int>(size.width() * shrink)), std::max(1, static_cast<int>(size.height() * shrink))));
     }
     QImage picture = reader.read();
-    if (picture.isNull()) return fail(name, "is damaged or of a kind that can't be read here", "a JPEG or PNG is");
+    if (picture.isNull()) return fail(name, say("is damaged or of a kind that can't be read here"), say("a JPEG or PNG is"));
     return picture;
 }
 
@@ -54,7 +55,7 @@ QString pictureKinds() {
     for (const QByteArray& format : {QByteArray("jpg"), QByteArray("jpeg"), QByteArray("png"), QByteArray("webp"), QByteArray("bmp"),
                                      QByteArray("tif"), QByteArray("tiff")})
         if (QImageReader::supportedImageFormats().contains(format)) kinds << QStringLiteral("*.") + QString::fromLatin1(format);
-    return QCoreApplication::translate("Pictures", "Pictures (%1);;All files (*)").arg(kinds.join(QLatin1Char(' ')));
+    return QObject::tr("Pictures (%1);;All files (*)").arg(kinds.join(QLatin1Char(' ')));
 }
 
 }  // namespace machair::app

@@ -28,6 +28,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "parts/pictured.h"
 #include "store/calendar.h"
@@ -86,7 +87,8 @@ void EveningStation::keepBuyingList() {
                         std::string text;
                         for (const StockWanted& row : wanted) {
                             rows.push_back({row.title, row.has, row.wants, row.buy, row.runsOutIn.value_or(""), row.buyBy.value_or("")});
-                            if (!row.buy.empty()) text += row.title + ": " + row.buy + (row.buyBy ? ", before " + *row.buyBy : "") + "\n";
+                            if (!row.buy.empty())
+                                text += row.title + ": " + row.buy + (row.buyBy ? machair::say(", before {}", *row.buyBy) : "") + "\n";
                         }
                         writeText(document_, path, path.endsWith(QStringLiteral(".txt")) ? text : store::writeCsv(rows));
                     });

@@ -79,7 +79,8 @@ void ArrivalsSheet::takeIn() {
     }
     if (wanted.empty()) return said_->setText(tr("Tick what you want, or leave it."));
     const auto before = document_.book().patterns.size();
-    const Faults faults = document_.apply(machair::takeIn(document_.book(), other_, wanted, "taken in from " + name_.toStdString()));
+    const Faults faults =
+        document_.apply(machair::takeIn(document_.book(), other_, wanted, machair::say("taken in from {}", name_.toStdString())));
     if (!faults.empty()) return said_->setText(QStringLiteral("✗ ") + qt(faults.front().line()));
     hide();
     document_.say(tr("Taken in from %1: %2 dressings more. Undo takes all of it out again")

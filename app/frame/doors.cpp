@@ -17,6 +17,7 @@
 #include "drawing/things.h"
 #include "frame/panel.h"
 #include "frame/retire.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "store/home.h"
 
@@ -90,8 +91,8 @@ std::string shippedBook(const char* resource) {
 
 Result<QString> beginOwnBook(const QString& name, const QString& folder) {
     QString file = name.simplified();
-    const Place place("the name");
-    if (file.isEmpty()) return fail(place, "a book wants a name", "type one, as \"My flies\"");
+    const Place place(say("the name"));
+    if (file.isEmpty()) return fail(place, say("a book wants a name"), say("type one, as \"My flies\""));
     constexpr int kLongest = 200;  // bytes that a file system takes, with room for its ending
     for (const QChar bad : {QLatin1Char('/'), QLatin1Char('\\')})
         file.replace(bad, QLatin1Char('-'));
@@ -99,10 +100,10 @@ Result<QString> beginOwnBook(const QString& name, const QString& folder) {
         file.remove(0, 1);
     while (file.toUtf8().size() > kLongest)
         file.chop(1);
-    if (file.trimmed().isEmpty()) return fail(place, "a book wants a name that a file can have", "type some letters");
+    if (file.trimmed().isEmpty()) return fail(place, say("a book wants a name that a file can have"), say("type some letters"));
     const QString path = QDir(folder).filePath(file + QStringLiteral(".machair"));
-    if (QFile::exists(path)) return fail(place, "there is a book of that name already", "choose another name, or open that one");
-    if (!QDir().mkpath(folder)) return fail(place, "the folder " + folder.toStdString() + " can't be made", "");
+    if (QFile::exists(path)) return fail(place, say("there is a book of that name already"), say("choose another name, or open that one"));
+    if (!QDir().mkpath(folder)) return fail(place, say("the folder {} can't be made", folder.toStdString()), "");
     const auto usual = store::readBench(shippedBook(":/usual/usual.machair.json"));
     if (!usual) throw BrokenContract("the shipped drawers are not sound");
     if (Faults faults = store::writeBook(path.toStdString(), usual->book); !faults.empty()) return tl::unexpected(std::move(faults));

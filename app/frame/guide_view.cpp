@@ -123,44 +123,49 @@ std::vector<KeyWords> keysEverywhere() {
 
 std::vector<KeyWords> keysAt(Station station) {
     const auto key = [](const QString& keys, const QString& does) { return KeyWords{keys, does}; };
-    using O = QObject;
     switch (station) {
         case Station::plan:
-            return {key(O::tr("Alt+T, ↑ ↓, Enter"), O::tr("to the ticket, from part to part, into its fields")),
-                    key(O::tr("Insert, Delete"), O::tr("add a part where tying order wants it, take one off")),
-                    key(O::tr("Alt+↑, Alt+↓"), O::tr("tie it earlier or later")),
-                    key(O::tr("Tab, arrows, Page keys"), O::tr("on the drawing: from handle to handle, 0.1 mm, to the next landmark")),
-                    key(O::tr("Alt while dragging"), O::tr("between the landmarks")),
-                    key(O::tr("wheel, + −, 0"), O::tr("larger or smaller where the cursor is, all of it again")),
-                    key(O::tr("Space or middle button, drag"), O::tr("move the drawing")),
-                    key(O::tr("T, U, E"), O::tr("on the drawing: turn it half round, look down on it, look at it from the eye")),
-                    key(O::tr("Alt+H, Alt+S"), O::tr("the hook, its size")),
-                    key(O::tr("Esc"), O::tr("put the ghost away, then the chosen part"))};
-        case Station::cut: return {key(O::tr("drag on the card outline"), O::tr("calibrate this screen, so that the gauge is true"))};
+            return {
+                key(QObject::tr("Alt+T, ↑ ↓, Enter"), QObject::tr("to the ticket, from part to part, into its fields")),
+                key(QObject::tr("Insert, Delete"), QObject::tr("add a part where tying order wants it, take one off")),
+                key(QObject::tr("Alt+↑, Alt+↓"), QObject::tr("tie it earlier or later")),
+                key(QObject::tr("Tab, arrows, Page keys"),
+                    QObject::tr("on the drawing: from handle to handle, 0.1 mm, to the next landmark")),
+                key(QObject::tr("Alt while dragging"), QObject::tr("between the landmarks")),
+                key(QObject::tr("wheel, + −, 0"), QObject::tr("larger or smaller where the cursor is, all of it again")),
+                key(QObject::tr("Space or middle button, drag"), QObject::tr("move the drawing")),
+                key(QObject::tr("T, U, E"), QObject::tr("on the drawing: turn it half round, look down on it, look at it from the eye")),
+                key(QObject::tr("Alt+H, Alt+S"), QObject::tr("the hook, its size")),
+                key(QObject::tr("Esc"), QObject::tr("put the ghost away, then the chosen part"))};
+        case Station::cut:
+            return {key(QObject::tr("drag on the card outline"), QObject::tr("calibrate this screen, so that the gauge is true"))};
         case Station::tie:
-            return {key(O::tr("Space, Page Down, →"), O::tr("the next step")), key(O::tr("Backspace, ←"), O::tr("the step before")),
-                    key(O::tr("digits, +"), O::tr("count turns")), key(O::tr("W"), O::tr("what went wrong, and what mends it")),
-                    key(O::tr("Home, End"), O::tr("the first and the last step"))};
-        case Station::check: return {key(O::tr("Ctrl+Return"), O::tr("keep this fly's check"))};
+            return {key(QObject::tr("Space, Page Down, →"), QObject::tr("the next step")),
+                    key(QObject::tr("Backspace, ←"), QObject::tr("the step before")),
+                    key(QObject::tr("digits, +"), QObject::tr("count turns")),
+                    key(QObject::tr("W"), QObject::tr("what went wrong, and what mends it")),
+                    key(QObject::tr("Home, End"), QObject::tr("the first and the last step"))};
+        case Station::check: return {key(QObject::tr("Ctrl+Return"), QObject::tr("keep this fly's check"))};
         case Station::balance:
-            return {key(O::tr("F5"), O::tr("find the smallest change")),
-                    key(O::tr("drag a fly"), O::tr("to another place, or out of the box")),
-                    key(O::tr("drag on the leader, ↑ ↓ ← →"), O::tr("how far apart two flies hang"))};
+            return {key(QObject::tr("F5"), QObject::tr("find the smallest change")),
+                    key(QObject::tr("drag a fly"), QObject::tr("to another place, or out of the box")),
+                    key(QObject::tr("drag on the leader, ↑ ↓ ← →"), QObject::tr("how far apart two flies hang"))};
         case Station::drift: return {};
         case Station::water:
-            return {key(O::tr("drag the arrow"), O::tr("the wind: where from, and how much")), key(O::tr("F6"), O::tr("choose three"))};
+            return {key(QObject::tr("drag the arrow"), QObject::tr("the wind: where from, and how much")),
+                    key(QObject::tr("F6"), QObject::tr("choose three"))};
         case Station::evening:
-            return {key(O::tr("drag a lane or block, ↑ ↓ ← →"), O::tr("your own order of the evening")),
-                    key(O::tr("drag the end"), O::tr("when it must be over"))};
+            return {key(QObject::tr("drag a lane or block, ↑ ↓ ← →"), QObject::tr("your own order of the evening")),
+                    key(QObject::tr("drag the end"), QObject::tr("when it must be over"))};
         case Station::daybook:
-            return {key(O::tr("B, U, M, W or P"), O::tr("where the fish took: bob, upper, middle, lower, point")),
-                    key(O::tr("K, R or L, then Enter"), O::tr("kept, returned or lost")),
-                    key(O::tr("on the day: ← →, Delete"), O::tr("from mark to mark, take one out"))};
+            return {key(QObject::tr("B, U, M, W or P"), QObject::tr("where the fish took: bob, upper, middle, lower, point")),
+                    key(QObject::tr("K, R or L, then Enter"), QObject::tr("kept, returned or lost")),
+                    key(QObject::tr("on the day: ← →, Delete"), QObject::tr("from mark to mark, take one out"))};
         case Station::drawers:
-            return {key(O::tr("double click"), O::tr("go to where it is worked with")),
-                    key(O::tr("draw on a feather"), O::tr("along the ends of its barbs; its marks by ← → ↑ ↓")),
-                    key(O::tr("Ctrl or Shift click"), O::tr("several, to be changed at once")),
-                    key(O::tr("the calliper"), O::tr("reads into the field that has the cursor"))};
+            return {key(QObject::tr("double click"), QObject::tr("go to where it is worked with")),
+                    key(QObject::tr("draw on a feather"), QObject::tr("along the ends of its barbs; its marks by ← → ↑ ↓")),
+                    key(QObject::tr("Ctrl or Shift click"), QObject::tr("several, to be changed at once")),
+                    key(QObject::tr("the calliper"), QObject::tr("reads into the field that has the cursor"))};
     }
     return {};
 }

@@ -9,6 +9,8 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
+#include "book/records.h"
+
 class QMenu;
 class QPainter;
 

@@ -13,6 +13,7 @@
 #include <QVBoxLayout>
 
 #include "editing/tying_hand.h"
+#include "frame/language.h"
 #include "frame/panel.h"
 #include "parts/label.h"
 #include "parts/motion.h"
@@ -35,20 +36,21 @@ struct LightingName {
     const char* name;
     const char* text;
 };
-constexpr std::array kLightings = {LightingName{Lighting::sand, "sand", QT_TR_NOOP("Light")},
-                                   LightingName{Lighting::slate, "slate", QT_TR_NOOP("Dark")},
-                                   LightingName{Lighting::contrast, "contrast", QT_TR_NOOP("High contrast")},
-                                   LightingName{Lighting::darkContrast, "dark-contrast", QT_TR_NOOP("High contrast, dark")},
-                                   LightingName{Lighting::system, "system", QT_TR_NOOP("As the system")}};
+constexpr std::array kLightings = {
+    LightingName{Lighting::sand, "sand", QT_TRANSLATE_NOOP("machair::app::House", "Light")},
+    LightingName{Lighting::slate, "slate", QT_TRANSLATE_NOOP("machair::app::House", "Dark")},
+    LightingName{Lighting::contrast, "contrast", QT_TRANSLATE_NOOP("machair::app::House", "High contrast")},
+    LightingName{Lighting::darkContrast, "dark-contrast", QT_TRANSLATE_NOOP("machair::app::House", "High contrast, dark")},
+    LightingName{Lighting::system, "system", QT_TRANSLATE_NOOP("machair::app::House", "As the system")}};
 
 struct UnitName {
     LengthUnit unit;
     const char* name;
     const char* text;
 };
-constexpr std::array kUnits = {UnitName{LengthUnit::millimetres, "mm", QT_TR_NOOP("Millimetres")},
-                               UnitName{LengthUnit::inches, "in64", QT_TR_NOOP("Inches to 1/64")},
-                               UnitName{LengthUnit::decimalInches, "in", QT_TR_NOOP("Decimal inches")}};
+constexpr std::array kUnits = {UnitName{LengthUnit::millimetres, "mm", QT_TRANSLATE_NOOP("machair::app::House", "Millimetres")},
+                               UnitName{LengthUnit::inches, "in64", QT_TRANSLATE_NOOP("machair::app::House", "Inches to 1/64")},
+                               UnitName{LengthUnit::decimalInches, "in", QT_TRANSLATE_NOOP("machair::app::House", "Decimal inches")}};
 
 LengthUnit lengthsOf(const QSettings& settings) {
     const QString name = settings.value(kLengths).toString();
@@ -162,6 +164,7 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
     }
     units->addStretch(1);
     column->addLayout(units);
+    addLanguages(column);
     column->addWidget(heading(tr("At the vice")));
     left_->setCheckable(true);
     connect(left_, &QToolButton::clicked, this, [this](bool left) {
@@ -219,6 +222,29 @@ House::House(Document& document, Theme& theme, devices::Hub& devices, QSettings&
     hide();
 }
 
+void House::addLanguages(QVBoxLayout* column) {
+    if (knownLanguages().size() < 2) return;
+    column->addWidget(heading(tr("Language")));
+    auto* all = new QHBoxLayout;
+    const auto add = [&](const QString& code, const QString& name, const char* object) {
+        auto* made = toolButton(object, name, tr("The window's; files and the command line stay as they are. It begins again at once"));
+        made->setCheckable(true);
+        connect(made, &QToolButton::clicked, this, [this, code] {
+            const QString spoken = languageOf(settings_);
+            chooseLanguage(settings_, code);
+            refresh();
+            if (languageOf(settings_) != spoken) emit languageChosen();
+        });
+        languages_.emplace_back(code, made);
+        all->addWidget(made);
+    };
+    for (const KnownLanguage& one : knownLanguages())
+        add(one.code, one.name, ("house-language-" + one.code.toStdString()).c_str());
+    add({}, tr("As the system"), "house-language-system");
+    all->addStretch(1);
+    column->addLayout(all);
+}
+
 void House::keep(Lighting lighting) {
     for (const LightingName& known : kLightings)
         if (known.lighting == lighting) settings_.setValue(kBench, QString::fromLatin1(known.name));
@@ -268,6 +294,8 @@ void House::refresh() {
         button->setChecked(lighting == now);
     for (const auto& [unit, button] : units_)
         button->setChecked(unit == lengthsSaidIn());
+    for (const auto& [code, button] : languages_)
+        button->setChecked(code == chosenLanguage(settings_));
     const int percent = settings_.value(kText, kUsual).toInt();
     const QSignalBlocker quiet(text_);
     text_->setValue(percent / kStep);

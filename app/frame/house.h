@@ -11,6 +11,7 @@
 class QSettings;
 class QSlider;
 class QToolButton;
+class QVBoxLayout;
 
 namespace machair::app {
 
@@ -34,6 +35,7 @@ class House : public QFrame {
     void leftHandChosen(bool left);
     void farSideChosen(bool far);
     void calibrationWanted();  // of the screen that the window is on
+    void languageChosen();     // another than is spoken: the window begins again
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
@@ -42,6 +44,7 @@ class House : public QFrame {
     void light(Lighting lighting);
     void keep(Lighting lighting);
     void sayIn(LengthUnit unit);
+    void addLanguages(QVBoxLayout* column);
     void refresh();
     void sayDevices();
     void sayScreens();
@@ -52,6 +55,7 @@ class House : public QFrame {
     QSettings& settings_;
     std::vector<std::pair<Lighting, QToolButton*>> lights_;
     std::vector<std::pair<LengthUnit, QToolButton*>> units_;
+    std::vector<std::pair<QString, QToolButton*>> languages_;  // nothing: as the system has it
     QSlider* text_;
     Label* textSaid_;
     QToolButton* left_;

@@ -39,6 +39,7 @@
 #include "frame/guide_view.h"
 #include "frame/handing_out.h"
 #include "frame/house.h"
+#include "frame/language.h"
 #include "frame/paper_sheet.h"
 #include "frame/quiet_line.h"
 #include "frame/recipe_sheet.h"
@@ -200,6 +201,7 @@ void MainWindow::listenToHouse() {
             [this](bool left) { findChild<QToolButton*>(QStringLiteral("left-handed"))->setChecked(left); });
     connect(house_, &House::farSideChosen, this,
             [this](bool far) { findChild<QToolButton*>(QStringLiteral("far-side"))->setChecked(far); });
+    connect(house_, &House::languageChosen, this, [] { QCoreApplication::exit(kBeginAgain); });
     connect(house_, &House::calibrationWanted, this, [this] {
         showStation(Station::cut);
         findChild<QToolButton*>(QStringLiteral("calibrate"))->setChecked(true);
@@ -455,7 +457,7 @@ std::vector<EveningStep> MainWindow::eveningSteps() {
         return std::ranges::any_of(book.hooks, [](const HookSpec& hook) { return hook.measured.has_value(); });
     };
     const auto named = [](const Book& book) {
-        return std::ranges::any_of(book.patterns, [](const Pattern& p) { return !p.title().starts_with("New "); });
+        return std::ranges::any_of(book.patterns, [](const Pattern& p) { return !p.title().starts_with(machair::say("New {}", "")); });
     };
     const auto hung = [](std::size_t least) {
         return [least](const Book& book) {
@@ -644,7 +646,7 @@ void MainWindow::dropEvent(QDropEvent* event) {
 void MainWindow::openRecipe(const QString& path) {
     QFile file(path);
     if (!QFileInfo(path).isFile() || !file.open(QIODevice::ReadOnly))
-        return document_.refuse(fail(Place(path.toStdString()), "expected a text file that can be read").value());
+        return document_.refuse(fail(Place(path.toStdString()), machair::say("expected a text file that can be read")).value());
     const QByteArray bytes = file.read(static_cast<qint64>(store::kLongestRecipe) + 1);
     recipe_->open(qt(store::decodeText({bytes.constData(), static_cast<std::size_t>(bytes.size())}).text));
 }

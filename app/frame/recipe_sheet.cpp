@@ -186,7 +186,7 @@ void RecipeSheet::mark() {
 
 void RecipeSheet::take() {
     if (!read_) return;
-    NewDressing made{read_->pattern.id, {"recipe: " + read_->pattern.title(), store::withRecipe(document_.book(), *read_)}};
+    NewDressing made{read_->pattern.id, {say("recipe: {}", read_->pattern.title()), store::withRecipe(document_.book(), *read_)}};
     const std::size_t open = read_->doubts.size(), fresh = read_->materials.size() + read_->hooks.size();
     const QString title = qt(read_->pattern.title());
     const Faults faults = document_.start(std::move(made));

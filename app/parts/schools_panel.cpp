@@ -24,10 +24,16 @@ namespace machair::app {
 namespace {
 
 QString titleOf(std::string_view about) {
-    static const std::map<std::string_view, const char*> kTitles = {
-        {"hackle", QT_TR_NOOP("Hackle")},   {"rib", QT_TR_NOOP("Rib")},      {"tail", QT_TR_NOOP("Tail")}, {"body", QT_TR_NOOP("Body")},
-        {"wing", QT_TR_NOOP("Wing, legs")}, {"cheek", QT_TR_NOOP("Cheeks")}, {"bead", QT_TR_NOOP("Bead")}, {"hook", QT_TR_NOOP("Hook")},
-        {"head", QT_TR_NOOP("Head")},       {"fly", QT_TR_NOOP("The fly")}};
+    static const std::map<std::string_view, const char*> kTitles = {{"hackle", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Hackle")},
+                                                                    {"rib", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Rib")},
+                                                                    {"tail", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Tail")},
+                                                                    {"body", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Body")},
+                                                                    {"wing", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Wing, legs")},
+                                                                    {"cheek", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Cheeks")},
+                                                                    {"bead", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Bead")},
+                                                                    {"hook", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Hook")},
+                                                                    {"head", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "Head")},
+                                                                    {"fly", QT_TRANSLATE_NOOP("machair::app::SchoolsPanel", "The fly")}};
     return SchoolsPanel::tr(kTitles.at(about));
 }
 

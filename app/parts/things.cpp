@@ -126,7 +126,7 @@ class Teller {
             thing.detail = QObject::tr("fibre %1 to %2").arg(lengthFigure(cape.bands.front().from), lengthSaid(cape.bands.back().to));
     }
     void operator()(const SeasonRow& row, Thing& thing) const {
-        thing.detail = qt(row.suits.value_or(row.size ? "size " + *row.size : ""));
+        thing.detail = qt(row.suits.value_or(row.size ? say("size {}", *row.size) : ""));
     }
     void operator()(const CheckedFly& check, Thing& thing) const { thing.detail = QObject::tr("%1 readings").arg(check.readings.size()); }
     void operator()(const RuleCard& card, Thing& thing) const { thing.detail = qt(card.source.value_or("")); }

@@ -23,7 +23,6 @@ namespace machair::app {
 
 namespace {
 
-constexpr double kRuleRoom = 54.0;  // px kept below the fly
 constexpr double kMostPxPerMm = 44.0;
 
 }  // namespace

@@ -66,6 +66,8 @@ class FlyView : public QWidget, public Spoken, public Askable {
     bool focusNextPrevChild(bool next) override;
 
   private:
+    static constexpr double kRuleRoom = 54.0;  // px kept below the fly
+
     void rebuild();
     void growFrom(std::optional<Scene> before);
     enum class Fit { anew, keepIfItFits };

@@ -25,21 +25,11 @@
 
 namespace machair::app {
 
-namespace {
-
 // A part's own; those of the whole fly stand at its head, or at the last part where no head is written.
 bool warningIsHere(const Plan& plan, const Warning& warning, std::size_t part) {
     if (warning.part) return *warning.part == part;
     return part == findKind(plan.pattern, PartKind::head).value_or(plan.parts.size() - 1);
 }
-
-QString placeholderOf(const Field& field, const Plan& plan, std::size_t part) {
-    const std::string usual = plannedValue(plan, part, field.key);
-    if (!usual.empty()) return QObject::tr("usual: %1").arg(qt(usual));
-    return QObject::tr("usual");
-}
-
-}  // namespace
 
 PartRow::PartRow(Document& document, const Theme& theme, std::size_t part, QWidget* parent)
     : QFrame(parent),

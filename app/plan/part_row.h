@@ -22,6 +22,9 @@ namespace machair::app {
 
 class Label;
 
+// Whether a warning of this fly is said at this part.
+[[nodiscard]] bool warningIsHere(const Plan& plan, const Warning& warning, std::size_t part);
+
 class PartRow : public QFrame, public Askable {
     Q_OBJECT
   public:

@@ -26,6 +26,16 @@
 
 namespace machair::app {
 
+namespace {
+
+QString placeholderOf(const Field& field, const Plan& plan, std::size_t part) {
+    const std::string usual = plannedValue(plan, part, field.key);
+    if (!usual.empty()) return QObject::tr("usual: %1").arg(qt(usual));
+    return QObject::tr("usual");
+}
+
+}  // namespace
+
 void PartRow::setOpen(bool open) {
     if (open == isOpen()) return;
     if (open)

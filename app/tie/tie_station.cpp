@@ -14,6 +14,7 @@
 #include "cutting/stock.h"
 #include "editing/tying_hand.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/label.h"
 #include "tie/mishap_cards.h"
 #include "tie/step_strip.h"
@@ -252,7 +253,7 @@ void TieStation::refreshAside() {
 
 void TieStation::putInOrder() {
     if (!plan_ || !document_.pattern()) return;
-    Edit edit{"parts put in an order that can be tied", document_.book()};
+    Edit edit{machair::say("parts put in an order that can be tied"), document_.book()};
     Pattern* pattern = edit.after.findPattern(document_.pattern()->id);
     if (!pattern) return;
     *pattern = inSoundOrder(*plan_);

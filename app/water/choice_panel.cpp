@@ -12,6 +12,7 @@
 #include "book/find.h"
 #include "book/flies.h"
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "theme/said.h"
@@ -250,7 +251,7 @@ void ChoicePanel::takeChoice(int row) {
     if (row >= static_cast<int>(choices_.size())) return;
     const Choice& choice = choices_[static_cast<std::size_t>(row)];
     const auto fly = [&](std::size_t p) { return std::optional(box_[choice.flies[p]].fly); };
-    const std::string name = document_.water() ? "Chosen for " + document_.water()->title() : std::string("Chosen");
+    const std::string name = document_.water() ? machair::say("Chosen for {}", document_.water()->title()) : machair::say("Chosen");
     if (document_.done(document_.apply(addTeam(document_.book(), name, trioOf(fly(0), fly(1), fly(2))))))
         document_.chooseTeam(document_.book().teams.back().id);
 }

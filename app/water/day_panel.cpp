@@ -189,7 +189,7 @@ void DayPanel::beginWater() {
 // Several of the day's fields as one edit; whether it took.
 bool DayPanel::writeAll(const std::vector<std::pair<const char*, std::string>>& fields, const char* words) {
     if (!document_.water()) return false;
-    Result<Edit> edit = Edit{words, document_.book()};
+    Result<Edit> edit = Edit{machair::say(words), document_.book()};
     for (const auto& [key, text] : fields) {
         edit = changeWaterField(edit->after, document_.water()->id, key, text);
         if (!edit) {
@@ -210,7 +210,7 @@ void DayPanel::takeWeather() {
                                                                {"wind_from_deg", formatShort(reading_->from, 0)}};
     if (reading_->celsius) fields.emplace_back("celsius", formatShort(*reading_->celsius, 1));
     if (reading_->light) fields.emplace_back("light", reading_->light->toStdString());
-    if (!writeAll(fields, "the weather station's day")) return;
+    if (!writeAll(fields, unsaid("the weather station's day"))) return;
     document_.say(
         tr("Wind, direction, temperature and light from the weather station, %1 s old").arg(readAt_.secsTo(QDateTime::currentDateTime())));
 }

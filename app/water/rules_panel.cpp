@@ -160,7 +160,7 @@ void RulesPanel::sayRuled(std::vector<ComesOff> comesOff) {
 void RulesPanel::changeOver() {
     if (!document_.team()) return;
     const TeamId team = document_.team()->id;
-    Edit edit{"under the card: ", document_.book()};
+    Edit edit{machair::say("under the card: "), document_.book()};
     for (const ComesOff& one : comesOff_) {
         if (!one.on) continue;
         auto changed = changeTeamFly(edit.after, team, one.position, one.on);

@@ -4,6 +4,7 @@
 #include <QVBoxLayout>
 
 #include "frame/panel.h"
+#include "language/say.h"
 #include "parts/when_seen.h"
 #include "store/geojson.h"
 #include "units/text.h"
@@ -43,7 +44,7 @@ WaterStation::WaterStation(Document& document, const Theme& theme, devices::Hub&
     connect(sea_, &SeaView::shoreDrawn, this, &WaterStation::setShore);
     connect(sea_, &SeaView::shoreDrawn, day_, &DayPanel::shoreIsDrawn);
     connect(sea_, &SeaView::windDrawn, this, [this](double speed, double from) {
-        day_->writeAll({{"wind_m_s", formatShort(speed, 1)}, {"wind_from_deg", formatShort(from, 0)}}, "the wind, as it was drawn");
+        day_->writeAll({{"wind_m_s", formatShort(speed, 1)}, {"wind_from_deg", formatShort(from, 0)}}, unsaid("the wind, as it was drawn"));
     });
     connect(day_, &DayPanel::drawShoreWanted, sea_, &SeaView::drawShore);
     connect(sea_, &SeaView::waterWanted, day_, &DayPanel::beginWater);

@@ -66,8 +66,7 @@ void paintBoat(QPainter& painter, const DrawnWave& wave, const Colours& c) {
     painter.drawLine(at(-0.36, 0.62), at(0.14, 0.78));  // an oar, shipped
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop,
-                     QCoreApplication::translate("machair::app::SeaView", "4.9 m"));
+    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop, QObject::tr("4.9 m"));
 }
 
 }  // namespace machair::app

@@ -1,0 +1,89 @@
+#include "frame/language.h"
+
+#include <QCoreApplication>
+#include <QDir>
+#include <QLibraryInfo>
+#include <QSettings>
+#include <QTranslator>
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <memory>
+
+#include "language/say.h"
+
+namespace machair::app {
+
+namespace {
+
+constexpr const char* kKey = "house/language";
+constexpr const char* kEnglish = "en";
+
+// The core's sentences stand in the same catalogue, under no class.
+class Catalogue : public Language {
+  public:
+    explicit Catalogue(const QTranslator& words) : words_(words) {}
+    [[nodiscard]] std::string said(const std::string& english) const override {
+        const QString own = words_.translate("", english.c_str());
+        return own.isEmpty() ? english : own.toStdString();
+    }
+    [[nodiscard]] std::string said(const std::string& one, const std::string& many, double number) const override {
+        // Of parts of one (1.5 turns) the whole ones count: languages have no rule for the rest.
+        const QString own = words_.translate("", one.c_str(), nullptr, static_cast<int>(std::clamp(number, 0.0, 1e9)));
+        return own.isEmpty() ? (number == 1.0 ? one : many) : own.toStdString();
+    }
+
+  private:
+    const QTranslator& words_;
+};
+
+// What is spoken now: the window's words, and those of the library's own dialogs where the system has them.
+std::array<std::unique_ptr<QTranslator>, 2>& spoken() {
+    static std::array<std::unique_ptr<QTranslator>, 2> translators;
+    return translators;
+}
+
+}  // namespace
+
+const std::vector<KnownLanguage>& knownLanguages() {
+    static const std::vector<KnownLanguage> kKnown = [] {
+        std::vector<KnownLanguage> known = {{QString::fromLatin1(kEnglish), QStringLiteral("English")}};
+        for (const QFileInfo& file : QDir(QStringLiteral(":/languages")).entryInfoList({QStringLiteral("*.qm")}, QDir::Files, QDir::Name)) {
+            QString name = QLocale(file.baseName()).nativeLanguageName();
+            name[0] = name[0].toUpper();
+            known.push_back({file.baseName(), name});
+        }
+        return known;
+    }();
+    return kKnown;
+}
+
+QString chosenLanguage(const QSettings& settings) { return settings.value(kKey).toString(); }
+
+void chooseLanguage(QSettings& settings, const QString& code) { settings.setValue(kKey, code); }
+
+QString languageOf(const QSettings& settings, const QLocale& system) {
+    const QString wanted = chosenLanguage(settings).isEmpty() ? system.name().section(QLatin1Char('_'), 0, 0) : chosenLanguage(settings);
+    const auto& known = knownLanguages();
+    const auto found = std::ranges::find(known, wanted, &KnownLanguage::code);
+    return found == known.end() ? QString::fromLatin1(kEnglish) : found->code;
+}
+
+void speak(const QString& code) {
+    sayEverythingIn(nullptr);
+    for (auto& translator : spoken())
+        translator.reset();  // leaves the application as it goes
+    // Where it is English, numbers and months are English as well: the two together, or a sentence mixes them.
+    const QLocale own(code), system = QLocale::system();
+    QLocale::setDefault(own.language() == system.language() ? system : own);
+    auto words = std::make_unique<QTranslator>();
+    if (code == QLatin1String(kEnglish) || !words->load(QStringLiteral(":/languages/%1.qm").arg(code))) return;
+    QCoreApplication::installTranslator(words.get());
+    auto dialogs = std::make_unique<QTranslator>();
+    if (dialogs->load(own, QStringLiteral("qtbase"), QStringLiteral("_"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
+        QCoreApplication::installTranslator(dialogs.get());
+    sayEverythingIn(std::make_shared<Catalogue>(*words));
+    spoken() = {std::move(words), std::move(dialogs)};
+}
+
+}  // namespace machair::app
