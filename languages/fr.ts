@@ -760,10 +760,6 @@
         <translation>&#xa0;; pêchée %1</translation>
     </message>
     <message>
-        <source>4.9 m</source>
-        <translation>4,9 m</translation>
-    </message>
-    <message>
         <source>%1  %2</source>
         <translation>%1  %2</translation>
     </message>
@@ -3868,11 +3864,11 @@ En %7 min %8 sur %9 sont entières et sèches%10.
     </message>
     <message>
         <source>&quot;0.4 m/s to 2 m&quot;, &quot;5 s&quot;</source>
-        <translation>«&#xa0;0.4 m/s to 2 m&#xa0;», «&#xa0;5 s&#xa0;»</translation>
+        <translation>«&#xa0;0,4 m/s à 2 m&#xa0;», «&#xa0;5 s&#xa0;»</translation>
     </message>
     <message>
         <source>&quot;12 s at 0.3 m/s&quot;</source>
-        <translation>«&#xa0;12 s at 0.3 m/s&#xa0;»</translation>
+        <translation>«&#xa0;12 s à 0,3 m/s&#xa0;»</translation>
     </message>
     <message>
         <source>seconds</source>
@@ -3880,7 +3876,7 @@ En %7 min %8 sur %9 sont entières et sèches%10.
     </message>
     <message>
         <source>Type seconds, and a speed where it has one, as &quot;12 s at 0.3 m/s&quot;</source>
-        <translation>Tapez des secondes, et une vitesse là où il y en a une, comme «&#xa0;12 s at 0.3 m/s&#xa0;»</translation>
+        <translation>Tapez des secondes, et une vitesse là où il y en a une, comme «&#xa0;12 s à 0,3 m/s&#xa0;»</translation>
     </message>
     <message>
         <source>Drag an edge for how long, the filling&apos;s top for how fast; double-click to type. Keys: Left and Right, Page Up and Page Down, Up and Down, Delete.</source>
@@ -4815,15 +4811,15 @@ Bateaux et vent&#xa0;: gilets de sauvetage&#xa0;; le règlement du loueur et du 
     </message>
     <message>
         <source>&quot;11.7 mm&quot;, &quot;0.8 of the shank&quot;, &quot;to the point&quot;, &quot;0.4 mm past the barb&quot;; up and down nudge it</source>
-        <translation>«&#xa0;11.7 mm&#xa0;», «&#xa0;0.8 of the shank&#xa0;», «&#xa0;to the point&#xa0;», «&#xa0;0.4 mm past the barb&#xa0;»&#xa0;; haut et bas le poussent</translation>
+        <translation>«&#xa0;11,7 mm&#xa0;», «&#xa0;0,8 de la hampe&#xa0;», «&#xa0;jusqu&apos;à la pointe&#xa0;», «&#xa0;0,4 mm au-delà de l&apos;ardillon&#xa0;»&#xa0;; haut et bas le poussent</translation>
     </message>
     <message>
         <source>&quot;at the barb&quot;, &quot;0.5 mm ahead of the point&quot;</source>
-        <translation>«&#xa0;at the barb&#xa0;», «&#xa0;0.5 mm ahead of the point&#xa0;»</translation>
+        <translation>«&#xa0;à l&apos;ardillon&#xa0;», «&#xa0;0,5 mm devant la pointe&#xa0;»</translation>
     </message>
     <message>
         <source>a number, or two as &quot;2 to 3&quot;; up and down nudge it</source>
-        <translation>un nombre, ou deux comme «&#xa0;2 to 3&#xa0;»&#xa0;; haut et bas le poussent</translation>
+        <translation>un nombre, ou deux comme «&#xa0;2 à 3&#xa0;»&#xa0;; haut et bas le poussent</translation>
     </message>
     <message>
         <source>a number; empty for the usual</source>

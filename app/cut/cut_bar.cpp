@@ -26,6 +26,7 @@
 #include "drawing/card.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
+#include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "units/text.h"
 
@@ -42,20 +43,19 @@ QWidget* CutStation::makeBar() {
 
 // What is laid out, the noodle that teaches the next, and the card.
 void CutStation::addScope(QVBoxLayout* column) {
-    auto* top = new QHBoxLayout;
+    auto* top = new FlowLayout(nullptr, 6);  // words of another language may take a second row
     addWhatIsLaidOut(top);
     addViews(top);
     tied_ = toolButton("tied", tr("They are tied"),
                        tr("Takes the slips and hackles out of stock and puts the flies into the box; Ctrl+Z gives them back"));
     top->addWidget(tied_);
     connect(tied_, &QToolButton::clicked, this, &CutStation::tied);
-    top->addStretch(1);
     addNoodle(top);
     addPaper(top);
     column->addLayout(top);
 }
 
-void CutStation::addWhatIsLaidOut(QHBoxLayout* top) {
+void CutStation::addWhatIsLaidOut(QLayout* top) {
     top->addWidget(heading(tr("Lay out for")));
     scope_->setObjectName(QStringLiteral("scope"));
     scope_->setAccessibleName(tr("Lay out for"));
@@ -77,7 +77,7 @@ void CutStation::addWhatIsLaidOut(QHBoxLayout* top) {
     });
 }
 
-void CutStation::addViews(QHBoxLayout* top) {
+void CutStation::addViews(QLayout* top) {
     const auto view = [&](const char* name, const QString& text, const QString& tip, int shown) {
         auto* made = toolButton(name, text, tip);
         made->setCheckable(true);
@@ -90,7 +90,7 @@ void CutStation::addViews(QHBoxLayout* top) {
     view("show-feathers", tr("Feathers"), tr("The feathers to scale, and the slips laid on them"), 1);
 }
 
-void CutStation::addNoodle(QHBoxLayout* top) {
+void CutStation::addNoodle(QLayout* top) {
     top->addWidget(new Label(tr("noodle or loop")));
     made_->setObjectName(QStringLiteral("noodle-made"));
     made_->setAccessibleName(tr("The noodle or loop as it was made"));
@@ -114,7 +114,7 @@ void CutStation::addNoodle(QHBoxLayout* top) {
     connect(learn, &QToolButton::clicked, this, &CutStation::learn);
 }
 
-void CutStation::addPaper(QHBoxLayout* top) {
+void CutStation::addPaper(QLayout* top) {
     auto* card = toolButton("card", tr("Card…"), tr("A true-scale card of this fly as PDF or SVG, with a bar to prove the printer"));
     auto* print = toolButton("print", tr("Print"), tr("The card on paper"));
     auto* calibrate = toolButton("calibrate", tr("Calibrate"), tr("Make the gauge true on this screen: lay a bank card on it"));

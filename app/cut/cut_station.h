@@ -41,10 +41,10 @@ class CutStation : public QWidget {
   private:
     QWidget* makeBar();
     void addScope(QVBoxLayout* column);
-    void addWhatIsLaidOut(QHBoxLayout* top);
-    void addViews(QHBoxLayout* top);
-    void addNoodle(QHBoxLayout* top);
-    void addPaper(QHBoxLayout* top);
+    void addWhatIsLaidOut(QLayout* top);
+    void addViews(QLayout* top);
+    void addNoodle(QLayout* top);
+    void addPaper(QLayout* top);
     void addSaid(QVBoxLayout* column);
     // What is laid out: the fly on the bench so many times, or every batch that waits.
     [[nodiscard]] std::vector<TiedFlies> wanted() const;

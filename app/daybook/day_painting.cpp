@@ -24,15 +24,15 @@ namespace {
 // What the day was like, in the order it is spoken of: wind, wave, light, water, warmth, hatch, drift.
 QStringList conditionsOf(const Day& day) {
     QStringList like;
-    if (day.wind) like << DayPage::tr("wind %1 m/s").arg(qt(formatShort(*day.wind / metrePerSecond, 1)));
-    if (day.wave) like << DayPage::tr("wave %1 cm").arg(qt(formatShort(*day.wave / mm / 10.0, 0)));
+    if (day.wind) like << DayPage::tr("wind %1 m/s").arg(shortNumber(*day.wind / metrePerSecond, 1));
+    if (day.wave) like << DayPage::tr("wave %1 cm").arg(shortNumber(*day.wave / mm / 10.0, 0));
     if (day.light) like << qt(sayName(*day.light));
     if (day.colour) like << DayPage::tr("%1 water").arg(qt(sayName(*day.colour)));
-    if (day.celsius) like << DayPage::tr("%1 °C").arg(qt(formatShort(*day.celsius, 1)));
+    if (day.celsius) like << DayPage::tr("%1 °C").arg(shortNumber(*day.celsius, 1));
     if (day.hatching) like << qt(*day.hatching);
     if (day.drift)
         like << (day.drogue.value_or(false) ? DayPage::tr("drift %1 m/s on the drogue") : DayPage::tr("drift %1 m/s"))
-                    .arg(qt(formatShort(*day.drift / metrePerSecond, 2)));
+                    .arg(shortNumber(*day.drift / metrePerSecond, 2));
     return like;
 }
 
@@ -97,7 +97,7 @@ void DayPage::paintFish(QPainter& painter, const Fish& fish, const QRectF& where
     if (!fish.depth) return;
     painter.setFont(faceScaled(0.80));
     painter.setPen(c.inkSoft);
-    painter.drawText(QPointF(where.right() + 2.0, where.bottom()), tr("%1 m").arg(qt(formatShort(*fish.depth / metre, 2))));
+    painter.drawText(QPointF(where.right() + 2.0, where.bottom()), tr("%1 m").arg(shortNumber(*fish.depth / metre, 2)));
 }
 
 void DayPage::paintEvent(QPaintEvent*) {

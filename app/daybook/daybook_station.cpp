@@ -121,8 +121,8 @@ void DaybookStation::refresh() {
         days_->clear();
         const auto& days = document_.book().days;
         for (auto it = days.rbegin(); it != days.rend(); ++it) {
-            auto* item = new QListWidgetItem(
-                tr("%1   %2 h, %3 fish").arg(qt(it->date), qt(formatShort(hoursOf(*it), 1))).arg(it->fish.size()), days_);
+            auto* item =
+                new QListWidgetItem(tr("%1   %2 h, %3 fish").arg(qt(it->date), shortNumber(hoursOf(*it), 1)).arg(it->fish.size()), days_);
             item->setData(Qt::UserRole, qt(it->id));
             if (it->id == chosen) days_->setCurrentItem(item);
         }

@@ -31,8 +31,7 @@ void RateView::show(std::vector<Rate> rates) {
 }
 
 QString RateView::beside(const Rate& rate) const {
-    QString said =
-        rate.fished ? tr("%1 fish in %2 h").arg(qt(formatShort(rate.fish, 0)), qt(formatShort(rate.hours, 1))) : tr("not fished");
+    QString said = rate.fished ? tr("%1 fish in %2 h").arg(shortNumber(rate.fish, 0), shortNumber(rate.hours, 1)) : tr("not fished");
     if (&rate != &rates_.front() && !enoughToTell(rates_.front(), rate)) said += tr(" · not enough to tell");
     return said;
 }

@@ -114,14 +114,14 @@ bool SeasonStrip::event(QEvent* event) {
     const auto* help = static_cast<QHelpEvent*>(event);
     if (const Day* day = at(help->pos()))
         QToolTip::showText(help->globalPos(),
-                           tr("%1: %2 h, %3 fish").arg(qt(day->date), qt(formatShort(hoursOf(*day), 2))).arg(day->fish.size()), this);
+                           tr("%1: %2 h, %3 fish").arg(qt(day->date), shortNumber(hoursOf(*day), 2)).arg(day->fish.size()), this);
     return true;
 }
 
 std::vector<SpokenPart> SeasonStrip::spokenParts() const {
     std::vector<SpokenPart> parts;
     for (const Day* day : days())
-        parts.push_back({qt(day->date), tr("%1 h, %2 fish").arg(qt(formatShort(hoursOf(*day), 2))).arg(day->fish.size()),
+        parts.push_back({qt(day->date), tr("%1 h, %2 fish").arg(shortNumber(hoursOf(*day), 2)).arg(day->fish.size()),
                          dayRect(day->id).toRect(), day->id == day_});
     return parts;
 }

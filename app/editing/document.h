@@ -5,6 +5,7 @@
 // be tied is refused with its faults, and nothing changes.
 #pragma once
 
+#include <QLocale>
 #include <QObject>
 #include <QString>
 #include <QUndoStack>
@@ -158,8 +159,14 @@ class Document : public QObject {
 };
 
 [[nodiscard]] inline QString qt(const std::string& text) { return QString::fromStdString(text); }
-// With so many places behind the point, as files and the command line have it.
-[[nodiscard]] inline QString number(double value, int decimals) { return qt(formatNumber(value, decimals)); }
+// With so many places behind the point, and the decimal sign of the language.
+[[nodiscard]] inline QString number(double value, int decimals) {
+    return qt(formatNumber(value, decimals)).replace(QLatin1Char('.'), QLocale().decimalPoint());
+}
+// As few as it needs, of at most so many.
+[[nodiscard]] inline QString shortNumber(double value, int decimals) {
+    return qt(formatShort(value, decimals)).replace(QLatin1Char('.'), QLocale().decimalPoint());
+}
 // A fault as it is said to people: what is wrong and what would do, without its place.
 [[nodiscard]] inline QString sayFault(const Fault& fault) { return qt(fault.what + (fault.remedy.empty() ? "" : "; " + fault.remedy)); }
 [[nodiscard]] inline QString sayFaults(const Faults& faults) {

@@ -22,7 +22,7 @@ void TimelineView::paintAxis(QPainter& painter) const {
         painter.setPen(QPen(c.line, 0.8));
         painter.drawLine(QPointF(x(minute), kAxis - 2.0), QPointF(x(minute), height() - 8.0));
         painter.setPen(c.inkSoft);
-        const QString words = tick >= 60.0 ? tr("%1 h").arg(qt(formatShort(minute / 60.0, 1))) : tr("%1 min").arg(minute);
+        const QString words = tick >= 60.0 ? tr("%1 h").arg(shortNumber(minute / 60.0, 1)) : tr("%1 min").arg(minute);
         const double room = width() - x(minute) - 2.0;
         if (QFontMetricsF(painter.font()).horizontalAdvance(words) + 3.0 < room)
             painter.drawText(QPointF(x(minute) + 3.0, kAxis - 8.0), words);

@@ -33,6 +33,8 @@ class Catalogue : public Language {
         return own.isEmpty() ? (number == 1.0 ? one : many) : own.toStdString();
     }
 
+    [[nodiscard]] char point() const override { return QLocale().decimalPoint() == QLatin1String(",") ? ',' : '.'; }
+
   private:
     const QTranslator& words_;
 };

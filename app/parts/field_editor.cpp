@@ -10,6 +10,7 @@
 #include <set>
 
 #include "book/flies.h"
+#include "language/say.h"
 #include "parts/chooser.h"
 #include "parts/lengths.h"
 #include "theme/bench_style.h"
@@ -66,7 +67,7 @@ FieldEditor::FieldEditor(Document& document, const Theme& theme, const Field& fi
             editor = choice_ = new QComboBox(this);
             if (field.optional) choice_->addItem(tr("usual"), QString());
             for (const std::string& choice : field.choices)
-                choice_->addItem(qt(choice), qt(choice));
+                choice_->addItem(qt(say(choice)), qt(choice));
             connect(choice_, &QComboBox::activated, this, [this](int i) { write_(choice_->itemData(i).toString()); });
             break;
         case FieldKind::record:

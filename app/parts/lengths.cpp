@@ -1,8 +1,12 @@
 #include "parts/lengths.h"
 
 #include <QApplication>
+#include <QLocale>
+#include <QRegularExpression>
 #include <QVariant>
 
+#include "book/spec_words.h"
+#include "language/say.h"
 #include "parts/label.h"
 
 namespace machair::app {
@@ -12,6 +16,19 @@ namespace {
 constexpr const char* kProperty = "lengthsSaidIn";  // of the application
 
 QString qs(std::string_view text) { return QString::fromUtf8(text.data(), static_cast<qsizetype>(text.size())); }
+
+// "11.7 mm" with the decimal sign of the language: "11,7 mm". What has more than one point is no number (a version, a name).
+QString withOwnPoint(QString words) {
+    if (QLocale().decimalPoint() == QLatin1String(".")) return words;
+    static const QRegularExpression kNumber(QStringLiteral("(?<![\\w.])(\\d+)\\.(\\d+)(?![\\w.]*\\.\\w)"));
+    return words.replace(kNumber, QStringLiteral("\\1%1\\2").arg(QLocale().decimalPoint()));
+}
+// And back, as it was typed: "1,5" is 1.5, "16, 24" are two.
+std::string withPoint(const QString& typed) {
+    if (QLocale().decimalPoint() == QLatin1String(".")) return typed.toStdString();
+    static const QRegularExpression kNumber(QStringLiteral("(?<![\\d,])(\\d+),(\\d+)(?![\\d,])"));
+    return QString(typed).replace(kNumber, QStringLiteral("\\1.\\2")).toStdString();
+}
 
 // "11.7" of "11.7 mm".
 QString figureOf(const QString& said) { return said.left(said.lastIndexOf(QLatin1Char(' '))); }
@@ -51,17 +68,17 @@ void sayLengthsIn(LengthUnit unit) {
     }
 }
 
-QString inHouseUnit(const std::string& words) { return qs(inUnit(words, lengthsSaidIn())); }
+QString inHouseUnit(const std::string& words) { return inHouseUnit(qs(words)); }
 QString inHouseUnit(const QString& words) {
     const LengthUnit unit = lengthsSaidIn();
-    return unit == LengthUnit::millimetres ? words : qs(inUnit(words.toStdString(), unit));
+    return withOwnPoint(unit == LengthUnit::millimetres ? words : qs(inUnit(withPoint(words), unit)));
 }
-QString lengthSaid(Length length, int decimals) { return qs(formatLength(length, lengthsSaidIn(), decimals)); }
+QString lengthSaid(Length length, int decimals) { return withOwnPoint(qs(formatLength(length, lengthsSaidIn(), decimals))); }
 QString lengthUnitName() { return qs(nameOf(lengthsSaidIn())); }
 QString lengthFigure(Length length, int decimals) { return figureOf(lengthSaid(length, decimals)); }
 
 AmountSaid amountInHouseUnit(const std::string& number, const std::string& unit) {
-    if (unit != nameOf(LengthUnit::millimetres)) return {qs(number), inHouseUnit(unit)};
+    if (unit != nameOf(LengthUnit::millimetres)) return {withOwnPoint(qs(number)), inHouseUnit(unit)};
     return {figureOf(inHouseUnit(number + " " + unit)), lengthUnitName()};
 }
 
@@ -88,10 +105,13 @@ QString broken(const QString& words) {
     return all;
 }
 
-QString shownText(const Field& field) {
+namespace {
+
+// In the house's unit, in the file's words.
+QString inUnitOf(const Field& field) {
     const LengthUnit unit = lengthsSaidIn();
     if (unit == LengthUnit::millimetres || !(inMillimetres(field) || isWritten(field))) return qs(field.text);
-    if (isWritten(field)) return inHouseUnit(field.text);
+    if (isWritten(field)) return qs(inUnit(field.text, unit));
     constexpr int kDecimals = 4;  // of an inch: finer than any calliper
     const std::string shown = eachLength(field.text, [](std::string_view one) -> std::optional<std::string> {
         const auto length = parseLength(one);
@@ -100,8 +120,7 @@ QString shownText(const Field& field) {
     return shown.empty() ? qs(field.text) : qs(shown);
 }
 
-std::string writtenText(const Field& field, const QString& typed) {
-    const std::string text = typed.toStdString();
+std::string inMillimetresOf(const Field& field, const std::string& text) {
     const LengthUnit unit = lengthsSaidIn();
     if (unit == LengthUnit::millimetres) return text;
     if (inMillimetres(field)) {
@@ -123,19 +142,39 @@ std::string writtenText(const Field& field, const QString& typed) {
     return text;
 }
 
+constexpr const char* kTo = unsaid(" to ");  // "2 to 3"
+
+bool isNumber(const Field& field) {
+    return field.kind == FieldKind::number || field.kind == FieldKind::count || isWritten(field) || inMillimetres(field);
+}
+
+}  // namespace
+
+QString shownText(const Field& field) {
+    if (!isNumber(field)) return field.kind == FieldKind::choice ? qs(say(field.text)) : qs(field.text);
+    const QString shown = inUnitOf(field);
+    return withOwnPoint(isWritten(field) ? qs(specInLanguage(shown.toStdString())) : QString(shown).replace(qs(kTo), qs(say(kTo))));
+}
+
+std::string writtenText(const Field& field, const QString& typed) {
+    if (!isNumber(field)) return typed.toStdString();
+    const std::string text = withPoint(typed);
+    return inMillimetresOf(field, isWritten(field) ? specInEnglish(text) : qs(text).replace(qs(say(kTo)), qs(kTo)).toStdString());
+}
+
 LengthSpin::LengthSpin(QWidget* parent) : QDoubleSpinBox(parent) {}
 
 QString LengthSpin::textFromValue(double millimetres) const {
     const LengthUnit unit = lengthsSaidIn();
     if (unit == LengthUnit::millimetres) return QDoubleSpinBox::textFromValue(millimetres) + QStringLiteral(" mm");
-    return qs(formatLength(millimetres * mm, unit, decimals()));
+    return withOwnPoint(qs(formatLength(millimetres * mm, unit, decimals())));
 }
 
 // What was typed, without the words that stand before and after it.
 std::string LengthSpin::bare(QString text) const {
     if (!prefix().isEmpty() && text.startsWith(prefix())) text.remove(0, prefix().size());
     if (!suffix().isEmpty() && text.endsWith(suffix())) text.chop(suffix().size());
-    return text.toStdString();
+    return withPoint(text);
 }
 
 double LengthSpin::valueFromText(const QString& text) const {

@@ -72,7 +72,7 @@ double Scale::valueAt(double x) const {
 
 QString Scale::said() const {
     const auto shown = dragged_ ? dragged_ : value_;
-    return shown ? qt(formatShort(*shown, range_.decimals)) + QLatin1Char(' ') + range_.unit : tr("not said");
+    return shown ? shortNumber(*shown, range_.decimals) + QLatin1Char(' ') + range_.unit : tr("not said");
 }
 
 void Scale::paintEvent(QPaintEvent*) {
@@ -121,7 +121,7 @@ void Scale::paintEvent(QPaintEvent*) {
         painter.setPen(QPen(c.inkSoft, 1.0));
         painter.drawLine(QPointF(x, whole.bottom() + 1.0), QPointF(x, whole.bottom() + 4.0));
         painter.drawText(QRectF(x - 20.0, whole.bottom() + 4.0, 40.0, height() - whole.bottom() - 4.0), Qt::AlignHCenter | Qt::AlignTop,
-                         qt(formatShort(v, 0)));
+                         shortNumber(v, 0));
     }
     if (shown) {
         painter.setPen(QPen(hasFocus() || dragged_ ? c.accent : c.ink, hasFocus() ? 3.0 : 2.0));
@@ -162,7 +162,7 @@ void Scale::mouseDoubleClickEvent(QMouseEvent*) {
 void Scale::type(const QString& first) {
     const int wide = std::max(70, width() / 3);
     typed_->setGeometry(width() - wide, 0, wide, std::max(typed_->sizeHint().height(), static_cast<int>(bar().top())));
-    typed_->setText(first.isEmpty() && value_ ? qt(formatShort(*value_, range_.decimals)) : first);
+    typed_->setText(first.isEmpty() && value_ ? shortNumber(*value_, range_.decimals) : first);
     typed_->show();
     typed_->raise();
     typed_->setFocus();

@@ -119,10 +119,10 @@ void SchoolsPanel::addQuestion(const SchoolFacts& facts, QVBoxLayout* column) {
     auto* asked = new Label(qt(field.label), question.row);
     row->addWidget(asked);
     for (const std::string& choice : field.choices) {
-        auto* made = toolButton("", qt(choice), QString());
+        auto* made = toolButton("", qt(say(choice)), QString());
         const std::string key(facts.key);
         made->setObjectName(QStringLiteral("school-%1-%2").arg(qt(key), qt(choice)));
-        made->setAccessibleName(qt(field.label + ": " + choice));
+        made->setAccessibleName(qt(field.label + ": " + say(choice)));
         if (choice == facts.usual) made->setToolTip(tr("the usual: %1").arg(said(facts.reason)));
         made->setCheckable(true);
         made->setFocusPolicy(Qt::StrongFocus);

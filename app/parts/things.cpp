@@ -103,7 +103,7 @@ class Teller {
         if (water.fetch) thing.detail = QObject::tr("fetch %1 m").arg(number(*water.fetch / metre, 0));
     }
     void operator()(const Day& day, Thing& thing) const {
-        thing.detail = QObject::tr("%1 h, %2 fish").arg(qt(formatShort(hoursOf(day), 2))).arg(day.fish.size());
+        thing.detail = QObject::tr("%1 h, %2 fish").arg(shortNumber(hoursOf(day), 2)).arg(day.fish.size());
         thing.traits << qt(day.date.substr(0, 4));
         if (day.note) thing.hidden = qt(*day.note);
     }

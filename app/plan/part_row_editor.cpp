@@ -18,6 +18,7 @@
 #include "book/spec_words.h"
 #include "drawing/things.h"
 #include "frame/retire.h"
+#include "language/say.h"
 #include "parts/chooser.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
@@ -124,7 +125,7 @@ void PartRow::addField(QFormLayout* form, const Field& field) {
         box->setAccessibleName(qt(field.label));
         if (field.optional) box->addItem(tr("usual"), QString());
         for (const std::string& choice : field.choices)
-            box->addItem(qt(choice), qt(choice));
+            box->addItem(qt(say(choice)), qt(choice));
         connect(box, &QComboBox::activated, this,
                 [this, box, key = field.key](int index) { takeText(key, box->itemData(index).toString()); });
         choices_[field.key] = box;

@@ -10,6 +10,7 @@ namespace machair::app {
 Chart::Chart(const Theme& theme, QWidget* parent) : QChartView(new QChart, parent), theme_(theme) {
     setRenderHint(QPainter::Antialiasing);
     setFrameShape(QFrame::NoFrame);
+    chart()->setLocalizeNumbers(true);
     chart()->legend()->hide();
     chart()->setAnimationOptions(QChart::NoAnimation);
     chart()->setBackgroundRoundness(0.0);

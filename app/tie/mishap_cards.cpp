@@ -12,7 +12,8 @@
 #include "book/records.h"
 #include "book/team_edits.h"
 #include "frame/panel.h"
-#include "parts/label.h"
+#include "language/say.h"
+#include "parts//label.h"
 #include "store/mishap_file.h"
 #include "theme/bench_style.h"
 
@@ -125,7 +126,7 @@ void MishapCards::rebuild() {
             column->addWidget(practise);
         }
     } else {
-        auto* head = heading(step_ ? tr("What went wrong? %1 %2").arg(qt(step_->verb), qt(step_->object)) : tr("What went wrong?"));
+        auto* head = heading(step_ ? tr("What went wrong? %1 %2").arg(qt(say(step_->verb)), qt(step_->object)) : tr("What went wrong?"));
         head->setWordWrap(true);
         column->addWidget(head);
         for (std::size_t i = 0; i < cards_.size(); ++i)

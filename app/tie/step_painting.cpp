@@ -9,6 +9,7 @@
 
 #include "drawing/held.h"
 #include "drawing/things.h"
+#include "language/say.h"
 #include "parts/lengths.h"
 #include "scene/partial.h"
 #include "scene/side.h"
@@ -88,7 +89,7 @@ void StepView::paintDeed(QPainter& painter) const {
     painter.setFont(verb);
     painter.setPen(c.ink);
     painter.drawText(QRectF(x, 10.0, right - x, grown(52.0)), Qt::AlignLeft | Qt::AlignVCenter,
-                     QFontMetricsF(verb).elidedText(capitalised(qt(step_->verb + " " + step_->object)), Qt::ElideRight, right - x));
+                     QFontMetricsF(verb).elidedText(capitalised(qt(say(step_->verb) + " " + step_->object)), Qt::ElideRight, right - x));
     QStringList second;
     if (!unit.isEmpty()) second << unit;
     for (const std::string* words : {&step_->direction, &step_->face, &step_->side})
@@ -130,8 +131,9 @@ void StepView::paintTray(QPainter& painter) const {
         painter.setFont(bold);
         painter.setPen(c.ink);
         const double line = QFontMetricsF(bold).height();
-        painter.drawText(QRectF(words.left(), words.top(), words.width(), line), Qt::AlignLeft | Qt::AlignVCenter,
-                         QFontMetricsF(bold).elidedText(capitalised(qt(step.verb + " " + step.object)), Qt::ElideRight, words.width()));
+        painter.drawText(
+            QRectF(words.left(), words.top(), words.width(), line), Qt::AlignLeft | Qt::AlignVCenter,
+            QFontMetricsF(bold).elidedText(capitalised(qt(say(step.verb) + " " + step.object)), Qt::ElideRight, words.width()));
         painter.setFont(small);
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(words.left(), words.top() + line, words.width(), words.height() - line),

@@ -7,6 +7,7 @@
 #include <algorithm>
 
 #include "drawing/fly_painter.h"
+#include "language/say.h"
 #include "parts/lengths.h"
 #include "scene/partial.h"
 #include "scene/side.h"
@@ -55,7 +56,7 @@ void StepStrip::setCurrent(int step) {
             tr("step %1 of %2: %3")
                 .arg(step + 1)
                 .arg(steps_.size())
-                .arg(qt(steps_[static_cast<std::size_t>(step)].verb + " " + steps_[static_cast<std::size_t>(step)].object)));
+                .arg(qt(say(steps_[static_cast<std::size_t>(step)].verb) + " " + steps_[static_cast<std::size_t>(step)].object)));
     update();
 }
 
@@ -153,11 +154,12 @@ bool StepStrip::event(QEvent* event) {
     const auto step = stepAt(help->pos());
     if (step) {
         const TyingStep& own = steps_[static_cast<std::size_t>(*step)];
-        QToolTip::showText(help->globalPos(),
-                           tr("%1. %2 %3 %4")
-                               .arg(*step + 1)
-                               .arg(qt(own.verb), qt(own.object), inHouseUnit(own.number + (own.number.empty() ? "" : " " + own.unit))),
-                           this);
+        QToolTip::showText(
+            help->globalPos(),
+            tr("%1. %2 %3 %4")
+                .arg(*step + 1)
+                .arg(qt(say(own.verb)), qt(own.object), inHouseUnit(own.number + (own.number.empty() ? "" : " " + own.unit))),
+            this);
     } else {
         QToolTip::hideText();
     }
@@ -167,7 +169,7 @@ bool StepStrip::event(QEvent* event) {
 std::vector<SpokenPart> StepStrip::spokenParts() const {
     std::vector<SpokenPart> parts;
     for (std::size_t i = 0; i < steps_.size(); ++i)
-        parts.push_back({tr("%1. %2").arg(i + 1).arg(qt(steps_[i].verb + " " + steps_[i].object)),
+        parts.push_back({tr("%1. %2").arg(i + 1).arg(qt(say(steps_[i].verb) + " " + steps_[i].object)),
                          qt(steps_[i].number + " " + steps_[i].unit), rectOf(static_cast<int>(i)).toRect(),
                          static_cast<int>(i) == current_});
     return parts;

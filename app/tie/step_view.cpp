@@ -8,6 +8,7 @@
 
 #include "drawing/held.h"
 #include "drawing/things.h"
+#include "language/say.h"
 #include "parts/lengths.h"
 #include "scene/partial.h"
 #include "scene/side.h"
@@ -78,7 +79,7 @@ void StepView::show(const Plan& plan, const TyingStep& step, int index, int coun
     index_ = index;
     count_ = count;
     turns_ = 0;
-    setAccessibleName(qt(step.verb + " " + step.object));
+    setAccessibleName(qt(say(step.verb) + " " + step.object));
     std::string spoken = step.number + " " + step.unit;
     for (const std::string* words : {&step.how, &step.direction, &step.face, &step.threadWords, &step.look})
         if (!words->empty()) spoken += ". " + *words;

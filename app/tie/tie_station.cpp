@@ -193,7 +193,7 @@ void TieStation::reach(int fly, int wanted) {
 void TieStation::sayAloud() {
     if (!aloud_->isChecked() || current_ >= static_cast<int>(steps_.size())) return;
     const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
-    QStringList words = {qt(step.verb + " " + step.object), inHouseUnit(step.number + " " + step.unit), qt(step.direction)};
+    QStringList words = {qt(say(step.verb) + " " + step.object), inHouseUnit(step.number + " " + step.unit), qt(step.direction)};
     words.removeAll(QString());
     speaker_.say(words.join(QStringLiteral(". ")));
 }
@@ -244,7 +244,7 @@ void TieStation::refreshAside() {
         said = tr("%1 of 10, %2")
                    .arg(number(lasting.score, lasting.score == std::floor(lasting.score) ? 0 : 1), qt(sayDurability(lasting.score)));
         if (const Weakness* weak = lasting.cheapest())
-            said += tr(": %1. Buys most: %2 (+%3)").arg(qt(weak->words), qt(weak->cure), qt(formatShort(weak->buys, 1)));
+            said += tr(": %1. Buys most: %2 (+%3)").arg(qt(weak->words), qt(weak->cure), shortNumber(weak->buys, 1));
         said = tr("Lasts: ") + said;
     }
     aside_->setText(said);

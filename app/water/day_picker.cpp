@@ -146,7 +146,7 @@ void DayPicker::paintTile(QPainter& painter, const Choice& choice) const {
     painter.drawRoundedRect(box, 5.0, 5.0);
     painter.setFont(faceScaled(0.82, choice.chosen));
     painter.setPen(choice.chosen ? c.ink : c.inkSoft);
-    const QString words = rowOf(choice.key).row > 1.0 ? choice.name : qt(choice.text);
+    const QString words = rowOf(choice.key).row > 1.0 ? choice.name : qt(say(spaced(choice.text)));
     painter.drawText(QRectF(box.left() - 4.0, box.bottom() + 1.0, box.width() + 8.0, 16.0), Qt::AlignCenter,
                      QFontMetricsF(painter.font()).elidedText(words, Qt::ElideRight, box.width() + 8.0));
 }

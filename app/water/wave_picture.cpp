@@ -1,6 +1,8 @@
 #include "water/wave_picture.h"
 
 #include <QCoreApplication>
+#include <QLocale>
+#include <QObject>
 #include <QPainter>
 #include <QPainterPath>
 #include <algorithm>
@@ -66,7 +68,8 @@ void paintBoat(QPainter& painter, const DrawnWave& wave, const Colours& c) {
     painter.drawLine(at(-0.36, 0.62), at(0.14, 0.78));  // an oar, shipped
     painter.setFont(faceScaled(0.85));
     painter.setPen(c.inkSoft);
-    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop, QObject::tr("4.9 m"));
+    painter.drawText(QRectF(at(-0.5, 0.0).x(), at(0.0, 0.0).y() + 3.0, hull, 18.0), Qt::AlignHCenter | Qt::AlignTop,
+                     QObject::tr("%1 m").arg(QLocale().toString(4.9, 'f', 1)));
 }
 
 }  // namespace machair::app

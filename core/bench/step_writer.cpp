@@ -151,7 +151,7 @@ StepWriter::Deed StepWriter::tyingIn(std::size_t part, Amount amount) const {
 }
 
 void StepWriter::tieOff(std::size_t part, const std::string& what) {
-    TyingStep& step = add(static_cast<int>(part), {unsaid("tie off"), what, {"3", "turns"}}, thread_);
+    TyingStep& step = add(static_cast<int>(part), {unsaid("tie off"), what, {"3", say("turns")}}, thread_);
     step.how = isMetal(part) ? say("fold the end back and lay 3 turns over it; worry metal off, never with good scissors")
                              : say("cut the end close, on a slope");
     step.locks.push_back(what);

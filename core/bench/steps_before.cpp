@@ -31,7 +31,7 @@ void StepWriter::hookFirst() {
     const bool barbless = held().barb == BarbSchool::barbless || held().barb == BarbSchool::flattened;
     const bool stuck = std::ranges::any_of(plan_.warnings, [](const Warning& w) { return w.concern == Concern::beadHole; });
     if (hook.hasBarb() && (barbless || stuck)) {
-        TyingStep& barb = makeReady(-1, {unsaid("flatten"), say("the barb"), {"1", "squeeze"}});
+        TyingStep& barb = makeReady(-1, {unsaid("flatten"), say("the barb"), {"1", say("squeeze")}});
         barb.how = say("jaws in line with the point, before bead and vice; the barb's place stays a landmark");
         barb.look = say("a cloth draws off it");
         barb.wrong = {"hook.barb"};
@@ -188,7 +188,7 @@ void StepWriter::markVanes() {
 void StepWriter::waxThread() {
     const auto* thread = std::get_if<ThreadTraits>(&plan_.threadMaterial.traits);
     if (!thread || thread->fibre != ThreadFibre::gelSpun) return;
-    TyingStep& step = makeReady(-1, {unsaid("wax"), say("the thread, {}", plan_.threadMaterial.title()), {"1", "film"}});
+    TyingStep& step = makeReady(-1, {unsaid("wax"), say("the thread, {}", plan_.threadMaterial.title()), {"1", say("film")}});
     step.how = say("or glue on the shank: one or the other, and a second turn round the bobbin's arm");
     step.look = say("tacky, not wet");
     step.wrong = {"thread.slick", "thread.slips"};

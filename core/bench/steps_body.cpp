@@ -213,8 +213,8 @@ void StepWriter::brushOut(bool beforeCollar) {
             brushed_ = false;  // a pad would tear the palmer: with a needle, last
             return;
         }
-        TyingStep& step = beforeCollar ? add(static_cast<int>(i), {unsaid("brush out"), nameOfPart(i), {"6", "strokes"}}, thread_)
-                                       : threadless(static_cast<int>(i), {unsaid("brush out"), nameOfPart(i), {"6", "strokes"}});
+        TyingStep& step = beforeCollar ? add(static_cast<int>(i), {unsaid("brush out"), nameOfPart(i), {"6", say("strokes")}}, thread_)
+                                       : threadless(static_cast<int>(i), {unsaid("brush out"), nameOfPart(i), {"6", say("strokes")}});
         step.how = beforeCollar ? say("a hooked pad or a needle, before the hackle is on") : say("with a needle, between the turns");
         step.look = say("as shaggy as the plan");
         step.wrong = {"fur.tight"};

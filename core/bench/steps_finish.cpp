@@ -26,7 +26,7 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
         thread_ = steps_.back().threadAfter = std::max(eye(), std::min(at(i).station - bead.room, rear()));
         return;
     }
-    TyingStep& whip = add(part, {unsaid("whip"), say("behind the bead"), {"3", "turns"}}, thread_);
+    TyingStep& whip = add(part, {unsaid("whip"), say("behind the bead"), {"3", say("turns")}}, thread_);
     whip.how = say("drawn tight, and only then the thread cut");
     whip.look = say("no end");
     whip.wrong = {"thread.slips"};
@@ -44,7 +44,7 @@ void StepWriter::tie(std::size_t i, const BeadPlan& bead) {
 
 void StepWriter::startAhead(int part, const std::string& thread) {
     threadOn_ = true;
-    TyingStep& start = add(part, {unsaid("start"), say("{} ahead of the bead", thread), {"6", "turns"}}, thread_);
+    TyingStep& start = add(part, {unsaid("start"), say("{} ahead of the bead", thread), {"6", say("turns")}}, thread_);
     start.how = say("hard against the bead, back over its own end");
     start.look = say("it holds when pulled; no thread over the bead");
     start.wrong = {"thread.shows", "thread.slips"};
@@ -57,11 +57,11 @@ void StepWriter::tie(std::size_t i, const ThreadPlan&) {
         finished(i);
         return;
     }
-    TyingStep& off = add(part, {unsaid("whip"), say("the thread in use"), {"3", "turns"}}, thread_);
+    TyingStep& off = add(part, {unsaid("whip"), say("the thread in use"), {"3", say("turns")}}, thread_);
     off.how = say("drawn tight, and only then cut");
     off.look = say("no end");
     off.wrong = {"thread.slips"};
-    TyingStep& on = add(part, {unsaid("change"), say("to {}", at(i).made.title()), {"6", "turns"}}, thread_);
+    TyingStep& on = add(part, {unsaid("change"), say("to {}", at(i).made.title()), {"6", say("turns")}}, thread_);
     on.how = say("started over the last turns of the one before");
     on.look = say("no end shows");
     on.wrong = {"thread.slips", "thread.shows"};
@@ -110,7 +110,8 @@ void StepWriter::finishHead(int part, const HeadPlan& head) {
                                              : counted(own && wound ? own->whipTurns : std::nullopt, wound ? head.whipTurns : kUsualHitches,
                                                        hitch ? "half hitch" : "turn", hitch ? "half hitches" : "turns");
         TyingStep& whip =
-            add(part, {hitch ? "hitch" : "whip", beaded ? say("the finish, behind the bead") : say("the finish"), turns}, eye());
+            add(part, {hitch ? unsaid("hitch") : unsaid("whip"), beaded ? say("the finish, behind the bead") : say("the finish"), turns},
+                eye());
         whip.how = hitch   ? say("each drawn tight before the next")
                    : twice ? say("flat thread, two whips, each drawn snug")
                            : say("flat thread, drawn snug");
@@ -129,8 +130,11 @@ void StepWriter::dressNeck() {
     const BeadNeck neck = held().beadNeck.value_or(BeadNeck::bare);
     if (neck == BeadNeck::bare) return;
     const bool veiled = neck == BeadNeck::veiled;
-    TyingStep& step =
-        add(-1, {veiled ? "veil" : "wrap", say("the bead's back"), {veiled ? "1" : "3", veiled ? say("pinch of fur") : "turns"}}, thread_);
+    TyingStep& step = add(-1,
+                          {veiled ? unsaid("veil") : unsaid("wrap"),
+                           say("the bead's back"),
+                           {veiled ? "1" : "3", veiled ? say("pinch of fur") : say("turns")}},
+                          thread_);
     step.how = veiled ? say("thinly spun, wound hard against it, stroked back over what is behind") : say("thread laid hard against it");
     step.look = say("no gap behind the bead");
     step.wrong = {"bead.turns"};

@@ -90,7 +90,7 @@ void StepWriter::windPalmer(std::size_t i, const PalmerPlan& palmer) {
     if (!rearward) {
         tieOff(i, nameOfPart(i));
     } else if (!ribWaits) {
-        TyingStep& off = add(static_cast<int>(i), {unsaid("tie off"), nameOfPart(i), {"3", "turns"}}, palmer.end);
+        TyingStep& off = add(static_cast<int>(i), {unsaid("tie off"), nameOfPart(i), {"3", say("turns")}}, palmer.end);
         off.how = say("the thread wound back through it in open turns, swayed between the fibres, and over its tip");
         off.locks = {say("{}'s tip; its stem is crossed by thread alone", nameOfPart(i))};
         off.look = say("no fibres down");
@@ -101,7 +101,7 @@ void StepWriter::windPalmer(std::size_t i, const PalmerPlan& palmer) {
     }
     windRibs();
     if (rearward && ribWaits) {
-        TyingStep& tip = add(static_cast<int>(i), {unsaid("tie off"), say("{}'s tip", nameOfPart(i)), {"1", "turn"}}, thread_);
+        TyingStep& tip = add(static_cast<int>(i), {unsaid("tie off"), say("{}'s tip", nameOfPart(i)), {"1", say("turn")}}, thread_);
         tip.how = say("the rib's first square turn has it: cut it close behind that");
         tip.look = say("nothing sticks out behind");
         tip.wrong = {"hackle.stray", "palmer.loose"};
@@ -215,14 +215,14 @@ void StepWriter::windCollar(std::size_t i, const HacklePlan& hackle) {
     finished(i);
     tieOffCollar(i, hackle);
     if (tiedIn_[i]) {
-        TyingStep& lock = add(part, {unsaid("lock"), nameOfPart(i), {"1", "turn"}}, after);
+        TyingStep& lock = add(part, {unsaid("lock"), nameOfPart(i), {"1", say("turn")}}, after);
         lock.how = say("the thread once through it, swayed between the fibres, and forward again");
         lock.locks.push_back(say("{}'s turns", nameOfPart(i)));
         lock.look = say("no fibres down");
         lock.wrong = {"hackle.trapped"};
     }
     if (held().hackle == HackleSchool::drawnDown && at(i).kind == PartKind::collar) {
-        TyingStep& down = add(part, {unsaid("draw down"), nameOfPart(i), {"2", "turns"}}, after);
+        TyingStep& down = add(part, {unsaid("draw down"), nameOfPart(i), {"2", say("turns")}}, after);
         down.how = say("the upper fibres parted and drawn below from both sides, the turns laid across their roots");
         down.side = say("underneath");
         down.look = say("the back bare for the wing, both sides alike");
@@ -238,7 +238,7 @@ void StepWriter::windCollar(std::size_t i, const HacklePlan& hackle) {
 
 void StepWriter::tieOffCollar(std::size_t i, const HacklePlan& hackle) {
     const bool fur = at(i).made.kind == MaterialKind::dubbing;
-    TyingStep& off = add(static_cast<int>(i), {unsaid("tie off"), nameOfPart(i), {"3", "turns"}}, thread_);
+    TyingStep& off = add(static_cast<int>(i), {unsaid("tie off"), nameOfPart(i), {"3", say("turns")}}, thread_);
     const bool thick = hackle.feather.stem > 0.06 * plan_.hook.gape() && at(i).made.kind == MaterialKind::hackle;
     const std::string first = thick ? say("a thick stem: squeezed flat first, ") : "";
     switch (held().featherEnd.value_or(FeatherEnd::folded)) {

@@ -84,7 +84,7 @@ void StepWriter::tie(std::size_t i, const TagPlan& tag) {
     if (own.protect && *own.protect != Protection::none) {
         const bool glue = *own.protect == Protection::glue;
         TyingStep& film =
-            add(part, {unsaid("film"), nameOfPart(i) + (glue ? say(" with glue") : say(" with varnish")), {"1", "drop"}}, rear());
+            add(part, {unsaid("film"), nameOfPart(i) + (glue ? say(" with glue") : say(" with varnish")), {"1", say("drop")}}, rear());
         film.how = say("thin, all round, before the next thread touches it");
         film.locks.push_back(nameOfPart(i));
         film.look = say("dry to the touch before going on");
@@ -155,7 +155,8 @@ void StepWriter::tie(std::size_t i, const RibPlan& rib) {
     const int part = static_cast<int>(i);
     const bool front = held().ribTiedIn == RibTiedIn::atFront;
     if (continues(i)) {
-        TyingStep& step = add(part, {unsaid("bend back"), say("{}, to wait as {}", continued(i), nameOfPart(i)), {"1", "turn"}}, thread_);
+        TyingStep& step =
+            add(part, {unsaid("bend back"), say("{}, to wait as {}", continued(i), nameOfPart(i)), {"1", say("turn")}}, thread_);
         step.how = say("the strip folded on itself at its end: its faces change; a turn of thread holds its spring");
         step.face = faceOut(i);
         step.look = say("it lies back, out of the way");

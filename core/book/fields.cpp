@@ -48,12 +48,7 @@ constexpr std::array kPrimary = {Primary{PartKind::tag, "turns"},
                                  Primary{PartKind::head, "coats"}};
 
 // The words of its rule, else the key's own: "from_mm" is "from, mm".
-std::string nameFor(std::string_view key, const Rule& rule) {
-    if (rule.label) return say(rule.label);
-    for (const std::string_view unit : {"_mm", "_m"})
-        if (key.ends_with(unit)) return say(spaced(key.substr(0, key.size() - unit.size()))) + ", " + std::string(unit.substr(1));
-    return say(spaced(key));
-}
+std::string nameFor(std::string_view key, const Rule& rule) { return rule.label ? say(rule.label) : sayKey(key); }
 std::string enumName(std::string_view text) {
     std::string name(trimmed(text));
     std::ranges::replace(name, ' ', '_');
@@ -554,6 +549,12 @@ class FieldWriter {
 bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || key == "measured"; }
 
 }  // namespace
+
+std::string sayKey(std::string_view key) {
+    for (const std::string_view unit : {"_mm", "_m"})
+        if (key.ends_with(unit)) return say(spaced(key.substr(0, key.size() - unit.size()))) + ", " + std::string(unit.substr(1));
+    return say(spaced(key));
+}
 
 std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
     const auto found = std::ranges::find(fields, key, &Field::key);

@@ -41,6 +41,8 @@ template <class Record>
 template <class Record>
 [[nodiscard]] Result<Record> withField(const Record& record, std::string_view key, std::string_view text, const Place& place);
 
+// What a key without words of its own is called: "from_mm" is "from, mm".
+[[nodiscard]] std::string sayKey(std::string_view key);
 // What a key of one record is called: "rear_diameter" is "thick at the rear". The words stand beside the key in
 // describe.h.
 [[nodiscard]] std::string fieldLabel(const std::vector<Field>& fields, std::string_view key);

@@ -36,12 +36,13 @@ std::string materialOf(const Book& book, const MaterialId& id) {
     return found ? found->title() : id;
 }
 std::string monthName(int month) {
-    constexpr std::array kMonths = {"January", "February", "March",     "April",   "May",      "June",
-                                    "July",    "August",   "September", "October", "November", "December"};
-    return month >= 1 && month <= 12 ? kMonths[static_cast<std::size_t>(month - 1)] : std::to_string(month);
+    constexpr std::array kMonths = {unsaid("January"),   unsaid("February"), unsaid("March"),    unsaid("April"),
+                                    unsaid("May"),       unsaid("June"),     unsaid("July"),     unsaid("August"),
+                                    unsaid("September"), unsaid("October"),  unsaid("November"), unsaid("December")};
+    return month >= 1 && month <= 12 ? say(kMonths[static_cast<std::size_t>(month - 1)]) : std::to_string(month);
 }
 std::string counted(std::size_t n, const std::string& one, const std::string& many) {
-    return std::to_string(n) + " " + (n == 1 ? one : many);
+    return std::to_string(n) + " " + sayCount(one, many, static_cast<double>(n));
 }
 
 // What people call a record; one overload a kind, a kind without one doesn't compile.
@@ -303,7 +304,7 @@ std::vector<RecordTable> tablesOf(const Book& book, const RecordId& record) {
     std::vector<RecordTable> tables;
     (void)withRecord(book, record, [&](auto, const auto& found, std::size_t) {
         eachTable(found, [&]<class T>(const char* key, const std::vector<T>& rows) {
-            RecordTable table{key, spaced(key), nameOfRow<T>(), {}};
+            RecordTable table{key, say(spaced(key)), nameOfRow<T>(), {}};
             for (const T& row : rows)
                 table.rows.push_back(Title{book}(row));
             tables.push_back(std::move(table));
@@ -626,7 +627,7 @@ Result<Edit> removeRecord(const Book& book, const RecordId& record) {
             for (std::size_t i = 0; i < holders.size(); ++i)
                 names += (i == 0 ? "" : i + 1 == holders.size() ? say(" and ") : ", ") + holders[i].title;
             edit = fail(placeOf(record, index), say("expected nothing that needs ") + Title{book}(own) + say(", got ") + names,
-                        say("change {} first", std::string(holders.size() == 1 ? "that" : "those")));
+                        holders.size() == 1 ? say("change that first") : say("change those first"));
             return;
         }
         edit = Edit{Title{book}(own) + say(" taken out"), std::move(without)};

@@ -3,9 +3,12 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <functional>
 #include <optional>
+#include <vector>
 
 #include "dressing/pattern.h"
+#include "language/say.h"
 #include "units/text.h"
 
 namespace machair {
@@ -258,13 +261,117 @@ std::string writeSpec(const StationSpec& spec) {
     return "at the " + name;
 }
 
+namespace {
+
+// What such a text is put together from. Whole with its article, as languages join the two in their own way.
+constexpr std::array kPieces = {unsaid("as long as"),
+                                unsaid("half of"),
+                                unsaid("half"),
+                                unsaid("twice"),
+                                unsaid("two thirds of"),
+                                unsaid("a third of"),
+                                unsaid("three quarters of"),
+                                unsaid("a quarter of"),
+                                unsaid("one and a half times"),
+                                unsaid("one and a quarter times"),
+                                unsaid("four fifths of"),
+                                unsaid("an eighth of"),
+                                unsaid("two and a half times"),
+                                unsaid("three times"),
+                                unsaid("times"),
+                                unsaid("of"),
+                                unsaid("past"),
+                                unsaid("short of"),
+                                unsaid("ahead of"),
+                                unsaid("behind"),
+                                unsaid("to"),
+                                unsaid("at"),
+                                unsaid("opposite"),
+                                unsaid("bars"),
+                                unsaid("bar"),
+                                unsaid("the shank"),
+                                unsaid("the gape"),
+                                unsaid("the body"),
+                                unsaid("the overall length"),
+                                unsaid("the eye's width"),
+                                unsaid("the spear"),
+                                unsaid("the bead"),
+                                unsaid("the back of the bend"),
+                                unsaid("the eye"),
+                                unsaid("the point"),
+                                unsaid("the barb"),
+                                unsaid("the bend"),
+                                unsaid("the body end"),
+                                unsaid("the tail tip"),
+                                unsaid("the tag"),
+                                unsaid("the butt"),
+                                unsaid("the tail"),
+                                unsaid("the rib"),
+                                unsaid("the underbody"),
+                                unsaid("the thorax"),
+                                unsaid("the palmer"),
+                                unsaid("the collar"),
+                                unsaid("the throat"),
+                                unsaid("the wing"),
+                                unsaid("the legs"),
+                                unsaid("the cheek"),
+                                unsaid("the head")};
+
+struct Piece {
+    std::string from, to;
+};
+
+// Each piece that stands as whole words, the longest first.
+std::string replaced(std::string_view text, std::vector<Piece> pieces) {
+    std::ranges::stable_sort(pieces, std::ranges::greater(), [](const Piece& piece) { return piece.from.size(); });
+    const auto isLetter = [](char c) { return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c & 0x80) != 0; };
+    std::string all;
+    while (!text.empty()) {
+        const bool begins = all.empty() || !isLetter(all.back());
+        const auto found = std::ranges::find_if(pieces, [&](const Piece& piece) {
+            const std::size_t end = piece.from.size();
+            const bool ends = text.size() == end || piece.from.back() == '\'' || (text.size() > end && !isLetter(text[end]));
+            return begins && !piece.from.empty() && text.starts_with(piece.from) && ends;
+        });
+        if (found == pieces.end()) {
+            all += text.front();
+            text.remove_prefix(1);
+        } else {
+            all += found->to;
+            text.remove_prefix(found->from.size());
+        }
+    }
+    return all;
+}
+
+}  // namespace
+
+std::string specInLanguage(std::string_view written) {
+    std::vector<Piece> pieces;
+    for (const char* piece : kPieces)
+        pieces.push_back({piece, say(piece)});
+    return replaced(written, std::move(pieces));
+}
+
+std::string specInEnglish(std::string_view typed) {
+    std::vector<Piece> pieces;
+    for (const char* piece : kPieces) {
+        const std::string own = say(piece);
+        pieces.push_back({own, piece});
+        // Without its article, as it is typed in haste: after a blank, or after the apostrophe of "l'eye".
+        if (const auto end = own.find_first_of(" '"); std::string_view(piece).starts_with("the ") && end != std::string::npos)
+            pieces.push_back({own.substr(end + 1), piece});
+    }
+    return replaced(typed, std::move(pieces));
+}
+
 Result<LengthSpec> readSpec(std::string_view text, const Place& place) {
     text = trimmed(text);
     if (const auto reach = readReach(text)) return *reach;
     if (const auto bars = readBars(text)) return *bars;
     if (const auto size = readSize(text)) return *size;
-    return fail(place, "expected a length over 0 and at most 1000 mm, got \"" + std::string(text) + "\"",
-                "say it as \"11.7 mm\", \"0.8 of the shank\", \"to the point\" or \"0.4 mm past the barb\"");
+    return fail(place, say("expected a length over 0 and at most 1000 mm, got \"{}\"", text),
+                say("say it as \"11.7 mm\", \"0.8 of the shank\", \"to the point\" or \"0.4 mm past the barb\""));
 }
 
 Result<StationSpec> readStationSpec(std::string_view text, const Place& place) {
@@ -283,8 +390,8 @@ Result<StationSpec> readStationSpec(std::string_view text, const Place& place) {
     if (const auto landmark = readLandmark(name)) return StationSpec{*landmark, {}, {}, {}};
     if (const auto size = readSize(text); size && std::holds_alternative<Length>(size->value))
         return StationSpec{Landmark::eye, {}, size, {}};
-    return fail(place, "expected a place on the hook, got \"" + std::string(text) + "\"",
-                "say it as \"at the barb\", \"0.5 mm ahead of the point\" or \"0.22 of the shank behind the eye\"");
+    return fail(place, say("expected a place on the hook, got \"{}\"", text),
+                say("say it as \"at the barb\", \"0.5 mm ahead of the point\" or \"0.22 of the shank behind the eye\""));
 }
 
 LengthSpec stepped(const LengthSpec& spec, int steps) {

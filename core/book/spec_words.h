@@ -33,6 +33,11 @@ namespace machair {
 inline constexpr double kLengthStep = 0.05;
 [[nodiscard]] std::optional<LengthSpec> lengthened(const LengthSpec& spec, int steps);
 
+// What writeSpec and saySpec write in the language that is spoken, and what was typed in it as readSpec reads it: "0.8 of the shank" is
+// "0.8 de la hampe". Words that neither knows stay; where English is spoken, all of them.
+[[nodiscard]] std::string specInLanguage(std::string_view written);
+[[nodiscard]] std::string specInEnglish(std::string_view typed);
+
 // A part of the same dressing, as such a text names it: "tail", or "part ID" where the kind alone won't do.
 [[nodiscard]] std::string partName(const PartRef& ref);
 [[nodiscard]] std::optional<PartRef> readPart(std::string_view text);

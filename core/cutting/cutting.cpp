@@ -84,7 +84,7 @@ class MaterialCuts {
     [[nodiscard]] std::string reasonOf(const SlipWanted& slip) const {
         const bool pair = slip.pair.value_or(false);
         const SlipSide side = slip.side.value_or(SlipSide::any);
-        if (feathers_.empty()) return say("{}{} in the drawers", "there is no feather of ", slip.material);
+        if (feathers_.empty()) return say("there is no feather of {} in the drawers", slip.material);
         if ((pair || side == SlipSide::left) && !anyOfSide(VaneSide::left)) return "there is no left feather of " + slip.material;
         if ((pair || side == SlipSide::right) && !anyOfSide(VaneSide::right)) return "there is no right feather of " + slip.material;
         Length longest, widest;

@@ -2,6 +2,7 @@
 
 #include <array>
 
+#include "language/say.h"
 #include "sizing/figures.h"
 
 namespace machair {
@@ -29,12 +30,12 @@ std::vector<Gauge> gaugesOf(const Plan& plan) {
         for (const Figure& figure : figuresOf(plan, i))
             for (const Shown& shown : kShown)
                 if (const auto* value = std::get_if<double>(&figure.value); value && figure.key == shown.key && *value > 0.0)
-                    gauges.push_back({sayName(part.kind) + shown.label, *value * mm, figure.tolerance * mm, shown.kind, i});
+                    gauges.push_back({sayName(part.kind) + say(shown.label), *value * mm, figure.tolerance * mm, shown.kind, i});
     }
     // A contest judges the whole fly, eye to last tip.
     if (plan.pattern.maxLength) {
-        gauges.push_back({"overall", plan.length, {}, GaugeKind::length, 0});
-        gauges.push_back({"allowed", *plan.pattern.maxLength, {}, GaugeKind::length, 0});
+        gauges.push_back({say("overall"), plan.length, {}, GaugeKind::length, 0});
+        gauges.push_back({say("allowed"), *plan.pattern.maxLength, {}, GaugeKind::length, 0});
     }
     return gauges;
 }

@@ -70,9 +70,9 @@ void pair(const std::vector<Cape>& capes, const std::vector<HackleWanted>& wante
         const auto same = [](const Best& a, const Best& b) { return !(a < b) && !(b < a); };
         if (j == 0 || same(at(i, j), at(i - 1, j))) {
             --i;
-            chosen.unserved.emplace_back(flies[i], !any     ? say("{}{} is counted", "no cape of ", material)
-                                                   : m == 0 ? say("{}{} has stem enough, or all are used", "no feather of ", material)
-                                                            : say("{}{} serves another fly", "every feather of ", material));
+            chosen.unserved.emplace_back(flies[i], !any     ? say("no cape of {} is counted", material)
+                                                   : m == 0 ? say("no feather of {} has stem enough, or all are used", material)
+                                                            : say("every feather of {} serves another fly", material));
         } else if (same(at(i, j), at(i, j - 1))) {
             --j;
         } else {

@@ -11,6 +11,27 @@ std::shared_ptr<const Language>& spoken() {
     return language;
 }
 
+bool isDigit(char c) { return c >= '0' && c <= '9'; }
+
+// Whether all of it is one number, or one and its unit: what has a second point is a version, a name or a path.
+std::size_t pointOf(std::string_view value) {
+    const std::size_t at = value.find('.');
+    if (at == 0 || at == std::string_view::npos || at + 1 >= value.size() || value.find('.', at + 1) != std::string_view::npos)
+        return std::string_view::npos;
+    std::size_t from = at;
+    while (from > 0 && isDigit(value[from - 1]))
+        --from;
+    const bool begins = from < at && (from == 0 || (from == 1 && (value[0] == '-' || value[0] == '+')));
+    return begins && isDigit(value[at + 1]) ? at : std::string_view::npos;
+}
+
+void append(std::string& to, std::string_view value) {
+    to += value;
+    const auto& language = spoken();
+    if (!language) return;
+    if (const std::size_t at = pointOf(value); at != std::string_view::npos) to[to.size() - value.size() + at] = language->point();
+}
+
 }  // namespace
 
 void sayEverythingIn(std::shared_ptr<const Language> language) { spoken() = std::move(language); }
@@ -38,7 +59,10 @@ std::string fill(std::string_view sentence, std::initializer_list<std::string_vi
         const bool plain = sentence.size() > 1 && sentence[1] == '}';
         const std::size_t which = numbered ? static_cast<std::size_t>(sentence[1] - '1') : plain ? next++ : values.size();
         const std::size_t taken = numbered ? 3 : plain ? 2 : 1;
-        filled += which < values.size() ? values.begin()[which] : sentence.substr(0, taken);
+        if (which < values.size())
+            append(filled, values.begin()[which]);
+        else
+            filled += sentence.substr(0, taken);
         sentence.remove_prefix(taken);
     }
     return filled;

@@ -18,6 +18,8 @@ class Language {
     virtual ~Language() = default;
     // The sentence in this language, with its gaps; as it is where it has no words for it. `{2}` is the second value, `{}` the next.
     [[nodiscard]] virtual std::string said(const std::string& english) const = 0;
+    // What stands between a number's ones and tenths.
+    [[nodiscard]] virtual char point() const = 0;
     // The same of so many (0 or more), by this language's rule for one and many.
     [[nodiscard]] virtual std::string said(const std::string& one, const std::string& many, double number) const = 0;
 };
@@ -25,7 +27,7 @@ class Language {
 // From now on everything is said in it; nothing: in English. Not while others speak: once, at the start.
 void sayEverythingIn(std::shared_ptr<const Language> language);
 
-// A sentence's gaps filled. A gap without a value stays as it is.
+// A sentence's gaps filled; a value that is a number ("0.4", "0.4 mm") gets the language's point. A gap without a value stays as it is.
 [[nodiscard]] std::string fill(std::string_view sentence, std::initializer_list<std::string_view> values);
 
 // Words that are kept in English and said later.

@@ -11,7 +11,7 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
     std::vector<BudgetSpan> spans;
     const Length front = plan.foremostBody;
     Length at = front - plan.head.available;  // a bead at the eye comes first
-    if (at > 0.0 * mm) spans.push_back({SpanKind::head, "bead", 0.0 * mm, at, -1});
+    if (at > 0.0 * mm) spans.push_back({SpanKind::head, say("bead"), 0.0 * mm, at, -1});
     for (const RoomShare& share : plan.head.shares) {
         const Length to = std::min(at + share.room, front);
         if (to > at) spans.push_back({share.part >= 0 ? SpanKind::hackle : SpanKind::head, share.what, at, to, share.part});
@@ -37,7 +37,7 @@ std::vector<BudgetSpan> shankBudget(const Plan& plan) {
     for (const Section& section : sections) {
         if (section.to <= at) continue;  // all of it under another
         const Length from = std::max(section.from, at);
-        if (from > at) spans.push_back({SpanKind::bare, "bare", at, from, -1});
+        if (from > at) spans.push_back({SpanKind::bare, say("bare"), at, from, -1});
         const auto& part = plan.parts[static_cast<std::size_t>(section.part)];
         spans.push_back({SpanKind::body, sayName(part.kind), from, section.to, section.part});
         at = section.to;

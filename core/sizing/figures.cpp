@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "book/fields.h"
 #include "book/spec_words.h"
 #include "language/say.h"
 #include "sizing/budget.h"
@@ -168,7 +169,7 @@ struct SayPart {
 
     // First in the yardstick that it was written in, else in the nearest.
     [[nodiscard]] std::string yardstick(const std::optional<LengthSpec>& spec, Length length) const {
-        return spec && std::holds_alternative<Ratio>(spec->value) ? saySpec(*spec) : sayLength(length, plan.hook).text;
+        return spec && std::holds_alternative<Ratio>(spec->value) ? specInLanguage(saySpec(*spec)) : sayLength(length, plan.hook).text;
     }
     // A station after "from" or "to": "the bend", not "at the bend".
     [[nodiscard]] std::string place(Length station) const {
@@ -197,7 +198,7 @@ struct SayPart {
         std::string text = say("from {} forward to {}, {} to {} thick", place(body.end), place(body.front),
                                formatNumber(body.rearDiameter / mm, 1), lengthText(body.frontDiameter));
         if (body.noodle)
-            text += "; " + formatNumber(body.mass / mg, 1) + " mg in " + (body.rope ? say("a rope of ") : say("a noodle of ")) +
+            text += "; " + say("{} mg in {}", formatNumber(body.mass / mg, 1), body.rope ? say("a rope of ") : say("a noodle of ")) +
                     lengthText(*body.made);
         return text;
     }
@@ -231,7 +232,7 @@ struct SayPart {
                             : position == WingPosition::over ? say("over-wing ")
                                                              : say("wing ")) +
                            lengthText(wing.length);
-        if (std::holds_alternative<Ratio>(spec.value) || (reach && reach->fraction)) text += ", " + saySpec(spec);
+        if (std::holds_alternative<Ratio>(spec.value) || (reach && reach->fraction)) text += ", " + specInLanguage(saySpec(spec));
         text += stands ? say(", standing at {}°", formatNumber(wing.lift.inDegrees(), 0)) : say(", tips {}", sayReach(tip, plan.hook).text);
         if (wing.count && wing.style != WingStyle::hair)
             text += "; " + formatShort(*wing.count, 0) +
@@ -258,18 +259,18 @@ struct SayPart {
 };
 
 std::string measuredText(const char* what, Length value, bool measured) {
-    return std::string(what) + " " + lengthText(value) + (measured ? say(" measured") : say(" nominal"));
+    return measured ? say("{} {} measured", say(what), lengthText(value)) : say("{} {} nominal", say(what), lengthText(value));
 }
 
 std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
     const Hook& hook = plan.hook;
     std::vector<std::string> drivers;
-    const std::string shank = measuredText("shank", hook.shank(), hook.shankMeasured());
-    const std::string gape = measuredText("gape", hook.gape(), hook.gapeMeasured());
+    const std::string shank = measuredText(unsaid("shank"), hook.shank(), hook.shankMeasured());
+    const std::string gape = measuredText(unsaid("gape"), hook.gape(), hook.gapeMeasured());
     const auto addFeather = [&](const HacklePlan& h) {
         drivers = {shank, gape, say("bed {}", formatLength(h.bed, LengthUnit::millimetres, 2))};
         for (const std::string& key : h.feather.assumed)
-            drivers.push_back(say("{} assumed for the feather's kind", key));
+            drivers.push_back(say("{} assumed for the feather's kind", sayKey(key)));
     };
     if (std::holds_alternative<TailPlan>(part.detail))
         drivers = {shank, say("body end {} from the eye", lengthText(plan.bodyEnd))};

@@ -111,7 +111,7 @@ Length usualFront(const Plan& plan) {
 std::vector<RoomShare> sharesOf(const Plan& plan, const LaidThread& thread) {
     std::vector<RoomShare> shares;
     if (clearTurns(plan) > 0.0) shares.push_back({say("turn clear behind the eye"), clearTurns(plan) * thread.width, -1});
-    shares.push_back({has(plan, PartKind::wing) ? say("head and wing binding") : "head", bindingTurns(plan) * thread.width, -1});
+    shares.push_back({has(plan, PartKind::wing) ? say("head and wing binding") : say("head"), bindingTurns(plan) * thread.width, -1});
     for (std::size_t i = plan.parts.size(); i-- > 0;) {
         const int part = static_cast<int>(i);
         if (takesRoom(plan, i)) {
@@ -119,7 +119,7 @@ std::vector<RoomShare> sharesOf(const Plan& plan, const LaidThread& thread) {
             shares.push_back(
                 {say("hackle of {}{}", formatShort(h.turns, 1), h.turns == 1.0 ? say(" turn") : say(" turns")), hackleRoom(h), part});
         } else if (const auto* bead = std::get_if<BeadPlan>(&plan.parts[i].detail); bead && !bead->atEye)
-            shares.push_back({"bead", bead->diameter, part});
+            shares.push_back({say("bead"), bead->diameter, part});
     }
     if (hasProppedWing(plan)) shares.push_back({say("turns that prop the wing"), kWingGapTurns * thread.width, -1});
     return shares;

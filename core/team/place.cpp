@@ -249,8 +249,8 @@ std::optional<SeasonFit> seasonFit(const TeamDay& day, Position position, FlySty
 }
 
 std::string sayFull(double full) {
-    return sayName(classOf(full)) + ", " + formatNumber(full, 1) +
-           (full > 0.95 && full < 1.05 ? say(" usual collar") : say(" usual collars"));
+    return say("{}, {}{}", sayName(classOf(full)), formatNumber(full, 1),
+               full > 0.95 && full < 1.05 ? say(" usual collar") : say(" usual collars"));
 }
 
 std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWants& wants) {

@@ -8,6 +8,8 @@
 #include <cstdlib>
 #include <numeric>
 
+#include "language/say.h"
+
 namespace machair {
 
 namespace {
@@ -72,8 +74,8 @@ std::size_t numberBefore(std::string_view said) {
     if (from > 0 && said[from - 1] == '-' && (from == 1 || !isDigit(said[from - 2]))) --from;
     return from;
 }
-std::string_view joinerBefore(std::string_view said) {
-    for (const std::string_view joiner : {" to ", "–", " → ", " ± ", " or "})
+std::string joinerBefore(std::string_view said) {
+    for (const std::string& joiner : {say(" to "), say(" or "), std::string("–"), std::string(" → "), std::string(" ± ")})
         if (said.ends_with(joiner) && said.size() > joiner.size() && isDigit(said[said.size() - joiner.size() - 1])) return joiner;
     return {};
 }
@@ -151,10 +153,10 @@ std::string inUnit(std::string_view said, LengthUnit unit) {
         std::size_t from = taken + numberBefore(said.substr(taken, end - taken));
         if (from == end) continue;
         std::string figures = inchesOf(said.substr(from, end - from), unit);
-        for (std::string_view joiner; !(joiner = joinerBefore(said.substr(taken, from - taken))).empty();) {
+        for (std::string joiner; !(joiner = joinerBefore(said.substr(taken, from - taken))).empty();) {
             const std::size_t until = from - joiner.size();
             from = taken + numberBefore(said.substr(taken, until - taken));
-            figures = inchesOf(said.substr(from, until - from), unit) + std::string(joiner) + figures;
+            figures = inchesOf(said.substr(from, until - from), unit) + joiner + figures;
         }
         text += std::string(said.substr(taken, from - taken)) + figures + " in";
         taken = at + 2;

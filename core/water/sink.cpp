@@ -251,7 +251,7 @@ SinkReport sinkReport(const Plan& plan, double celsius) {
     std::ranges::stable_sort(shares, std::greater{}, &WetFly::Share::flat);
     const Force whole = fly.dragFlat(judged);
     for (std::size_t i = 0; i < std::min<std::size_t>(3, shares.size()); ++i)
-        report.drivers.push_back(say("{} {} % of the drag", shares[i].what, formatNumber(100.0 * (shares[i].flat / whole), 0)));
+        report.drivers.push_back(say("{} {} % of the drag", say(shares[i].what), formatNumber(100.0 * (shares[i].flat / whole), 0)));
     return report;
 }
 

@@ -1,4 +1,5 @@
 // Everything works at 150 % type, and on a screen of 1280 by 800.
+#include "tests/app/room.h"
 #include "tests/app/window.h"
 
 #include <QAbstractButton>
@@ -79,41 +80,6 @@ TEST_CASE("on the dark bench the window repaints in its colours and back") {
     CHECK(paper(bench.window().grab().toImage()) == paper(sand));
 }
 
-namespace {
-
-// What doesn't have the room that its words need.
-QStringList clippedIn(const QWidget& window) {
-    QStringList clipped;
-    constexpr int kSlack = 2;  // px
-    for (const QWidget* widget : window.findChildren<QWidget*>()) {
-        if (!widget->isVisible()) continue;
-        const QString name = QString::fromLatin1(widget->metaObject()->className()) + QLatin1Char(' ') + widget->objectName();
-        if (const auto* button = qobject_cast<const QAbstractButton*>(widget)) {
-            const bool mayCut = button->sizePolicy().horizontalPolicy() == QSizePolicy::Ignored;
-            if (!mayCut && !button->text().isEmpty() && button->width() + kSlack < button->sizeHint().width())
-                clipped
-                    << QStringLiteral("%1 \"%2\" %3 < %4").arg(name, button->text()).arg(button->width()).arg(button->sizeHint().width());
-        } else if (const auto* label = qobject_cast<const QLabel*>(widget)) {
-            if (label->text().isEmpty()) continue;
-            if (label->wordWrap()) {
-                if (label->height() + kSlack < label->heightForWidth(label->width()))
-                    clipped << QStringLiteral("%1 \"%2\" high %3 < %4")
-                                   .arg(name, label->text().left(40))
-                                   .arg(label->height())
-                                   .arg(label->heightForWidth(label->width()));
-            } else if (label->width() + kSlack < label->sizeHint().width()) {
-                clipped << QStringLiteral("%1 \"%2\" %3 < %4")
-                               .arg(name, label->text().left(40))
-                               .arg(label->width())
-                               .arg(label->sizeHint().width());
-            }
-        }
-    }
-    return clipped;
-}
-
-}  // namespace
-
 TEST_CASE("at six sizes of window and three of text every station's words have their room") {
     loadFace();
     Bench bench;
@@ -125,15 +91,7 @@ TEST_CASE("at six sizes of window and three of text every station's words have t
             bench.window().resize(size);
             for (const auto& entry : Names<Station>::entries) {
                 bench.window().showStation(entry.value);
-                // What comes in from the background is laid out by the event after it.
-                constexpr int kMostLooks = 20, kBetween = 25;  // ms
-                QStringList clipped;
-                for (int look = 0; look == 0 || (look < kMostLooks && !clipped.isEmpty()); ++look) {
-                    QTest::qWait(look == 0 ? 0 : kBetween);
-                    for (int i = 0; i < 3; ++i)
-                        QApplication::processEvents();
-                    clipped = clippedIn(bench.window());
-                }
+                const QStringList clipped = machair::app::tests::clippedAtRest(bench.window());
                 for (const QString& one : clipped)
                     all << QStringLiteral("%1 % %2x%3 %4: %5")
                                .arg(percent)

@@ -1,0 +1,283 @@
+// Every word of the window comes from its language: a made-up one, accented and two fifths longer, shows what doesn't, and what
+// has no room for it; French is spoken from end to end.
+#include <QBuffer>
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QRegularExpression>
+#include <QSvgGenerator>
+#include <QTranslator>
+#include <map>
+
+#include "book/edits.h"
+#include "book/fields.h"
+#include "book/records.h"
+#include "book/spec_words.h"
+#include "frame/house.h"
+#include "frame/language.h"
+#include "language/say.h"
+#include "parts/lengths.h"
+#include "plan/part_row.h"
+#include "tests/app/room.h"
+#include "tests/app/window.h"
+
+using namespace machair;
+using namespace machair::app;
+using machair::app::tests::Bench;
+
+namespace {
+
+// "Keep a copy" is "Kéép á çópý ~~~~": no vowel is left as it was, gaps and shortcuts stay.
+QString madeUp(const QString& words) {
+    static const std::map<QChar, char16_t> kAccented = {{u'a', u'á'}, {u'e', u'é'}, {u'i', u'í'}, {u'o', u'ó'}, {u'u', u'ú'},
+                                                        {u'A', u'Á'}, {u'E', u'É'}, {u'I', u'Í'}, {u'O', u'Ó'}, {u'U', u'Ú'}};
+    QString made;
+    qsizetype letters = 0;
+    bool mark = false;  // within <br>
+    for (const QChar c : words) {
+        if (c == u'<') mark = true;
+        const auto found = kAccented.find(c);
+        made += found != kAccented.end() && !mark ? QChar(found->second) : c;
+        letters += c.isLetter() && !mark ? 1 : 0;
+        if (c == u'>') mark = false;
+    }
+    const qsizetype longer = (2 * letters + 4) / 5;
+    qsizetype end = made.size();
+    while (end > 0 && made[end - 1].isSpace())
+        --end;
+    for (qsizetype i = 0; i < longer && end > 0; ++i)
+        made.insert(end++, i % 7 == 0 && longer > 7 ? u' ' : u'~');
+    return made;
+}
+
+class MadeUpWindow : public QTranslator {
+  public:
+    [[nodiscard]] bool isEmpty() const override { return false; }
+    [[nodiscard]] QString translate(const char*, const char* words, const char*, int) const override {
+        const QString all = QString::fromUtf8(words);
+        return all.contains(QStringLiteral(";;")) ? all : madeUp(all);  // a file dialog's filters
+    }
+};
+
+class MadeUpCore : public Language {
+  public:
+    [[nodiscard]] std::string said(const std::string& english) const override {
+        return madeUp(QString::fromStdString(english)).toStdString();
+    }
+    [[nodiscard]] std::string said(const std::string& one, const std::string& many, double number) const override {
+        return said(number == 1.0 ? one : many);
+    }
+    [[nodiscard]] char point() const override { return ','; }
+};
+
+class Speaking {
+  public:
+    Speaking() {
+        QLocale::setDefault(QLocale(QLocale::German));  // whose numbers have a comma
+        QApplication::installTranslator(&window_);
+        sayEverythingIn(std::make_shared<MadeUpCore>());
+    }
+    ~Speaking() {
+        QLocale::setDefault(before_);
+        sayEverythingIn(nullptr);
+        QApplication::removeTranslator(&window_);
+    }
+    Speaking(const Speaking&) = delete;
+    Speaking& operator=(const Speaking&) = delete;
+
+  private:
+    MadeUpWindow window_;
+    QLocale before_;
+};
+
+// All that stands on it, painted or not: what a drawing of it writes.
+QStringList wordsOn(QWidget& widget) {
+    QBuffer drawn;
+    QSvgGenerator paper;
+    paper.setOutputDevice(&drawn);
+    paper.setSize(widget.size());
+    widget.render(&paper);
+    QStringList words;
+    static const QRegularExpression kText(QStringLiteral("<text[^>]*>([^<]*)</text>"));
+    for (auto found = kText.globalMatch(QString::fromUtf8(drawn.data())); found.hasNext();)
+        words << found.next().captured(1);
+    return words;
+}
+
+// A word of two letters and more that no accent was put on, and that isn't the book's own.
+QStringList unsaidIn(const QStringList& texts, const QString& own) {
+    static const QRegularExpression kWord(QStringLiteral("(?<![\\p{L}~])[A-Za-z]*[aeiouAEIOU][A-Za-z]*(?![\\p{L}~…])"));
+    QStringList left;
+    for (const QString& text : texts)
+        for (auto found = kWord.globalMatch(text); found.hasNext();) {
+            const QString word = found.next().captured(0);
+            if (!left.isEmpty() && left.back().endsWith(QStringLiteral(" in: ") + text)) break;  // one of each is enough
+            if (word.size() >= 2 && !own.contains(QLatin1Char(' ') + word.toLower() + QLatin1Char(' ')))
+                left << word + QStringLiteral(" in: ") + text;
+        }
+    left.removeDuplicates();
+    return left;
+}
+
+// The names, notes and ids of a book, which are shown as they were written; not its keys and choices ("wide_gape").
+void gather(const QJsonValue& value, QString& words) {
+    if (value.isObject())
+        for (const QJsonValue& one : value.toObject())
+            gather(one, words);
+    for (const QJsonValue& one : value.toArray())
+        gather(one, words);
+    static const QRegularExpression kOwn(QStringLiteral("[A-Z -]")), kBetween(QStringLiteral("[^a-z]+"));
+    if (const QString text = value.toString(); text.contains(kOwn))
+        words += text.toLower().replace(kBetween, QStringLiteral(" ")) + QLatin1Char(' ');
+}
+QString wordsOf(const QString& path) {
+    QFile file(path);
+    REQUIRE(file.open(QIODevice::ReadOnly));
+    QString words(QLatin1Char(' '));
+    gather(QJsonDocument::fromJson(file.readAll()).object(), words);
+    for (int month = 1; month <= 12; ++month)  // as the system's calendar has them
+        words += QLocale().standaloneMonthName(month).toLower() + QLatin1Char(' ') +
+                 QLocale().standaloneMonthName(month).left(3).toLower() + QLatin1Char(' ');
+    return words;
+}
+
+// What is said of a widget where it isn't written on it.
+QStringList saidOf(const QWidget& window) {
+    QStringList all;
+    for (const QWidget* widget : window.findChildren<QWidget*>())
+        if (widget->isVisible()) all << widget->toolTip() << widget->accessibleName() << widget->accessibleDescription();
+    return all;
+}
+
+}  // namespace
+
+TEST_CASE("every station says all of it in the language of the window") {
+    loadFace();
+    const Speaking madeUpOnes;
+    Bench bench;
+    bench.window().resize(1600, 1000);
+    QString own = wordsOf(bench.file()) + QStringLiteral(" machair loch skerrin json geojson icalendar ctrl alt esc ");
+    QStringList all, shown;
+    for (const auto& entry : Names<Station>::entries) {
+        bench.window().showStation(entry.value);
+        QTest::qWait(300);
+        const QString name = QString::fromUtf8(entry.name.data(), static_cast<qsizetype>(entry.name.size()));
+        const QStringList here = wordsOn(bench.window()) + saidOf(bench.window());
+        shown += here;
+        for (const QString& one : unsaidIn(here, own))
+            all << name + QStringLiteral(": ") + one;
+    }
+    INFO(all.join(QLatin1Char('\n')).toStdString());
+    CHECK(all.isEmpty());
+    // A number with an English point; not that of a file's name.
+    static const QRegularExpression kPoint(QStringLiteral("[^\n]{0,30}(?<![\\w.])\\d+\\.\\d+(?![\\w.])"));
+    QStringList pointed;
+    for (const QString& one : shown)
+        if (const auto found = kPoint.match(one); found.hasMatch()) pointed << found.captured(0);
+    pointed.removeDuplicates();
+    CHECK(pointed.join(QLatin1Char('\n')) == QString());
+}
+
+TEST_CASE("sheets, menus, open rows and the things of every drawer say all of it in the language of the window") {
+    loadFace();
+    const Speaking madeUpOnes;
+    Bench bench;
+    bench.window().resize(1600, 1000);
+    const QString own = wordsOf(bench.file()) + QStringLiteral(" machair loch skerrin json geojson icalendar ctrl alt esc english ");
+    QStringList all;
+    const auto look = [&](const QString& where) {
+        QTest::qWait(50);
+        for (const QString& one : unsaidIn(wordsOn(bench.window()) + saidOf(bench.window()), own))
+            all << where + QStringLiteral(": ") + one;
+    };
+    for (const char* kind : {"row-0", "row-1", "row-2", "row-3", "row-4", "row-5"}) {
+        auto* row = bench.window().findChild<PartRow*>(QString::fromLatin1(kind));
+        if (!row) continue;
+        bench.document().choosePart(row->part());
+        if (auto* fields = row->findChild<QToolButton*>(QStringLiteral("more-%1").arg(row->part())); fields) fields->click();
+        look(QStringLiteral("Plan, ") + QString::fromLatin1(kind));
+    }
+    for (const char* fold : {"dressing", "schools"})
+        if (auto* folded = bench.window().findChild<QToolButton*>(QStringLiteral("fold-") + QString::fromLatin1(fold))) folded->click();
+    look(QStringLiteral("Plan, folded"));
+    bench.find<House>("house")->open();
+    look(QStringLiteral("the house"));
+    bench.find<House>("house")->hide();
+    bench.window().showStation(Station::drawers);
+    for (const auto& [list, name] : listNames()) {
+        const auto ids = idsIn(bench.document().book(), list);
+        if (ids.empty()) continue;
+        bench.window().goTo({std::string(list), ids.front()});
+        look(QStringLiteral("Drawers, ") + QString::fromStdString(std::string(list)));
+    }
+    for (const QAction* action : bench.window().findChildren<QAction*>())
+        for (const QString& one : unsaidIn({action->text().remove(QLatin1Char('&'))}, own))
+            all << QStringLiteral("menus: ") + one;
+    INFO(all.join(QLatin1Char('\n')).toStdString());
+    CHECK(all.isEmpty());
+}
+
+TEST_CASE("two fifths longer than in English every station's words have their room") {
+    loadFace();
+    const Speaking madeUpOnes;
+    Bench bench;
+    QStringList all;
+    for (const QSize size : {QSize(1280, 800), QSize(1920, 1080)}) {
+        bench.window().resize(size);
+        for (const auto& entry : Names<Station>::entries) {
+            bench.window().showStation(entry.value);
+            for (const QString& one : machair::app::tests::clippedAtRest(bench.window()))
+                all << QStringLiteral("%1 at %2: ").arg(QString::fromStdString(std::string(entry.name))).arg(size.width()) + one;
+        }
+        CHECK(bench.window().minimumSizeHint().width() <= 1280);
+    }
+    INFO(all.join(QLatin1Char('\n')).toStdString());
+    CHECK(all.isEmpty());
+}
+
+TEST_CASE("the house begins again in French, fields are typed in it, and the book and files stay as they are") {
+    loadFace();
+    Bench bench;
+    bench.window().showStation(Station::plan);
+    QSettings settings(bench.path("language.ini"), QSettings::IniFormat);
+    CHECK(languageOf(settings, QLocale(QLocale::French, QLocale::France)) == QLatin1String("fr"));
+    CHECK(languageOf(settings, QLocale(QLocale::Japanese)) == QLatin1String("en"));
+    chooseLanguage(settings, QStringLiteral("fr"));
+    CHECK(languageOf(settings, QLocale(QLocale::Japanese)) == QLatin1String("fr"));
+
+    speak(QStringLiteral("fr"));
+    bench.restart();
+    CHECK(bench.find<QAbstractButton>("station-balance")->text() == QStringLiteral("Équilibre"));
+    const auto tail = findKind(*bench.document().pattern(), PartKind::tail);
+    REQUIRE(tail);
+    const auto fields = [&] { return fieldsOf(bench.document().pattern()->parts[*tail]); };
+    const auto lengthIs = [&](const char* typed) {
+        const auto all = fields();
+        const Field& length = *std::ranges::find(all, "length", &Field::key);
+        CHECK(bench.document().apply(changeField(bench.document().book(), bench.document().pattern()->id, *tail, "length",
+                                                 writtenText(length, QString::fromUtf8(typed)))) == Faults());
+        const auto now = fields();
+        const Field& kept = *std::ranges::find(now, "length", &Field::key);
+        return std::pair(QString::fromStdString(kept.text), shownText(kept));
+    };
+    CHECK(lengthIs("0,8 de la hampe") == std::pair(QStringLiteral("0.8 of the shank"), QStringLiteral("0,8 de la hampe")));
+    CHECK(specInEnglish("jusqu'à la pointe") == "to the point");
+    CHECK(specInLanguage("0.5 mm ahead of the barb") == "0.5 mm devant l'ardillon");
+    CHECK(specInEnglish("opposite the barb") == "opposite the barb");
+    CHECK(lengthIs("0,4 mm au-delà de l'ardillon") ==
+          std::pair(QStringLiteral("0.4 mm past the barb"), QStringLiteral("0,4 mm au-delà de l'ardillon")));
+    CHECK(lengthIs("deux tiers de l'ouverture").first.startsWith(QStringLiteral("0.66666")));
+    CHECK(lengthIs("9,5 mm") == std::pair(QStringLiteral("9.5 mm"), QStringLiteral("9,5 mm")));
+    CHECK(lengthIs("0.8 of the shank").first == QLatin1String("0.8 of the shank"));  // as before
+
+    // What is said of so many.
+    CHECK(sayCount("turn", "turns", 1.0) == "tour");
+    CHECK(sayCount("turn", "turns", 1.5) == "tour");
+    CHECK(sayCount("turn", "turns", 2.0) == "tours");
+    CHECK(say("{} mm behind the eye", "0.4") == "0,4 mm derrière l'œillet");
+
+    speak(QStringLiteral("en"));
+    bench.restart();
+    CHECK(bench.find<QAbstractButton>("station-balance")->text() == QStringLiteral("Balance"));
+    CHECK(say("turn") == "turn");
+}
