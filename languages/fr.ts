@@ -1852,7 +1852,7 @@ Laissée&#xa0;: %1&#xa0;: %2</translation>
     </message>
     <message>
         <source>left</source>
-        <translation>gauche</translation>
+        <translation>reste</translation>
     </message>
     <message>
         <source>Left over of the noodle or loop</source>
@@ -2954,15 +2954,15 @@ Ce qu&apos;il a fait&#xa0;: %3.</translation>
     </message>
     <message>
         <source>How long a count puts the point at</source>
-        <translation>À combien un compte met la pointe</translation>
+        <translation>Quel compte met la pointe à</translation>
     </message>
     <message>
         <source>How fast a draw brings the point to</source>
-        <translation>À quelle vitesse une traction amène la pointe à</translation>
+        <translation>À quelle vitesse amener la pointe à</translation>
     </message>
     <message>
         <source>Which spacing keeps the bob up longest?</source>
-        <translation>Quel écart tient la sauteuse en haut le plus longtemps&#xa0;?</translation>
+        <translation>Quel écart tient la sauteuse le plus longtemps&#xa0;?</translation>
     </message>
     <message>
         <source>How fast to draw to stay in touch?</source>
@@ -3900,7 +3900,7 @@ En %7 min %8 sur %9 sont entières et sèches%10.
     </message>
     <message>
         <source>count</source>
-        <translation>nombre</translation>
+        <translation>compte</translation>
     </message>
     <message>
         <source>pulls</source>
@@ -3912,7 +3912,7 @@ En %7 min %8 sur %9 sont entières et sèches%10.
     </message>
     <message>
         <source>lift</source>
-        <translation>soulèvement</translation>
+        <translation>relève</translation>
     </message>
     <message>
         <source>hold the bob</source>
@@ -4915,7 +4915,7 @@ Bateaux et vent&#xa0;: gilets de sauvetage&#xa0;; le règlement du loueur et du 
     </message>
     <message>
         <source> · not enough to tell</source>
-        <translation> · pas assez pour le dire</translation>
+        <translation> · indécis</translation>
     </message>
     <message>
         <source>The daybook tells which fly earns its place once days are in it.&lt;br&gt;Start one on the right: its team, its hours, its fish.</source>
@@ -5966,7 +5966,7 @@ Bateaux et vent&#xa0;: gilets de sauvetage&#xa0;; le règlement du loueur et du 
     </message>
     <message>
         <source>gape %1 · hook %2</source>
-        <translation>ouverture %1 · hameçon %2</translation>
+        <translation>ouverture %1 · n°&#xa0;%2</translation>
     </message>
     <message>
         <source>sinks %1 cm/s, ± a quarter</source>

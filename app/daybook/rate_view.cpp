@@ -51,7 +51,7 @@ void RateView::draw() {
     const auto heightOf = [&](std::size_t i) { return static_cast<double>(rows - i) - 0.5; };  // the best uppermost
     std::vector<AxisLabel> names, said;
     for (std::size_t i = rows; i-- > 0;) {
-        names.push_back({heightOf(i), qt(rates_[i].name).replace(QLatin1Char('_'), QLatin1Char(' '))});
+        names.push_back({heightOf(i), qt(rates_[i].name)});
         said.push_back({heightOf(i), beside(rates_[i])});
     }
     auto* fish = new QValueAxis;

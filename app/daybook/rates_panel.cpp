@@ -107,7 +107,10 @@ void RatesPanel::refreshRates() {
                                  : ratesByDepth(book, DepthExposure(book, stop)),
                          swapAdvice(book, team, settingOf(book, book.findWater(water))), curveShifts(book)};
         },
-        [this](Found found) {
+        [this, factor](Found found) {
+            const bool ownNames = factor == Factor::fly || factor == Factor::flyAndPosition;
+            for (Rate& rate : found.rates)
+                if (!ownNames) rate.name = say(spaced(rate.name));
             rates_.show(std::move(found.rates));
             QStringList said{qt(found.swap.words)};
             for (const CurveShift& shift : found.shifts)

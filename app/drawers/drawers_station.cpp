@@ -48,10 +48,11 @@ DrawersStation::DrawersStation(Document& document, const Theme& theme, devices::
       calliperButton_(new QToolButton) {
     list_->setObjectName(QStringLiteral("drawer-list"));
     list_->setAccessibleName(tr("Drawers"));
-    list_->setFixedWidth(kListWidth);
     list_->setFrameShape(QFrame::NoFrame);
     for (const DrawerName& drawer : drawers())
         list_->addItem(tr(drawer.title));
+    constexpr int kAround = 12;  // px beside the longest of them
+    list_->setFixedWidth(std::max(kListWidth, list_->sizeHintForColumn(0) + kAround));
     tray_->setObjectName(QStringLiteral("drawer-tray"));
     tray_->setAccessibleName(tr("What lies in the drawer"));
     tray_->setSelectionMode(QAbstractItemView::ExtendedSelection);

@@ -3,7 +3,9 @@
 
 #include <QLayout>
 #include <QLayoutItem>
+#include <algorithm>
 #include <memory>
+#include <utility>
 #include <vector>
 
 namespace machair::app {
@@ -44,18 +46,26 @@ class FlowLayout : public QLayout {
     // The height that it takes.
     int place(QRect room, bool move) const {
         int x = room.x(), y = room.y(), row = 0;
+        std::vector<std::pair<QLayoutItem*, QRect>> line;  // what stands in this row
+        const auto lay = [&] {
+            for (const auto& [item, rect] : line)
+                if (move) item->setGeometry(rect.translated(0, (row - rect.height()) / 2));
+            line.clear();
+        };
         for (const auto& item : items_) {
             if (item->isEmpty()) continue;
             const QSize wanted = item->sizeHint();
             if (x > room.x() && x + wanted.width() > room.right() + 1) {
+                lay();
                 x = room.x();
                 y += row + gap_;
                 row = 0;
             }
-            if (move) item->setGeometry(QRect(QPoint(x, y), wanted));
+            line.emplace_back(item.get(), QRect(QPoint(x, y), wanted));
             x += wanted.width() + gap_;
             row = std::max(row, wanted.height());
         }
+        lay();
         return y + row - room.y();
     }
 

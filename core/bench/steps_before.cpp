@@ -112,8 +112,8 @@ struct StepWriter::Readied {
         const bool tip = hackle.tieIn == TieIn::tip && part.kind != PartKind::palmer;
         const FluffSchool fluff = steps.held().fluff.value_or(FluffSchool::byBird);
         const bool trimmed = fluff == FluffSchool::trimmed || (fluff == FluffSchool::byBird && game);
-        TyingStep& step =
-            steps.makeReady(own, {trimmed ? "trim" : "strip", steps.nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle.fibre)});
+        TyingStep& step = steps.makeReady(
+            own, {trimmed ? unsaid("trim") : unsaid("strip"), steps.nameOfPart(i) + ", " + part.made.title(), inMillimetres(hackle.fibre)});
         step.how = say("fibre held against the hook first") +
                    (tip ? say("; the fibres parted back from the tip") : say("; bare for one turn")) +
                    (!trimmed ? say("; fluff off")

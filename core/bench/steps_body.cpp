@@ -50,7 +50,7 @@ void StepWriter::dub(std::size_t i, const BodyPlan& body) {
         const bool loop = body.method == BodyMethod::loop;
         const bool split = loop && held().coarseFur == CoarseFur::splitThread && !writtenAs<BodyPart>(i).method;
         TyingStep& spin = add(part,
-                              {loop ? "spin" : "twist",
+                              {loop ? unsaid("spin") : unsaid("twist"),
                                (split  ? say("the split thread for ")
                                 : loop ? say("a loop for ")
                                        : say("a rope for ")) +

@@ -145,13 +145,13 @@ void StepWriter::coats(int part, const HeadPlan& head) {
     const bool resin = head.finish == Finish::resin, glue = head.finish == Finish::glue;
     for (int coat = 1; coat <= head.coats; ++coat) {
         TyingStep& drop =
-            threadless(part, {resin  ? "cure"
-                              : glue ? "dab"
-                                     : "coat",
+            threadless(part, {resin  ? unsaid("cure")
+                              : glue ? unsaid("dab")
+                                     : unsaid("coat"),
                               resin  ? say("the head with resin")
                               : glue ? say("the head with glue")
                                      : say("the head, coat {}", std::to_string(coat)),
-                              {std::to_string(coat), head.coats > 1 ? say("of {} coats", std::to_string(head.coats)) : "coat"}});
+                              {std::to_string(coat), head.coats > 1 ? say("of {} coats", std::to_string(head.coats)) : say("coat")}});
         drop.how = resin       ? say("a thin drop, the excess off with a needle, then the lamp, away from herl and eyes")
                    : glue      ? say("one touch")
                    : coat == 1 ? say("a small drop on a needle, all round; it dries while the next fly is tied")

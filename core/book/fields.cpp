@@ -69,7 +69,7 @@ struct Show {
     static Field make(const Angle& v) { return {{}, {}, FieldKind::number, formatShort(v.inDegrees(), 6), {}}; }
     static Field make(int v) { return {{}, {}, FieldKind::number, std::to_string(v), {}}; }
     static Field make(double v) { return {{}, {}, FieldKind::number, formatExact(v), {}}; }
-    static Field make(bool v) { return {{}, {}, FieldKind::choice, v ? "yes" : "no", {"yes", "no"}}; }
+    static Field make(bool v) { return {{}, {}, FieldKind::choice, v ? unsaid("yes") : unsaid("no"), {"yes", "no"}}; }
     static Field make(const Full& v) {
         const auto* worth = std::get_if<double>(&v);
         return {{}, {}, FieldKind::text, worth ? formatExact(*worth) : std::string(nameOf(std::get<FullnessSchool>(v))), {}};

@@ -14,8 +14,8 @@ struct Shown {
     const char* label;  // after the part's name
     GaugeKind kind;
 };
-constexpr std::array kShown = {Shown{"length_mm", "", GaugeKind::length}, Shown{"fibre_mm", " fibre", GaugeKind::length},
-                               Shown{"slip_mm", " slip", GaugeKind::slip}};
+constexpr std::array kShown = {Shown{"length_mm", "", GaugeKind::length}, Shown{"fibre_mm", unsaid(" fibre"), GaugeKind::length},
+                               Shown{"slip_mm", unsaid(" slip"), GaugeKind::slip}};
 
 }  // namespace
 

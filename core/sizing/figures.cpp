@@ -262,6 +262,25 @@ std::string measuredText(const char* what, Length value, bool measured) {
     return measured ? say("{} {} measured", say(what), lengthText(value)) : say("{} {} nominal", say(what), lengthText(value));
 }
 
+// What a feather's kind stands in for, where it was not measured.
+std::string sayAssumed(const std::string& key) {
+    struct Assumed {
+        std::string_view key;
+        std::string_view words;
+    };
+    constexpr std::array kAssumed = {Assumed{"density_per_mm", unsaid("barbs a mm")},
+                                     Assumed{"sides", unsaid("sides")},
+                                     Assumed{"stem_mm", unsaid("stem")},
+                                     Assumed{"gamma", unsaid("growth of fibre")},
+                                     Assumed{"fibre_mm", unsaid("fibre thickness")},
+                                     Assumed{"stiffness", unsaid("stiffness")},
+                                     Assumed{"usable_stem_mm", unsaid("usable stem")},
+                                     Assumed{"fibre_shortest_mm", unsaid("shortest fibre")},
+                                     Assumed{"fibre_longest_mm", unsaid("longest fibre")}};
+    const auto found = std::ranges::find(kAssumed, key, &Assumed::key);
+    return found == kAssumed.end() ? sayKey(key) : say(found->words);
+}
+
 std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
     const Hook& hook = plan.hook;
     std::vector<std::string> drivers;
@@ -270,7 +289,7 @@ std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
     const auto addFeather = [&](const HacklePlan& h) {
         drivers = {shank, gape, say("bed {}", formatLength(h.bed, LengthUnit::millimetres, 2))};
         for (const std::string& key : h.feather.assumed)
-            drivers.push_back(say("{} assumed for the feather's kind", sayKey(key)));
+            drivers.push_back(say("{} assumed for the feather's kind", sayAssumed(key)));
     };
     if (std::holds_alternative<TailPlan>(part.detail))
         drivers = {shank, say("body end {} from the eye", lengthText(plan.bodyEnd))};

@@ -224,34 +224,34 @@ struct HandlesOn {
     void operator()(const TailPlan& tail) const {
         const double rise = 0.12;  // its fibres stand a little up
         add(Grab::tailTip, {root.position.x + tail.length * cos(root.heading), root.position.y + rise * tail.length}, Travel::along,
-            " tip");
+            unsaid(" tip"));
     }
     void operator()(const BodyPlan& body) const {
         const Length middle = 0.5 * (body.front + body.end);
-        add(Grab::bodyEnd, plan.hook.at(body.end).position, Travel::along, " end");
-        add(Grab::bodyFront, plan.hook.at(body.front).position, Travel::along, " front");
+        add(Grab::bodyEnd, plan.hook.at(body.end).position, Travel::along, unsaid(" end"));
+        add(Grab::bodyFront, plan.hook.at(body.front).position, Travel::along, unsaid(" front"));
         if (body.overUnderbody) return;
         add(Grab::rearDiameter, above(plan, body.end - 0.15 * mm, 0.5 * body.rearDiameter), Travel::across, unsaid(" rear thickness"));
-        add(Grab::shoulder, above(plan, body.front + 0.15 * mm, 0.5 * body.frontDiameter), Travel::across, " shoulder");
+        add(Grab::shoulder, above(plan, body.front + 0.15 * mm, 0.5 * body.frontDiameter), Travel::across, unsaid(" shoulder"));
         if (body.frontDiameter > 1.05 * body.rearDiameter)
-            add(Grab::taper, above(plan, middle, 0.5 * plan.bodyDiameter(body, middle)), Travel::across, " taper");
+            add(Grab::taper, above(plan, middle, 0.5 * plan.bodyDiameter(body, middle)), Travel::across, unsaid(" taper"));
     }
     void operator()(const RibPlan& rib) const {
         if (rib.turns < 2.0) return;
         const Length secondTurn = rib.end - 1.5 * rib.pitch;
-        add(Grab::ribTurn, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, " turns");
+        add(Grab::ribTurn, above(plan, secondTurn, -0.5 * plan.diameter(secondTurn)), Travel::along, unsaid(" turns"));
     }
     void operator()(const HacklePlan& hackle) const {
-        add(Grab::hackleTip, hackleTip(plan, i, hackle), hackle.target ? Travel::along : Travel::both, " tip");
+        add(Grab::hackleTip, hackleTip(plan, i, hackle), hackle.target ? Travel::along : Travel::both, unsaid(" tip"));
     }
     void operator()(const PalmerPlan& palmer) const { (*this)(palmer.hackle); }
     void operator()(const WingPlan& wing) const {
         const Length lift = wing.length * sin(wing.lift);
         add(Grab::wingTip, {root.position.x + wing.length, root.position.y + 0.5 * wing.bed + lift + 0.35 * wing.depth}, Travel::along,
-            " tip");
+            unsaid(" tip"));
         if (wing.style != WingStyle::hair && wing.style != WingStyle::plume)
             add(Grab::wingDepth, {root.position.x + 0.6 * wing.length, root.position.y + 0.5 * wing.bed + 0.6 * lift + 0.72 * wing.depth},
-                Travel::across, " depth");
+                Travel::across, unsaid(" depth"));
     }
     void operator()(const HeadPlan&) const {
         const Length middle = plan.head.from + 0.58 * (plan.head.to - plan.head.from);
@@ -259,15 +259,16 @@ struct HandlesOn {
     }
     void operator()(const TagPlan& tag) const {
         const Length end = tag.end + tag.along;
-        add(Grab::tagEnd, above(plan, end, 0.5 * plan.diameter(end)), Travel::along, " end");
+        add(Grab::tagEnd, above(plan, end, 0.5 * plan.diameter(end)), Travel::along, unsaid(" end"));
     }
     void operator()(const UnderbodyPlan& under) const {
-        add(Grab::underEnd, above(plan, under.end, -0.5 * plan.diameter(under.end)), Travel::along, " end");
-        add(Grab::underFront, above(plan, under.front, -0.5 * plan.diameter(under.front)), Travel::along, " front");
+        add(Grab::underEnd, above(plan, under.end, -0.5 * plan.diameter(under.end)), Travel::along, unsaid(" end"));
+        add(Grab::underFront, above(plan, under.front, -0.5 * plan.diameter(under.front)), Travel::along, unsaid(" front"));
     }
     void operator()(const PiecePlan& piece) const {
         const PieceLies lies = piecesLie(plan, i);
-        add(Grab::pieceTip, {root.position.x + lies.along * piece.length, root.position.y + lies.up * piece.length}, Travel::along, " tip");
+        add(Grab::pieceTip, {root.position.x + lies.along * piece.length, root.position.y + lies.up * piece.length}, Travel::along,
+            unsaid(" tip"));
     }
     // A bead is as large as it is sold, a thread as it lies.
     void operator()(const OneOf<BeadPlan, ThreadPlan, Impossible> auto&) const {}
