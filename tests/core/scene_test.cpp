@@ -5,6 +5,7 @@
 #include <catch2/catch.hpp>
 #include <cmath>
 
+#include "book/edits.h"
 #include "scene/between.h"
 #include "scene/pick.h"
 #include "tests/samples.h"
