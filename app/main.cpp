@@ -47,19 +47,26 @@ int main(int argc, char** argv) {
     const Wanted wanted = read(application);
     machair::app::loadFace();
     QSettings settings(QSettings::IniFormat, QSettings::UserScope, QStringLiteral("machair"), QStringLiteral("machair"));
-    int ended = 0;
-    do {  // once more where the house chose another language: every word of a window is made with it
+    QByteArray place;
+    while (true) {  // once more where the house chose another language: every word of a window is made with it
         machair::app::speak(machair::app::languageOf(settings));
         machair::app::MainWindow window(settings);
-        if (wanted.demo)
+        const bool again = !place.isEmpty();
+        if (wanted.demo && !again)
             window.openFile(machair::app::ownDemo());
-        else if (!wanted.file.isEmpty())
+        else if (!wanted.file.isEmpty() && !again)
             window.openFile(QFileInfo(wanted.file).absoluteFilePath());
         else
             window.openLast();
-        if (const auto station = machair::fromName<machair::app::Station>(wanted.station.toStdString())) window.showStation(*station);
+        const auto station = machair::fromName<machair::app::Station>(wanted.station.toStdString());
+        if (station && !again) window.showStation(*station);
+        if (again) window.restoreGeometry(place);
         window.show();
-        ended = QApplication::exec();
-    } while (ended == machair::app::kBeginAgain);
-    return ended;
+        const int ended = QApplication::exec();
+        if (ended != machair::app::kBeginAgain) return ended;
+        place = window.saveGeometry();
+        QApplication::setQuitOnLastWindowClosed(false);
+        window.close();  // what was being typed is kept
+        QApplication::setQuitOnLastWindowClosed(true);
+    }
 }

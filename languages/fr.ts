@@ -2495,6 +2495,10 @@ Laissée&#xa0;: %1&#xa0;: %2</translation>
         <source>Give it a name, then Enter</source>
         <translation>Donnez-lui un nom, puis Entrée</translation>
     </message>
+    <message>
+        <source>All that the window says; files stay as they are</source>
+        <translation>Tout ce que dit la fenêtre&#xa0;; les fichiers restent comme ils sont</translation>
+    </message>
 </context>
 <context>
     <name>machair::app::DrawersStation</name>

@@ -15,6 +15,7 @@
 
 #include "book/flies.h"
 #include "drawing/things.h"
+#include "frame/language.h"
 #include "frame/panel.h"
 #include "frame/retire.h"
 #include "language/say.h"
@@ -194,6 +195,7 @@ Doors::Doors(const Theme& theme, QWidget* parent)
     naming->addWidget(name_);
     refused_->setObjectName(QStringLiteral("doors-refused"));
     naming->addWidget(refused_, 1);
+    addLanguages(naming);
     column->addLayout(naming);
     new QHBoxLayout(recent_);
     recent_->layout()->setContentsMargins(0, 0, 0, 0);
@@ -208,6 +210,22 @@ Doors::Doors(const Theme& theme, QWidget* parent)
     connect(demo, &QAbstractButton::clicked, this, &Doors::demoWanted);
     connect(other, &QAbstractButton::clicked, this, &Doors::anotherWanted);
     connect(leave_, &QAbstractButton::clicked, this, &QWidget::hide);
+}
+
+// Who can't read what stands here finds the own language by its own name.
+void Doors::addLanguages(QBoxLayout* row) {
+    if (knownLanguages().size() < 2) return;
+    for (const KnownLanguage& one : knownLanguages()) {
+        auto* made = toolButton(("door-language-" + one.code.toStdString()).c_str(), one.name,
+                                tr("All that the window says; files stay as they are"));
+        made->setCheckable(true);
+        made->setChecked(one.code == spokenLanguage());
+        connect(made, &QAbstractButton::clicked, this, [this, made, code = one.code] {
+            made->setChecked(code == spokenLanguage());
+            if (code != spokenLanguage()) emit languageWanted(code);
+        });
+        row->addWidget(made);
+    }
 }
 
 Doors::~Doors() {

@@ -9,6 +9,7 @@
 #include "editing/document.h"
 #include "theme/theme.h"
 
+class QBoxLayout;
 class QLineEdit;
 
 namespace machair::app {
@@ -48,12 +49,14 @@ class Doors : public QFrame {
     void demoWanted();
     void anotherWanted();
     void bookWanted(const QString& path);
+    void languageWanted(const QString& code);
 
   protected:
     void keyPressEvent(QKeyEvent* event) override;
 
   private:
     void begin();
+    void addLanguages(QBoxLayout* row);
     void paintRecent(const QStringList& recent);
 
     const Theme& theme_;

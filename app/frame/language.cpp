@@ -45,7 +45,14 @@ std::array<std::unique_ptr<QTranslator>, 2>& spoken() {
     return translators;
 }
 
+QString& code() {
+    static QString spokenNow = QString::fromLatin1(kEnglish);
+    return spokenNow;
+}
+
 }  // namespace
+
+const QString& spokenLanguage() { return code(); }
 
 const std::vector<KnownLanguage>& knownLanguages() {
     static const std::vector<KnownLanguage> kKnown = [] {
@@ -71,15 +78,17 @@ QString languageOf(const QSettings& settings, const QLocale& system) {
     return found == known.end() ? QString::fromLatin1(kEnglish) : found->code;
 }
 
-void speak(const QString& code) {
+void speak(const QString& wanted) {
     sayEverythingIn(nullptr);
+    code() = QString::fromLatin1(kEnglish);
     for (auto& translator : spoken())
         translator.reset();  // leaves the application as it goes
     // Where it is English, numbers and months are English as well: the two together, or a sentence mixes them.
-    const QLocale own(code), system = QLocale::system();
+    const QLocale own(wanted), system = QLocale::system();
     QLocale::setDefault(own.language() == system.language() ? system : own);
     auto words = std::make_unique<QTranslator>();
-    if (code == QLatin1String(kEnglish) || !words->load(QStringLiteral(":/languages/%1.qm").arg(code))) return;
+    if (wanted == QLatin1String(kEnglish) || !words->load(QStringLiteral(":/languages/%1.qm").arg(wanted))) return;
+    code() = wanted;
     QCoreApplication::installTranslator(words.get());
     auto dialogs = std::make_unique<QTranslator>();
     if (dialogs->load(own, QStringLiteral("qtbase"), QStringLiteral("_"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))

@@ -28,5 +28,6 @@ void chooseLanguage(QSettings& settings, const QString& code);
 
 // From now on; before a window is made.
 void speak(const QString& code);
+[[nodiscard]] const QString& spokenLanguage();
 
 }  // namespace machair::app

@@ -165,6 +165,10 @@ void MainWindow::listenToDoors() {
     connect(doors_, &Doors::demoWanted, this, [this] { openFile(ownDemo()); });
     connect(doors_, &Doors::anotherWanted, this, &MainWindow::askForFile);
     connect(doors_, &Doors::bookWanted, this, &MainWindow::openFile);
+    connect(doors_, &Doors::languageWanted, this, [this](const QString& code) {
+        chooseLanguage(settings_, code);
+        QCoreApplication::exit(kBeginAgain);
+    });
     connect(drawers_, &DrawersStation::goTo, this, &MainWindow::goTo);
     connect(tabs_, &StationBar::stationWanted, this, &MainWindow::showStation);
     connect(empty_, &EmptyStation::begun, this, [this] {

@@ -354,6 +354,11 @@ TEST_CASE("the house begins again in French, fields are typed in it, and the boo
     CHECK(sayCount("turn", "turns", 2.0) == "tours");
     CHECK(say("{} mm behind the eye", "0.4") == "0,4 mm derrière l'œillet");
 
+    // Who can't read a word finds the own language at the doors, by its own name.
+    bench.window().showDoors();
+    CHECK(bench.find<QToolButton>("door-language-en")->text() == QStringLiteral("English"));
+    CHECK(bench.find<QToolButton>("door-language-fr")->isChecked());
+
     speak(QStringLiteral("en"));
     bench.restart();
     CHECK(bench.find<QAbstractButton>("station-balance")->text() == QStringLiteral("Balance"));
