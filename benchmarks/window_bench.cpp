@@ -5,6 +5,7 @@
 
 #include <QApplication>
 #include <QDir>
+#include <QMouseEvent>
 #include <QPainter>
 #include <QScrollBar>
 #include <QSettings>
@@ -14,11 +15,13 @@
 
 #include "benchmarks/demo_book.h"
 #include "book/edits.h"
+#include "cut/tray_view.h"
 #include "daybook/day_page.h"
 #include "drawers/drawers_station.h"
 #include "drift/fish_view.h"
 #include "drift/handling_strip.h"
 #include "drift/water_section.h"
+#include "evening/timeline_view.h"
 #include "frame/main_window.h"
 #include "parts/things.h"
 #include "plan/fly_view.h"
@@ -26,6 +29,7 @@
 #include "theme/theme.h"
 #include "tie/step_view.h"
 #include "tie/tie_station.h"
+#include "water/sea_view.h"
 
 namespace machair::benchmarks {
 
@@ -135,6 +139,64 @@ static void aFrameOfTheHandlingStrip(benchmark::State& state) {
     }
 }
 BENCHMARK(aFrameOfTheHandlingStrip)->Unit(benchmark::kMillisecond);
+
+// A widget under a drag: pressed at one place, moved on to the next of others each time, and painted. Targets: < 16 ms a frame.
+template <class Places>
+static void dragOn(benchmark::State& state, QWidget* widget, QPointF from, Places places) {
+    const auto send = [&](QEvent::Type type, QPointF at, Qt::MouseButtons held) {
+        QMouseEvent event(type, at, widget->mapToGlobal(at), type == QEvent::MouseMove ? Qt::NoButton : Qt::LeftButton, held,
+                          Qt::NoModifier);
+        QApplication::sendEvent(widget, &event);
+    };
+    send(QEvent::MouseButtonPress, from, Qt::LeftButton);
+    int n = 0;
+    for (auto _ : state) {
+        send(QEvent::MouseMove, places(++n), Qt::LeftButton);
+        widget->repaint();
+    }
+    send(QEvent::MouseButtonRelease, from, Qt::NoButton);
+}
+
+// The wind drawn out on the map: its wave and what that asks of the flies follow at once.
+static void dragTheWindOnTheMap(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    window->showStation(app::Station::water);
+    auto* sea = window->findChild<app::SeaView*>();
+    QApplication::processEvents();
+    const QPointF tip = sea->spokenParts().at(0).rect.center();
+    dragOn(state, sea, tip, [&](int n) { return tip + QPointF(n % 15, n % 9); });
+}
+BENCHMARK(dragTheWindOnTheMap)->Unit(benchmark::kMillisecond);
+
+// A lane of the evening, led over the others.
+static void dragALaneOfTheEvening(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    window->showStation(app::Station::evening);
+    auto* timeline = window->findChild<app::TimelineView*>();
+    while (timeline->spokenParts().size() < 2)
+        QApplication::processEvents();
+    const QPointF lane = timeline->laneOf(0).center();
+    dragOn(state, timeline, lane, [&](int n) { return lane + QPointF(0.0, n % 60); });
+}
+BENCHMARK(dragALaneOfTheEvening)->Unit(benchmark::kMillisecond);
+
+// A piece on the table, ticked and taken back.
+static void tickOnTheTable(benchmark::State& state) {
+    Bench bench(demoBook());
+    const auto window = bench.open();
+    window->showStation(app::Station::cut);
+    auto* tray = window->findChild<app::TrayView*>();
+    while (tray->spokenParts().empty())
+        QApplication::processEvents();
+    const QPoint piece = tray->spokenParts().at(0).rect.center();
+    for (auto _ : state) {
+        QTest::mouseClick(tray, Qt::LeftButton, Qt::NoModifier, piece);
+        tray->repaint();
+    }
+}
+BENCHMARK(tickOnTheTable)->Unit(benchmark::kMillisecond);
 
 // The next step of the fullest fly at the vice, asked for while one is looked at. Target: < 16 ms.
 static void aStepAtTheVice(benchmark::State& state) {

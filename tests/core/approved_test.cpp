@@ -100,7 +100,7 @@ TEST_CASE("what mends each warning of the album is the approved one") {
             if (!plan) continue;
             sheet.row(pattern.id + " " + std::to_string(size));
             for (const Warning& warning : plan->warnings)
-                for (const Mend& mend : mendsOf(book, *plan, warning, 3))
+                for (const Mend& mend : mendsOf(book, *plan, warning, 40))
                     sheet.row("  " + mend.words(warning)).add("cost", mend.cost).add("buys", mend.buys);
         }
     isApproved("mends", sheet.text());

@@ -227,6 +227,32 @@ TEST_CASE("every check of teams out of the album is the approved one") {
     isApproved("album-teams", sheet.text());
 }
 
+TEST_CASE("what a rib holds of every palmer and body, turn by turn and hand by hand, is the approved one") {
+    const Book book = demoBook();
+    Sheet sheet;
+    for (const Pattern& pattern : book.patterns) {
+        const auto rib = findKind(pattern, PartKind::rib);
+        if (!rib) continue;
+        for (const Winding direction : {Winding::with, Winding::counter})
+            for (const double turns : {1.0, 2.0, 3.0, 4.0, 5.0, 7.0, 9.0, 14.0, 25.0}) {
+                Book changed = book;
+                auto& written = std::get<RibPart>(changed.findPattern(pattern.id)->parts[*rib].detail);
+                written.turns = Count{turns, turns, false};
+                written.spacing.reset();
+                written.direction = direction;
+                const auto plan = planPattern(changed, pattern.id);
+                if (!plan) continue;
+                sheet.row(pattern.id + (direction == Winding::with ? " with" : " counter")).add("turns", turns);
+                for (const HeldPart& held : heldParts(*plan))
+                    sheet.say(nameOf(held.crossing.hold))
+                        .add("times", held.crossing.crossings)
+                        .add("a turn", held.crossing.perTurn)
+                        .add("angle", held.crossing.angle.inDegrees());
+            }
+    }
+    isApproved("crossings", sheet.text());
+}
+
 TEST_CASE("every drift of teams out of the album is the approved one") {
     const Book book = albumInTeams();
     Sheet sheet;
@@ -246,6 +272,15 @@ TEST_CASE("every drift of teams out of the album is the approved one") {
             for (const Position position : kPositions)
                 if (run.samples[k].depth[position]) sheet.add(nameOf(position), *run.samples[k].depth[position] / metre);
         }
+        DriftOptions heaped;
+        heaped.start = LeaderStart::heap;
+        sheet.row("  heaped");
+        handling.hold = static_cast<double>(i % 3) * second;
+        handling.pull = 0.8 * second;
+        handling.pause = 0.4 * second;
+        for (const DriftSample& sample : {runDrift(rig, handling, heaped).samples.back()})
+            for (const Position position : kPositions)
+                if (sample.depth[position]) sheet.add(nameOf(position), *sample.depth[position] / metre);
         const Tow tow = settledTow(rig, 0.2 * metrePerSecond);
         sheet.row("  towed");
         for (const TowedFly& fly : tow.flies)
