@@ -1,6 +1,7 @@
 #include "tie/speaker.h"
 
 #ifdef MACHAIR_SPEECH
+#include <QLocale>
 #include <QTextToSpeech>
 #endif
 
@@ -12,7 +13,10 @@ struct Speaker::Voice {
 };
 bool Speaker::available() {
     if (QTextToSpeech::availableEngines().isEmpty()) return false;
-    if (!voice_) voice_ = std::make_unique<Voice>();
+    if (!voice_) {
+        voice_ = std::make_unique<Voice>();
+        voice_->engine.setLocale(QLocale());  // of the words that it says
+    }
     return voice_->engine.state() != QTextToSpeech::Error && !voice_->engine.availableVoices().isEmpty();
 }
 void Speaker::say(const QString& words) {

@@ -315,7 +315,10 @@ constexpr std::array kPieces = {unsaid("as long as"),
                                 unsaid("the wing"),
                                 unsaid("the legs"),
                                 unsaid("the cheek"),
-                                unsaid("the head")};
+                                unsaid("the head"),
+                                unsaid("the part")};
+
+constexpr std::string_view kAPart = "the part";
 
 struct Piece {
     std::string from, to;
@@ -324,7 +327,9 @@ struct Piece {
 // Each piece that stands as whole words, the longest first.
 std::string replaced(std::string_view text, std::vector<Piece> pieces) {
     std::ranges::stable_sort(pieces, std::ranges::greater(), [](const Piece& piece) { return piece.from.size(); });
-    const auto isLetter = [](char c) { return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c & 0x80) != 0; };
+    const auto isLetter = [](char c) {  // or what ids are made of beside
+        return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') || c == '-' || c == '_' || (c & 0x80) != 0;
+    };
     std::string all;
     while (!text.empty()) {
         const bool begins = all.empty() || !isLetter(all.back());
@@ -339,6 +344,11 @@ std::string replaced(std::string_view text, std::vector<Piece> pieces) {
         } else {
             all += found->to;
             text.remove_prefix(found->from.size());
+            if (found->to == kAPart || found->from == kAPart) {  // and its id, which is nobody's word
+                const std::size_t end = std::min(text.find(' ', 1), text.size());
+                all += text.substr(0, end);
+                text.remove_prefix(end);
+            }
         }
     }
     return all;
@@ -359,7 +369,8 @@ std::string specInEnglish(std::string_view typed) {
         const std::string own = say(piece);
         pieces.push_back({own, piece});
         // Without its article, as it is typed in haste: after a blank, or after the apostrophe of "l'eye".
-        if (const auto end = own.find_first_of(" '"); std::string_view(piece).starts_with("the ") && end != std::string::npos)
+        if (const auto end = own.find_first_of(" '");
+            own != piece && std::string_view(piece).starts_with("the ") && end != std::string::npos)
             pieces.push_back({own.substr(end + 1), piece});
     }
     return replaced(typed, std::move(pieces));

@@ -8,6 +8,8 @@
 
 #include "book/fields.h"
 #include "book/lists.h"
+#include "book/spec_words.h"
+#include "language/say.h"
 #include "scene/scene.h"
 #include "sizing/handles.h"
 #include "store/bench_book.h"
@@ -91,6 +93,8 @@ void shore(std::string_view bytes) {
 void units(std::string_view bytes) {
     if (const auto number = parseNumber(bytes)) must(parseNumber(formatExact(*number)) == *number);
     if (const auto length = parseLength(bytes)) (void)formatLength(*length, LengthUnit::inches);
+    must(specInEnglish(bytes) == bytes && specInLanguage(bytes) == bytes);  // where English is spoken
+    (void)say(bytes, "0.4", bytes, "a");
     for (const Field& field : fieldsOf(demo().patterns.front().parts.front()))
         (void)withField(demo().patterns.front().parts.front(), field.key, std::string(bytes), Place());
 }
