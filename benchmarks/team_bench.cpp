@@ -36,13 +36,13 @@ std::vector<BoxCandidate> box(std::size_t flies) {
     std::vector<BoxCandidate> list;
     for (std::size_t i = 0; i < flies; ++i) {
         FlyFigures f;
-        f.sink = real(0.04, 0.3);
-        f.presence = real(0.5, 7.0);
-        f.mass = real(30.0, 150.0);
+        f.sink = real(0.04, 0.3) * metrePerSecond;
+        f.presence = real(0.5, 7.0) * millinewton;
+        f.mass = real(30.0, 150.0) * mg;
         f.size = 8 + 2 * static_cast<int>(random() % 4);
         f.full = real(0.4, 4.0);
         f.stiff = real(0.0, 1.0);
-        f.weight = real(0.05, 1.5);
+        f.weight = real(0.05, 1.5) * millinewton;
         f.style = Names<FlyStyle>::entries[random() % Names<FlyStyle>::entries.size()].value;
         f.identity = i;
         f.lengths[static_cast<std::size_t>(Likeness::collar)] = real(0.9, 1.6);

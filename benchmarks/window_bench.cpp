@@ -164,7 +164,7 @@ static void dragTheWindOnTheMap(benchmark::State& state) {
     window->showStation(app::Station::water);
     auto* sea = window->findChild<app::SeaView*>();
     QApplication::processEvents();
-    const QPointF tip = sea->spokenParts().at(0).rect.center();
+    const QPointF tip = sea->spokenParts().at(0).where.center();
     dragOn(state, sea, tip, [&](int n) { return tip + QPointF(n % 15, n % 9); });
 }
 BENCHMARK(dragTheWindOnTheMap)->Unit(benchmark::kMillisecond);
@@ -190,7 +190,7 @@ static void tickOnTheTable(benchmark::State& state) {
     auto* tray = window->findChild<app::TrayView*>();
     while (tray->spokenParts().empty())
         QApplication::processEvents();
-    const QPoint piece = tray->spokenParts().at(0).rect.center();
+    const QPoint piece = tray->spokenParts().at(0).where.center();
     for (auto _ : state) {
         QTest::mouseClick(tray, Qt::LeftButton, Qt::NoModifier, piece);
         tray->repaint();

@@ -93,7 +93,8 @@ void Mends::dressCards() {
     proposals_->setMouseTracking(true);
     proposals_->setItemDelegate(new MendCards(theme_, proposals_));
     proposals_->installEventFilter(this);
-    proposals_->viewport()->installEventFilter(this);
+    under_ = proposals_->viewport();
+    under_->installEventFilter(this);
     proposals_->hide();
     connect(proposals_, &QListWidget::currentRowChanged, this, &Mends::preview);
     connect(proposals_, &QListWidget::itemEntered, this, [this](QListWidgetItem* item) { preview(proposals_->row(item)); });
@@ -214,8 +215,7 @@ void Mends::take(int row) {
 }
 
 bool Mends::eventFilter(QObject* watched, QEvent* event) {
-    if ((watched == proposals_ && event->type() == QEvent::FocusOut) ||
-        (watched == proposals_->viewport() && event->type() == QEvent::Leave))
+    if ((watched == proposals_ && event->type() == QEvent::FocusOut) || (watched == under_ && event->type() == QEvent::Leave))
         document_.dropTeamPreview();
     if (watched == proposals_ && event->type() == QEvent::KeyPress) {
         const int key = static_cast<QKeyEvent*>(event)->key();

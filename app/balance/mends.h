@@ -56,6 +56,7 @@ class Mends : public QWidget {
     Label* found_;
     QComboBox* takeAs_;
     QListWidget* proposals_;
+    QWidget* under_;  // the list's viewport: the list that goes sends its last events when it is no list any more
     std::vector<Proposal> offered_;
     TeamId offeredTeam_;
 };

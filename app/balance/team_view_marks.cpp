@@ -28,16 +28,15 @@ struct Amount {
 };
 std::optional<Amount> amountOf(TeamTerm term, const TeamFly& fly) {
     const FlyFigures& f = fly.figures;
+    constexpr double kCentimetres = 100.0, kNothing = 1e-9;
+    const double sink = kCentimetres * (f.sink / metrePerSecond), pushed = std::max(kNothing, f.presence / millinewton), mass = f.mass / mg;
     switch (term) {
         case TeamTerm::sinkStep:
         case TeamTerm::sinkAcross:
-        case TeamTerm::anchor:
-            return Amount{100.0 * f.sink, f.floats ? TeamView::tr("floats") : TeamView::tr("%1 cm/s").arg(number(100.0 * f.sink, 1))};
-        case TeamTerm::presenceOrder: return Amount{f.presence, TeamView::tr("pushes %1 mN").arg(number(f.presence, 2))};
-        case TeamTerm::turnover:
-            return Amount{f.mass / std::max(1e-9, f.presence),
-                          TeamView::tr("%1 mg a mN pushed").arg(number(f.mass / std::max(1e-9, f.presence), 0))};
-        case TeamTerm::pointWeight: return Amount{f.mass, TeamView::tr("%1 mg wet").arg(number(f.mass, 0))};
+        case TeamTerm::anchor: return Amount{sink, f.floats ? TeamView::tr("floats") : TeamView::tr("%1 cm/s").arg(number(sink, 1))};
+        case TeamTerm::presenceOrder: return Amount{pushed, TeamView::tr("pushes %1 mN").arg(number(pushed, 2))};
+        case TeamTerm::turnover: return Amount{mass / pushed, TeamView::tr("%1 mg a mN pushed").arg(number(mass / pushed, 0))};
+        case TeamTerm::pointWeight: return Amount{mass, TeamView::tr("%1 mg wet").arg(number(mass, 0))};
         case TeamTerm::fullness:
         case TeamTerm::slim: return Amount{f.full, TeamView::tr("%1 usual collars").arg(number(f.full, 1))};
         case TeamTerm::stiff: return Amount{f.stiff, TeamView::tr("%1 % of it stiff").arg(number(100.0 * f.stiff, 0))};

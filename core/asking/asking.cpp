@@ -245,11 +245,11 @@ Derivation ask(const TeamReport& report, const TeamCheck& check) {
         say(sayTrust(rule.trust))};
     for (const TeamFly& fly : report.flies)
         if (fly.position == check.upper || fly.position == check.lower)
-            made.inputs.push_back(
-                {place(fly.position),
-                 say("{}: sinks {} m/s, pushes {} mN, {} usual collars", fly.plan.pattern.title(), formatNumber(fly.figures.sink, 3),
-                     formatNumber(fly.figures.presence, 2), formatNumber(fly.figures.full, 1)),
-                 {}});
+            made.inputs.push_back({place(fly.position),
+                                   say("{}: sinks {} m/s, pushes {} mN, {} usual collars", fly.plan.pattern.title(),
+                                       formatNumber(fly.figures.sink / metrePerSecond, 3),
+                                       formatNumber(fly.figures.presence / millinewton, 2), formatNumber(fly.figures.full, 1)),
+                                   {}});
     if (check.low) made.inputs.push_back({say("wanted at least"), formatShort(*check.low, 3), {}});
     if (check.high) made.inputs.push_back({say("wanted at most"), formatShort(*check.high, 3), {}});
     made.inputs.push_back(

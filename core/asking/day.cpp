@@ -97,11 +97,13 @@ std::optional<Derivation> ask(const DriftReport& run, const TeamReport& team, Po
     Derivation made = begun(kDepth, formatNumber(*sample.depth[place] / metre, 2) + " m");
     made.name = say("depth of the {} after {} s", sayName(place), formatNumber(sample.time / second, 1));
     made.inputs.push_back(
-        {say("the fly"), say("{}, sinks by itself at {} m/s", fly->plan.pattern.title(), formatNumber(fly->figures.sink, 3)), {}});
+        {say("the fly"),
+         say("{}, sinks by itself at {} m/s", fly->plan.pattern.title(), formatNumber(fly->figures.sink / metrePerSecond, 3)),
+         {}});
     made.inputs.push_back({say("the line's end then"), say("{} m down", formatNumber(sample.tip / metre, 2)), {}});
     // What it would have come to alone says how much the leader holds it up, or draws it down.
     made.inputs.push_back(
-        {say("alone, let fall for as long"), say("{} m down", formatNumber(fly->figures.sink * (sample.time / second), 2)), {}});
+        {say("alone, let fall for as long"), say("{} m down", formatNumber(fly->figures.sink * sample.time / metre, 2)), {}});
     return made;
 }
 

@@ -126,7 +126,7 @@ StyleTraits traitsOf(const Plan& plan) {
 }  // namespace
 
 double FlyFigures::hold() const {
-    constexpr double kNothing = 0.02;  // mN
+    constexpr Force kNothing = 0.02 * millinewton;
     return floats || weight < kNothing ? kMostHold : std::min(kMostHold, presence / weight);
 }
 
@@ -181,14 +181,14 @@ Fullness fullnessOf(const Plan& plan) {
 
 FlyFigures figuresOf(const Plan& plan, const SinkReport& sink, const SeenIn& water) {
     FlyFigures f;
-    f.sink = sink.sinkRate / metrePerSecond;
-    f.presence = sink.presence / millinewton;
-    f.mass = sink.mass / mg;
-    f.weight = sink.submerged / millinewton;
+    f.sink = sink.sinkRate;
+    f.presence = sink.presence;
+    f.mass = sink.mass;
+    f.weight = sink.submerged;
     f.floats = sink.floats;
     f.size = plan.hook.size();
     f.barb = plan.hook.hasBarb();
-    f.length = plan.length / mm;
+    f.length = plan.length;
     f.style = styleOf(plan);
     f.role = plan.pattern.role;
     const Fullness fullness = fullnessOf(plan);

@@ -35,10 +35,10 @@ enum class Likeness {
 inline constexpr std::size_t kLikenesses = static_cast<std::size_t>(Likeness::tipWing) + 1;
 
 struct FlyFigures {
-    double sink = 0.0;      // m/s, 0 where it floats
-    double presence = 0.0;  // mN
-    double mass = 0.0;      // mg, wet
-    double weight = 0.0;    // mN in the water, less all buoyancy; at or under 0 where it floats
+    Speed sink;      // nothing where it floats
+    Force presence;  // water pushed
+    Mass mass;       // wet
+    Force weight;    // in the water, less all buoyancy; at or under nothing where it floats
     bool floats = false;
     int size = 10;
     double full = 0.0;   // φ, usual collars
@@ -49,7 +49,7 @@ struct FlyFigures {
     CieLab seen;                                // at fishing depth
     bool bead = false;
     bool barb = true;
-    double length = 0.0;       // mm, to the last tip, the front one included
+    Length length;             // to the last tip, the front one included
     std::size_t identity = 0;  // of the dressing on its hook: the same for the same fly
 
     // Presence to weight in the water: how well it is held in the surface (section C); kMostHold where it rides there by itself.

@@ -43,6 +43,9 @@ double centred(double value, double best, const Wanted& range) {
     return run <= 0.0 ? 1.0 : 1.0 - (1.0 - kAtEnds) * std::min(1.0, std::abs(value - best) / run);
 }
 
+// As the ranges of a school are written.
+double inCentimetresASecond(Speed speed) { return 100.0 * (speed / metrePerSecond); }
+
 double roleShare(const std::optional<TeamRole>& role, Position position) {
     if (!role) return 0.6;
     if (*role == TeamRole::any) return 0.7;
@@ -51,10 +54,10 @@ double roleShare(const std::optional<TeamRole>& role, Position position) {
 
 double anchorShortfall(const FlyFigures& fly, const PlaceWants& wants) {
     if (fly.floats) return kOff;
-    const double sink = 100.0 * fly.sink;
+    const double sink = inCentimetresASecond(fly.sink);
     const double slow = Wanted{wants.sink.low, 1e300, wants.sink.nearWidth, 1.0}.shortfall(sink);
     const double fast = Wanted{-1e300, wants.sink.high, wants.sinkMostNear, 1.0}.shortfall(sink);
-    return std::max({slow, fast, wants.weight.shortfall(fly.weight)});
+    return std::max({slow, fast, wants.weight.shortfall(fly.weight / millinewton)});
 }
 
 bool isKeptOut(const FlyFigures& fly, const PlaceWants& wants) {
@@ -170,9 +173,9 @@ PlaceFit fitIn(const FlyFigures& fly, const PlaceWants& wants, const PlaceExtras
     }
     if (wants.isPoint()) {
         const double shortfall = anchorShortfall(fly, wants);
-        add(TeamTerm::anchor, 100.0 * fly.sink, {wants.sink.low, wants.sink.high, 1.0, wants.anchor.weight}, std::max(0.0, 1.0 - shortfall),
-            shortfall);
-        soft(TeamTerm::slim, fly.presence, wants.slim);
+        add(TeamTerm::anchor, inCentimetresASecond(fly.sink), {wants.sink.low, wants.sink.high, 1.0, wants.anchor.weight},
+            std::max(0.0, 1.0 - shortfall), shortfall);
+        soft(TeamTerm::slim, fly.presence / millinewton, wants.slim);
     }
     soft(TeamTerm::size, fly.size, wants.size);
     if (extras.season) add(TeamTerm::season, *extras.season, wants.season, *extras.season, 0.0);
@@ -280,8 +283,8 @@ std::string sayTerm(const PlaceTerm& term, const FlyFigures& fly, const PlaceWan
         case TeamTerm::anchor:
             if (fly.floats) return say("it floats, and a point has to lead down");
             return say("it sinks {} cm/s and weighs {} mN in the water; a point wants {} to {} cm/s and {} mN",
-                       formatNumber(100.0 * fly.sink, 0), formatNumber(fly.weight, 2), formatNumber(wants.sink.low, 0),
-                       formatNumber(wants.sink.high, 0), formatNumber(wants.weight.low, 2));
+                       formatNumber(inCentimetresASecond(fly.sink), 0), formatNumber(fly.weight / millinewton, 2),
+                       formatNumber(wants.sink.low, 0), formatNumber(wants.sink.high, 0), formatNumber(wants.weight.low, 2));
         case TeamTerm::slim:
             return say("it pushes {} mN of water; a slim point at most {}", formatNumber(term.value, 1), formatNumber(term.wanted.high, 1));
         case TeamTerm::size:
@@ -317,7 +320,7 @@ std::string mendOf(const PlaceTerm& term, const FlyFigures& fly, const PlaceWant
         case TeamTerm::hold: return say("a bushier fly there, or a finer wire");
         case TeamTerm::anchor: {
             if (fly.floats) return say("a fly that sinks");
-            const bool light = 100.0 * fly.sink < wants.sink.low || fly.weight < wants.weight.low;
+            const bool light = inCentimetresASecond(fly.sink) < wants.sink.low || fly.weight / millinewton < wants.weight.low;
             return light ? say("a heavier wire or a bead, or a sparser fly there") : say("a finer wire, or a lighter fly there");
         }
         case TeamTerm::slim: return say("fewer turns of hackle, or a slimmer fly there");

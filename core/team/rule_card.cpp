@@ -27,9 +27,9 @@ std::vector<Breach> breachesOf(const FlyFigures& fly, const RuleCard& card, cons
     if (card.smallestHook && fly.size > *card.smallestHook)
         list.push_back({say("hook {} is smaller than the {} allowed", std::to_string(fly.size), std::to_string(*card.smallestHook)),
                         say("tie it on a {}", std::to_string(*card.smallestHook))});
-    if (card.longestFly && fly.length > *card.longestFly / mm)
+    if (card.longestFly && fly.length > *card.longestFly)
         list.push_back(
-            {say("it is {} mm long, {} mm over", formatNumber(fly.length, 1), formatNumber(fly.length - *card.longestFly / mm, 1)),
+            {say("it is {} mm long, {} mm over", formatNumber(fly.length / mm, 1), formatNumber((fly.length - *card.longestFly) / mm, 1)),
              say("shorten the tail or the wing")});
     return list;
 }

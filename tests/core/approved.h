@@ -84,7 +84,7 @@ inline void addFly(Sheet& sheet, const Plan& plan) {
         .add("hold", figures.hold())
         .add("L", figures.seen.L)
         .add("a", figures.seen.a);
-    sheet.add("b", figures.seen.b).add("long", figures.length);
+    sheet.add("b", figures.seen.b).add("long", figures.length / mm);
     for (const double length : figures.lengths)
         sheet.add("like", length);
     for (const Warning& warning : plan.warnings)

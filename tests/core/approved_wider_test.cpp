@@ -41,10 +41,10 @@ FlyFigures figuresFor(FlyStyle style, double amount) {
     fly.style = style;
     fly.full = 0.5 + 3.0 * amount;
     fly.stiff = amount;
-    fly.presence = 0.4 + 2.4 * amount;
-    fly.weight = 0.6 - 0.5 * amount;
-    fly.mass = 90.0 - 40.0 * amount;
-    fly.sink = 0.20 - 0.12 * amount;
+    fly.presence = (0.4 + 2.4 * amount) * millinewton;
+    fly.weight = (0.6 - 0.5 * amount) * millinewton;
+    fly.mass = (90.0 - 40.0 * amount) * mg;
+    fly.sink = (0.20 - 0.12 * amount) * metrePerSecond;
     fly.size = amount > 0.5 ? 10 : 14;
     return fly;
 }
@@ -466,7 +466,10 @@ TEST_CASE("every fly of the album tied a little otherwise is the approved one") 
                 continue;
             }
             const FlyFigures figures = figuresOf(*after, sinkReport(*after));
-            sheet.add("full", figures.full).add("sink", figures.sink).add("mass", figures.mass).add("long", figures.length);
+            sheet.add("full", figures.full)
+                .add("sink", figures.sink / metrePerSecond)
+                .add("mass", figures.mass / mg)
+                .add("long", figures.length / mm);
         }
     }
     isApproved("redressed", sheet.text());

@@ -15,13 +15,13 @@ BoxCandidate candidate(std::mt19937& random, int i);
 FlyFigures randomFly(std::mt19937& random) {
     const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
     FlyFigures f;
-    f.sink = real(0.04, 0.3);
-    f.presence = real(0.5, 7.0);
-    f.mass = real(30.0, 150.0);
+    f.sink = real(0.04, 0.3) * metrePerSecond;
+    f.presence = real(0.5, 7.0) * millinewton;
+    f.mass = real(30.0, 150.0) * mg;
     f.size = 8 + 2 * static_cast<int>(random() % 4);
     f.full = real(0.4, 4.0);
     f.stiff = real(0.0, 1.0);
-    f.weight = real(0.05, 1.5);
+    f.weight = real(0.05, 1.5) * millinewton;
     f.style = Names<FlyStyle>::entries[random() % Names<FlyStyle>::entries.size()].value;
     f.role = static_cast<TeamRole>(random() % 4);
     f.identity = random();

@@ -18,9 +18,9 @@ std::size_t nth = 0;  // no two of these are one fly
 
 FlyFigures fly(double sink, double presence, double mass, int size) {
     FlyFigures f;
-    f.sink = sink;
-    f.presence = presence;
-    f.mass = mass;
+    f.sink = sink * metrePerSecond;
+    f.presence = presence * millinewton;
+    f.mass = mass * mg;
     f.size = size;
     f.lengths[static_cast<std::size_t>(Likeness::collar)] = 1.2;
     f.identity = ++nth;

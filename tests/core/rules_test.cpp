@@ -13,7 +13,7 @@ namespace {
 FlyFigures fly() {
     FlyFigures f;
     f.size = 10;
-    f.length = 18.0;
+    f.length = 18.0 * mm;
     f.barb = true;
     f.bead = true;
     return f;
@@ -52,7 +52,7 @@ TEST_CASE("a fly may be as long as the card says, and the excess is said") {
     c.longestFly = 18.0 * mm;
     CHECK(breachesOf(fly(), c).empty());
     FlyFigures f = fly();
-    f.length = 19.5;
+    f.length = 19.5 * mm;
     REQUIRE(breachesOf(f, c).size() == 1);
     CHECK(breachesOf(f, c)[0].words == "it is 19.5 mm long, 1.5 mm over");
 }

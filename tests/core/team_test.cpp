@@ -70,7 +70,7 @@ TEST_CASE("a fly is a dressing on a hook: a team, its weights and its card follo
     small.measured.reset();
     small.barb = false;
     book.hooks.push_back(small);
-    const double before = weighTeam(book, "west-shore")->flies[2].figures.mass;
+    const Mass before = weighTeam(book, "west-shore")->flies[2].figures.mass;
     book.teams[0].at(Position::point) = Fly("rush-piper", "small");
     REQUIRE(check(book).empty());
     const TeamReport report = weighTeam(book, "west-shore").value();
