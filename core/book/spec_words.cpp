@@ -320,6 +320,9 @@ constexpr std::array kPieces = {unsaid("as long as"),
 
 constexpr std::string_view kAPart = "the part";
 
+// Where English is spoken each is its own word: every plan asks, and nothing is to be looked for.
+bool isEnglish() { return say(kPieces.front()) == kPieces.front(); }
+
 struct Piece {
     std::string from, to;
 };
@@ -357,6 +360,7 @@ std::string replaced(std::string_view text, std::vector<Piece> pieces) {
 }  // namespace
 
 std::string specInLanguage(std::string_view written) {
+    if (isEnglish()) return std::string(written);
     std::vector<Piece> pieces;
     for (const char* piece : kPieces)
         pieces.push_back({piece, say(piece)});
@@ -364,6 +368,7 @@ std::string specInLanguage(std::string_view written) {
 }
 
 std::string specInEnglish(std::string_view typed) {
+    if (isEnglish()) return std::string(typed);
     std::vector<Piece> pieces;
     for (const char* piece : kPieces) {
         const std::string own = say(piece);
