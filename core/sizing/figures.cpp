@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <cmath>
 
-#include "book/fields.h"
 #include "book/spec_words.h"
 #include "language/say.h"
 #include "sizing/budget.h"
@@ -262,7 +261,7 @@ std::string measuredText(const char* what, Length value, bool measured) {
     return measured ? say("{} {} measured", say(what), lengthText(value)) : say("{} {} nominal", say(what), lengthText(value));
 }
 
-// What a feather's kind stands in for, where it was not measured.
+// What a feather's kind stands in for, where it was not measured; the rest is called as the figures are.
 std::string sayAssumed(const std::string& key) {
     struct Assumed {
         std::string_view key;
@@ -274,11 +273,9 @@ std::string sayAssumed(const std::string& key) {
                                      Assumed{"gamma", unsaid("growth of fibre")},
                                      Assumed{"fibre_mm", unsaid("fibre thickness")},
                                      Assumed{"stiffness", unsaid("stiffness")},
-                                     Assumed{"usable_stem_mm", unsaid("usable stem")},
-                                     Assumed{"fibre_shortest_mm", unsaid("shortest fibre")},
-                                     Assumed{"fibre_longest_mm", unsaid("longest fibre")}};
+                                     Assumed{"usable_stem_mm", unsaid("usable stem")}};
     const auto found = std::ranges::find(kAssumed, key, &Assumed::key);
-    return found == kAssumed.end() ? sayKey(key) : say(found->words);
+    return found == kAssumed.end() ? labelOf(key) : say(found->words);
 }
 
 std::vector<std::string> driversOf(const Plan& plan, const PartPlan& part) {
