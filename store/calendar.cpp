@@ -3,8 +3,8 @@
 #include <chrono>
 #include <cmath>
 
-#include "book/days.h"
 #include "faults/faults.h"
+#include "units/text.h"
 
 namespace machair::store {
 

@@ -40,7 +40,7 @@ std::optional<Scene> sceneOf(const Book& book, const std::optional<Fly>& fly) {
 // What else would do as well stands in the tip.
 QString titleIn(const QModelIndex& index) {
     static const QRegularExpression kAlternatives(QStringLiteral(" \\(or [^)]*\\)"));
-    return inHouseUnit(index.data(Qt::DisplayRole).toString().remove(kAlternatives));
+    return inHouseWords(index.data(Qt::DisplayRole).toString().remove(kAlternatives));
 }
 
 }  // namespace

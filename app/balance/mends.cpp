@@ -155,9 +155,9 @@ void Mends::list(const QString& title, const std::vector<Proposal>& proposals) {
             new QListWidgetItem(tr("%1  %2, costs %3").arg(signOf(proposal.verdict), qt(proposal.words())).arg(proposal.cost), proposals_);
         item->setData(Qt::UserRole, static_cast<int>(offered_.size()));
         if (document_.teamReport()) MendCards::set(*item, whatItBuys(document_.teamReport()->checks, proposal.checks));
-        QStringList tip = {inHouseUnit(proposal.words())};
+        QStringList tip = {inHouseWords(proposal.words())};
         for (const TeamCheck& check : proposal.checks)
-            tip << signOf(check.verdict) + QLatin1Char(' ') + inHouseUnit(check.words);
+            tip << signOf(check.verdict) + QLatin1Char(' ') + inHouseWords(check.words);
         item->setToolTip(tip.join(QLatin1Char('\n')));
         offered_.push_back(proposal);
     }

@@ -164,7 +164,7 @@ void TeamSheet::paintCell(QPainter& painter, const Cell& cell) const {
     }
     painter.setPen(ink);
     painter.setFont(faceScaled(0.85, !passes));
-    const QString value = inHouseUnit(valueText(check));
+    const QString value = inHouseWords(valueText(check));
     const QString sign = passes ? QString() : signOf(check.verdict) + QLatin1Char(' ');
     if (value.isEmpty() || (!check.low && !check.high) || !check.value) {
         painter.drawText(box, Qt::AlignCenter, signOf(check.verdict) + (value.isEmpty() ? QString() : QLatin1Char(' ') + value));

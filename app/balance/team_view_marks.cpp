@@ -138,7 +138,7 @@ void TeamView::paintFly(QPainter& painter, Shown& fly, const TeamFly& weighed) c
         painter.setPen(ink);
         const QFontMetricsF metrics(font);
         if (text.height() < metrics.height()) return;  // no half lines
-        painter.drawText(text, Qt::AlignTop | Qt::AlignLeft, metrics.elidedText(inHouseUnit(words), Qt::ElideRight, text.width()));
+        painter.drawText(text, Qt::AlignTop | Qt::AlignLeft, metrics.elidedText(inHouseWords(words), Qt::ElideRight, text.width()));
         text.adjust(0.0, metrics.height() + 2.0, 0.0, 0.0);
     };
     say(titleOf(fly.position), faceScaled(0.92), c.accent);
@@ -177,7 +177,7 @@ void TeamView::paintPointed(QPainter& painter) const {
         const QPointF at(width() - kTextRoom - kLongest - 12.0, row.center().y() - 4.0);  // between the fly and its words
         if (const auto amount = amountOf(check.term, fly)) {
             painter.setPen(ink);
-            painter.drawText(at, inHouseUnit(amount->words));
+            painter.drawText(at, inHouseWords(amount->words));
             painter.setPen(Qt::NoPen);
             painter.setBrush(ink);
             painter.drawRoundedRect(QRectF(at.x(), at.y() + 6.0, std::max(2.0, kLongest * amount->value / most), kBar), 3.0, 3.0);

@@ -1,7 +1,6 @@
 // What the check is made of: the bench that is read from a metre, the ways of checking, what is measured and the look.
 #include "check/check_station.h"
 
-#include <QDate>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QLabel>

@@ -1,6 +1,5 @@
 #include "check/check_station.h"
 
-#include <QDate>
 #include <QDoubleSpinBox>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -22,6 +21,7 @@
 #include "editing/read_picture.h"
 #include "frame/ask_file.h"
 #include "frame/panel.h"
+#include "parts/dates.h"
 #include "parts/label.h"
 #include "units/text.h"
 
@@ -151,7 +151,7 @@ void CheckStation::take(double millimetres) {
     if (current_ >= items_.size()) return document_.say(tr("All of this fly is measured: keep it, or choose a part to measure again"));
     readings_[current_] = millimetres * mm;
     const Judged judged = judge(items_[current_], *readings_[current_]);
-    if (aloud_->isChecked()) speaker_.say(inHouseUnit(items_[current_].name + ": " + judged.words));
+    if (aloud_->isChecked()) speaker_.say(inHouseWords(items_[current_].name + ": " + judged.words));
     ++current_;
     refresh();
     // What was read stays large until the next reading.
@@ -169,13 +169,13 @@ void CheckStation::refresh() {
         const CheckItem& item = items_[i];
         QString text = tr("%1: planned %2 ± %3 mm").arg(qt(item.name), number(item.planned / mm, 1), number(item.tolerance / mm, 1));
         if (item.flies > 0 && abs(item.aim - item.planned) > 0.05 * mm) text += tr("; aim for %1 mm").arg(number(item.aim / mm, 1));
-        auto* row = new QListWidgetItem(inHouseUnit(text), list_);
+        auto* row = new QListWidgetItem(inHouseWords(text), list_);
         if (!readings_[i]) continue;
         const Judged judged = judge(item, *readings_[i]);
         ++measured;
         if (judged.finding == Finding::asPlanned) ++within;
-        row->setText(inHouseUnit((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text +
-                                 QStringLiteral("\n      ") + qt(judged.words)));
+        row->setText(inHouseWords((judged.finding == Finding::asPlanned ? QStringLiteral("✓ ") : QStringLiteral("✗ ")) + text +
+                                  QStringLiteral("\n      ") + qt(judged.words)));
         row->setForeground(judged.finding == Finding::asPlanned ? c.grass : c.fault);
     }
     list_->setCurrentRow(current_ < items_.size() ? static_cast<int>(current_) : -1);
@@ -208,7 +208,7 @@ void CheckStation::sayDevices() {
 
 void CheckStation::keep() {
     if (!document_.pattern()) return;
-    CheckEntry entry{document_.pattern()->id, QDate::currentDate().toString(Qt::ISODate).toStdString(), readings_, {}, photoFile_};
+    CheckEntry entry{document_.pattern()->id, today().toStdString(), readings_, {}, photoFile_};
     for (int i = 0; i < looks_->count(); ++i)
         if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->data(kLookId).toString().toStdString());
     const Faults faults = document_.apply(recordCheck(document_.book(), items_, entry));

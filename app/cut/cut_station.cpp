@@ -151,7 +151,7 @@ std::map<std::size_t, QStringList> CutStation::bandsFor(const Plan& plan) const 
         const CapeBand& band = cape.bands[served.band];
         const Material* made = document_.book().findMaterial(cape.material);
         QString text = tr("%1, band %2 to %3").arg(qt(made ? made->title() : cape.id), lengthFigure(band.from), lengthSaid(band.to));
-        if (!served.does.empty()) text += tr(": ") + inHouseUnit(served.does);
+        if (!served.does.empty()) text += tr(": ") + inHouseWords(served.does);
         say(hacklesWanted_[served.wanted].fly, text);
     }
     for (const auto& [wanted, why] : hackles_.unserved) {

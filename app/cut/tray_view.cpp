@@ -50,7 +50,7 @@ void TrayView::layNoMore() {
 
 // What its words say under its name: how much, what is in it, from which off-cuts or band, and whether the drawers hold it.
 QStringList TrayView::wordsOf(const OnTable& dressing, const LaidOut& laid) const {
-    QStringList words = {inHouseUnit(dressing.flies == 1 ? laid.each : laid.all)};
+    QStringList words = {inHouseWords(dressing.flies == 1 ? laid.each : laid.all)};
     if (const auto own = dressing.notes.find(laid.part); own != dressing.notes.end()) words << own->second;
     const Stock* stock = laid.material.empty() ? nullptr : document_.book().findStock(laid.material);
     if (stock && laid.length && !stock->offcuts.empty()) {
@@ -62,7 +62,7 @@ QStringList TrayView::wordsOf(const OnTable& dressing, const LaidOut& laid) cons
             words << tr("%1 out of the off-cuts of %2, %3 off the spool").arg(cut.pieces).arg(from.join(tr(", "))).arg(cut.offSpool);
     }
     if (stock && isShort(*stock, laid, dressing.flies)) words << tr("✗ the drawers hold less: fetch more before you start");
-    if (!laid.why.empty()) words << inHouseUnit(laid.why);
+    if (!laid.why.empty()) words << inHouseWords(laid.why);
     return words;
 }
 

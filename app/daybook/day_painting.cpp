@@ -14,6 +14,7 @@
 #include "book/record_edits.h"
 #include "book/records.h"
 #include "book/rule.h"
+#include "parts/lengths.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -41,7 +42,7 @@ QStringList conditionsOf(const Day& day) {
 void DayPage::paintHead(QPainter& painter, const Day& day) const {
     painter.setFont(faceScaled(1.15, true));
     painter.setPen(theme_.colours().ink);
-    painter.drawText(QPointF(kPageMargin, 22.0), qt(titleOf(document_.book(), day)));
+    painter.drawText(QPointF(kPageMargin, 22.0), inHouseWords(titleOf(document_.book(), day)));
     painter.setFont(faceScaled(0.92));
     painter.setPen(theme_.colours().inkSoft);
     const QString like = conditionsOf(day).join(QStringLiteral("  ·  "));

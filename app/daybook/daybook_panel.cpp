@@ -2,7 +2,6 @@
 #include "daybook/daybook_station.h"
 
 #include <QComboBox>
-#include <QDate>
 #include <QDoubleSpinBox>
 #include <QFile>
 #include <QFileInfo>
@@ -30,6 +29,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/dates.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
@@ -57,7 +57,7 @@ void DaybookStation::addDays(QVBoxLayout* column) {
     auto* add = new QHBoxLayout;
     date_->setObjectName(QStringLiteral("date"));
     date_->setAccessibleName(tr("Date of the day"));
-    date_->setText(QDate::currentDate().toString(Qt::ISODate));
+    date_->setText(dateSaid(today()));
     auto* fresh = new QToolButton;
     fresh->setObjectName(QStringLiteral("add-day"));
     fresh->setText(tr("New day"));
@@ -72,12 +72,11 @@ void DaybookStation::addDays(QVBoxLayout* column) {
     column->addWidget(days_, 1);
     connect(fresh, &QToolButton::clicked, this, [this] {
         if (!document_.isOpen()) return;
-        const QString date = date_->text().trimmed();
-        const Faults faults =
-            document_.apply(addDay(document_.book(), date.toStdString(),
-                                   document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
+        const std::string date = dateWritten(date_->text());
+        const Faults faults = document_.apply(addDay(
+            document_.book(), date, document_.water() ? std::optional(document_.water()->id) : std::nullopt, document_.setting().day.wave));
         document_.refuse(faults);
-        if (faults.empty()) chooseDay(DayId(date.toStdString()));
+        if (faults.empty()) chooseDay(DayId(date));
         setFocus();
     });
     connect(days_, &QListWidget::currentRowChanged, this, [this] {

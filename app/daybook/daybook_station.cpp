@@ -1,7 +1,6 @@
 #include "daybook/daybook_station.h"
 
 #include <QComboBox>
-#include <QDate>
 #include <QDoubleSpinBox>
 #include <QFile>
 #include <QFileInfo>
@@ -30,6 +29,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/dates.h"
 #include "parts/flow_layout.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
@@ -121,8 +121,8 @@ void DaybookStation::refresh() {
         days_->clear();
         const auto& days = document_.book().days;
         for (auto it = days.rbegin(); it != days.rend(); ++it) {
-            auto* item =
-                new QListWidgetItem(tr("%1   %2 h, %3 fish").arg(qt(it->date), shortNumber(hoursOf(*it), 1)).arg(it->fish.size()), days_);
+            auto* item = new QListWidgetItem(
+                tr("%1   %2 h, %3 fish").arg(dateSaid(it->date), shortNumber(hoursOf(*it), 1)).arg(it->fish.size()), days_);
             item->setData(Qt::UserRole, qt(it->id));
             if (it->id == chosen) days_->setCurrentItem(item);
         }

@@ -9,6 +9,7 @@
 
 #include "book/find.h"
 #include "book/record_edits.h"
+#include "parts/dates.h"
 #include "theme/said.h"
 #include "units/text.h"
 
@@ -75,7 +76,7 @@ void SeasonStrip::paintEvent(QPaintEvent*) {
         mostHours = std::max(mostHours, hoursOf(*day));
         mostFish = std::max(mostFish, static_cast<double>(day->fish.size()));
     }
-    std::string year;
+    std::string before;  // the month of the day before
     double labelled = -100.0;
     for (const Day* day : list) {
         const QRectF whole = dayRect(day->id);
@@ -87,12 +88,12 @@ void SeasonStrip::paintEvent(QPaintEvent*) {
         painter.setPen(day->id == day_ ? QPen(c.accent, 2.2) : QPen(c.line, 0.8));
         painter.drawRoundedRect(bar, 2, 2);
         const std::string month = day->date.substr(0, 7);
-        if (month != year && whole.left() - labelled > 52.0) {
+        if (const QString said = monthSaid(month); month != before && whole.left() > labelled) {
             painter.setPen(c.inkSoft);
-            painter.drawText(QPointF(whole.left(), height() - 5.0), qt(month));
-            labelled = whole.left();
+            painter.drawText(QPointF(whole.left(), height() - 5.0), said);
+            labelled = whole.left() + painter.fontMetrics().horizontalAdvance(said) + 6.0;
         }
-        year = month;
+        before = month;
     }
 }
 
@@ -114,14 +115,14 @@ bool SeasonStrip::event(QEvent* event) {
     const auto* help = static_cast<QHelpEvent*>(event);
     if (const Day* day = at(help->pos()))
         QToolTip::showText(help->globalPos(),
-                           tr("%1: %2 h, %3 fish").arg(qt(day->date), shortNumber(hoursOf(*day), 2)).arg(day->fish.size()), this);
+                           tr("%1: %2 h, %3 fish").arg(dateSaid(day->date), shortNumber(hoursOf(*day), 2)).arg(day->fish.size()), this);
     return true;
 }
 
 std::vector<SpokenPart> SeasonStrip::spokenParts() const {
     std::vector<SpokenPart> parts;
     for (const Day* day : days())
-        parts.push_back({qt(day->date), tr("%1 h, %2 fish").arg(shortNumber(hoursOf(*day), 2)).arg(day->fish.size()),
+        parts.push_back({dateSaid(day->date), tr("%1 h, %2 fish").arg(shortNumber(hoursOf(*day), 2)).arg(day->fish.size()),
                          dayRect(day->id).toRect(), day->id == day_});
     return parts;
 }

@@ -1,6 +1,5 @@
 #include "drawers/drawers_station.h"
 
-#include <QDate>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -18,6 +17,7 @@
 #include "frame/panel.h"
 #include "frame/retire.h"
 #include "language/say.h"
+#include "parts/dates.h"
 #include "parts/label.h"
 #include "parts/record_sheet.h"
 
@@ -241,7 +241,7 @@ void DrawersStation::put() {
     std::string about;
     if (!kinds.empty()) about = std::string(nameOf(kinds.front()));
     if (drawer() == Drawer::hooks) about = sheet_->id();
-    if (drawer() == Drawer::days) about = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    if (drawer() == Drawer::days) about = today().toStdString();
     if (drawer() == Drawer::teams || drawer() == Drawer::batches || drawer() == Drawer::box || drawer() == Drawer::checks)
         if (document_.pattern()) about = document_.pattern()->id;
     put(about);

@@ -1,7 +1,6 @@
 // A drawer as a table that goes out and comes in, after it was said what that would change.
 #include "drawers/drawers_station.h"
 
-#include <QDate>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
@@ -98,7 +97,7 @@ void DrawersStation::offerHolders(const RecordId& record) {
     constexpr std::size_t kMost = 5;
     const auto holders = heldBy(document_.book(), record);
     for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
-        auto* go = toolButton("holder", tr("Go to %1").arg(inHouseUnit(holders[i].title)), tr("It needs what you want to take out"));
+        auto* go = toolButton("holder", tr("Go to %1").arg(inHouseWords(holders[i].title)), tr("It needs what you want to take out"));
         connect(go, &QToolButton::clicked, this, [this, to = holders[i].record] { emit goTo(to); });
         holders_->layout()->addWidget(go);
     }

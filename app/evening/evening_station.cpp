@@ -27,6 +27,7 @@
 #include "frame/ask_file.h"
 #include "frame/fields_form.h"
 #include "frame/panel.h"
+#include "parts/dates.h"
 #include "parts/label.h"
 #include "parts/pictured.h"
 #include "store/calendar.h"
@@ -201,7 +202,7 @@ void EveningStation::refresh() {
                                              .arg(pattern ? qt(pattern->title()) : qt(batch.pattern), sayHook(batch))
                                              .arg(batch.tied.value_or(0))
                                              .arg(batch.wanted)
-                                             .arg(batch.day ? tr(", for %1").arg(qt(*batch.day)) : QString()),
+                                             .arg(batch.day ? tr(", for %1").arg(dateSaid(*batch.day)) : QString()),
                                          batches_);
         item->setData(Qt::UserRole, qt(batch.id));
         setPictured(*item, {"patterns", batch.pattern}, pictures_);

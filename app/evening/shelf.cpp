@@ -193,7 +193,7 @@ void Shelf::refresh() {
     showCount();
     next_->clear();
     for (const TieNext& row : tieNext(book, QDate::currentDate().month())) {
-        auto* item = new QListWidgetItem(inHouseUnit(row.title + "\n" + row.why), next_);
+        auto* item = new QListWidgetItem(inHouseWords(row.title + "\n" + row.why), next_);
         item->setData(Qt::UserRole, qt(row.pattern));
         setPictured(*item, {"patterns", row.pattern}, pictures_);
         if (next_->count() >= 8) break;
@@ -207,7 +207,7 @@ void Shelf::refresh() {
             if (row.runsOutIn)
                 text += tr("; out in %1: buy %2%3")
                             .arg(qt(*row.runsOutIn), qt(row.buy), row.buyBy ? tr(" before %1").arg(qt(*row.buyBy)) : QString());
-            auto* item = new QListWidgetItem(inHouseUnit(text), stock_);
+            auto* item = new QListWidgetItem(inHouseWords(text), stock_);
             item->setForeground(row.runsOutIn ? c.fault : row.lasts ? c.ink : c.inkSoft);
             item->setData(Qt::UserRole, qt(row.material));
             setPictured(*item, {"materials", row.material}, pictures_);

@@ -37,7 +37,7 @@ bool Application::notify(QObject* receiver, QEvent* event) {
 bool Application::eventFilter(QObject* watched, QEvent* event) {
     if (const auto* widget = event->type() == QEvent::ToolTip ? qobject_cast<QWidget*>(watched) : nullptr;
         widget && !widget->toolTip().isEmpty()) {
-        QToolTip::showText(static_cast<QHelpEvent*>(event)->globalPos(), broken(inHouseUnit(widget->toolTip())));
+        QToolTip::showText(static_cast<QHelpEvent*>(event)->globalPos(), broken(inHouseWords(widget->toolTip())));
         return true;
     }
     if (event->type() == QEvent::Polish && watched->inherits("QTipLabel")) static_cast<QLabel*>(watched)->setTextFormat(Qt::PlainText);

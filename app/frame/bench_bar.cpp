@@ -178,7 +178,7 @@ void BenchBar::buildDressingMenu() {
     file("copy-recipe", tr("Put its recipe on the clip&board"), [this] {
         if (!document_.pattern()) return;
         QGuiApplication::clipboard()->setText(
-            inHouseUnit(store::writeRecipe(*document_.pattern(), document_.book(), store::RecipeFormat::text)));
+            inHouseWords(store::writeRecipe(*document_.pattern(), document_.book(), store::RecipeFormat::text)));
         document_.say(tr("The recipe of %1 is on the clipboard").arg(qt(document_.pattern()->title())));
     });
     file("keep-recipe", tr("Keep its recipe as a &file…"), [this] { askForRecipeFile(); });
@@ -220,12 +220,12 @@ void BenchBar::offerStandIns(QMenu* menu) {
         const StandIn& s = (*list)[i];
         QStringList words;
         for (const StandInChange& change : s.changes)
-            words << inHouseUnit(change.words());
+            words << inHouseWords(change.words());
         QAction* action = menu->addAction(qt(s.title) + QStringLiteral(":  ") +
                                           (words.isEmpty() ? tr("next to no change") : words.mid(0, 3).join(QStringLiteral(", "))));
         QStringList tip;
         for (const StandInChange& change : s.changes)
-            tip << inHouseUnit(change.words()) + (change.ruleOfThumb ? tr(" (rule of thumb)") : QString());
+            tip << inHouseWords(change.words()) + (change.ruleOfThumb ? tr(" (rule of thumb)") : QString());
         if (!s.mind.empty()) tip << qt(s.mind);
         action->setToolTip(tip.join(QLatin1Char('\n')));
         connect(action, &QAction::triggered, this, [this, pattern = dressing->id, part = *part, material = s.material] {
@@ -263,7 +263,7 @@ void BenchBar::keepRecipe(const QString& path) {
                                                                 : store::RecipeFormat::text;
     QSaveFile file(path);
     const std::string picture = format == store::RecipeFormat::html ? pictureInText() : std::string();
-    const QByteArray text = inHouseUnit(store::writeRecipe(*document_.pattern(), document_.book(), format, picture)).toUtf8();
+    const QByteArray text = inHouseWords(store::writeRecipe(*document_.pattern(), document_.book(), format, picture)).toUtf8();
     const bool written = file.open(QIODevice::WriteOnly) && file.write(text) == text.size() && file.commit();
     document_.say(written ? tr("The recipe is in %1").arg(path) : tr("No recipe written: %1: %2").arg(path, file.errorString()));
 }

@@ -85,7 +85,7 @@ void CastView::paintFly(QPainter& painter, Hanging& fly) {
         double room = static_cast<double>(width() - verdictWidth()) - left - 8.0;
         for (const Hanging& other : flies_)
             if (other.rect.left() > left) room = std::min(room, other.rect.left() - left - 8.0);
-        painter.drawText(QPointF(left, y), metrics.elidedText(inHouseUnit(text), Qt::ElideRight, std::max(60.0, room)));
+        painter.drawText(QPointF(left, y), metrics.elidedText(inHouseWords(text), Qt::ElideRight, std::max(60.0, room)));
         y += metrics.height() + 1.0;
     };
     const QColor soft = chosen ? c.accent : c.inkSoft;

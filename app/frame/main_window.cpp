@@ -47,6 +47,7 @@
 #include "language/say.h"
 #include "parts/ask_card.h"
 #include "parts/chooser.h"
+#include "parts/dates.h"
 #include "parts/label.h"
 #include "parts/spoken.h"
 #include "plan/plan_station.h"
@@ -262,8 +263,8 @@ void MainWindow::showCopies() {
     menu->setAttribute(Qt::WA_DeleteOnClose);
     for (const store::Copy& copy : store::copiesOf(document_.path()))
         menu->addAction(
-            tr("All as it was on %1").arg(QDateTime::fromSecsSinceEpoch(copy.made).toString(QStringLiteral("yyyy-MM-dd HH:mm"))), this,
-            [this, path = copy.path] { document_.refuse(document_.restore(path)); });
+            tr("All as it was on %1").arg(datesSaid(QDateTime::fromSecsSinceEpoch(copy.made).toString(QStringLiteral("yyyy-MM-dd HH:mm")))),
+            this, [this, path = copy.path] { document_.refuse(document_.restore(path)); });
     if (menu->isEmpty()) menu->addAction(tr("No copy was made yet: one is, before the first edit of a session"))->setEnabled(false);
     menu->popup(mapToGlobal(QPoint(width() / 2, 120)));
 }

@@ -113,9 +113,9 @@ void AskCard::show(const Derivation& answer) {
         }
         auto* button = new QToolButton(sheet_);
         button->setObjectName(QStringLiteral("ask-") + qt(input.ask->key));
-        button->setText(button->fontMetrics().elidedText(inHouseUnit(text), Qt::ElideRight, grownWithText(kWide) - 70) +
+        button->setText(button->fontMetrics().elidedText(inHouseWords(text), Qt::ElideRight, grownWithText(kWide) - 70) +
                         QStringLiteral("  ›"));
-        button->setAccessibleName(inHouseUnit(text));
+        button->setAccessibleName(inHouseWords(text));
         button->setToolTip(tr("Ask this one"));
         button->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         button->setAutoRaise(true);
@@ -134,7 +134,7 @@ void AskCard::show(const Derivation& answer) {
     column->addWidget(source);
     column_->addWidget(sheet_);
     sheet_->show();
-    setAccessibleDescription(inHouseUnit(qt(answer.name + ": " + answer.value + ". " + answer.formula)));
+    setAccessibleDescription(inHouseWords(qt(answer.name + ": " + answer.value + ". " + answer.formula)));
     place();
 }
 

@@ -20,7 +20,7 @@ namespace machair::app {
 namespace {
 
 QString titleIn(const Book& book, const Field& field, const QString& id) {
-    return qt(titleOf(book, RecordId{field.refersTo, id.toStdString()}));
+    return inHouseWords(titleOf(book, RecordId{field.refersTo, id.toStdString()}));
 }
 
 QStringList idsOf(const std::string& text) {
@@ -88,7 +88,7 @@ FieldEditor::FieldEditor(Document& document, const Theme& theme, const Field& fi
             });
     }
     editor->setObjectName(name);
-    editor->setAccessibleName(inHouseUnit(field.label));
+    editor->setAccessibleName(inHouseWords(field.label));
     setFocusProxy(editor);
     row->addWidget(editor, 1);
     if (field.kind == FieldKind::text && field.key == "colour" && (field.text.empty() || field.text.front() == '#')) {

@@ -22,7 +22,7 @@ class Label : public QLabel {
         sayAgain();
     }
     void clear() { setText({}); }
-    void sayAgain() { QLabel::setText(broken(inHouseUnit(words_))); }
+    void sayAgain() { QLabel::setText(broken(inHouseWords(words_))); }
 
   private:
     QString words_;  // in millimetres

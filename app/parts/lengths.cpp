@@ -7,6 +7,7 @@
 
 #include "book/spec_words.h"
 #include "language/say.h"
+#include "parts/dates.h"
 #include "parts/label.h"
 
 namespace machair::app {
@@ -68,18 +69,18 @@ void sayLengthsIn(LengthUnit unit) {
     }
 }
 
-QString inHouseUnit(const std::string& words) { return inHouseUnit(qs(words)); }
-QString inHouseUnit(const QString& words) {
+QString inHouseWords(const std::string& words) { return inHouseWords(qs(words)); }
+QString inHouseWords(const QString& words) {
     const LengthUnit unit = lengthsSaidIn();
-    return withOwnPoint(unit == LengthUnit::millimetres ? words : qs(inUnit(withPoint(words), unit)));
+    return withOwnPoint(datesSaid(unit == LengthUnit::millimetres ? words : qs(inUnit(withPoint(words), unit))));
 }
 QString lengthSaid(Length length, int decimals) { return withOwnPoint(qs(formatLength(length, lengthsSaidIn(), decimals))); }
 QString lengthUnitName() { return qs(nameOf(lengthsSaidIn())); }
 QString lengthFigure(Length length, int decimals) { return figureOf(lengthSaid(length, decimals)); }
 
 AmountSaid amountInHouseUnit(const std::string& number, const std::string& unit) {
-    if (unit != nameOf(LengthUnit::millimetres)) return {withOwnPoint(qs(number)), inHouseUnit(unit)};
-    return {figureOf(inHouseUnit(number + " " + unit)), lengthUnitName()};
+    if (unit != nameOf(LengthUnit::millimetres)) return {withOwnPoint(qs(number)), inHouseWords(unit)};
+    return {figureOf(inHouseWords(number + " " + unit)), lengthUnitName()};
 }
 
 QString broken(const QString& words) {
@@ -151,12 +152,14 @@ bool isNumber(const Field& field) {
 }  // namespace
 
 QString shownText(const Field& field) {
+    if (field.kind == FieldKind::date) return dateSaid(field.text);
     if (!isNumber(field)) return field.kind == FieldKind::choice ? qs(say(field.text)) : qs(field.text);
     const QString shown = inUnitOf(field);
     return withOwnPoint(isWritten(field) ? qs(specInLanguage(shown.toStdString())) : QString(shown).replace(qs(kTo), qs(say(kTo))));
 }
 
 std::string writtenText(const Field& field, const QString& typed) {
+    if (field.kind == FieldKind::date) return dateWritten(typed);
     if (!isNumber(field)) return typed.toStdString();
     const std::string text = withPoint(typed);
     return inMillimetresOf(field, isWritten(field) ? specInEnglish(text) : qs(text).replace(qs(say(kTo)), qs(kTo)).toStdString());

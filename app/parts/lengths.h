@@ -17,9 +17,10 @@ namespace machair::app {
 // Every label says itself again and everything is painted anew; who builds lists or buttons out of words listens to Document::sayAnew.
 void sayLengthsIn(LengthUnit unit);
 
-// Words with their lengths in the house's unit. Names of the book's own are not for this, only what is shown and never read back.
-[[nodiscard]] QString inHouseUnit(const QString& words);
-[[nodiscard]] QString inHouseUnit(const std::string& words);
+// Words with their lengths in the house's unit, their days and the point of their numbers as the language has them. Names of the book's own
+// are not for this, only what is shown and never read back.
+[[nodiscard]] QString inHouseWords(const QString& words);
+[[nodiscard]] QString inHouseWords(const std::string& words);
 [[nodiscard]] QString lengthSaid(Length length, int decimals = 1);    // "11.7 mm"
 [[nodiscard]] QString lengthUnitName();                               // "mm"
 [[nodiscard]] QString lengthFigure(Length length, int decimals = 1);  // "11.7", where the unit stands beside it

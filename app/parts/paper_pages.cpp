@@ -7,6 +7,7 @@
 #include "book/fields.h"
 #include "drawing/records_pages.h"
 #include "language/say.h"
+#include "parts/dates.h"
 #include "parts/lengths.h"
 #include "team/rule_card.h"
 #include "theme/said.h"
@@ -45,13 +46,18 @@ std::optional<drawing::TeamSheet> teamSheetOf(const Document& document) {
                                    .arg(number(100.0 * (fly.sink.sinkRate / metrePerSecond), 1), number(fly.sink.presence / millinewton, 2),
                                         number(fly.sink.mass / mg, 0))});
     for (const Field& field : fieldsOf(team->leader.value_or(LeaderSpec{})))
-        if (!field.text.empty()) sheet.leader << inHouseUnit(field.label) + QStringLiteral(": ") + shownText(field);
+        if (!field.text.empty()) sheet.leader << inHouseWords(field.label) + QStringLiteral(": ") + shownText(field);
     if (const WaterSpec* water = document.water())
         sheet.notes << QObject::tr("%1: wind %2 m/s, fetch %3 m")
                            .arg(qt(water->title()), number(water->wind.value_or(Speed{}) / metrePerSecond, 1),
                                 number(water->fetch.value_or(Length{}) / metre, 0));
     sheet.notes << qt(say(kRulesCaution));
     return sheet;
+}
+
+RuleCard asPrinted(RuleCard card) {
+    if (card.date) card.date = dateSaid(*card.date).toStdString();
+    return card;
 }
 
 std::variant<drawing::Page, QString> pageOf(const Document& document, PaperKind kind, const std::string& year) {
@@ -70,7 +76,7 @@ std::variant<drawing::Page, QString> pageOf(const Document& document, PaperKind 
             const WaterSpec* water = document.water();
             const RuleCard* rules = water && water->rules ? document.book().findRuleCard(*water->rules) : nullptr;
             if (!rules) return QObject::tr("this water has no rule card");
-            return drawing::gaugePage(*rules, qt(say(kRulesCaution)), lengthsSaidIn());
+            return drawing::gaugePage(asPrinted(*rules), qt(say(kRulesCaution)), lengthsSaidIn());
         }
         case PaperKind::season:
             if (year.empty()) return QObject::tr("the daybook has no day yet");

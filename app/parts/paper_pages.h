@@ -17,6 +17,9 @@ enum class PaperKind { card, recipe, team, gauge, season };
 // Of the team on the cast as it is judged now; nothing where there is none.
 [[nodiscard]] std::optional<drawing::TeamSheet> teamSheetOf(const Document& document);
 
+// A rule card as it goes onto paper, its day as the language writes it.
+[[nodiscard]] RuleCard asPrinted(RuleCard card);
+
 // The page, or why there is none in a few words. `year` is asked of a season alone.
 [[nodiscard]] std::variant<drawing::Page, QString> pageOf(const Document& document, PaperKind kind, const std::string& year = {});
 

@@ -238,7 +238,7 @@ void RecordSheet::addRow(QVBoxLayout* column, const RecordTable& table, std::siz
     const RowId id{table.key, row};
     auto* line = new QToolButton(sheet_);
     line->setObjectName(QStringLiteral("row-%1-%2").arg(qt(table.key)).arg(row));
-    line->setText(inHouseUnit(table.rows[row]));
+    line->setText(inHouseWords(table.rows[row]));
     line->setCheckable(true);
     line->setChecked(open_ == id);
     line->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed);
@@ -270,7 +270,7 @@ void RecordSheet::addUsers(QVBoxLayout* column) {
     for (std::size_t i = 0; i < std::min(kMost, holders.size()); ++i) {
         auto* go = new QToolButton(sheet_);
         go->setObjectName(QStringLiteral("held-by-%1").arg(i));
-        go->setText(tr("Go to %1").arg(inHouseUnit(holders[i].title)));
+        go->setText(tr("Go to %1").arg(inHouseWords(holders[i].title)));
         connect(go, &QToolButton::clicked, this, [this, record = holders[i].record] { emit goTo(record); });
         column->addWidget(go, 0, Qt::AlignLeft);
     }

@@ -27,7 +27,7 @@ class PartInterface : public QAccessibleInterface, public QAccessibleActionInter
     [[nodiscard]] QString text(QAccessible::Text kind) const override {
         const auto part = self();
         if (!part) return {};
-        return inHouseUnit(kind == QAccessible::Name ? part->name : kind == QAccessible::Value ? part->value : QString());
+        return inHouseWords(kind == QAccessible::Name ? part->name : kind == QAccessible::Value ? part->value : QString());
     }
     void setText(QAccessible::Text, const QString&) override {}
     [[nodiscard]] QRect rect() const override {

@@ -10,6 +10,7 @@
 #include "book/lists.h"
 #include "book/record_edits.h"
 #include "language/say.h"
+#include "parts/dates.h"
 #include "parts/lengths.h"
 #include "units/text.h"
 
@@ -105,7 +106,8 @@ class Teller {
     void operator()(const Day& day, Thing& thing) const {
         thing.detail = QObject::tr("%1 h, %2 fish").arg(shortNumber(hoursOf(day), 2)).arg(day.fish.size());
         thing.traits << qt(day.date.substr(0, 4));
-        if (day.note) thing.hidden = qt(*day.note);
+        thing.hidden = dateSaid(day.date);
+        if (day.note) thing.hidden += QLatin1Char(' ') + qt(*day.note);
     }
     void operator()(const Stock& stock, Thing& thing) const {
         QStringList said;
@@ -170,8 +172,8 @@ class ThingDelegate : public QStyledItemDelegate {
             painter->drawText(where, Qt::AlignHCenter | Qt::AlignVCenter | Qt::TextSingleLine,
                               QFontMetrics(font).elidedText(text, Qt::ElideRight, where.width()));
         };
-        write(QRect(cell.left() + 5, cell.bottom() - line - small - 2, cell.width() - 10, line), bold, c.ink, inHouseUnit(thing->title));
-        write(QRect(cell.left() + 5, cell.bottom() - small - 2, cell.width() - 10, small), soft, c.inkSoft, inHouseUnit(thing->detail));
+        write(QRect(cell.left() + 5, cell.bottom() - line - small - 2, cell.width() - 10, line), bold, c.ink, inHouseWords(thing->title));
+        write(QRect(cell.left() + 5, cell.bottom() - small - 2, cell.width() - 10, small), soft, c.inkSoft, inHouseWords(thing->detail));
         painter->restore();
     }
 
@@ -285,10 +287,10 @@ QVariant ThingModel::data(const QModelIndex& index, int role) const {
     if (!checkIndex(index, CheckIndexOption::IndexIsValid)) return {};
     const Thing& thing = *at(index.row());
     switch (role) {
-        case Qt::DisplayRole: return inHouseUnit(thing.title);
+        case Qt::DisplayRole: return inHouseWords(thing.title);
         case Qt::AccessibleTextRole:
-            return inHouseUnit(thing.detail.isEmpty() ? thing.title : thing.title + QStringLiteral(", ") + thing.detail);
-        case kDetail: return inHouseUnit(thing.detail);
+            return inHouseWords(thing.detail.isEmpty() ? thing.title : thing.title + QStringLiteral(", ") + thing.detail);
+        case kDetail: return inHouseWords(thing.detail);
         default: return {};
     }
 }

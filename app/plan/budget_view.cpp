@@ -42,7 +42,7 @@ BudgetView::BudgetView(Document& document, const Theme& theme, QWidget* parent) 
             spans_ = shankBudget(*document_.plan());
             if (!spans_.empty()) whole_ = spans_.back().to;
         }
-        setAccessibleDescription(inHouseUnit(words()));
+        setAccessibleDescription(inHouseWords(words()));
         update();
     });
     connect(&document_, &Document::partChosen, this, qOverload<>(&QWidget::update));
@@ -81,7 +81,7 @@ void BudgetView::paintEvent(QPaintEvent*) {
     painter.setFont(faceScaled(0.95));
     painter.setPen(crowded ? c.fault : c.inkSoft);
     painter.drawText(QPointF(after, 20.0),
-                     QFontMetricsF(painter.font()).elidedText(inHouseUnit(words()), Qt::ElideRight, width() - after - 16.0));
+                     QFontMetricsF(painter.font()).elidedText(inHouseWords(words()), Qt::ElideRight, width() - after - 16.0));
 
     painter.setFont(faceScaled(0.88));
     paintSpans(painter);
@@ -158,7 +158,7 @@ bool BudgetView::event(QEvent* event) {
                 .arg(qt(span->what), lengthSaid(span->to - span->from, 2), lengthFigure(span->from, 2), lengthSaid(span->to, 2)),
             this);
     else
-        QToolTip::showText(help->globalPos(), inHouseUnit(words()), this);
+        QToolTip::showText(help->globalPos(), inHouseWords(words()), this);
     return true;
 }
 

@@ -52,7 +52,7 @@ void FlyView::paintDifferences(QPainter& painter) const {
     painter.setPen(c.inkSoft);
     for (std::size_t i = 0; i < std::min(kShown, all.size()); ++i) {
         y += metrics.height();
-        painter.drawText(QPointF(16.0, y), metrics.elidedText(inHouseUnit(all[i].words()), Qt::ElideRight, 0.42 * width()));
+        painter.drawText(QPointF(16.0, y), metrics.elidedText(inHouseWords(all[i].words()), Qt::ElideRight, 0.42 * width()));
     }
     if (all.size() <= kShown) return;
     painter.drawText(QPointF(16.0, y + metrics.height()), tr("and %1 smaller ones").arg(all.size() - kShown));
@@ -135,7 +135,7 @@ void FlyView::paintMeasure(QPainter& painter) const {
     const WirePoint root = plan.hook.at(part.station);
     const double x0 = root.position.x / mm;
     const double y0 = root.position.y / mm;
-    const QString text = inHouseUnit(headlineOf(plan, *chosen));
+    const QString text = inHouseWords(headlineOf(plan, *chosen));
     const double above = std::min(at(0.0, scene_->top).y() - 14.0, at(0.0, 0.0).y() - 30.0);
     const auto level = [&](double fromX, double toX, double y, const QString& words) {
         paintDimension(painter, {at(fromX, 0.0).x(), std::max(16.0, y)}, {at(toX, 0.0).x(), std::max(16.0, y)}, words);

@@ -134,11 +134,11 @@ void PartRow::addField(QFormLayout* form, const Field& field) {
     }
     auto* line = new QLineEdit(editor_);
     line->setObjectName(name);
-    line->setAccessibleName(inHouseUnit(field.label));
+    line->setAccessibleName(inHouseWords(field.label));
     line->setToolTip(
         field.kind == FieldKind::length
-            ? inHouseUnit(tr("\"11.7 mm\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it"))
-        : field.kind == FieldKind::station ? inHouseUnit(tr("\"at the barb\", \"0.5 mm ahead of the point\""))
+            ? inHouseWords(tr("\"11.7 mm\", \"0.8 of the shank\", \"to the point\", \"0.4 mm past the barb\"; up and down nudge it"))
+        : field.kind == FieldKind::station ? inHouseWords(tr("\"at the barb\", \"0.5 mm ahead of the point\""))
         : field.kind == FieldKind::count   ? tr("a number, or two as \"2 to 3\"; up and down nudge it")
                                            : tr("a number; empty for the usual"));
     line->installEventFilter(this);
@@ -156,7 +156,7 @@ void PartRow::fillEditor() {
     for (const Field& field : fieldsOf(part)) {
         if (const auto line = lines_.find(field.key); line != lines_.end()) {
             line->second->setText(shownText(field));
-            line->second->setPlaceholderText(inHouseUnit(placeholderOf(field, *plan, part_)));
+            line->second->setPlaceholderText(inHouseWords(placeholderOf(field, *plan, part_)));
         }
         if (const auto box = choices_.find(field.key); box != choices_.end()) {
             const QSignalBlocker quiet(box->second);

@@ -85,7 +85,7 @@ void SizesView::paintEvent(QPaintEvent*) {
         text.adjust(0, 28, 0, 0);
         painter.setFont(faceScaled(0.88));
         const auto say = [&](const QString& spoken, const QColor& ink) {
-            const QString words = inHouseUnit(spoken);
+            const QString words = inHouseWords(spoken);
             QRectF used;
             painter.setPen(ink);
             painter.drawText(text, Qt::AlignTop | Qt::AlignLeft | Qt::TextWordWrap, words, &used);

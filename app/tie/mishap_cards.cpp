@@ -222,7 +222,7 @@ void MishapCards::addOpen(QVBoxLayout* column, const MishapCard& card) {
     if (!card.seenBy.empty()) line("mishap-seen", tr("The plan could have known: %1.").arg(qt(card.seenBy)), c.inkSoft, 1.0);
     const auto link = plan_ && step_ && step_->part >= 0 ? planLink(card, *plan_, static_cast<std::size_t>(step_->part)) : std::nullopt;
     if (!link) return;
-    auto* change = toolButton("mishap-change-plan", tr("Change the plan: %1").arg(inHouseUnit(link->words)),
+    auto* change = toolButton("mishap-change-plan", tr("Change the plan: %1").arg(inHouseWords(link->words)),
                               tr("Changes the dressing, so that the next fly is planned so"));
     change->setFocusPolicy(Qt::NoFocus);
     connect(change, &QToolButton::clicked, this, [this, link = *link] {

@@ -101,7 +101,7 @@ void StepView::paintDeed(QPainter& painter) const {
                      QFontMetricsF(words).elidedText(second.join(QStringLiteral(" · ")), Qt::ElideRight, right - x));
     painter.setPen(c.inkSoft);
     painter.drawText(QRectF(left, grown(104.0), width() - 48.0, grown(62.0)), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
-                     capitalised(inHouseUnit(step_->how)));
+                     capitalised(inHouseWords(step_->how)));
     painter.setFont(inPixels(kSmallPx));
     painter.drawText(
         QRectF(left, drawingFrame().top() + 4.0, 400.0, grown(24.0)), Qt::AlignLeft | Qt::AlignTop,
@@ -138,7 +138,7 @@ void StepView::paintTray(QPainter& painter) const {
         painter.setPen(c.inkSoft);
         painter.drawText(QRectF(words.left(), words.top() + line, words.width(), words.height() - line),
                          Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap,
-                         inHouseUnit(step.number.empty() ? step.look : step.number + " " + step.unit));
+                         inHouseWords(step.number.empty() ? step.look : step.number + " " + step.unit));
         if (i < index_) {
             painter.setFont(inPixels(kWordsPx, true));
             painter.setPen(c.grass);
@@ -164,15 +164,15 @@ void StepView::paintMinding(QPainter& painter) const {
                          QFontMetricsF(font).elidedText(words, Qt::ElideRight, width() - left - 56.0));
         y += tall;
     };
-    line(QStringLiteral("✓"), capitalised(inHouseUnit(step_->look)), c.grass);
+    line(QStringLiteral("✓"), capitalised(inHouseWords(step_->look)), c.grass);
     QStringList locks;
     for (const std::string& words : step_->locks)
-        locks << inHouseUnit(words);
+        locks << inHouseWords(words);
     line(QStringLiteral("⊙"), locks.isEmpty() ? QString() : tr("Holds %1").arg(locks.join(tr("; "))), c.ink);
     line(QStringLiteral("✎"), capitalised(qt(step_->note)), c.slate);
     line(QStringLiteral("✗"), mishap_, c.warn);
-    line(QStringLiteral("→"), step_->next.empty() ? QString() : tr("Then pick up %1").arg(inHouseUnit(step_->next)), c.inkSoft);
-    if (step_->threadOn) line(QStringLiteral("│"), capitalised(inHouseUnit(step_->threadWords)), c.inkSoft);
+    line(QStringLiteral("→"), step_->next.empty() ? QString() : tr("Then pick up %1").arg(inHouseWords(step_->next)), c.inkSoft);
+    if (step_->threadOn) line(QStringLiteral("│"), capitalised(inHouseWords(step_->threadWords)), c.inkSoft);
 }
 
 }  // namespace machair::app

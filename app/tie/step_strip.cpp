@@ -158,7 +158,7 @@ bool StepStrip::event(QEvent* event) {
             help->globalPos(),
             tr("%1. %2 %3 %4")
                 .arg(*step + 1)
-                .arg(qt(say(own.verb)), qt(own.object), inHouseUnit(own.number + (own.number.empty() ? "" : " " + own.unit))),
+                .arg(qt(say(own.verb)), qt(own.object), inHouseWords(own.number + (own.number.empty() ? "" : " " + own.unit))),
             this);
     } else {
         QToolTip::hideText();

@@ -193,7 +193,7 @@ void TieStation::reach(int fly, int wanted) {
 void TieStation::sayAloud() {
     if (!aloud_->isChecked() || current_ >= static_cast<int>(steps_.size())) return;
     const TyingStep& step = steps_[static_cast<std::size_t>(current_)];
-    QStringList words = {qt(say(step.verb) + " " + step.object), inHouseUnit(step.number + " " + step.unit), qt(step.direction)};
+    QStringList words = {qt(say(step.verb) + " " + step.object), inHouseWords(step.number + " " + step.unit), qt(step.direction)};
     words.removeAll(QString());
     speaker_.say(words.join(QStringLiteral(". ")));
 }

@@ -78,7 +78,7 @@ void ChoiceCasts::paint(QPainter* painter, const QStyleOptionViewItem& option, c
     for (const QString& why : index.data(kWhy).toStringList()) {
         const QRectF room(card.left() + kEdge, y, card.width() - 2.0 * kEdge, line);
         painter->drawText(room, Qt::AlignLeft | Qt::AlignVCenter,
-                          QFontMetricsF(painter->font()).elidedText(inHouseUnit(why), Qt::ElideRight, room.width()));
+                          QFontMetricsF(painter->font()).elidedText(inHouseWords(why), Qt::ElideRight, room.width()));
         y += line;
     }
     painter->restore();

@@ -208,10 +208,10 @@ void ChoicePanel::list(std::size_t which) {
     }
     for (std::size_t i = 0; i < std::min<std::size_t>(3, choice.reasons.size()); ++i)
         text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
-    auto* item = new QListWidgetItem(inHouseUnit(text), teams_);
+    auto* item = new QListWidgetItem(inHouseWords(text), teams_);
     QStringList all;
     for (const std::string& reason : choice.reasons)
-        all << inHouseUnit(reason);
+        all << inHouseWords(reason);
     item->setToolTip(all.join(QLatin1Char('\n')));
     ChoiceCasts::Shown shown;
     for (std::size_t p = 0; p < kTrio.size(); ++p) {
@@ -235,7 +235,7 @@ void ChoicePanel::showPlaced() {
         else
             for (std::size_t i = 0; i < std::min<std::size_t>(2, placed.reasons.size()); ++i)
                 text += QStringLiteral("\n      ") + qt(placed.reasons[i]);
-        auto* item = new QListWidgetItem(inHouseUnit(text), teams_);
+        auto* item = new QListWidgetItem(inHouseWords(text), teams_);
         item->setForeground(placed.keptOut.empty() ? theme_.colours().ink : theme_.colours().inkSoft);
     }
 }

@@ -15,6 +15,7 @@
 #include "language/say.h"
 #include "parts/label.h"
 #include "parts/paper_card.h"
+#include "parts/paper_pages.h"
 #include "team/rule_card.h"
 #include "theme/said.h"
 
@@ -59,7 +60,8 @@ RulesPanel::RulesPanel(Document& document, const Theme& theme, QWidget* parent)
                         [this](const QString& path) {
                             const RuleCard* card = ruleCard();
                             if (!card) return;
-                            const QString wrong = drawing::writeContestGauge(path, *card, qt(say(kRulesCaution)), lengthsSaidIn());
+                            const QString wrong =
+                                drawing::writeContestGauge(path, asPrinted(*card), qt(say(kRulesCaution)), lengthsSaidIn());
                             document_.say(wrong.isEmpty() ? tr("Kept as %1; measure its 50 mm bar before you trust it").arg(path)
                                                           : tr("%1: %2. Nothing was written").arg(path, wrong));
                         });

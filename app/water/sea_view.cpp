@@ -196,7 +196,7 @@ void SeaView::paintFullness(QPainter& painter, const QRectF& frame) const {
                 painter.setBrush(c.accent);
                 painter.drawEllipse(QPointF(x(own), y + 13.0), 5.0, 5.0);
                 const auto so = dressItSo(fly.plan, wants);
-                text += tr(", has %1%2").arg(number(own, 1), so ? QStringLiteral(": ") + inHouseUnit(so->words) : tr(" ✓"));
+                text += tr(", has %1%2").arg(number(own, 1), so ? QStringLiteral(": ") + inHouseWords(so->words) : tr(" ✓"));
             }
         painter.setPen(c.ink);
         painter.drawText(QRectF(left + room + 10.0, y - 2.0, said - 6.0, 30.0), Qt::AlignVCenter | Qt::AlignLeft | Qt::TextWordWrap, text);

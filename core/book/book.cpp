@@ -1,7 +1,6 @@
 #include "book/book.h"
 
 #include <algorithm>
-#include <chrono>
 #include <unordered_map>
 #include <unordered_set>
 
@@ -231,23 +230,6 @@ Density packedDensity(const Material& fur, const Book& book) {
         volume += part.parts / (packedDensity(own ? *own : DubbingTraits{}) / mgPerMm3);  // a blend of blends by its texture
     }
     return volume > 0.0 ? parts / volume * mgPerMm3 : packedDensity(*traits);
-}
-
-bool isDate(std::string_view text) {
-    if (text.size() != 10 || text[4] != '-' || text[7] != '-') return false;
-    const auto number = [&](std::size_t from, std::size_t count) {
-        int value = 0;
-        for (std::size_t i = from; i < from + count; ++i) {
-            if (text[i] < '0' || text[i] > '9') return -1;
-            value = 10 * value + (text[i] - '0');
-        }
-        return value;
-    };
-    const int year = number(0, 4), month = number(5, 2), day = number(8, 2);
-    if (year < 0 || month < 1 || day < 1) return false;
-    return std::chrono::year_month_day(std::chrono::year(year), std::chrono::month(static_cast<unsigned>(month)),
-                                       std::chrono::day(static_cast<unsigned>(day)))
-        .ok();
 }
 
 std::vector<Position> positionsShown(const FliesByPosition& flies) {

@@ -124,7 +124,4 @@ struct Day {
     bool operator==(const Day&) const;
 };
 
-// "2026-05-02": a day of the calendar.
-[[nodiscard]] bool isDate(std::string_view text);
-
 }  // namespace machair

@@ -557,7 +557,7 @@ void describe(V& v, T& b) {
     v("hook", b.hook, kHookId);
     v("wanted", b.wanted, kTied);
     v("tied", b.tied, kTied);
-    v("day", b.day);
+    v("day", b.day, kDate);
     v("team", b.team, kTeamOnce);
     v("minutes", b.minutes, kStock);
     v("note", b.note);
@@ -576,7 +576,7 @@ template <class V, Is<CheckedFly> T>
 void describe(V& v, T& c) {
     v("id", c.id);
     v("pattern", c.pattern, kPatternOnce);
-    v("date", c.date, kPlain.says("date"));
+    v("date", c.date, kDate.says("date"));
     v("readings", c.readings);
     v("faults", c.faults);
     v("photo", c.photo);
@@ -603,7 +603,7 @@ void describe(V& v, T& f) {
 template <class V, Is<Day> T>
 void describe(V& v, T& d) {
     v("id", d.id);
-    v("date", d.date, kPlain.says("date"));
+    v("date", d.date, kDate.says("date"));
     v("water", d.water, kWaterOnce);
     v("rods", d.rods, kFew);
     v("wind_m_s", d.wind, kWind.says("wind, m/s"));
@@ -647,7 +647,7 @@ void describe(V& v, T& r) {
     v("id", r.id);
     v("name", r.name);
     v("source", r.source, kPlain.says("read where"));
-    v("date", r.date, kPlain.says("read on"));
+    v("date", r.date, kPlain.onDay().says("read on"));
     v("most_flies", r.mostFlies, kFew.says("flies at most"));
     v("least_spacing_m", r.leastSpacing, kLeaderLength.says("spacing at least, m"));
     v("longest_leader_m", r.longestLeader, kLeaderLength.says("leader at most, m"));

@@ -459,6 +459,7 @@ class FieldLister {
         field.key = within_ + key;
         field.label = nameFor(key, rule);
         field.optional = optional;
+        if (rule.day) field.kind = FieldKind::date;
         if (rule.refersTo) field.refersTo = rule.refersTo;
         if (rule.refersTo && field.kind == FieldKind::text) field.kind = several ? FieldKind::records : FieldKind::record;
         fields.push_back(std::move(field));

@@ -12,7 +12,7 @@
 
 namespace machair {
 
-enum class FieldKind { length, station, count, number, choice, text, record, records, fly };
+enum class FieldKind { length, station, count, number, choice, text, date, record, records, fly };
 
 struct Field {
     std::string key;    // as in the file

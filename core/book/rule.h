@@ -6,6 +6,7 @@
 #include <string_view>
 
 #include "language/say.h"
+#include "units/text.h"
 
 namespace machair {
 
@@ -21,6 +22,7 @@ struct Rule {
     const char* refersTo = nullptr;            // a text that is the id of a record of this list
     bool past = false;                         // ... which may be gone: it tells of what was
     bool (*form)(std::string_view) = nullptr;  // what a text has to look like
+    bool day = false;                          // a text that is a day of the calendar, shown as people write one
 
     [[nodiscard]] constexpr Rule says(const char* words) const {
         Rule rule = *this;
@@ -30,6 +32,11 @@ struct Rule {
     [[nodiscard]] constexpr Rule once() const {
         Rule rule = *this;
         rule.past = true;
+        return rule;
+    }
+    [[nodiscard]] constexpr Rule onDay() const {
+        Rule rule = *this;
+        rule.day = true;
         return rule;
     }
     [[nodiscard]] bool allows(double value) const {
@@ -93,6 +100,7 @@ inline constexpr Rule kColour{0, 0, false, unsaid("a colour as #rrggbb"), 1.0, f
     return text.size() == 5 && text[2] == ':' && digits(0, '2') && digits(3, '5') && text.substr(0, 2) < "24";
 }
 inline constexpr Rule kTime{0, 0, false, unsaid("a time as 14:05"), 1.0, false, nullptr, nullptr, false, isTime};
+inline constexpr Rule kDate = Rule{0, 0, false, unsaid("a date as 2026-05-02"), 1.0, false, nullptr, nullptr, false, isDate}.onDay();
 
 [[nodiscard]] constexpr Rule idIn(const char* list, const char* noun) {
     Rule rule;

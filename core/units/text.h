@@ -37,6 +37,9 @@ enum class LengthUnit { millimetres, inches, decimalInches };
 // Reads "11.7", "11.7 mm", "1.2 cm", "15/32 in", "1 1/2 in", "0.46\"". A bare number is in `bare`.
 [[nodiscard]] std::optional<Length> parseLength(std::string_view text, LengthUnit bare = LengthUnit::millimetres);
 
+// "2026-05-02": a day of the calendar.
+[[nodiscard]] bool isDate(std::string_view text);
+
 [[nodiscard]] std::string_view trimmed(std::string_view text);
 
 }  // namespace machair

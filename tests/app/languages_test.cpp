@@ -23,6 +23,7 @@
 #include "frame/house.h"
 #include "frame/language.h"
 #include "language/say.h"
+#include "parts/dates.h"
 #include "parts/lengths.h"
 #include "plan/part_row.h"
 #include "sizing/mending.h"
@@ -148,8 +149,19 @@ QString wordsOf(const QString& path) {
     gather(QJsonDocument::fromJson(file.readAll()).object(), words);
     for (int month = 1; month <= 12; ++month)  // as the system's calendar has them
         words += QLocale().standaloneMonthName(month).toLower() + QLatin1Char(' ') +
-                 QLocale().standaloneMonthName(month).left(3).toLower() + QLatin1Char(' ');
+                 QLocale().standaloneMonthName(month).left(3).toLower() + QLatin1Char(' ') +
+                 QLocale().monthName(month, QLocale::ShortFormat).remove(QLatin1Char('.')).toLower() + QLatin1Char(' ');
     return words;
+}
+
+// Days as the book has them, which are shown as the language writes them.
+QStringList keptDatesIn(const QStringList& texts) {
+    static const QRegularExpression kKept(QStringLiteral(".{0,30}\\d{4}-\\d\\d-\\d\\d"));
+    QStringList kept;
+    for (const QString& text : texts)
+        if (const auto found = kKept.match(text); found.hasMatch()) kept << found.captured(0);
+    kept.removeDuplicates();
+    return kept;
 }
 
 // What is said of a widget where it isn't written on it.
@@ -187,6 +199,7 @@ TEST_CASE("every station says all of it in the language of the window") {
         if (const auto found = kPoint.match(one); found.hasMatch()) pointed << found.captured(0);
     pointed.removeDuplicates();
     CHECK(pointed.join(QLatin1Char('\n')) == QString());
+    CHECK(keptDatesIn(shown).join(QLatin1Char('\n')) == QString());
 }
 
 TEST_CASE("sheets, menus, open rows and the things of every drawer say all of it in the language of the window") {
@@ -198,7 +211,8 @@ TEST_CASE("sheets, menus, open rows and the things of every drawer say all of it
     QStringList all;
     const auto look = [&](const QString& where) {
         QTest::qWait(50);
-        for (const QString& one : unsaidIn(wordsOn(bench.window()) + saidOf(bench.window()), own))
+        const QStringList here = wordsOn(bench.window()) + saidOf(bench.window());
+        for (const QString& one : unsaidIn(here, own) + keptDatesIn(here))
             all << where + QStringLiteral(": ") + one;
     };
     for (const char* kind : {"row-0", "row-1", "row-2", "row-3", "row-4", "row-5"}) {
@@ -334,6 +348,64 @@ TEST_CASE("files say the same in every language") {
     const auto differs = std::ranges::mismatch(english, same);
     const auto at = static_cast<std::size_t>(differs.in1 - english.begin());
     CHECK(english.substr(at - std::min<std::size_t>(at, 40), at == english.size() ? 0 : 80) == "");
+}
+
+TEST_CASE("days are written as the language and country write them, read back so, and kept as before") {
+    const QLocale before;
+    const auto under = [](const QLocale& locale) { QLocale::setDefault(locale); };
+    under(QLocale(QLocale::French, QLocale::France));
+    CHECK(dateSaid(QStringLiteral("2026-05-02")) == QStringLiteral("02/05/2026"));
+    CHECK(dateWritten(QStringLiteral(" 2/5/26 ")) == "2026-05-02");
+    CHECK(dateWritten(QStringLiteral("2.5.2026")) == "2026-05-02");
+    CHECK(dateWritten(QStringLiteral("2026-05-02")) == "2026-05-02");
+    CHECK(dateWritten(QStringLiteral("31/02/2026")) == "31/02/2026");  // for the core to refuse
+    CHECK(dateWritten(QStringLiteral("printemps")) == "printemps");
+    CHECK(dateWritten(QString()).empty());
+    CHECK(datesSaid(QStringLiteral("2026-05-02, 2026-05-03: book-2026-05-02.json in /a/2026-05-02/b, not 2026-05-02T20:00")) ==
+          QStringLiteral("02/05/2026, 03/05/2026: book-2026-05-02.json in /a/2026-05-02/b, not 2026-05-02T20:00"));
+    under(QLocale(QLocale::English, QLocale::UnitedStates));
+    CHECK(dateSaid(QStringLiteral("2026-05-12")) == QStringLiteral("5/12/2026"));
+    CHECK(dateWritten(QStringLiteral("5/12/26")) == "2026-05-12");
+    under(QLocale(QLocale::Hungarian));
+    CHECK(dateWritten(dateSaid(QStringLiteral("2026-05-12"))) == "2026-05-12");
+    // Wherever people live, what is shown reads back.
+    for (const QLocale& any : QLocale::matchingLocales(QLocale::AnyLanguage, QLocale::AnyScript, QLocale::AnyCountry)) {
+        under(any);
+        INFO(any.name().toStdString() + " " + dateSaid(QStringLiteral("2026-03-14")).toStdString());
+        CHECK(dateWritten(dateSaid(QStringLiteral("2026-03-14"))) == "2026-03-14");
+    }
+    under(QLocale::c());
+    CHECK(dateSaid(QStringLiteral("2026-05-02")) == QStringLiteral("2026-05-02"));
+    under(before);
+}
+
+TEST_CASE("a day is begun, found and corrected in the manner of the language") {
+    loadFace();
+    speak(QStringLiteral("fr"));
+    {
+        Bench bench;
+        bench.window().showStation(Station::daybook);
+        auto* date = bench.find<QLineEdit>("date");
+        date->setText(QStringLiteral("3/10/2025"));
+        bench.find<QToolButton>("add-day")->click();
+        REQUIRE(isIn(bench.document().book(), {"days", "2025-10-03"}));
+        CHECK(bench.find<QListWidget>("days")->currentItem()->text().startsWith(QStringLiteral("03/10/2025")));
+        const RecordId record{"days", "2025-10-03"};
+        const auto dateField = [&] {
+            const auto fields = fieldsAt(bench.document().book(), record).value();
+            return *std::ranges::find(fields, "date", &Field::key);
+        };
+        CHECK(shownText(dateField()) == QStringLiteral("03/10/2025"));
+        const auto change = [&](const char* typed) {
+            const auto edit = changeRecord(bench.document().book(), record, "date", writtenText(dateField(), QString::fromUtf8(typed)));
+            return edit ? bench.document().apply(edit) : edit.error();
+        };
+        CHECK(change("4/10/2025") == Faults());
+        CHECK(dateField().text == "2025-10-04");
+        CHECK_FALSE(change("40/10/2025").empty());
+        CHECK(dateField().text == "2025-10-04");
+    }
+    speak(QStringLiteral("en"));
 }
 
 TEST_CASE("the house begins again in French, fields are typed in it, and the book and files stay as they are") {

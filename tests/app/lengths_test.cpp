@@ -40,7 +40,7 @@ QStringList shownBy(QWidget& window) {
     QStringList texts = paintedTexts(window);
     for (const QWidget* widget : window.findChildren<QWidget*>()) {
         if (!widget->isVisible()) continue;
-        texts << broken(inHouseUnit(widget->toolTip()));  // as the application shows it
+        texts << broken(inHouseWords(widget->toolTip()));  // as the application shows it
         if (const auto* line = qobject_cast<const QLineEdit*>(widget)) texts << line->placeholderText();
     }
     return texts;
