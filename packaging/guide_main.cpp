@@ -1,4 +1,5 @@
-// machair-guide FOLDER FONTS OUT: the guide's chapters (Markdown) as one HTML page and as a PDF for archives, both in OUT.
+// machair-guide FOLDER PICTURES FONTS OUT: the guide's chapters (Markdown) of a language as one HTML page and as a PDF for archives,
+// OUT.html and OUT.pdf.
 // Used by the build; not installed.
 #include <QBuffer>
 #include <QDir>
@@ -84,11 +85,16 @@ void layTables(QTextDocument& document) {
     }
 }
 
+// Its first heading.
+QString titleOf(const QString& text) {
+    return QStringLiteral("Machair: ") + text.left(text.indexOf(QLatin1Char('\n'))).remove(QLatin1Char('#')).trimmed();
+}
+
 bool writePdf(QTextDocument& document, const QString& path) {
     constexpr int kDotsAnInch = 300;
     QPdfWriter writer(path);
     writer.setPdfVersion(QPagedPaintDevice::PdfVersion_A1b);
-    writer.setTitle(QStringLiteral("Machair: the user's guide"));
+    writer.setTitle(document.metaInformation(QTextDocument::DocumentTitle));
     writer.setCreator(QStringLiteral("Machair"));
     writer.setResolution(kDotsAnInch);
     writer.setPageSize(QPageSize(QPageSize::A4));
@@ -103,22 +109,22 @@ int main(int argc, char** argv) {
     QGuiApplication application(argc, argv);
     const QStringList words = QGuiApplication::arguments();
     QTextStream errors(stderr);
-    if (words.size() != 4) {
-        errors << "machair-guide FOLDER FONTS OUT" << Qt::endl;
+    if (words.size() != 5) {
+        errors << "machair-guide FOLDER PICTURES FONTS OUT" << Qt::endl;
         return 2;
     }
-    const QDir fonts(words[2]);
+    const QDir fonts(words[3]);
     for (const QString& face : fonts.entryList({QStringLiteral("*.ttf")}))
         QFontDatabase::addApplicationFont(fonts.filePath(face));
     const QString text = chaptersOf(QDir(words[1]));
-    Guide document(QDir(words[1]).filePath(QStringLiteral("../screenshots")));
+    Guide document(words[2]);
     document.setDefaultFont(QFont(QStringLiteral("Lato"), 10));
-    document.setMetaInformation(QTextDocument::DocumentTitle, QStringLiteral("Machair: the user's guide"));
+    document.setMetaInformation(QTextDocument::DocumentTitle, titleOf(text));
     document.setMarkdown(text, QTextDocument::MarkdownDialectGitHub);
     layTables(document);
-    QFile page(QDir(words[3]).filePath(QStringLiteral("machair.html")));
+    QFile page(words[4] + QStringLiteral(".html"));
     const bool written = !text.isEmpty() && page.open(QIODevice::WriteOnly) && page.write(onePage(document).toUtf8()) > 0 &&
-                         writePdf(document, QDir(words[3]).filePath(QStringLiteral("machair.pdf")));
-    if (!written) errors << "the guide could not be written to " << words[3] << Qt::endl;
+                         writePdf(document, words[4] + QStringLiteral(".pdf"));
+    if (!written) errors << "the guide could not be written to " << words[4] << Qt::endl;
     return written ? 0 : 1;
 }

@@ -13,6 +13,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "frame/language.h"
 #include "frame/panel.h"
 #include "parts/label.h"
 
@@ -32,9 +33,15 @@ class GuideText : public QTextBrowser {
     }
 };
 
+// Where the chapters are in the language of the window; in English where it has none.
+QDir guideFolder() {
+    const QDir own(QStringLiteral(":/guide/") + spokenLanguage());
+    return own.exists() ? own : QDir(QStringLiteral(":/guide"));
+}
+
 // The beginning first, then the chapters by their names.
 QString wholeGuide() {
-    const QDir folder(QStringLiteral(":/guide"));
+    const QDir folder = guideFolder();
     QStringList names = folder.entryList({QStringLiteral("*.md")}, QDir::Files, QDir::Name);
     std::stable_partition(names.begin(), names.end(), [](const QString& name) { return name == QLatin1String("README.md"); });
     QString text;
@@ -96,7 +103,7 @@ void GuideView::openAt(const QString& chapter) {
 
 // From the list of chapters to one of them: its first heading.
 void GuideView::follow(const QUrl& link) {
-    QFile chapter(QStringLiteral(":/guide/") + link.fileName());
+    QFile chapter(guideFolder().filePath(link.fileName()));
     if (!chapter.open(QIODevice::ReadOnly)) return;
     openAt(QString::fromUtf8(chapter.readLine()).remove(QLatin1Char('#')).trimmed());
 }

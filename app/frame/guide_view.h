@@ -1,5 +1,5 @@
-// The guide, in the window and offline: the same Markdown as docs/guide, shipped in the program, opened at a station's chapter. And the
-// sheet of keys and gestures of a station.
+// The guide, in the window and offline: the same Markdown as docs/guide in the language of the window, shipped in the program, opened at a
+// station's chapter. And the sheet of keys and gestures of a station.
 #pragma once
 
 #include <QFrame>

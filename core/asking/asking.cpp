@@ -1,6 +1,7 @@
 #include "asking/asking.h"
 
 #include <algorithm>
+#include <cctype>
 #include <cmath>
 #include <map>
 
@@ -112,9 +113,10 @@ std::optional<Value> valueOf(const Plan& plan, const FigureRef& figure) {
 
 // "sink_m_s" for people; a part's keys have their labels already.
 std::string nameOfKey(const FigureRef& figure) {
-    static const std::map<std::string_view, std::string_view> kNames = {{"shank_mm", unsaid("shank")},
+    static const std::map<std::string_view, std::string_view> kNames = {{"size", unsaid("size")},
+                                                                        {"shank_mm", unsaid("shank")},
                                                                         {"gape_mm", unsaid("gape")},
-                                                                        {"wire_mm", unsaid("wire")},
+                                                                        {"wire_mm", unsaid("wire thickness")},
                                                                         {"width_mm", unsaid("width")},
                                                                         {"thickness_mm", unsaid("thickness")},
                                                                         {"body_end_mm", unsaid("body's end")},
@@ -257,35 +259,39 @@ Derivation ask(const TeamReport& report, const TeamCheck& check) {
     return made;
 }
 
+std::string rulesHead(std::string title) {
+    if (!title.empty()) title[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(title[0])));
+    return "\n## " + title + "\n\n| " + say("figure") + " | " + say("how") + " | " + say("rests on") + " |\n|---|---|---|\n";
+}
+
+std::string rulesRow(std::string_view name, std::string_view formula, Trust trust) {
+    return "| " + std::string(name) + " | " + say(formula) + " | " + sayName(trust) + " |\n";
+}
+
 std::string whereTheNumbersComeFrom() {
     std::string text =
-        "# Where the numbers come from\n\nEvery figure can be asked: Alt and a click on it, or `?` where the keyboard is. A card says how "
-        "it is "
-        "reckoned, from what (each to be asked in turn), where that stands and how far to trust it. This chapter is the same, all at "
-        "once.\n\n";
-    for (const Trust trust : {Trust::measured, Trust::written, Trust::geometry, Trust::physics, Trust::ruleOfThumb, Trust::school}) {
-        std::string name(machair::nameOf(trust));
-        std::ranges::replace(name, '_', ' ');
-        text += "- *" + name + "*: " + std::string(sayTrust(trust)) + "\n";
-    }
+        "# " + say("Where the numbers come from") + "\n\n" +
+        say("Every figure can be asked: Alt and a click on it, or `?` where the keyboard is. A card says how it is reckoned, "
+            "from what (each to be asked in turn), where that stands and how far to trust it. This chapter is the same, all at "
+            "once.") +
+        "\n\n";
+    for (const Trust trust : {Trust::measured, Trust::written, Trust::geometry, Trust::physics, Trust::ruleOfThumb, Trust::school})
+        text += "- *" + sayName(trust) + "*: " + say(sayTrust(trust)) + "\n";
     std::string_view subject;
     for (const AskRule& rule : askRules()) {
         if (rule.subject != subject) {
             subject = rule.subject;
-            text += "\n## The " + std::string(subject == "piece" ? "legs and cheeks" : subject) +
-                    "\n\n| figure | how | rests on |\n|---|---|---|\n";
+            text += rulesHead(say("the {}", subject == "piece" ? say("legs and cheeks") : say(subject)));
         }
         const AskedOf of = subject == "hook"     ? AskedOf::hook
                            : subject == "thread" ? AskedOf::thread
                            : subject == "fly"    ? AskedOf::fly
                                                  : AskedOf::part;
-        std::string trust(machair::nameOf(rule.trust));
-        std::ranges::replace(trust, '_', ' ');
-        text += "| " + nameOfKey({of, 0, std::string(rule.key)}) + " | " + std::string(rule.formula) + " | " + trust + " |\n";
+        text += rulesRow(nameOfKey({of, 0, std::string(rule.key)}), rule.formula, rule.trust);
     }
-    text += "\n## The team\n\n| check | how |\n|---|---|\n";
+    text += "\n## " + say("The team") + "\n\n| " + say("check") + " | " + say("how") + " |\n|---|---|\n";
     for (const TermRule& rule : termRules())
-        text += "| " + std::string(rule.name) + " | " + std::string(rule.formula) + " |\n";
+        text += "| " + say(rule.name) + " | " + say(rule.formula) + " |\n";
     return text;
 }
 

@@ -123,12 +123,8 @@ Derivation ask(const StockWanted& stock) {
 }
 
 std::string whereTheDaysNumbersComeFrom() {
-    std::string text = "\n## The day, the drift and the drawer\n\n| figure | how | rests on |\n|---|---|---|\n";
-    const auto row = [&](const DayRule& rule) {
-        std::string trust(nameOf(rule.trust));
-        std::ranges::replace(trust, '_', ' ');
-        text += "| " + std::string(rule.name) + " | " + std::string(rule.formula) + " | " + trust + " |\n";
-    };
+    std::string text = rulesHead(say("The day, the drift and the drawer"));
+    const auto row = [&](const DayRule& rule) { text += rulesRow(say(rule.name), rule.formula, rule.trust); };
     for (const SeaTerm term : kSeaTerms)
         row(ruleOf(term));
     row(kDepth);

@@ -22,6 +22,10 @@ struct AskRule {
 [[nodiscard]] std::span<const AskRule> askRules();
 [[nodiscard]] const AskRule* askRule(std::string_view subject, std::string_view key);
 
+// The guide's table of some rules: its heading with what stands over the columns, and a row, of a name that is said already.
+[[nodiscard]] std::string rulesHead(std::string title);
+[[nodiscard]] std::string rulesRow(std::string_view name, std::string_view formula, Trust trust);
+
 struct TermRule {
     TeamTerm term;
     std::string_view name;
