@@ -60,7 +60,7 @@ Result<std::unique_ptr<Home>> openHome(const std::filesystem::path& path, Access
     if (isSqlite(path)) return openBenchBook(path, access);
     if (path.string().ends_with(kBookEnding))
         return fail(Place(path.string()), say("expected a bench book, got a file that is not one"),
-                    copiesOf(path).empty() ? "a bench file ends in .machair.json" : sayNewestCopy(path));
+                    copiesOf(path).empty() ? say("a bench file ends in .machair.json") : sayNewestCopy(path));
     return std::make_unique<BenchFileHome>(path, access);
 }
 
@@ -97,7 +97,7 @@ Faults writeBook(const std::filesystem::path& path, const Book& book) {
     else if (name.ends_with(kBookEnding))
         writeBenchBook(path, book);
     else
-        return {Fault{Place(name), "expected a name that ends in .machair (a bench book) or .machair.json (a bench file)", ""}};
+        return {Fault{Place(name), say("expected a name that ends in .machair (a bench book) or .machair.json (a bench file)"), ""}};
     return {};
 }
 

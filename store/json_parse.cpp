@@ -15,7 +15,7 @@ std::string lineAndColumn(std::string_view text, std::size_t byte) {
     const auto line = 1 + std::ranges::count(before, '\n');
     const auto start = before.rfind('\n');
     const std::size_t column = start == std::string_view::npos ? before.size() + 1 : before.size() - start;
-    return "line " + std::to_string(line) + ", column " + std::to_string(column);
+    return say("line {}, column {}", std::to_string(line), std::to_string(column));
 }
 
 // Stands between the parser and the document it makes, for what a finished one no longer shows: keys given twice, and

@@ -10,7 +10,7 @@ namespace machair::store {
 
 namespace {
 
-constexpr std::string_view kLandmarks = "a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip)";
+constexpr const char* kLandmarks = unsaid("a landmark (eye, point, barb, bend, rearmost, body_end or tail_tip)");
 
 bool isLandmark(const std::string& name) { return fromName<Landmark>(name) || fromName<FlyLandmark>(name); }
 
@@ -110,7 +110,7 @@ void JsonReader::read(const Json& json, const Trail& place, AnyLandmark& out, co
             return;
         }
     }
-    expected(place, std::string(kLandmarks), json);
+    expected(place, kLandmarks, json);
 }
 
 void JsonReader::read(const Json& json, const Trail& place, std::variant<WholeBody, std::size_t>& out, const Rule&) {
@@ -135,17 +135,16 @@ void JsonReader::read(const Json& json, const Trail& place, Full& out, const Rul
 }
 
 void JsonReader::read(const Json& json, const Trail& place, LengthSpec& out, const Rule&) {
-    constexpr const char* kForms = R"(a length ({"mm": …}, {"ratio": …, "of": …}, {"to": …} or {"bars": …}))";
+    constexpr const char* kForms = unsaid("a length ({\"mm\": …}, {\"ratio\": …, \"of\": …}, {\"to\": …} or {\"bars\": …})");
     if (!json.is_object()) return expected(place, kForms, json);
     std::vector<const char*> known;
     int forms = 0;
     for (const char* key : {"mm", "ratio", "to", "bars"})
         forms += json.contains(key) ? 1 : 0;
     if (forms != 1) {
-        std::string what = "expected ";
-        what += kForms;
-        what += forms == 0 ? say(", got none of these") : say(", got several at once");
-        faults.push_back({place, std::move(what), ""});
+        faults.push_back(
+            {place, forms == 0 ? say("expected {}, got none of these", say(kForms)) : say("expected {}, got several at once", say(kForms)),
+             ""});
         return;
     }
     if (json.contains("mm")) {

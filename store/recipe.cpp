@@ -3,7 +3,6 @@
 #include <algorithm>
 
 #include "book/fields.h"
-#include "book/part_material.h"
 #include "language/say.h"
 #include "store/recipe_reader.h"
 #include "store/text_encoding.h"
@@ -41,10 +40,9 @@ Result<ReadRecipe> answered(const ReadRecipe& recipe, const Book& book, std::siz
         Part& part = now.pattern.parts[static_cast<std::size_t>(doubt.part)];
         if (doubt.key == "material") {
             part.material = MaterialId(value);
-            if (const Material* of = book.findMaterial(MaterialId(value))) {
-                const auto fell = fitToMaterial(part, *of);
-                if (!fell.empty()) part.note = part.note.value_or("");
-            }
+            if (const Material* of = book.findMaterial(MaterialId(value)))
+                for (const std::string& left : leftByMaterial(part, *of))
+                    part.note = part.note ? *part.note + "; " + left : left;
         } else {
             auto changed = withField(part, doubt.key, value, Place("parts").at(static_cast<std::size_t>(doubt.part)));
             if (!changed) return tl::unexpected(changed.error());

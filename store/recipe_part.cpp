@@ -10,7 +10,6 @@
 #include "book/fields.h"
 #include "book/fitting.h"
 #include "book/lists.h"
-#include "book/part_material.h"
 #include "book/spec_words.h"
 #include "language/say.h"
 #include "units/text.h"
@@ -106,8 +105,7 @@ void RecipeReader::sameAs(Made& made, const Clause& clause, std::string_view whi
     made.part.material = source->material;
     if (of) {
         made.kind = of->kind;
-        for (const std::string& fell : fitToMaterial(made.part, *of))
-            made.left.push_back(fell + " as it was said");
+        std::ranges::move(leftByMaterial(made.part, *of), std::back_inserter(made.left));
     }
 }
 
@@ -180,7 +178,7 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
             set(made, unit->key, sayCount(count->count));
             if (!(made.part == before)) {
                 use(words, i, count->words + 1);
-                if (count->about) doubt(clause.at + words[i].from, clause.text, "\"Or so\": is " + sayCount(count->count) + " right?");
+                if (count->about) doubt(clause.at + words[i].from, clause.text, say("\"Or so\": is {} right?", sayCount(count->count)));
                 continue;
             }
         }

@@ -240,15 +240,20 @@ bool RecipeReader::halves(const RecipeEntry& entry) {
     return true;
 }
 
+std::vector<std::string> leftByMaterial(Part& part, const Material& of) {
+    std::vector<std::string> left;
+    for (const FellAway& fell : fitToMaterial(part, of))
+        if (fell.key != "style" && fell.key != "method") left.push_back(say("{} as it was said", fell.words));
+    return left;
+}
+
 void RecipeReader::finish(Made made) {
     chooseMaterial(made);
     if (auto* wing = std::get_if<WingPart>(&made.part.detail); wing && !made.styled && made.kind == MaterialKind::quill)
         wing->style = WingStyle::paired;
     if (made.part.material)
         if (const Material* of = known(*made.part.material)) {
-            for (const std::string& fell : fitToMaterial(made.part, *of))
-                if (!fell.starts_with("style") && !fell.starts_with("method"))  // they follow the material
-                    made.left.push_back(fell + " as it was said");
+            std::ranges::move(leftByMaterial(made.part, *of), std::back_inserter(made.left));
         }
     if (!made.left.empty()) {
         std::string note;

@@ -17,6 +17,9 @@ namespace machair::store {
 }
 
 // The first such word that nobody understood yet; and a stretch of them, understood now.
+// The part made of this; what was said of it and has no meaning there is left for its note. Its method and style follow the material.
+[[nodiscard]] std::vector<std::string> leftByMaterial(Part& part, const Material& of);
+
 [[nodiscard]] inline std::optional<std::size_t> wordAt(const std::vector<Word>& words, std::string_view text) {
     const auto found = std::ranges::find_if(words, [&](const Word& w) { return !w.used && w.text == text; });
     return found == words.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - words.begin()));

@@ -18,7 +18,7 @@ Result<OpenedBench> readBench(std::string_view text) {
     Json& document = *parsed;
     JsonReader reader;
     if (!document.is_object()) {
-        reader.expected(Trail("line 1, column 1"), say("an object in { }"), document);
+        reader.expected(Trail(say("line {}, column {}", "1", "1")), say("an object in { }"), document);
         return tl::unexpected(reader.faults);
     }
     if (!document.contains("format") || document["format"] != "machair-bench")

@@ -78,7 +78,14 @@ GuideView::GuideView(QWidget* parent) : QFrame(parent), text_(new GuideText) {
 
 // Read when it is first wanted, not at every start.
 void GuideView::load() {
-    if (text_->document()->isEmpty()) text_->document()->setMarkdown(wholeGuide(), QTextDocument::MarkdownDialectGitHub);
+    if (!text_->document()->isEmpty()) return;
+    text_->document()->setMarkdown(wholeGuide(), QTextDocument::MarkdownDialectGitHub);
+    // Commands are longer than a column is wide: they break too, or the whole guide is pushed aside.
+    for (QTextBlock block = text_->document()->begin(); block.isValid(); block = block.next()) {
+        QTextBlockFormat format = block.blockFormat();
+        format.setNonBreakableLines(false);
+        QTextCursor(block).setBlockFormat(format);
+    }
 }
 
 void GuideView::openAt(const QString& chapter) {

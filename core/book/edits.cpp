@@ -159,8 +159,8 @@ Result<Edit> changeMaterial(const Book& book, const DressingId& pattern, std::si
     changed.from.reset();
     edit.words = say("{} of {}", titleOf(changed.kind), made->title());
     std::string fell;
-    for (const std::string& what : fitToMaterial(changed, *made))
-        fell += (fell.empty() ? say("; back to the usual: ") : ", ") + what;
+    for (const FellAway& what : fitToMaterial(changed, *made))
+        fell += (fell.empty() ? say("; back to the usual: ") : ", ") + what.words;
     edit.words += fell;
     const auto& schools = book.findPattern(pattern)->schools;
     const Material* before =

@@ -14,7 +14,8 @@ const HookSpec* hookOf(const Book& book, const Fly& fly) {
 }
 
 std::string sayFly(std::string_view dressing, const HookSpec& hook) {
-    return std::string(dressing) + ", " + std::to_string(hook.size) + (hook.barb.value_or(true) ? "" : " barbless");
+    const std::string size = std::to_string(hook.size);
+    return hook.barb.value_or(true) ? std::string(dressing) + ", " + size : say("{}, {} barbless", dressing, size);
 }
 
 std::string sayFly(const Book& book, const Fly& fly) {

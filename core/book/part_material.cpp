@@ -71,43 +71,43 @@ WingStyle usualWing(MaterialKind kind) {
 class Fit {
   public:
     explicit Fit(const Material& now) : kind_(now.kind) {}
-    std::vector<std::string> fell;
+    std::vector<FellAway> fell;
 
     void operator()(BodyPart& body) {
-        if (body.method && !fits(*body.method, kind_)) drop(body.method, say("method {}", sayName(*body.method)));
-        if (kind_ != M::dubbing) drop(body.noodleDiameter, say("noodle thickness"));
+        if (body.method && !fits(*body.method, kind_)) drop(body.method, "method", say("method {}", sayName(*body.method)));
+        if (kind_ != M::dubbing) drop(body.noodleDiameter, "noodle_diameter_mm", say("noodle thickness"));
         if (!isAny(kind_, {M::herl, M::fibres, M::floss, M::flank, M::quill, M::tippet, M::hackle, M::plume}))
-            drop(body.strands, "strands");
-        if (!isAny(kind_, {M::floss, M::tinsel, M::ribbon})) drop(body.passes, "passes");
-        if (isAny(kind_, {M::wire, M::oval, M::chenille, M::tube})) drop(body.overlap, "overlap");
-        if (kind_ == M::dubbing || kind_ == M::chenille) drop(body.twisted, "twisted");
+            drop(body.strands, "strands", say("strands"));
+        if (!isAny(kind_, {M::floss, M::tinsel, M::ribbon})) drop(body.passes, "passes", say("passes"));
+        if (isAny(kind_, {M::wire, M::oval, M::chenille, M::tube})) drop(body.overlap, "overlap", say("overlap"));
+        if (kind_ == M::dubbing || kind_ == M::chenille) drop(body.twisted, "twisted", say("twisted"));
     }
     void operator()(TailPart& tail) {
-        if (tail.style && !fits(*tail.style, kind_)) drop(tail.style, say("style {}", sayName(*tail.style)));
-        if (!isAny(kind_, {M::flank, M::quill})) drop(tail.width, say("slip width"));
+        if (tail.style && !fits(*tail.style, kind_)) drop(tail.style, "style", say("style {}", sayName(*tail.style)));
+        if (!isAny(kind_, {M::flank, M::quill})) drop(tail.width, "width", say("slip width"));
         if (kind_ != M::tippet && std::holds_alternative<Bars>(tail.length.value)) {
             tail.length = ratioOf(0.75, Yardstick::shank);
-            fell.emplace_back(say("length by bars"));
+            fell.push_back({"length", say("length by bars")});
         }
     }
     void operator()(WingPart& wing) {
         if (!fits(wing.style, kind_)) {
-            fell.push_back(say("style {}", sayName(wing.style)));
+            fell.push_back({"style", say("style {}", sayName(wing.style))});
             wing.style = usualWing(kind_);
         }
         if (!isAny(kind_, {M::flank, M::quill})) {
-            drop(wing.depth, "depth");
-            drop(wing.layers, "layers");
-            drop(wing.folds, "folds");
-            drop(wing.width, say("slip width"));
-            drop(wing.round, say("barbs round"));
+            drop(wing.depth, "depth", say("depth"));
+            drop(wing.layers, "layers", say("layers"));
+            drop(wing.folds, "folds", say("folds"));
+            drop(wing.width, "width", say("slip width"));
+            drop(wing.round, "round", say("barbs round"));
         }
     }
     void operator()(HeadPart& head) {
-        if (kind_ != M::herl) drop(head.strands, "strands");
+        if (kind_ != M::herl) drop(head.strands, "strands", say("strands"));
     }
     void operator()(RibPart& rib) {
-        if (!isAny(kind_, {M::tinsel, M::ribbon, M::floss})) drop(rib.face, "face");
+        if (!isAny(kind_, {M::tinsel, M::ribbon, M::floss})) drop(rib.face, "face", say("face"));
     }
     void operator()(TagPart&) {}
     void operator()(UnderbodyPart&) {}
@@ -120,10 +120,10 @@ class Fit {
 
   private:
     template <class T>
-    void drop(std::optional<T>& member, std::string said) {
+    void drop(std::optional<T>& member, std::string_view key, std::string said) {
         if (!member) return;
         member.reset();
-        fell.push_back(std::move(said));
+        fell.push_back({key, std::move(said)});
     }
     MaterialKind kind_;
 };
@@ -169,7 +169,7 @@ const std::vector<MaterialKind>& kindsFor(PartKind part) {
     return kBody;
 }
 
-std::vector<std::string> fitToMaterial(Part& part, const Material& now) {
+std::vector<FellAway> fitToMaterial(Part& part, const Material& now) {
     Fit fit(now);
     std::visit(fit, part.detail);
     return std::move(fit.fell);

@@ -12,7 +12,11 @@ namespace machair {
 [[nodiscard]] const std::vector<MaterialKind>& kindsFor(PartKind part);
 
 // The part made of another material: its method or style follows, and what no longer has a meaning goes back to the usual. Says
-// what fell away: "method noodle", "noodle thickness".
-[[nodiscard]] std::vector<std::string> fitToMaterial(Part& part, const Material& now);
+// what fell away.
+struct FellAway {
+    std::string_view key;  // "method", "noodle_diameter_mm"
+    std::string words;     // "method noodle", "noodle thickness"
+};
+[[nodiscard]] std::vector<FellAway> fitToMaterial(Part& part, const Material& now);
 
 }  // namespace machair

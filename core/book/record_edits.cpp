@@ -110,7 +110,7 @@ Result<Edit> changeDayField(const Book& book, const DayId& day, std::string_view
     if (!found) return tl::unexpected(found.error());
     auto changed = withField(*found->record, key, text, found->place);
     if (!changed) return tl::unexpected(changed.error());
-    Edit edit{std::string(day) + ": " + sayField(fieldsOf(*changed), key, text, "not said"), book};
+    Edit edit{std::string(day) + ": " + sayField(fieldsOf(*changed), key, text, say("not said")), book};
     edit.after.days[found->index] = std::move(*changed);
     return edit;
 }
@@ -132,7 +132,7 @@ Result<Edit> changeBatchField(const Book& book, const BatchId& batch, std::strin
     if (!changed) return tl::unexpected(changed.error());
     if (changed->hook && !book.findHook(*changed->hook)) return noSuch(place.key("hook"), "hook", *changed->hook);
     if (changed->team && !book.findTeam(*changed->team)) return noSuch(place.key("team"), "team", *changed->team);
-    Edit edit{titleOf(book, was.pattern) + ": " + sayField(fieldsOf(was), key, text, "not said"), book};
+    Edit edit{titleOf(book, was.pattern) + ": " + sayField(fieldsOf(was), key, text, say("not said")), book};
     edit.after.batches[found->index] = std::move(*changed);
     return edit;
 }

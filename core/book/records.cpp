@@ -505,7 +505,7 @@ Result<NewRecord> addAboutDressing(const Book& book, std::string_view list, std:
         flies[asked->role == TeamRole::bob      ? Position::bob
               : asked->role == TeamRole::middle ? Position::middle
                                                 : Position::point] = Fly(asked->id);
-        return lastOf(&Book::teams, addTeam(book, "New team", flies));
+        return lastOf(&Book::teams, addTeam(book, say("New team"), flies));
     }
     if (list == "batches") return lastOf(&Book::batches, addBatch(book, asked->id, 3));
     if (list == "box") {

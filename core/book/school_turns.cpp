@@ -58,8 +58,8 @@ class Follow {
     void make(Part& part, const MaterialId& material) {
         part.material = material;
         if (const Material* made = book_.findMaterial(material))
-            for (std::string& lost : fitToMaterial(part, *made))
-                lost_.push_back(std::move(lost));
+            for (FellAway& lost : fitToMaterial(part, *made))
+                lost_.push_back(std::move(lost.words));
     }
 
     // Hackles.

@@ -28,7 +28,7 @@ Result<Edit> changeIn(const Book& book, std::vector<Record> Book::*list, const c
 
 std::string nameOr(const Book& book, const std::optional<Fly>& fly) {
     const Pattern* found = fly ? book.findPattern(fly->pattern) : nullptr;
-    return found ? found->title() : "nothing";
+    return found ? found->title() : say("nothing");
 }
 
 // Whether a fly in the box is this dressing on this hook; on its own where none is named.
@@ -122,7 +122,7 @@ Result<Edit> changeLeaderField(const Book& book, const TeamId& team, std::string
     if (!found) return tl::unexpected(found.error());
     auto leader = withField(found->record->leader.value_or(LeaderSpec{}), key, text, found->place.key("leader"));
     if (!leader) return tl::unexpected(leader.error());
-    Edit edit{say("leader: {}", sayField(fieldsOf(*leader), key, text, "as usual")), book};
+    Edit edit{say("leader: {}", sayField(fieldsOf(*leader), key, text, say("as usual"))), book};
     edit.after.teams[found->index].leader = std::move(*leader);
     return edit;
 }

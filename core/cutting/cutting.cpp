@@ -85,8 +85,8 @@ class MaterialCuts {
         const bool pair = slip.pair.value_or(false);
         const SlipSide side = slip.side.value_or(SlipSide::any);
         if (feathers_.empty()) return say("there is no feather of {} in the drawers", slip.material);
-        if ((pair || side == SlipSide::left) && !anyOfSide(VaneSide::left)) return "there is no left feather of " + slip.material;
-        if ((pair || side == SlipSide::right) && !anyOfSide(VaneSide::right)) return "there is no right feather of " + slip.material;
+        if ((pair || side == SlipSide::left) && !anyOfSide(VaneSide::left)) return say("there is no left feather of {}", slip.material);
+        if ((pair || side == SlipSide::right) && !anyOfSide(VaneSide::right)) return say("there is no right feather of {}", slip.material);
         Length longest, widest;
         for (const VaneFeather& f : feathers_) {
             longest = std::max(longest, *std::ranges::max_element(f.barbs));

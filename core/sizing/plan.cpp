@@ -274,7 +274,7 @@ class Planner {
         }
         part.made = bench.resolver.madeOf(i);
         if (part.material && !book_.findMaterial(*part.material))
-            bench.resolver.fault(part.place.key("material"), "expected the id of a material, got \"" + *part.material + "\"",
+            bench.resolver.fault(part.place.key("material"), say("expected the id of a material, got \"{}\"", *part.material),
                                  say("add that material, or name one of the drawers"));
         if (!canBeMadeOf(written.kind, part.made.kind)) {
             bench.resolver.fault(part.place.key("material"),

@@ -438,7 +438,7 @@ Length Resolver::length(const LengthSpec& spec, Length origin, const Place& plac
             // To the far edge of the n-th bar from the tips: n - 1 spacings and one bar.
             const auto spacing = r.tippetSpacing();
             if (!spacing) {
-                r.fault(place.key("bars"), "expected a tippet with a bar_spacing_mm to count bars on",
+                r.fault(place.key("bars"), say("expected a tippet with a bar_spacing_mm to count bars on"),
                         say("measure the bar spacing of the feather and give it on the material"));
                 return 1.0 * mm;
             }

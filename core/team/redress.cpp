@@ -228,20 +228,20 @@ Result<Plan> planRedressed(const Book& book, const Plan& before, const FlyChange
 std::string sayChange(const Book& book, const Plan& before, const FlyChange& change) {
     std::vector<std::string> words;
     const auto at = fullestHackle(before);
-    const std::string hackle = at ? sayName(before.parts[*at].kind) : "hackle";
+    const std::string hackle = at ? sayName(before.parts[*at].kind) : say("hackle");
     if (change.turns != 0)
         words.push_back(
             say("{}{} on the {}", times(std::abs(change.turns), "turn"), change.turns > 0 ? say(" more") : say(" less"), hackle));
     if (change.fibre != 0)
         words.push_back(say("the {} {} of the gape {}", hackle, formatNumber(kFibreStep * std::abs(change.fibre), 1),
                             change.fibre > 0 ? say("longer") : say("shorter")));
-    const auto scaled = [&](const char* part, int by) {
+    const auto scaled = [&](PartKind part, int by) {
         if (by != 0)
-            words.push_back(std::string("the ") + part + " " + formatNumber(100.0 * kLengthShare * std::abs(by), 0) + " % " +
-                            (by > 0 ? say("longer") : say("shorter")));
+            words.push_back(say("the {} {} % {}", sayName(part), formatNumber(100.0 * kLengthShare * std::abs(by), 0),
+                                by > 0 ? say("longer") : say("shorter")));
     };
-    scaled("tail", change.tail);
-    scaled("wing", change.wing);
+    scaled(PartKind::tail, change.tail);
+    scaled(PartKind::wing, change.wing);
     if (change.size != 0)
         if (const auto hook = hookFor(book, before.hook.spec(), change)) words.push_back(say("on a {}", std::to_string(hook->size)));
     if (change.wire != 0) words.emplace_back(change.wire > 0 ? say("on a heavier wire") : say("on a finer wire"));

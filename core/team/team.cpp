@@ -22,9 +22,9 @@ std::string mostApart(const FlyFigures& up, const FlyFigures& low) {
             at = i;
         }
     }
-    return at <= static_cast<std::size_t>(Likeness::upright)     ? "hackles"
-           : at <= static_cast<std::size_t>(Likeness::plumeTail) ? "tails"
-                                                                 : "wings";
+    return at <= static_cast<std::size_t>(Likeness::upright)     ? say("hackles")
+           : at <= static_cast<std::size_t>(Likeness::plumeTail) ? say("tails")
+                                                                 : say("wings");
 }
 
 struct Said {

@@ -5,6 +5,7 @@
 #include <QFile>
 #include <QListWidget>
 #include <QMimeData>
+#include <QScrollBar>
 #include <QSlider>
 #include <QTextBlock>
 #include <QTextBrowser>
@@ -395,6 +396,7 @@ TEST_CASE("the guide opens at the station's chapter, offline, and every station 
             ++pictures;
         }
     CHECK(pictures >= 10);
+    CHECK(text->horizontalScrollBar()->maximum() == 0);  // nothing pushes it aside
     QTest::keyClick(guide, Qt::Key_Escape);
     CHECK_FALSE(guide->isVisible());
     QTest::keyClick(&bench.window(), Qt::Key_F1, Qt::ShiftModifier);
