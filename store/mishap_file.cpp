@@ -62,10 +62,10 @@ Result<std::vector<MishapCard>> readMishaps(std::string_view json) {
         }
         MishapCard card;
         card.id = textAt(record, "id");
-        card.shows = say(textAt(record, "shows"));
-        card.thisFly = say(textAt(record, "this_fly"));
-        card.nextFly = say(textAt(record, "next_fly"));
-        card.seenBy = say(textAt(record, "seen_by"));
+        card.shows = textAt(record, "shows");
+        card.thisFly = textAt(record, "this_fly");
+        card.nextFly = textAt(record, "next_fly");
+        card.seenBy = textAt(record, "seen_by");
         if (card.id.empty() || card.shows.empty())
             faults.push_back({place.key(card.id.empty() ? "id" : "shows"), say("expected words, got none"), {}});
         if (std::ranges::find(cards, card.id, &MishapCard::id) != cards.end())

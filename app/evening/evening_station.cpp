@@ -12,11 +12,13 @@
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
+#include <functional>
 #include <numeric>
 #include <tuple>
 
 #include "bench/round.h"
 #include "book/fields.h"
+#include "book/find.h"
 #include "book/record_edits.h"
 #include "cutting/stock.h"
 #include "daybook/box.h"
@@ -66,9 +68,7 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
     left->addWidget(timeline_, 3);
     left->addWidget(shelf_, 2);
     layout->addLayout(left, 1);
-    connect(shelf_, &Shelf::batchWanted, this, [this](const DressingId& pattern) {
-        document_.refuse(document_.apply(addBatch(document_.book(), pattern, wanted_->value())));
-    });
+    connect(shelf_, &Shelf::batchWanted, this, &EveningStation::addBatchOf);
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
     connect(timeline_, &TimelineView::endMoved, minutes_, &QSpinBox::setValue);
     layout->addWidget(scrolled(makePanel(), kEveningPanel));
@@ -121,12 +121,12 @@ void EveningStation::addBatches(QVBoxLayout* column) {
                         : Faults();
         });
     column->addWidget(batch_);
-    connect(batches_, &QListWidget::currentRowChanged, this, [this](int row) {
-        const auto& batches = document_.book().batches;
-        if (row >= 0 && static_cast<std::size_t>(row) < batches.size()) batch_->show(fieldsOf(batches[static_cast<std::size_t>(row)]));
+    connect(batches_, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
+        const Batch* batch = item ? findById(document_.book().batches, item->data(Qt::UserRole).toString().toStdString()) : nullptr;
+        if (batch) batch_->show(fieldsOf(*batch));
     });
     connect(more, &QToolButton::clicked, this, [this] {
-        if (document_.pattern()) document_.refuse(document_.apply(addBatch(document_.book(), document_.pattern()->id, wanted_->value())));
+        if (document_.pattern()) addBatchOf(document_.pattern()->id);
     });
     connect(tied, &QToolButton::clicked, this, [this] {
         const auto* item = batches_->currentItem();
@@ -176,6 +176,16 @@ void EveningStation::addTime(QVBoxLayout* column) {
     connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
 }
 
+// It is the chosen one from then on: what comes next is its day, or that one of it is tied.
+void EveningStation::addBatchOf(const DressingId& pattern) {
+    const Faults faults = document_.apply(addBatch(document_.book(), pattern, wanted_->value()));
+    document_.refuse(faults);
+    if (!faults.empty()) return;
+    const QString added = qt(document_.book().batches.back().id);
+    for (int row = 0; row < batches_->count(); ++row)
+        if (batches_->item(row)->data(Qt::UserRole).toString() == added) batches_->setCurrentRow(row);
+}
+
 void EveningStation::showEvent(QShowEvent*) { refresh(); }
 
 // A job dragged to another place: what was shown becomes the tier's own order, with this one moved.
@@ -194,9 +204,16 @@ void EveningStation::move(std::size_t job, std::size_t before) {
 
 void EveningStation::refresh() {
     if (!document_.isOpen()) return;
-    const int row = batches_->currentRow();
+    const QString chosen = batches_->currentItem() ? batches_->currentItem()->data(Qt::UserRole).toString() : QString();
     batches_->clear();
-    for (const Batch& batch : document_.book().batches) {
+    // Those that wait before those that are done, which only tell of the past.
+    std::vector<const Batch*> batches;
+    for (const Batch& batch : document_.book().batches)
+        batches.push_back(&batch);
+    const auto isDone = [](const Batch* batch) { return batch->tied.value_or(0) >= batch->wanted; };
+    std::ranges::stable_partition(batches, std::not_fn(isDone));
+    for (const Batch* one : batches) {
+        const Batch& batch = *one;
         const Pattern* pattern = document_.book().findPattern(batch.pattern);
         auto* item = new QListWidgetItem(tr("%1%2: %3 of %4%5")
                                              .arg(pattern ? qt(pattern->title()) : qt(batch.pattern), sayHook(batch))
@@ -205,9 +222,10 @@ void EveningStation::refresh() {
                                              .arg(batch.day ? tr(", for %1").arg(dateSaid(*batch.day)) : QString()),
                                          batches_);
         item->setData(Qt::UserRole, qt(batch.id));
+        if (isDone(one)) item->setForeground(theme_.colours().inkSoft);
         setPictured(*item, {"patterns", batch.pattern}, pictures_);
+        if (item->data(Qt::UserRole).toString() == chosen) batches_->setCurrentItem(item);
     }
-    batches_->setCurrentRow(std::min(row, batches_->count() - 1));
     shelf_->refresh();
     auto jobs = waitingJobs(document_.book());
     best_.reset();  // what was shown is of other jobs

@@ -50,6 +50,7 @@ class EveningStation : public QWidget {
     [[nodiscard]] std::optional<double> minutesGone() const;
     void tick();
     void refresh();
+    void addBatchOf(const DressingId& pattern);
     void askEvening();
     void showTable();
     // The timetable that is shown: the best, one of the two ways, least change of material, or the order dragged.

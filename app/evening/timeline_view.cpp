@@ -15,7 +15,9 @@ namespace machair::app {
 TimelineView::TimelineView(Document& document, const Theme& theme, QWidget* parent) : QWidget(parent), document_(document), theme_(theme) {
     setObjectName(QStringLiteral("timeline"));
     setAccessibleName(tr("The evening's timetable"));
-    setMinimumSize(460, 240);
+    constexpr int kLeastWide = 460, kLeastHigh = 170;
+    setMinimumSize(kLeastWide, kLeastHigh);
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Maximum);
     setMouseTracking(true);
     setFocusPolicy(Qt::StrongFocus);
     connect(&theme_, &Theme::changed, this, qOverload<>(&QWidget::update));
@@ -28,7 +30,13 @@ void TimelineView::show(const std::vector<TyingJob>& jobs, const Timetable& tabl
     minutes_ = minutes;
     held_ = Held::nothing;
     chosen_ = std::min(chosen_, order().size());
+    updateGeometry();
     update();
+}
+
+QSize TimelineView::sizeHint() const {
+    const double lanes = static_cast<double>(std::max<std::size_t>(1, order().size()));
+    return {minimumWidth(), static_cast<int>(std::ceil(kAboveLanes + lanes * kMostLane))};
 }
 
 void TimelineView::showNow(std::optional<double> minute) {
@@ -43,7 +51,7 @@ double TimelineView::endX() const { return x(minutes_); }
 
 double TimelineView::laneHeight() const {
     const double lanes = static_cast<double>(std::max<std::size_t>(1, order().size()));
-    return std::clamp((height() - kAxis - kHands - 2.0 * kLaneGap - 8.0) / lanes, kLeastLane, kMostLane);
+    return std::clamp((height() - kAboveLanes) / lanes, kLeastLane, kMostLane);
 }
 
 QRectF TimelineView::blockAt(const TimedStage& stage) const {

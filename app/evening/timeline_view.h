@@ -27,6 +27,7 @@ class TimelineView : public QWidget, public Spoken {
     [[nodiscard]] QRectF laneOf(std::size_t job) const;
     [[nodiscard]] double endX() const;
 
+    [[nodiscard]] QSize sizeHint() const override;                       // every lane at its largest
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;  // the lanes, then the end
     void choosePart(std::size_t part) override;
     void nudgePart(std::size_t part, int steps) override;  // earlier is up; the end by ten minutes
@@ -45,6 +46,7 @@ class TimelineView : public QWidget, public Spoken {
 
   private:
     static constexpr double kLaneNames = 186.0, kRightEdge = 16.0, kAxis = 26.0, kHands = 30.0, kLaneGap = 8.0;  // px
+    static constexpr double kAboveLanes = kAxis + kHands + 2.0 * kLaneGap + 8.0;
     static constexpr double kLeastLane = 14.0, kPictured = 36.0, kMostLane = 76.0, kGrip = 6.0;
     static constexpr QSize kPicture{54, 32};
     static constexpr int kNudge = 10;  // minutes

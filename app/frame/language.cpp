@@ -83,9 +83,13 @@ void speak(const QString& wanted) {
     code() = QString::fromLatin1(kEnglish);
     for (auto& translator : spoken())
         translator.reset();  // leaves the application as it goes
-    // Where it is English, numbers and months are English as well: the two together, or a sentence mixes them.
+    // Numbers, months and days are of the language as well, or a sentence mixes them: as the system has them where it speaks it. English on
+    // another system is the window's own, whose day stands before the month; on one that speaks nothing they stay as the book has them.
     const QLocale own(wanted), system = QLocale::system();
-    QLocale::setDefault(own.language() == system.language() ? system : own);
+    QLocale::setDefault(own.language() == system.language()  ? system
+                        : own.language() != QLocale::English ? own
+                        : system.language() == QLocale::C    ? QLocale::c()
+                                                             : QLocale(QLocale::English, QLocale::UnitedKingdom));
     auto words = std::make_unique<QTranslator>();
     if (wanted == QLatin1String(kEnglish) || !words->load(QStringLiteral(":/languages/%1.qm").arg(wanted))) return;
     code() = wanted;

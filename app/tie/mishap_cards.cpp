@@ -117,11 +117,11 @@ void MishapCards::rebuild() {
                              "here, with what to practise.")));
         constexpr std::size_t kMost = 10;
         for (std::size_t i = 0; i < std::min(kMost, list.size()); ++i) {
-            auto* words = paragraph(tr("%1 × %2").arg(list[i].count).arg(qt(list[i].shows)));
+            auto* words = paragraph(tr("%1 × %2").arg(list[i].count).arg(qt(say(list[i].shows))));
             words->setFont(faceScaled(1.2, true));
             column->addWidget(words);
             column->addWidget(new Share(static_cast<double>(list[i].count) / std::max(1, list.front().count), theme_.colours().accent));
-            auto* practise = paragraph(tr("Practise: %1").arg(qt(list[i].practise)));
+            auto* practise = paragraph(tr("Practise: %1").arg(qt(say(list[i].practise))));
             setInk(practise, theme_.colours().grass);
             column->addWidget(practise);
         }
@@ -139,7 +139,8 @@ void MishapCards::rebuild() {
 
 void MishapCards::addCard(QVBoxLayout* column, std::size_t i) {
     const MishapCard& card = *cards_[i];
-    auto* button = new QPushButton(tr("%1  %2").arg(i < 9 ? QString::number(i + 1) : QStringLiteral(" "), capitalised(qt(card.shows))));
+    auto* button =
+        new QPushButton(tr("%1  %2").arg(i < 9 ? QString::number(i + 1) : QStringLiteral(" "), capitalised(qt(say(card.shows)))));
     button->setObjectName(QStringLiteral("mishap-%1").arg(qt(card.id)));
     button->setCheckable(true);
     button->setChecked(chosen_ == i);
@@ -217,9 +218,9 @@ void MishapCards::addOpen(QVBoxLayout* column, const MishapCard& card) {
         column->addWidget(label);
     };
     line("mishap-undo", tr("%1; %2.").arg(capitalised(qt(sayShows(card.when))), qt(sayUndo(card.undo))), c.inkSoft, 1.0);
-    line("mishap-this-fly", (card.undo == Undo::none ? tr("Instead: %1") : tr("This fly: %1")).arg(qt(card.thisFly)), c.ink, 1.3);
-    line("mishap-next-fly", tr("The next: %1").arg(qt(card.nextFly)), c.grass, 1.3);
-    if (!card.seenBy.empty()) line("mishap-seen", tr("The plan could have known: %1.").arg(qt(card.seenBy)), c.inkSoft, 1.0);
+    line("mishap-this-fly", (card.undo == Undo::none ? tr("Instead: %1") : tr("This fly: %1")).arg(qt(say(card.thisFly))), c.ink, 1.3);
+    line("mishap-next-fly", tr("The next: %1").arg(qt(say(card.nextFly))), c.grass, 1.3);
+    if (!card.seenBy.empty()) line("mishap-seen", tr("The plan could have known: %1.").arg(qt(say(card.seenBy))), c.inkSoft, 1.0);
     const auto link = plan_ && step_ && step_->part >= 0 ? planLink(card, *plan_, static_cast<std::size_t>(step_->part)) : std::nullopt;
     if (!link) return;
     auto* change = toolButton("mishap-change-plan", tr("Change the plan: %1").arg(inHouseWords(link->words)),

@@ -208,7 +208,8 @@ void TieStation::refresh() {
     tied_->setVisible(waits && current_ + 1 == static_cast<int>(steps_.size()));
     if (current_ + 1 < static_cast<int>(steps_.size())) ahead_.start(0);
     const auto cards = cardsFor(MishapCards::all(), *plan_, step);
-    view_->setMishap(cards.empty() ? QString() : tr("%1: %2").arg(capitalised(qt(cards.front()->shows)), qt(cards.front()->nextFly)));
+    view_->setMishap(cards.empty() ? QString()
+                                   : tr("%1: %2").arg(capitalised(qt(say(cards.front()->shows))), qt(say(cards.front()->nextFly))));
     strip_->setCurrent(current_);
     mishaps_->setVisible(wrong_->isChecked() || own_->isChecked());
     if (wrong_->isChecked()) mishaps_->show(*plan_, step);

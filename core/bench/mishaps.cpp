@@ -152,7 +152,7 @@ std::vector<OwnMishap> ownMishaps(const Book& book, const std::vector<MishapCard
     std::vector<OwnMishap> list;
     for (const Mishap& mishap : book.mishaps) {
         if (mishap.count <= 0) continue;
-        OwnMishap own{mishap.id, mishap.shows.value_or(mishap.id), say("look closer: say what it was next time"), mishap.count};
+        OwnMishap own{mishap.id, mishap.shows.value_or(mishap.id), unsaid("look closer: say what it was next time"), mishap.count};
         if (const MishapCard* card = findCard(cards, mishap.id)) {
             own.shows = card->shows;
             own.practise = card->nextFly;

@@ -56,7 +56,7 @@ struct PlanLink {
 [[nodiscard]] std::optional<PlanLink> planLink(const MishapCard& card, const Plan& plan, std::size_t part);
 
 // A tier's own mishaps, the most frequent first, with what to practise. Counts of parts from older books ("wing") have the
-// part's name for their card.
+// part's name for their card. Cards and these are in English, as they are kept: who shows them says them.
 struct OwnMishap {
     std::string id;
     std::string shows;

@@ -70,7 +70,7 @@ struct Title {
         return row.creature + ", " + monthName(row.fromMonth) + (row.toMonth == row.fromMonth ? "" : say(" to {}", monthName(row.toMonth)));
     }
     std::string operator()(const Mishap& mishap) const {
-        return mishap.shows.value_or(mishap.id) + ", " + counted(static_cast<std::size_t>(std::max(0, mishap.count)), "time", "times");
+        return say(mishap.shows.value_or(mishap.id)) + ", " + counted(static_cast<std::size_t>(std::max(0, mishap.count)), "time", "times");
     }
     std::string operator()(const Batch& batch) const {
         return say("{} of {}{}", std::to_string(batch.wanted), sayFly(book, flyOf(batch)), batch.day ? say(" by {}", *batch.day) : "");

@@ -195,12 +195,12 @@ Edit countMishap(const Book& book, const MishapId& id, const std::string& shows)
         found->shows = shows;
     }
     ++found->count;
-    edit.words = shows + ": " + std::to_string(found->count) + (found->count == 1 ? say(" time so far") : say(" times so far"));
+    edit.words = say(shows) + ": " + std::to_string(found->count) + (found->count == 1 ? say(" time so far") : say(" times so far"));
     return edit;
 }
 
 Edit takeBackMishap(const Book& book, const MishapId& id, const std::string& shows) {
-    Edit edit{say("not counted after all: {}", shows), book};
+    Edit edit{say("not counted after all: {}", say(shows)), book};
     Mishap* found = findById(edit.after.mishaps, id);
     if (!found) return edit;
     found->count = std::max(0, found->count - 1);

@@ -20,6 +20,7 @@
 #include "book/fields.h"
 #include "book/records.h"
 #include "book/spec_words.h"
+#include "book/team_edits.h"
 #include "cutting/laying_out.h"
 #include "frame/guide_view.h"
 #include "frame/house.h"
@@ -34,6 +35,7 @@
 #include "store/recipe.h"
 #include "tests/app/room.h"
 #include "tests/app/window.h"
+#include "tie/mishap_cards.h"
 
 using namespace machair;
 using namespace machair::app;
@@ -350,6 +352,17 @@ TEST_CASE("files say the same in every language") {
     const auto differs = std::ranges::mismatch(english, same);
     const auto at = static_cast<std::size_t>(differs.in1 - english.begin());
     CHECK(english.substr(at - std::min<std::size_t>(at, 40), at == english.size() ? 0 : 80) == "");
+}
+
+TEST_CASE("the cards of what goes wrong are kept in English and said in whichever language is spoken, after another too") {
+    const std::string english = MishapCards::all().front().shows;
+    const Speaking madeUpOnes;
+    CHECK(MishapCards::all().front().shows == english);
+    const Book book;
+    const Edit edit = countMishap(book, MishapId(MishapCards::all().front().id), english);
+    CHECK(edit.after.mishaps.front().shows == english);
+    CHECK(edit.words.starts_with(say(english)));
+    CHECK(say(english) != english);
 }
 
 TEST_CASE(
