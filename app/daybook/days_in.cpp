@@ -6,6 +6,7 @@
 #include <QVBoxLayout>
 #include <algorithm>
 
+#include "book/fields.h"
 #include "frame/panel.h"
 #include "language/say.h"
 #include "parts/label.h"
@@ -44,6 +45,14 @@ void DaysIn::read(const QString& file) {
     showMapping();
 }
 
+// A column as the day, its outing or its fish call it.
+QString DaysIn::called(std::string_view column) {
+    std::vector<Field> fields = fieldsOf(Day());
+    std::ranges::move(fieldsOf(Outing()), std::back_inserter(fields));
+    std::ranges::move(fieldsOf(Fish()), std::back_inserter(fields));
+    return qt(fieldLabel(fields, column));
+}
+
 void DaysIn::showMapping() {
     const auto guessed = store::guessColumns(csv_);
     if (!guessed) return document_.say(tr("No table of days: %1").arg(qt(guessed.error().front().line())));
@@ -55,9 +64,9 @@ void DaysIn::showMapping() {
         box->setObjectName(QStringLiteral("column-") + qt(theirs));
         box->addItem(tr("leave out"), QString());
         for (const std::string_view known : store::kDayColumns)
-            box->addItem(qt(say(spaced(known))), qt(std::string(known)));
+            box->addItem(called(known), qt(std::string(known)));
         for (const char* known : {"depth_m", "note"})
-            box->addItem(QString::fromLatin1(known).replace(QLatin1Char('_'), QLatin1Char(' ')), QString::fromLatin1(known));
+            box->addItem(called(known), QString::fromLatin1(known));
         box->setCurrentIndex(std::max(0, box->findData(qt(column))));
         columns_->addRow(new Label(qt(theirs)), box);
         ours_[theirs] = box;

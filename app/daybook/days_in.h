@@ -4,6 +4,7 @@
 #include <QWidget>
 #include <map>
 #include <string>
+#include <string_view>
 
 #include "editing/document.h"
 
@@ -22,6 +23,7 @@ class DaysIn : public QWidget {
     void read(const QString& file);
 
   private:
+    [[nodiscard]] static QString called(std::string_view column);
     void showMapping();
     void takeIn();
 

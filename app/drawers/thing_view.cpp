@@ -201,7 +201,7 @@ std::vector<SpokenPart> ThingView::spokenParts() const {
     std::vector<SpokenPart> parts;
     for (const Dimension& one : dimensions_) {
         const std::string key = one.key.starts_with("measured.") ? one.key.substr(9) : one.key;
-        parts.push_back({qt(say(spaced(key.ends_with("_mm") ? key.substr(0, key.size() - 3) : key))), one.text, one.rect.toRect()});
+        parts.push_back({qt(sayMeasure(key)), one.text, one.rect.toRect()});
     }
     return parts;
 }

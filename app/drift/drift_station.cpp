@@ -80,6 +80,7 @@ DriftStation::DriftStation(Document& document, const Theme& theme, QWidget* pare
         play_->setText(on ? tr("❚❚") : tr("▶"));
     });
     connect(&playing_, &QTimer::timeout, this, [this] {
+        if (section_->length() <= 0.0) return;  // pressed before the first run was there: it plays as it comes
         section_->setTime(section_->time() + kFrame / 1000.0);
         if (section_->time() >= section_->length()) play_->setChecked(false);
     });
@@ -163,11 +164,13 @@ void DriftStation::handlingChanged() {
 void DriftStation::run(const DriftOptions& options) {
     const Handling h = handling();
     const auto rigged = rig();
-    if (!rigged) return words_->setText(tr("No team hangs on the cast."));
-    if (const Faults faults = check(h); !faults.empty()) {
+    const auto no = [this](const QString& why) {
         background_.stop();
-        return words_->setText(qt(faults.front().line()));
-    }
+        play_->setChecked(false);
+        words_->setText(why);
+    };
+    if (!rigged) return no(tr("No team hangs on the cast."));
+    if (const Faults faults = check(h); !faults.empty()) return no(qt(faults.front().line()));
     const WaveSurface wave = waves_->isChecked() ? dayWave() : WaveSurface{};
     const std::optional<Length> bottom = document_.water() ? document_.water()->depth : std::nullopt;
     const auto work = [rig = *rigged, h, options, wave, bottom](const std::stop_token& stop, const Background::Progress&) {

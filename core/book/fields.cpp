@@ -164,14 +164,14 @@ class Read {
     Faults into(Length& v) const {
         if (rule_.scale != 1.0) return scaled(v);
         const auto length = parseLength(text_);
-        if (!length || !rule_.allows(*length / mm / rule_.scale)) return wrong(say(rule_.noun));
+        if (!length || !rule_.allows(*length / mm / rule_.scale)) return wrong();
         v = *length;
         return {};
     }
     Faults into(Speed& v) const { return scaled(v); }
     Faults into(Angle& v) const {
         const auto degrees = number(text_);
-        if (!degrees) return wrong(say(rule_.noun));
+        if (!degrees) return wrong();
         v = Angle::degrees(*degrees);
         return {};
     }
@@ -179,13 +179,13 @@ class Read {
         Rule whole = rule_;
         whole.whole = true;
         const auto value = parseNumber(text_);
-        if (!value || !whole.allows(*value)) return wrong(say(rule_.noun));
+        if (!value || !whole.allows(*value)) return wrong();
         v = static_cast<int>(*value);
         return {};
     }
     Faults into(double& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(say(rule_.noun));
+        if (!value) return wrong();
         v = *value;
         return {};
     }
@@ -200,7 +200,7 @@ class Read {
         else if (const auto worth = parseNumber(text_); worth && rule_.allows(*worth))
             v = *worth;
         else
-            return wrong(say(rule_.noun));
+            return wrong();
         return {};
     }
     Faults into(std::variant<WholeBody, std::size_t>& v) const {
@@ -216,7 +216,7 @@ class Read {
         return {};
     }
     Faults into(std::string& v) const {
-        if (rule_.form && !rule_.form(text_)) return wrong(say(rule_.noun));
+        if (rule_.form && !rule_.form(text_)) return wrong();
         v = std::string(text_);
         return {};
     }
@@ -334,13 +334,13 @@ class Read {
     }
     Faults into(PerLength& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(say(rule_.noun));
+        if (!value) return wrong();
         v = *value * perMm;
         return {};
     }
     Faults into(Density& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(say(rule_.noun));
+        if (!value) return wrong();
         v = *value * mgPerMm3;
         return {};
     }
@@ -372,10 +372,11 @@ class Read {
     template <class Quantity>
     Faults scaled(Quantity& v) const {
         const auto value = number(text_);
-        if (!value) return wrong(say(rule_.noun));
+        if (!value) return wrong();
         v = Quantity::fromBase(*value * rule_.scale);
         return {};
     }
+    [[nodiscard]] Faults wrong() const { return wrong(say(rule_.noun)); }
     [[nodiscard]] Faults wrong(const std::string& what) const {
         return {Fault{place_, say("expected {}, got \"{}\"", what, std::string(text_)), ""}};
     }
@@ -551,11 +552,23 @@ bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || k
 
 }  // namespace
 
-std::string sayKey(std::string_view key) {
+namespace {
+
+// "length" and "mm" of "length_mm".
+std::pair<std::string_view, std::string_view> withoutUnit(std::string_view key) {
     for (const std::string_view unit : {"_mm", "_m"})
-        if (key.ends_with(unit)) return say(spaced(key.substr(0, key.size() - unit.size()))) + ", " + std::string(unit.substr(1));
-    return say(spaced(key));
+        if (key.ends_with(unit)) return {key.substr(0, key.size() - unit.size()), unit.substr(1)};
+    return {key, {}};
 }
+
+}  // namespace
+
+std::string sayKey(std::string_view key) {
+    const auto [name, unit] = withoutUnit(key);
+    return say(spaced(name)) + (unit.empty() ? "" : ", " + std::string(unit));
+}
+
+std::string sayMeasure(std::string_view key) { return say(spaced(withoutUnit(key).first)); }
 
 std::string fieldLabel(const std::vector<Field>& fields, std::string_view key) {
     const auto found = std::ranges::find(fields, key, &Field::key);

@@ -43,6 +43,8 @@ template <class Record>
 
 // What a key without words of its own is called: "from_mm" is "from, mm".
 [[nodiscard]] std::string sayKey(std::string_view key);
+// Without its unit, where that stands beside its number: "from".
+[[nodiscard]] std::string sayMeasure(std::string_view key);
 // What a key of one record is called: "rear_diameter" is "thick at the rear". The words stand beside the key in
 // describe.h.
 [[nodiscard]] std::string fieldLabel(const std::vector<Field>& fields, std::string_view key);

@@ -93,8 +93,7 @@ struct Title {
         return say("{}, {} mm wide", materialOf(book, slip.material), formatNumber(slip.width / mm, 1));
     }
     std::string operator()(const CheckReading& reading) const {
-        return say("{} {}: {} for {}", reading.kind ? sayName(*reading.kind) : say("part"),
-                   say(spaced(reading.figure.ends_with("_mm") ? reading.figure.substr(0, reading.figure.size() - 3) : reading.figure)),
+        return say("{} {}: {} for {}", reading.kind ? sayName(*reading.kind) : say("part"), sayMeasure(reading.figure),
                    formatLength(reading.measured, LengthUnit::millimetres, 2), formatLength(reading.aimed, LengthUnit::millimetres, 2));
     }
     std::string operator()(const Outing& outing) const {

@@ -327,9 +327,35 @@ struct Piece {
     std::string from, to;
 };
 
-// Each piece that stands as whole words, the longest first.
-std::string replaced(std::string_view text, std::vector<Piece> pieces) {
-    std::ranges::stable_sort(pieces, std::ranges::greater(), [](const Piece& piece) { return piece.from.size(); });
+// In both directions, the longest first.
+struct Dictionary {
+    std::vector<Piece> own, english;
+    unsigned language = languageNumber();
+
+    Dictionary() {
+        for (const char* piece : kPieces) {
+            const std::string said = say(piece);
+            own.push_back({piece, said});
+            english.push_back({said, piece});
+            // Without its article, as it is typed in haste: after a blank, or after the apostrophe of "l'eye".
+            if (const auto end = said.find_first_of(" '");
+                said != piece && std::string_view(piece).starts_with("the ") && end != std::string::npos)
+                english.push_back({said.substr(end + 1), piece});
+        }
+        for (auto* pieces : {&own, &english})
+            std::ranges::stable_sort(*pieces, std::ranges::greater(), [](const Piece& piece) { return piece.from.size(); });
+    }
+};
+
+// Every field that is shown asks: looked up once for a language. Plans are made beside the window too, so each thread has its own.
+const Dictionary& dictionary() {
+    thread_local Dictionary made;
+    if (made.language != languageNumber()) made = Dictionary();
+    return made;
+}
+
+// Each piece that stands as whole words.
+std::string replaced(std::string_view text, const std::vector<Piece>& pieces) {
     const auto isLetter = [](char c) {  // or what ids are made of beside
         return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') || c == '-' || c == '_' || (c & 0x80) != 0;
     };
@@ -359,27 +385,9 @@ std::string replaced(std::string_view text, std::vector<Piece> pieces) {
 
 }  // namespace
 
-std::string specInLanguage(std::string_view written) {
-    if (isEnglish()) return std::string(written);
-    std::vector<Piece> pieces;
-    for (const char* piece : kPieces)
-        pieces.push_back({piece, say(piece)});
-    return replaced(written, std::move(pieces));
-}
+std::string specInLanguage(std::string_view written) { return isEnglish() ? std::string(written) : replaced(written, dictionary().own); }
 
-std::string specInEnglish(std::string_view typed) {
-    if (isEnglish()) return std::string(typed);
-    std::vector<Piece> pieces;
-    for (const char* piece : kPieces) {
-        const std::string own = say(piece);
-        pieces.push_back({own, piece});
-        // Without its article, as it is typed in haste: after a blank, or after the apostrophe of "l'eye".
-        if (const auto end = own.find_first_of(" '");
-            own != piece && std::string_view(piece).starts_with("the ") && end != std::string::npos)
-            pieces.push_back({own.substr(end + 1), piece});
-    }
-    return replaced(typed, std::move(pieces));
-}
+std::string specInEnglish(std::string_view typed) { return isEnglish() ? std::string(typed) : replaced(typed, dictionary().english); }
 
 Result<LengthSpec> readSpec(std::string_view text, const Place& place) {
     text = trimmed(text);

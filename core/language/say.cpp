@@ -11,6 +11,11 @@ std::shared_ptr<const Language>& spoken() {
     return language;
 }
 
+unsigned& number() {
+    static unsigned times = 0;
+    return times;
+}
+
 bool isDigit(char c) { return c >= '0' && c <= '9'; }
 
 // Whether all of it is one number, or one and its unit: what has a second point is a version, a name or a path.
@@ -34,7 +39,12 @@ void append(std::string& to, std::string_view value) {
 
 }  // namespace
 
-void sayEverythingIn(std::shared_ptr<const Language> language) { spoken() = std::move(language); }
+void sayEverythingIn(std::shared_ptr<const Language> language) {
+    spoken() = std::move(language);
+    ++number();
+}
+
+unsigned languageNumber() { return number(); }
 
 std::string inLanguage(std::string_view english) {
     const auto& language = spoken();

@@ -26,6 +26,8 @@ class Language {
 
 // From now on everything is said in it; nothing: in English. Not while others speak: once, at the start.
 void sayEverythingIn(std::shared_ptr<const Language> language);
+// Another number each time: what was made of a language's words is made anew.
+[[nodiscard]] unsigned languageNumber();
 
 // A sentence's gaps filled; a value that is a number ("0.4", "0.4 mm") gets the language's point. A gap without a value stays as it is.
 [[nodiscard]] std::string fill(std::string_view sentence, std::initializer_list<std::string_view> values);

@@ -22,6 +22,7 @@
 #include "book/spec_words.h"
 #include "book/team_edits.h"
 #include "cutting/laying_out.h"
+#include "daybook/days_in.h"
 #include "frame/guide_view.h"
 #include "frame/house.h"
 #include "frame/language.h"
@@ -232,6 +233,17 @@ TEST_CASE("sheets, menus, open rows and the things of every drawer say all of it
     bench.find<House>("house")->open();
     look(QStringLiteral("the house"));
     bench.find<House>("house")->hide();
+    bench.window().showStation(Station::daybook);
+    QFile table(bench.path("days.csv"));
+    REQUIRE(table.open(QIODevice::WriteOnly));
+    table.write(QByteArray::fromStdString(store::daysToCsv(bench.document().book())));
+    table.close();
+    bench.find<DaysIn>("mapping")->read(table.fileName());
+    for (const auto* column : bench.find<DaysIn>("mapping")->findChildren<QComboBox*>())
+        for (int item = 0; item < column->count(); ++item)
+            for (const QString& one : unsaidIn({column->itemText(item)}, own))
+                all << QStringLiteral("columns: ") + one;
+    bench.find<DaysIn>("mapping")->hide();  // beside each stands the table's own name of it, which is nobody's word
     bench.window().showStation(Station::drawers);
     for (const auto& [list, name] : listNames()) {
         const auto ids = idsIn(bench.document().book(), list);
