@@ -379,7 +379,7 @@ void describe(V& v, T& p) {
     v("varied_from", p.variedFrom, kPatternOnce.says("varied from"));
     v("varied_why", p.variedWhy, kPlain.says("varied why"));
     v("note", p.note);
-    v("parts", p.parts);
+    v("parts", wholeOf(p.parts));
     v.rest(p.carried);
 }
 

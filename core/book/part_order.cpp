@@ -72,7 +72,7 @@ PartOrder orderWithNewAt(const Pattern& pattern, std::size_t at) {
 
 void rearrange(Book& book, const DressingId& id, const PartOrder& from, const Part& fresh) {
     Pattern& pattern = *book.findPattern(id);
-    const std::vector<Part> before = std::move(pattern.parts);
+    const std::vector<Part> before = pattern.parts;
     std::vector<std::optional<std::size_t>> to(before.size());
     pattern.parts.clear();
     for (std::size_t i = 0; i < from.size(); ++i) {

@@ -75,7 +75,7 @@ void readWing(const Pattern& pattern, SchoolChoices& s) {
     }
     for (const auto& entry : Names<WingReach>::entries)
         if (wing.length == reachOf(entry.value)) s.wingReach = entry.value;
-    const auto bodyLater = std::any_of(pattern.parts.begin() + (part - pattern.parts.data()), pattern.parts.end(),
+    const auto bodyLater = std::any_of(pattern.parts.begin() + (part - pattern.parts.all().data()), pattern.parts.end(),
                                        [](const Part& p) { return p.kind == PartKind::body; });
     s.wingTied = bodyLater ? WingTied::first : WingTied::last;
     if (wing.style == WingStyle::plume) {

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include "dressing/school_choices.h"
+#include "units/shared_list.h"
 
 namespace machair {
 
@@ -56,7 +57,7 @@ struct Pattern {
     std::optional<DressingId> variedFrom;  // id of the dressing that it was varied from
     std::optional<std::string> variedWhy;
     std::optional<std::string> note;
-    std::vector<Part> parts;
+    SharedList<Part> parts;
     Carried carried;
     bool operator==(const Pattern&) const;
 

@@ -305,7 +305,7 @@ TEST_CASE("a box is planned once: not again for another wind, again for what cha
     CHECK(setting.plans->made() == first);
     // A fly dressed otherwise, and a hook of another size: those alone.
     Pattern& kelp = *book.findPattern("kelp-lantern");
-    std::erase_if(kelp.parts, [](const Part& part) { return part.kind == PartKind::rib; });
+    std::erase_if(kelp.parts.own(), [](const Part& part) { return part.kind == PartKind::rib; });
     CHECK(same(candidatesOf(book, setting).value(), plain()));
     CHECK(setting.plans->made() == first + 1);
     // A material or a school is in all of them.

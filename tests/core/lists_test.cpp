@@ -41,6 +41,41 @@ TEST_CASE("a difference holds the records that an edit touched, and no others") 
     CHECK(BookDifference(book, both).records() == 4);
 }
 
+TEST_CASE("copies of a list share it until one of them changes, and then neither knows of the other") {
+    const SharedList<int> one = {1, 2, 3};
+    SharedList<int> two = one;
+    CHECK(&std::as_const(two).front() == &one.front());
+    CHECK(two == one);
+    two[1] = 7;
+    CHECK(one == SharedList<int>({1, 2, 3}));
+    CHECK(two == SharedList<int>({1, 7, 3}));
+    // From a place in the shared one, before and after.
+    SharedList<int> three = one;
+    three.insert(one.begin() + 1, 9);
+    CHECK(three == SharedList<int>({1, 9, 2, 3}));
+    SharedList<int> four = one;
+    four.erase(one.begin(), one.begin() + 2);
+    CHECK(four == SharedList<int>({3}));
+    CHECK(one.size() == 3);
+    SharedList<int> none;
+    CHECK(none.empty());
+    CHECK(none == SharedList<int>(std::vector<int>{}));
+    none.push_back(4);
+    CHECK(none.back() == 4);
+    SharedList<int> gone = one;
+    gone.clear();
+    CHECK((gone.empty() && one.size() == 3));
+}
+
+TEST_CASE("an edit's book shares the parts of every dressing but the one that it changed") {
+    const Book book = demoBook();
+    const Edit edit = changeField(book, "kelp-lantern", 0, "length", "0.7 of the shank").value();
+    for (const Pattern& pattern : book.patterns) {
+        INFO(pattern.id);
+        CHECK((&pattern.parts.front() == &edit.after.findPattern(pattern.id)->parts.front()) == (pattern.id != DressingId("kelp-lantern")));
+    }
+}
+
 TEST_CASE("every reference of a book is found, with its place and what it refers to") {
     const Book book = demoBook();
     std::size_t hooks = 0, inParts = 0, past = 0;
