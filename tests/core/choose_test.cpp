@@ -227,6 +227,18 @@ TEST_CASE("why not: a fly that is kept out says why, another what it costs") {
         CHECK(points >= 0.05);
         CHECK(points < 60.0);
     }
+    // What it costs beside its neighbours is among it, not only what it is in its place: here each should sink
+    // a third faster than the last, and little else counts.
+    SchoolRules steep = rulesOf(School::stepped);
+    steep.sinkStep.low = 1.35;
+    steep.sinkStep.nearWidth = 0.3;
+    steep.sinkStep.weight = 40.0;
+    bool besideOthers = false;
+    for (std::size_t fly = 0; fly < box.size(); ++fly)
+        for (const Position position : {Position::bob, Position::middle, Position::point})
+            for (const std::string& difference : whyNot(box, fly, position, steep, setting).differences)
+                besideOthers = besideOthers || difference.find("times as fast as") != std::string::npos;
+    CHECK(besideOthers);
 }
 
 TEST_CASE("twins on two hooks are two flies of one dressing, each with its size and its barb") {

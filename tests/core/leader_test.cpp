@@ -337,6 +337,16 @@ TEST_CASE("the rod that goes on rising holds the bob in the surface, as high and
     }
 }
 
+TEST_CASE("without a lift the bob is on purpose in the surface from the hold on, without either never") {
+    Handling h = liftAndHold(0.10);
+    h.lift = Speed{};
+    DriftOptions options;
+    options.keepNodes = false;
+    CHECK(runDrift(threeOnNylon(), h, options).bobHolds.has_value());
+    h.hold = Time{};
+    CHECK_FALSE(runDrift(threeOnNylon(), h, options).bobHolds.has_value());
+}
+
 TEST_CASE("a reach that is too short holds the bob for no time, and says what helps") {
     Handling low = liftAndHold(0.21);
     low.height = 1.2 * metre;

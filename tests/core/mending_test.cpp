@@ -90,6 +90,14 @@ BodyPart forward() {
     return body;
 }
 
+BodyPart farBack() {
+    BodyPart body;
+    StationSpec front;
+    front.behind = inMm(6.5 * mm);
+    body.front = front;
+    return body;
+}
+
 // One dressing for each thing that a plan warns of.
 std::vector<Trouble> troubles() {
     const Part seal = part(PartKind::body, BodyPart{}, "seal");
@@ -111,6 +119,7 @@ std::vector<Trouble> troubles() {
         {Concern::oddPair, {seal, part(PartKind::wing, tips(3), "hen")}},
         {Concern::brittleBody, {part(PartKind::rib, ribOf(Winding::with), "wire"), part(PartKind::body, herlOf(4), "herl")}},
         {Concern::ribWithPalmer, {part(PartKind::rib, ribOf(Winding::with), "wire"), seal, part(PartKind::palmer, PalmerPart{}, "saddle")}},
+        {Concern::shortBody, {part(PartKind::body, farBack(), "seal")}},
         {Concern::tooLong, {part(PartKind::tail, tailOf(8), "tippet"), seal}, 19.0 * mm},
         {Concern::crowdedHead, {part(PartKind::body, forward(), "seal"), part(PartKind::collar, collarWith(4), "hen")}},
     };

@@ -152,6 +152,15 @@ TEST_CASE("chances are symmetric, and two alike can't be told apart") {
     CHECK(enoughToTell(good, bad));
     CHECK_THAT(chanceBetter(good, good), WithinAbs(0.5, 1e-12));
     CHECK_FALSE(enoughToTell(good, good));
+    // However likely one is the better: not while the two overlap by more than half of the narrower. 0.55 and 0.45 of 1.0.
+    Rate high = good, low = bad;
+    low.low = 0.0;
+    low.high = 1.0;
+    high.high = 9.0;
+    high.low = 0.45;
+    CHECK_FALSE(enoughToTell(high, low));
+    high.low = 0.55;
+    CHECK(enoughToTell(high, low));
 }
 
 TEST_CASE("80 % intervals hold the truth about 80 times in a hundred, over 2,000 seasons") {

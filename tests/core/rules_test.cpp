@@ -112,6 +112,13 @@ TEST_CASE("a tier's own school overrides the one it is like, and only in what it
     CHECK(mine.fullnessScale == 0.5);
     CHECK(mine.presenceOrder.low == like.presenceOrder.low);
     CHECK(mine.topSizeStep.low == like.topSizeStep.low);
+    // A place that is named has only its own rows, in the order of their waves; a range said backwards is the same range.
+    book.teamSchools[0].ranges = {OwnRange{Position::bob, 0.2 * metre, 3.0, 5.0, {}}, OwnRange{Position::bob, 0.0 * metre, 2.0, 1.0, {}}};
+    const SchoolRules ranged = rulesFor(book, book.teams[0]);
+    REQUIRE(ranged.full[0].size() == 2);
+    CHECK((ranged.full[0][0].low == 1.0 && ranged.full[0][0].high == 2.0));
+    CHECK((ranged.full[0][1].wave == 0.2 && ranged.full[0][1].low == 3.0));
+    CHECK(ranged.full[1].size() == like.full[1].size());
     book.teams[0].ownSchool = "gone";  // a school taken out: the four are still there
     CHECK(rulesFor(book, book.teams[0]).sinkStep.low == rulesOf(book.teams[0].school.value_or(School::stepped)).sinkStep.low);
 }

@@ -62,6 +62,15 @@ TEST_CASE("without a day a team has its best verdict, with the waves that suit i
     }
 }
 
+TEST_CASE("a team that is off between its flies suits no wave") {
+    Book book = demoBook();
+    book.findPattern("rush-piper")->buoyancyMillinewton = 50.0;  // a point that floats
+    const TeamReport any = weighTeam(book, "west-shore").value();
+    REQUIRE_FALSE(any.suits.empty());
+    for (const TeamReport::InWave& one : any.suits)
+        CHECK(one.verdict == Verdict::off);
+}
+
 TEST_CASE("a fly is a dressing on a hook: a team, its weights and its card follow the hook that is said") {
     Book book = demoBook();
     HookSpec small = *book.findHook(book.findPattern("rush-piper")->hook);
