@@ -146,7 +146,8 @@ void FlyView::rebuild() {
     fromEye_->setChecked(from_ == From::eye);
     if (document_.plan()) scene_ = sceneOf(*document_.plan());
     if (document_.ghost() && from_ != From::eye) ghost_ = sceneOf(*document_.ghost());
-    handles_ = document_.plan() && from_ == From::side ? handlesOf(*document_.plan()) : std::vector<Handle>{};
+    handles_ = document_.plan() ? handlesOf(*document_.plan()) : std::vector<Handle>{};
+    std::erase_if(handles_, [this](const Handle& handle) { return !shows(handle); });
     for (auto* index : {&hovered_, &held_, &focused_})
         if (*index && **index >= handles_.size()) index->reset();
     const std::string now = document_.pattern() ? document_.pattern()->id : std::string();

@@ -43,7 +43,7 @@ class FlyView : public QWidget, public Spoken, public Askable {
 
     // What can be taken hold of, and where it is on the screen.
     [[nodiscard]] const std::vector<Handle>& handles() const { return handles_; }
-    [[nodiscard]] QPointF placeOf(const Handle& handle) const { return at(handle.at.x / mm, handle.at.y / mm); }
+    [[nodiscard]] QPointF placeOf(const Handle& handle) const;
 
     [[nodiscard]] std::vector<SpokenPart> spokenParts() const override;  // the handles
     void choosePart(std::size_t part) override;
@@ -87,6 +87,7 @@ class FlyView : public QWidget, public Spoken, public Askable {
     [[nodiscard]] std::optional<std::size_t> handleAt(QPointF place) const;
     [[nodiscard]] std::optional<std::size_t> partUnder(QPointF at) const;
     [[nodiscard]] Point2 inProfile(QPointF place) const;
+    [[nodiscard]] bool shows(const Handle& handle) const;
     void dragTo(QPointF place, Qt::KeyboardModifiers modifiers);
     void nudge(int steps, bool across);
     void jump(int direction);

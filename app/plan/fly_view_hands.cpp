@@ -40,6 +40,20 @@ void FlyView::mousePressEvent(QMouseEvent* event) {
     document_.choosePart(partUnder(event->position()));
 }
 
+// Looked down on, what goes along the hook can be dragged there, on the middle line; looked at along it, what goes across.
+bool FlyView::shows(const Handle& handle) const {
+    switch (from_) {
+        case From::side: return true;
+        case From::above: return handle.travel != Travel::across;
+        case From::eye: return handle.travel != Travel::along;
+    }
+    return true;
+}
+
+QPointF FlyView::placeOf(const Handle& handle) const {
+    return at(from_ == From::eye ? 0.0 : handle.at.x / mm, from_ == From::above ? 0.0 : handle.at.y / mm);
+}
+
 std::optional<std::size_t> FlyView::handleAt(QPointF place) const {
     constexpr double kReachPx = 9.0;
     std::optional<std::size_t> found;
@@ -69,7 +83,10 @@ void FlyView::dragTo(QPointF place, Qt::KeyboardModifiers modifiers) {
     constexpr double kSnapPx = 7.0;
     const Length snap = (modifiers & Qt::AltModifier) ? 0.0 * mm : kSnapPx / view_.pxPerMm * mm;
     const Handle handle = handles_[*held_];
-    write(handle, dragged(*document_.plan(), handle, inProfile(place), snap));
+    Point2 to = inProfile(place);
+    if (from_ == From::above) to.y = handle.at.y;  // what isn't seen from here stays
+    if (from_ == From::eye) to.x = handle.at.x;
+    write(handle, dragged(*document_.plan(), handle, to, snap));
 }
 
 void FlyView::mouseMoveEvent(QMouseEvent* event) {
@@ -81,7 +98,9 @@ void FlyView::mouseMoveEvent(QMouseEvent* event) {
     const auto over = handleAt(event->position());
     if (over) {
         const Travel travel = handles_[*over].travel;
-        setCursor(travel == Travel::along ? Qt::SizeHorCursor : travel == Travel::across ? Qt::SizeVerCursor : Qt::SizeAllCursor);
+        setCursor(travel == Travel::along || from_ == From::above  ? Qt::SizeHorCursor
+                  : travel == Travel::across || from_ == From::eye ? Qt::SizeVerCursor
+                                                                   : Qt::SizeAllCursor);
         setToolTip(tr("%1: drag it; Alt lets it go between the landmarks").arg(qt(handles_[*over].name)));
     } else {
         unsetCursor();

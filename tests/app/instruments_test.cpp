@@ -419,7 +419,29 @@ TEST_CASE("the fly is looked down on and looked at from the eye, by button and b
     QTest::mouseClick(at.find<QToolButton>("fly-above"), Qt::LeftButton);
     CHECK(fly->lookedAtFrom() == FlyView::From::above);
     CHECK(fly->accessibleName() == QStringLiteral("The fly from above"));
-    CHECK(fly->handles().empty());  // measures stand on the profile
+    // What goes along the hook is dragged from above, what goes across it from the eye.
+    const auto held = [&](PartKind kind, Travel not_) {
+        const auto found = std::ranges::find_if(fly->handles(), [&](const Handle& handle) {
+            return at.document().pattern()->parts[handle.part].kind == kind && handle.travel != not_;
+        });
+        REQUIRE(found != fly->handles().end());
+        return *found;
+    };
+    const auto drag = [&](const Handle& handle, QPointF millimetres) {
+        const QPointF from = fly->placeOf(handle), to = from + fly->view().pxPerMm * millimetres;
+        QTest::mousePress(fly, Qt::LeftButton, Qt::NoModifier, from.toPoint());
+        QTest::mouseMove(fly, (0.5 * (from + to)).toPoint());
+        QTest::mouseMove(fly, to.toPoint());
+        QTest::mouseRelease(fly, Qt::LeftButton, Qt::NoModifier, to.toPoint());
+    };
+    CHECK(std::ranges::none_of(fly->handles(), [](const Handle& h) { return h.travel == Travel::across; }));
+    const auto tailLength = [&] { return mmOf(std::get<TailPlan>(at.document().plan()->parts[0].detail).length); };
+    const double tail = tailLength();
+    drag(held(PartKind::tail, Travel::across), {2.0, 0.0});
+    CHECK(tailLength() > tail + 1.2);
+    CHECK(tailLength() < tail + 2.8);
+    at.document().undoStack().undo();
+    at.document().choosePart(std::nullopt);
     const QImage above = fly->grab().toImage();
     CHECK(above != profile);
     fly->setFocus();
@@ -428,6 +450,14 @@ TEST_CASE("the fly is looked down on and looked at from the eye, by button and b
     CHECK(at.find<QToolButton>("fly-from-eye")->isChecked());
     CHECK_FALSE(at.find<QToolButton>("fly-above")->isChecked());
     CHECK(fly->grab().toImage() != above);
+    CHECK(std::ranges::none_of(fly->handles(), [](const Handle& h) { return h.travel == Travel::along; }));
+    const Handle shoulder = held(PartKind::body, Travel::along);
+    const auto saidOfIt = [&] { return at.document().plan()->parts[shoulder.part].words; };
+    const std::string asItWas = saidOfIt();
+    drag(shoulder, {0.0, -0.4});
+    CHECK(saidOfIt() != asItWas);
+    at.document().undoStack().undo();
+    at.document().choosePart(std::nullopt);
     // It is still the fly on the bench: another length is seen from here too.
     const QImage before = fly->grab().toImage();
     const auto collar = *findKind(*at.document().pattern(), PartKind::collar);
