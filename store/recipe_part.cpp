@@ -10,6 +10,7 @@
 #include "book/fields.h"
 #include "book/fitting.h"
 #include "book/lists.h"
+#include "book/part_material.h"
 #include "book/spec_words.h"
 #include "language/say.h"
 #include "units/text.h"

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include "asking/rules.h"
 #include "language/say.h"
 #include "units/text.h"
 
