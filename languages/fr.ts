@@ -859,6 +859,14 @@
         <source>Each bar is the middle four fifths of what a rate may be; where bars overlap the year can&apos;t tell the two apart.</source>
         <translation>Chaque barre est les quatre cinquièmes du milieu de ce que peut être un taux&#xa0;; là où les barres se recouvrent l&apos;année ne sait pas les distinguer.</translation>
     </message>
+    <message>
+        <source>Ctrl+N</source>
+        <translation>Ctrl+N</translation>
+    </message>
+    <message>
+        <source>the doors: begin a book, or go back to one</source>
+        <translation>les portes&#xa0;: commencer un livre, ou revenir à un autre</translation>
+    </message>
 </context>
 <context>
     <name>machair::app::Application</name>
@@ -1069,6 +1077,49 @@
     <message>
         <source>All of it passes. Point at a check, or walk to it with the arrows, to see it on the flies.</source>
         <translation>Tout passe. Pointez un contrôle, ou allez-y aux flèches, pour le voir sur les mouches.</translation>
+    </message>
+</context>
+<context>
+    <name>machair::app::BatchesPanel</name>
+    <message>
+        <source>Batches</source>
+        <translation>Séries</translation>
+    </message>
+    <message>
+        <source>Add of the bench&apos;s</source>
+        <translation>Ajouter de l&apos;établi</translation>
+    </message>
+    <message>
+        <source>So many of the dressing on the bench</source>
+        <translation>Tant du modèle sur l&apos;établi</translation>
+    </message>
+    <message>
+        <source>One is tied</source>
+        <translation>Une est montée</translation>
+    </message>
+    <message>
+        <source>One more of the chosen batch, into the box</source>
+        <translation>Une de plus de la série choisie, dans la boîte</translation>
+    </message>
+    <message>
+        <source>Choose a batch first</source>
+        <translation>Choisissez d&apos;abord une série</translation>
+    </message>
+    <message>
+        <source>%1%2: %3 of %4%5</source>
+        <translation>%1%2&#xa0;: %3 sur %4%5</translation>
+    </message>
+    <message>
+        <source>, for %1</source>
+        <translation>, pour %1</translation>
+    </message>
+    <message>
+        <source>, %1%2</source>
+        <translation>, %1%2</translation>
+    </message>
+    <message>
+        <source> barbless</source>
+        <translation> sans ardillon</translation>
     </message>
 </context>
 <context>
@@ -3132,30 +3183,6 @@ Ce qu&apos;il a fait&#xa0;: %3.</translation>
         <translation>, </translation>
     </message>
     <message>
-        <source>Batches</source>
-        <translation>Séries</translation>
-    </message>
-    <message>
-        <source>Add of the bench&apos;s</source>
-        <translation>Ajouter de l&apos;établi</translation>
-    </message>
-    <message>
-        <source>So many of the dressing on the bench</source>
-        <translation>Tant du modèle sur l&apos;établi</translation>
-    </message>
-    <message>
-        <source>One is tied</source>
-        <translation>Une est montée</translation>
-    </message>
-    <message>
-        <source>One more of the chosen batch, into the box</source>
-        <translation>Une de plus de la série choisie, dans la boîte</translation>
-    </message>
-    <message>
-        <source>Choose a batch first</source>
-        <translation>Choisissez d&apos;abord une série</translation>
-    </message>
-    <message>
         <source>There are</source>
         <translation>Il y a</translation>
     </message>
@@ -3198,14 +3225,6 @@ Ce qu&apos;il a fait&#xa0;: %3.</translation>
     <message>
         <source>the most by then</source>
         <translation>le plus d&apos;ici là</translation>
-    </message>
-    <message>
-        <source>%1%2: %3 of %4%5</source>
-        <translation>%1%2&#xa0;: %3 sur %4%5</translation>
-    </message>
-    <message>
-        <source>, for %1</source>
-        <translation>, pour %1</translation>
     </message>
     <message>
         <source>Nothing waits.</source>
@@ -3254,14 +3273,6 @@ En %7 min %8 sur %9 sont entières et sèches%10.
     <message>
         <source>; not by then: %1</source>
         <translation>&#xa0;; pas d&apos;ici là&#xa0;: %1</translation>
-    </message>
-    <message>
-        <source>, %1%2</source>
-        <translation>, %1%2</translation>
-    </message>
-    <message>
-        <source> barbless</source>
-        <translation> sans ardillon</translation>
     </message>
 </context>
 <context>

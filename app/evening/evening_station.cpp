@@ -5,33 +5,26 @@
 #include <QDateTime>
 #include <QHBoxLayout>
 #include <QLabel>
-#include <QListWidget>
 #include <QSignalBlocker>
 #include <QSpinBox>
 #include <QTimeEdit>
 #include <QToolButton>
 #include <QVBoxLayout>
 #include <algorithm>
-#include <functional>
 #include <numeric>
 #include <tuple>
 
 #include "bench/round.h"
-#include "book/fields.h"
-#include "book/find.h"
-#include "book/record_edits.h"
 #include "cutting/stock.h"
 #include "daybook/box.h"
 #include "editing/tying_hand.h"
 #include "editing/write_text.h"
+#include "evening/batches_panel.h"
 #include "evening/shelf.h"
 #include "evening/timeline_view.h"
 #include "frame/ask_file.h"
-#include "frame/fields_form.h"
 #include "frame/panel.h"
-#include "parts/dates.h"
 #include "parts/label.h"
-#include "parts/pictured.h"
 #include "store/calendar.h"
 #include "store/csv.h"
 #include "units/text.h"
@@ -40,7 +33,6 @@ namespace machair::app {
 namespace {
 
 constexpr int kEveningPanel = 340;
-constexpr QSize kSmallPicture(56, 34);
 
 }  // namespace
 
@@ -48,15 +40,12 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
     : QWidget(parent),
       document_(document),
       settings_(settings),
-      theme_(theme),
       timeline_(new TimelineView(document, theme)),
-      batches_(new QListWidget),
-      wanted_(new QSpinBox),
+      batches_(new BatchesPanel(document, theme)),
       minutes_(new QSpinBox),
       by_(new QTimeEdit),
       way_(new QComboBox),
       said_(new Label),
-      pictures_(Pictures::of(document, theme)),
       shelf_(new Shelf(document, theme)),
       due_(new Label) {
     setObjectName(QStringLiteral("evening"));
@@ -68,7 +57,7 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
     left->addWidget(timeline_, 3);
     left->addWidget(shelf_, 2);
     layout->addLayout(left, 1);
-    connect(shelf_, &Shelf::batchWanted, this, &EveningStation::addBatchOf);
+    connect(shelf_, &Shelf::batchWanted, batches_, &BatchesPanel::addOf);
     connect(timeline_, &TimelineView::moved, this, &EveningStation::move);
     connect(timeline_, &TimelineView::endMoved, minutes_, &QSpinBox::setValue);
     layout->addWidget(scrolled(makePanel(), kEveningPanel));
@@ -83,62 +72,10 @@ EveningStation::EveningStation(Document& document, const Theme& theme, QSettings
 QWidget* EveningStation::makePanel() {
     auto* panel = new QWidget;
     auto* column = panelColumn(panel);
-    addBatches(column);
+    column->addWidget(batches_, 1);
     addTime(column);
     addRun(column);
     return panel;
-}
-
-// What is to be tied, and the chosen batch's own words.
-void EveningStation::addBatches(QVBoxLayout* column) {
-    column->addWidget(heading(tr("Batches")));
-    batches_->setObjectName(QStringLiteral("batches"));
-    batches_->setAccessibleName(tr("Batches"));
-    batches_->setFrameShape(QFrame::NoFrame);
-    showPictures(batches_, pictures_, kSmallPicture);
-    column->addWidget(batches_, 1);
-    auto* add = new QHBoxLayout;
-    wanted_->setObjectName(QStringLiteral("wanted"));
-    wanted_->setRange(1, 10000);
-    wanted_->setValue(6);
-    auto* more = new QToolButton;
-    more->setObjectName(QStringLiteral("add-batch"));
-    more->setText(tr("Add of the bench's"));
-    more->setToolTip(tr("So many of the dressing on the bench"));
-    auto* tied = new QToolButton;
-    tied->setObjectName(QStringLiteral("tie-one"));
-    tied->setText(tr("One is tied"));
-    tied->setToolTip(tr("One more of the chosen batch, into the box"));
-    add->addWidget(wanted_);
-    add->addWidget(more);
-    add->addWidget(tied);
-    column->addLayout(add);
-    batch_ = new FieldsForm(
-        document_, theme_, "batch", {"hook", "day", "team", "note"}, [this](const std::string& key, const std::string& text) {
-            const auto* item = batches_->currentItem();
-            return item ? document_.apply(
-                              changeBatchField(document_.book(), BatchId(item->data(Qt::UserRole).toString().toStdString()), key, text))
-                        : Faults();
-        });
-    column->addWidget(batch_);
-    connect(batches_, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
-        const Batch* batch = item ? findById(document_.book().batches, item->data(Qt::UserRole).toString().toStdString()) : nullptr;
-        if (batch) batch_->show(fieldsOf(*batch));
-    });
-    connect(more, &QToolButton::clicked, this, [this] {
-        if (document_.pattern()) addBatchOf(document_.pattern()->id);
-    });
-    connect(tied, &QToolButton::clicked, this, [this] {
-        const auto* item = batches_->currentItem();
-        if (!item) return document_.say(tr("Choose a batch first"));
-        // The time since the last one was tied is how long this one took, where it can be: nobody ties in a minute.
-        constexpr double kLeast = 2.0, kMost = 90.0;
-        const double minutes = sinceLast_.isValid() ? static_cast<double>(sinceLast_.elapsed()) / 60'000.0 : 0.0;
-        const Faults faults = document_.apply(tieOneOf(document_.book(), BatchId(item->data(Qt::UserRole).toString().toStdString()),
-                                                       minutes >= kLeast && minutes <= kMost ? std::optional(minutes) : std::nullopt));
-        sinceLast_.start();
-        if (!faults.empty()) document_.say(qt(faults.front().line()));
-    });
 }
 
 // How long there is, and in which way it is spent.
@@ -176,16 +113,6 @@ void EveningStation::addTime(QVBoxLayout* column) {
     connect(way_, &QComboBox::currentIndexChanged, this, &EveningStation::showTable);
 }
 
-// It is the chosen one from then on: what comes next is its day, or that one of it is tied.
-void EveningStation::addBatchOf(const DressingId& pattern) {
-    const Faults faults = document_.apply(addBatch(document_.book(), pattern, wanted_->value()));
-    document_.refuse(faults);
-    if (!faults.empty()) return;
-    const QString added = qt(document_.book().batches.back().id);
-    for (int row = 0; row < batches_->count(); ++row)
-        if (batches_->item(row)->data(Qt::UserRole).toString() == added) batches_->setCurrentRow(row);
-}
-
 void EveningStation::showEvent(QShowEvent*) { refresh(); }
 
 // A job dragged to another place: what was shown becomes the tier's own order, with this one moved.
@@ -204,28 +131,7 @@ void EveningStation::move(std::size_t job, std::size_t before) {
 
 void EveningStation::refresh() {
     if (!document_.isOpen()) return;
-    const QString chosen = batches_->currentItem() ? batches_->currentItem()->data(Qt::UserRole).toString() : QString();
-    batches_->clear();
-    // Those that wait before those that are done, which only tell of the past.
-    std::vector<const Batch*> batches;
-    for (const Batch& batch : document_.book().batches)
-        batches.push_back(&batch);
-    const auto isDone = [](const Batch* batch) { return batch->tied.value_or(0) >= batch->wanted; };
-    std::ranges::stable_partition(batches, std::not_fn(isDone));
-    for (const Batch* one : batches) {
-        const Batch& batch = *one;
-        const Pattern* pattern = document_.book().findPattern(batch.pattern);
-        auto* item = new QListWidgetItem(tr("%1%2: %3 of %4%5")
-                                             .arg(pattern ? qt(pattern->title()) : qt(batch.pattern), sayHook(batch))
-                                             .arg(batch.tied.value_or(0))
-                                             .arg(batch.wanted)
-                                             .arg(batch.day ? tr(", for %1").arg(dateSaid(*batch.day)) : QString()),
-                                         batches_);
-        item->setData(Qt::UserRole, qt(batch.id));
-        if (isDone(one)) item->setForeground(theme_.colours().inkSoft);
-        setPictured(*item, {"patterns", batch.pattern}, pictures_);
-        if (item->data(Qt::UserRole).toString() == chosen) batches_->setCurrentItem(item);
-    }
+    batches_->refresh();
     shelf_->refresh();
     auto jobs = waitingJobs(document_.book());
     best_.reset();  // what was shown is of other jobs
@@ -295,12 +201,6 @@ void EveningStation::showTable() {
                        .arg(fit)
                        .arg(all)
                        .arg(left.empty() ? QString() : tr("; not by then: %1").arg(qt(left)), sayTimes()));
-}
-
-// ", 12 barbless": of a batch that isn't on the dressing's own hook.
-QString EveningStation::sayHook(const Batch& batch) const {
-    const HookSpec* hook = batch.hook ? document_.book().findHook(*batch.hook) : nullptr;
-    return hook ? tr(", %1%2").arg(hook->size).arg(hook->barb.value_or(true) ? QString() : tr(" barbless")) : QString();
 }
 
 }  // namespace machair::app

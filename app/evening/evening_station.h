@@ -12,7 +12,6 @@
 #include "theme/theme.h"
 
 class QComboBox;
-class QListWidget;
 class QSpinBox;
 class QTimeEdit;
 class QToolButton;
@@ -20,10 +19,9 @@ class QVBoxLayout;
 
 namespace machair::app {
 
+class BatchesPanel;
 class Label;
 
-class FieldsForm;
-class Pictures;
 class Shelf;
 class TimelineView;
 
@@ -42,7 +40,6 @@ class EveningStation : public QWidget {
     static constexpr int kMostByThen = 5;  // among the ways
     static constexpr int kTick = 1000;     // ms between two looks at the clock
     QWidget* makePanel();
-    void addBatches(QVBoxLayout* column);
     void addTime(QVBoxLayout* column);
     void addRun(QVBoxLayout* column);
     void runEvening(bool on);
@@ -50,7 +47,6 @@ class EveningStation : public QWidget {
     [[nodiscard]] std::optional<double> minutesGone() const;
     void tick();
     void refresh();
-    void addBatchOf(const DressingId& pattern);
     void askEvening();
     void showTable();
     // The timetable that is shown: the best, one of the two ways, least change of material, or the order dragged.
@@ -59,24 +55,18 @@ class EveningStation : public QWidget {
     void keepCalendar();
     void keepBuyingList();
     [[nodiscard]] QString sayTimes() const;
-    [[nodiscard]] QString sayHook(const Batch& batch) const;
 
     Document& document_;
     QSettings& settings_;
-    const Theme& theme_;
     Background background_{document_};
     TimelineView* timeline_;
-    QListWidget* batches_;
-    QSpinBox* wanted_;
+    BatchesPanel* batches_;
     QSpinBox* minutes_;
     QTimeEdit* by_;
     QComboBox* way_;
     Label* said_;
-    Pictures& pictures_;
     Shelf* shelf_;
-    FieldsForm* batch_ = nullptr;
     std::vector<std::size_t> order_;  // as dragged; jobs by number
-    QElapsedTimer sinceLast_;         // one was tied
     std::vector<TyingJob> jobs_;
     std::optional<BestTimetable> best_;
     std::optional<AskedEvening> asked_;

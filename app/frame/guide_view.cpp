@@ -132,6 +132,7 @@ std::vector<KeyWords> keysEverywhere() {
             {QObject::tr("F1, Shift+F1"), QObject::tr("the guide at this station, this sheet")},
             {QObject::tr("Alt and a click, ?"), QObject::tr("ask where a number comes from")},
             {QObject::tr("Ctrl+P"), QObject::tr("on paper: the card, recipe, team, gauge, season")},
+            {QObject::tr("Ctrl+N"), QObject::tr("the doors: begin a book, or go back to one")},
             {QObject::tr("Ctrl+O, Ctrl+Q"), QObject::tr("open a book, leave")}};
 }
 

@@ -420,6 +420,31 @@ TEST_CASE(
     speak(QStringLiteral("en"));
 }
 
+TEST_CASE("every key that the guide names is a key of the window, in each language") {
+    for (const char* language : {"en", "fr"}) {
+        speak(QString::fromLatin1(language));
+        QString known;
+        std::vector<KeyWords> all = keysEverywhere();
+        for (const auto& entry : Names<Station>::entries)
+            std::ranges::move(keysAt(entry.value), std::back_inserter(all));
+        for (const KeyWords& one : all)
+            known += QStringLiteral(" | ") + one.keys;
+        known.replace(QChar(0x2212), QLatin1Char('-'));
+        QFile file(spokenLanguage() == QLatin1String("en") ? QStringLiteral(":/guide/7-keys.md") : QStringLiteral(":/guide/fr/7-keys.md"));
+        REQUIRE(file.open(QIODevice::ReadOnly));
+        int named = 0;
+        for (const QString& line : QString::fromUtf8(file.readAll()).split(QLatin1Char('\n')).mid(3))
+            for (QString key : line.section(QLatin1Char('|'), 1, 1).split(QStringLiteral(", "), Qt::SkipEmptyParts)) {
+                key = key.remove(QLatin1Char('`')).trimmed();
+                INFO(language << ": " << key.toStdString() << " in" << known.toStdString());
+                CHECK((key.isEmpty() || known.contains(key)));
+                ++named;
+            }
+        CHECK(named > 30);
+    }
+    speak(QStringLiteral("en"));
+}
+
 TEST_CASE("days are written as the language and country write them, read back so, and kept as before") {
     const QLocale before;
     const auto under = [](const QLocale& locale) { QLocale::setDefault(locale); };
