@@ -4,9 +4,14 @@
 #include <catch2/catch.hpp>
 
 #include "book/edits.h"
+#include "book/fields.h"
 #include "book/kinds.h"
 #include "book/record_edits.h"
 #include "book/references.h"
+#include "book/schools.h"
+#include "sizing/mending.h"
+#include "store/bench_file.h"
+#include "team/balance.h"
 #include "tests/random_book.h"
 
 using namespace machair;
@@ -74,6 +79,51 @@ TEST_CASE("an edit's book shares the parts of every dressing but the one that it
         INFO(pattern.id);
         CHECK((&pattern.parts.front() == &edit.after.findPattern(pattern.id)->parts.front()) == (pattern.id != DressingId("kelp-lantern")));
     }
+}
+
+// Books that share parts compare alike by sharing them: only what is written down tells whether one was changed through another.
+TEST_CASE("no edit, mend, school or proposal changes the book that it was made from, nor one edit another") {
+    const Book book = demoBook();
+    const std::string before = store::writeBench(book);
+    std::vector<std::pair<Book, std::string>> made;  // some of what came of it, as it was then
+    std::size_t edits = 0;
+    const auto keep = [&](const Result<Edit>& edit) {
+        if (edit && ++edits % 40 == 0) made.emplace_back(edit->after, store::writeBench(edit->after));
+    };
+    for (const Pattern& pattern : book.patterns) {
+        for (std::size_t part = 0; part < pattern.parts.size(); ++part) {
+            for (const Field& field : fieldsOf(pattern.parts[part]))
+                for (const char* text : {"", "2", "0.8 of the shank", "with"})
+                    keep(changeField(book, pattern.id, part, field.key, text));
+            keep(changeMaterial(book, pattern.id, part, book.materials[(7 * part) % book.materials.size()].id));
+            keep(removePart(book, pattern.id, part));
+            keep(movePart(book, pattern.id, part, 0));
+        }
+        for (const PartKind kind : {PartKind::tag, PartKind::wing, PartKind::bead})
+            keep(addPart(book, pattern.id, kind));
+        for (const Field& field : fieldsOf(SchoolChoices{}))
+            for (const std::string& choice : field.choices)
+                keep(changeSchool(book, pattern.id, field.key, choice));
+        if (const auto plan = planPattern(book, pattern.id))
+            for (const Warning& warning : plan->warnings)
+                for (const Mend& mend : mendsOf(book, *plan, warning))
+                    keep(mend.edit);
+    }
+    TeamSetting setting;
+    setting.day.wave = 0.05 * metre;
+    for (const TeamSpec& team : book.teams)
+        if (const auto balanced = balanceTeam(book, team.id, setting))
+            for (const auto* list : {&balanced->box, &balanced->redressed})
+                for (const Proposal& proposal : *list)
+                    for (const TakeAs as : {TakeAs::copy, TakeAs::dressing})
+                        if (const auto taken = takeProposal(book, team.id, proposal, as))
+                            made.emplace_back(taken->after, store::writeBench(taken->after));
+    CHECK(edits > 1000);
+    CHECK(store::writeBench(book) == before);
+    std::size_t others = 0;
+    for (const auto& [after, text] : made)
+        others += store::writeBench(after) == text ? 0U : 1U;
+    CHECK(others == 0);
 }
 
 TEST_CASE("every reference of a book is found, with its place and what it refers to") {
