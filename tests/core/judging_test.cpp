@@ -39,6 +39,24 @@ bool has(const JudgedPair& pair, TeamTerm term) {
 
 }  // namespace
 
+// docs/models-team.md, the table of what is asked: at its rows, half-way between two, and flat beyond the last.
+TEST_CASE("what each wave asks of a bob's hold and a point's sink and weight is the table's, between its rows too") {
+    struct Row {
+        double wave, hold, sink, sinkMost, weight;
+    };
+    for (const Row& row : {Row{0.0, 1.0, 9.0, 18.0, 0.20}, Row{0.025, 1.4, 9.5, 21.0, 0.225}, Row{0.05, 1.8, 10.0, 24.0, 0.25},
+                           Row{0.095, 2.34, 10.5, 32.0, 0.265}, Row{0.14, 2.84, 11.0, 40.0, 0.28}, Row{0.22, 3.6, 12.0, 40.0, 0.365},
+                           Row{0.30, 4.0, 13.0, 40.0, 0.45}, Row{0.60, 4.0, 13.0, 40.0, 0.45}}) {
+        INFO("wave " << row.wave);
+        const SchoolRules rules = rulesOf(School::stepped);
+        const PlaceWants bob = wantsOf(rules, Position::bob, row.wave, {}), point = wantsOf(rules, Position::point, row.wave, {});
+        CHECK_THAT(bob.hold.low, WithinAbs(row.hold, 1e-9));
+        CHECK_THAT(point.sink.low, WithinAbs(row.sink, 1e-9));
+        CHECK_THAT(point.sink.high, WithinAbs(row.sinkMost, 1e-9));
+        CHECK_THAT(point.weight.low, WithinAbs(row.weight, 1e-9));
+    }
+}
+
 TEST_CASE("a shortfall is counted in near-widths from the edge of what is wanted") {
     const Wanted wanted{1.0, 2.0, 0.5, 1.0};
     CHECK(wanted.shortfall(1.0) == 0.0);
