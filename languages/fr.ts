@@ -3663,6 +3663,10 @@ En %7 min %8 sur %9 sont entières et sèches%10.
         <source>one turn every %1</source>
         <translation>un tour tous les %1</translation>
     </message>
+    <message>
+        <source>above: %1</source>
+        <translation>au-dessus&#xa0;: %1</translation>
+    </message>
 </context>
 <context>
     <name>machair::app::GaugeView</name>

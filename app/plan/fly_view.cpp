@@ -153,7 +153,8 @@ void FlyView::rebuild() {
     const std::string now = document_.pattern() ? document_.pattern()->id : std::string();
     // Under a held handle the scale must not move, or the hand would.
     if (now != shown_) own_ = false;
-    if (!held_) fit(now == shown_ ? Fit::keepIfItFits : Fit::anew);
+    if (!held_) fit(now == shown_ && compares() == compared_ ? Fit::keepIfItFits : Fit::anew);
+    compared_ = compares();
     shown_ = now;
     growFrom(std::move(before));
     placeButtons();
@@ -170,7 +171,16 @@ void FlyView::fit(Fit how) {
     whole.right = std::max(scene_->right, other.right);
     whole.top = std::max(scene_->top, other.top);
     whole.bottom = std::min(scene_->bottom, other.bottom);
-    const QRectF frame = QRectF(rect()).adjusted(30, 18, -30, -kRuleRoom);
+    QRectF frame = QRectF(rect()).adjusted(30, 18, -30, -kRuleRoom);
+    if (compares()) {
+        constexpr double kBetween = 1.2;                            // mm
+        constexpr double kWords = kDifferencesWide, kButtons = 46;  // beside what differs, under the buttons
+        otherAbove_ = scene_->top + kBetween - ghost_->bottom;
+        whole.top = ghost_->top + otherAbove_;
+        whole.bottom = scene_->bottom;
+        frame.setLeft(kWords * width());
+        frame.setTop(kButtons);
+    }
     drawing::View wanted = drawing::fitView(whole, frame, theme_.bench(), kMostPxPerMm);
     if (turned_) wanted.origin.setX(width() - wanted.origin.x());
     fitted_ = wanted.pxPerMm;
@@ -234,7 +244,7 @@ void FlyView::paintScenes(QPainter& painter) {
         painter.translate(width(), 0.0);
         painter.scale(-1.0, 1.0);
     }
-    if (ghost_) {
+    if (ghost_ && !compares()) {
         QColor pale = theme_.colours().slate;
         pale.setAlpha(190);
         drawing::paintGhost(painter, *ghost_, painted(), pale);
@@ -245,7 +255,28 @@ void FlyView::paintScenes(QPainter& painter) {
     if (was_) onItsWay = between(*was_, *scene_, left);
     layersPainted_ = picture_.update(onItsWay ? *onItsWay : *scene_, painted(), size(), devicePixelRatioF());
     picture_.compose(painter);
+    if (compares()) paintOther(painter);
     painter.restore();
+}
+
+bool FlyView::compares() const {
+    return ghost_ && document_.ghost() && document_.plan() && !document_.previewing() &&
+           document_.ghost()->pattern.id != document_.plan()->pattern.id;
+}
+
+void FlyView::paintOther(QPainter& painter) {
+    drawing::View view = painted();
+    view.origin.ry() -= otherAbove_ * view.pxPerMm;
+    (void)other_.update(*ghost_, view, size(), devicePixelRatioF());
+    other_.compose(painter);
+}
+
+QRectF FlyView::placeOfOwn() const {
+    return scene_ ? QRectF(at(scene_->left, scene_->top), at(scene_->right, scene_->bottom)).normalized() : QRectF();
+}
+std::optional<QRectF> FlyView::placeOfOther() const {
+    if (!compares()) return std::nullopt;
+    return QRectF(at(ghost_->left, ghost_->top + otherAbove_), at(ghost_->right, ghost_->bottom + otherAbove_)).normalized();
 }
 
 // What is drawn under the cursor, but for a handle: with Alt that is dragged between the landmarks. By keys the chosen part.

@@ -28,6 +28,9 @@ class FlyView : public QWidget, public Spoken, public Askable {
     [[nodiscard]] QSize minimumSizeHint() const override { return {360, 240}; }
     [[nodiscard]] const drawing::View& view() const { return view_; }
     [[nodiscard]] bool showsGhost() const { return ghost_.has_value(); }
+    // Another dressing that this one is compared with stands above it, whole and to one scale, eye over eye: where it is painted.
+    [[nodiscard]] std::optional<QRectF> placeOfOther() const;
+    [[nodiscard]] QRectF placeOfOwn() const;
     [[nodiscard]] int layersPaintedLast() const { return layersPainted_; }
 
     // Larger or smaller by steps, with what lies at `about` staying there.
@@ -66,10 +69,13 @@ class FlyView : public QWidget, public Spoken, public Askable {
     bool focusNextPrevChild(bool next) override;
 
   private:
-    static constexpr double kRuleRoom = 54.0;  // px kept below the fly
+    static constexpr double kRuleRoom = 54.0;         // px kept below the fly
+    static constexpr double kDifferencesWide = 0.42;  // of the width, for what differs from the ghost
 
     void rebuild();
     void growFrom(std::optional<Scene> before);
+    [[nodiscard]] bool compares() const;
+    void paintOther(QPainter& painter);
     enum class Fit { anew, keepIfItFits };
     void fit(Fit how);
     [[nodiscard]] QPointF at(double x, double y) const;
@@ -103,7 +109,10 @@ class FlyView : public QWidget, public Spoken, public Askable {
     std::optional<Scene> was_;  // what it grows from, while it does
     Motion* grows_;
     std::optional<Scene> ghost_;
-    std::string shown_;  // the dressing that the view was fitted to
+    drawing::FlyPicture other_;  // the ghost, where it is another dressing
+    double otherAbove_ = 0.0;    // mm above this one
+    bool compared_ = false;      // when the view was fitted last
+    std::string shown_;          // the dressing that the view was fitted to
     std::vector<Handle> handles_;
     std::optional<std::size_t> hovered_;
     std::optional<std::size_t> held_;     // under the mouse button

@@ -41,21 +41,26 @@ void FlyView::paintDifferences(QPainter& painter) const {
     const bool same = ghost.pattern.id == document_.plan()->pattern.id;
     const QString what = document_.previewing() ? tr("dashed: as it is")
                          : same ? tr("dashed: as it was on %1").arg(qt(ghost.hook.spec().name.value_or(describeHook(ghost.hook.spec()))))
-                                : tr("dashed: %1").arg(qt(ghost.pattern.title()));
+                         : compares() ? tr("above: %1").arg(qt(ghost.pattern.title()))
+                                      : tr("dashed: %1").arg(qt(ghost.pattern.title()));
     painter.setFont(faceScaled(0.92));
     const QFontMetricsF metrics(painter.font());
     double y = 10.0 + metrics.ascent();
     painter.setPen(c.slate);
     painter.drawText(QPointF(16.0, y), document_.previewing() ? what : tr("%1 (Esc puts it away)").arg(what));
     const auto all = differences(ghost, *document_.plan());
-    constexpr std::size_t kShown = 7;
+    // Over the ghost the first few; beside two flies there is room for all of them.
+    constexpr std::size_t kFew = 7;
+    const double line = metrics.height() + (compares() ? 3.0 : 0.0);
+    const std::size_t shown =
+        compares() ? std::max(kFew, static_cast<std::size_t>(std::max(0.0, (height() - y - 2.0 * line) / line))) : kFew;
     painter.setPen(c.inkSoft);
-    for (std::size_t i = 0; i < std::min(kShown, all.size()); ++i) {
-        y += metrics.height();
-        painter.drawText(QPointF(16.0, y), metrics.elidedText(inHouseWords(all[i].words()), Qt::ElideRight, 0.42 * width()));
+    for (std::size_t i = 0; i < std::min(shown, all.size()); ++i) {
+        y += line;
+        painter.drawText(QPointF(16.0, y), metrics.elidedText(inHouseWords(all[i].words()), Qt::ElideRight, kDifferencesWide * width()));
     }
-    if (all.size() <= kShown) return;
-    painter.drawText(QPointF(16.0, y + metrics.height()), tr("and %1 smaller ones").arg(all.size() - kShown));
+    if (all.size() <= shown) return;
+    painter.drawText(QPointF(16.0, y + line), tr("and %1 smaller ones").arg(all.size() - shown));
 }
 
 void FlyView::paintRule(QPainter& painter) const {

@@ -103,10 +103,26 @@ TEST_CASE("the sizes strip shows five flies to one scale, and a click ties that 
     CHECK(bench.document().plan()->hook.size() == 14);
 }
 
-TEST_CASE("another dressing is laid over this one as the ghost, to compare") {
+TEST_CASE("another dressing stands above this one, whole, to compare") {
     Bench bench;
     bench.document().compareWith("soot-ember");
     CHECK(bench.fly()->showsGhost());
+    // It stands above this one, whole: neither covers the other, both are in the view, and one scale serves both.
+    const auto other = bench.fly()->placeOfOther();
+    REQUIRE(other);
+    const QRectF own = bench.fly()->placeOfOwn();
+    CHECK(other->bottom() <= own.top());
+    CHECK(QRectF(bench.fly()->rect()).contains(*other));
+    CHECK(QRectF(bench.fly()->rect()).contains(own));
+    const QImage both = bench.fly()->grab().toImage();
+    const QColor ground = both.pixelColor(3, both.height() - 3);
+    for (const QRectF& place : {*other, own}) {
+        int painted = 0;
+        for (int x = static_cast<int>(place.left()); x < static_cast<int>(place.right()); x += 2)
+            for (int y = static_cast<int>(place.top()); y < static_cast<int>(place.bottom()); y += 2)
+                painted += both.pixelColor(x, y) == ground ? 0 : 1;
+        CHECK(painted > 500);
+    }
     QTest::keyClick(bench.fly(), Qt::Key_Escape);
     CHECK_FALSE(bench.fly()->showsGhost());
 }
