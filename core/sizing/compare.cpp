@@ -58,7 +58,7 @@ void addFigures(const Plan& before, std::size_t a, const Plan& after, std::size_
         if (from == to) continue;
         const auto* x = std::get_if<double>(&old->value);
         const auto* y = std::get_if<double>(&figure.value);
-        list.push_back({subject, labelOf(figure.key), from, to, x && y ? relative(*x, *y) : 0.5});
+        list.push_back({subject, labelOf(figure.key), from, to, x && y ? relative(*x, *y) : 0.5, figure.key});
     }
 }
 
@@ -77,14 +77,14 @@ void addMade(const Plan& before, std::size_t a, const Plan& after, std::size_t b
         if (std::ranges::find(kManners, std::string_view(field.key)) == kManners.end()) continue;
         const auto other = std::ranges::find(old, field.key, &Field::key);
         if (other == old.end() || other->text == field.text) continue;
-        const auto said = [](const std::string& text) { return text.empty() ? std::string("usual") : text; };
+        const auto said = [](const std::string& text) { return say(text.empty() ? "usual" : text); };
         list.push_back({subject, field.label, said(other->text), said(field.text), kMannerNext});
     }
 }
 
 void addThread(const Plan& before, const Plan& after, std::vector<Difference>& list) {
     const std::string was = before.threadMaterial.title(), now = after.threadMaterial.title();
-    if (was != now) list.push_back({"thread", "", was, now, kMaterialFirst});
+    if (was != now) list.push_back({say("thread"), "", was, now, kMaterialFirst});
 }
 
 void addRoom(const Plan& before, const Plan& after, std::vector<Difference>& list) {

@@ -14,7 +14,8 @@ struct Difference {
     std::string what;     // "length", "turns"; empty for what has only one
     std::string before;
     std::string after;
-    double weight = 0.0;  // relative change, for ordering
+    double weight = 0.0;   // relative change, for ordering
+    std::string key = {};  // of the figure; empty for what is none
     // "tail 11.7 → 10.2 mm"
     [[nodiscard]] std::string words() const;
 };

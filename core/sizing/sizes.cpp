@@ -11,9 +11,9 @@ namespace {
 
 // Lengths follow the hook; these are what a tier must know to change.
 bool changesBesidesSize(const Difference& d) {
-    constexpr std::array<std::string_view, 8> kCounted = {"fibres",         "turns",      "strands", "fullness",
-                                                          "shoulder turns", "open turns", "count",   "bodies a set"};
-    return std::ranges::find(kCounted, d.what) != kCounted.end();
+    constexpr std::array<std::string_view, 7> kCounted = {"fibres",         "turns",      "strands", "fullness_class",
+                                                          "shoulder_turns", "open_turns", "count"};
+    return std::ranges::find(kCounted, d.key) != kCounted.end();
 }
 
 }  // namespace

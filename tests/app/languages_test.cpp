@@ -31,6 +31,7 @@
 #include "parts/lengths.h"
 #include "plan/part_row.h"
 #include "sizing/mending.h"
+#include "sizing/sizes.h"
 #include "store/bench_file.h"
 #include "store/csv.h"
 #include "store/recipe.h"
@@ -364,6 +365,23 @@ TEST_CASE("files say the same in every language") {
     const auto differs = std::ranges::mismatch(english, same);
     const auto at = static_cast<std::size_t>(differs.in1 - english.begin());
     CHECK(english.substr(at - std::min<std::size_t>(at, 40), at == english.size() ? 0 : 80) == "");
+}
+
+TEST_CASE("what changes besides the size is told in every language") {
+    QFile file(QStringLiteral(MACHAIR_DEMO));
+    REQUIRE(file.open(QIODevice::ReadOnly));
+    const Book book = store::readBench(file.readAll().toStdString()).value().book;
+    const auto changes = [&] {
+        std::size_t all = 0;
+        for (const Pattern& pattern : book.patterns)
+            for (const SizedFly& fly : acrossSizes(book, pattern.id, {8, 14}))
+                all += fly.changes.size();
+        return all;
+    };
+    const std::size_t english = changes();
+    CHECK(english > 5);
+    const Speaking madeUpOnes;
+    CHECK(changes() == english);
 }
 
 TEST_CASE("the cards of what goes wrong are kept in English and said in whichever language is spoken, after another too") {
