@@ -1106,20 +1106,12 @@
         <translation>Choisissez d&apos;abord une série</translation>
     </message>
     <message>
-        <source>%1%2: %3 of %4%5</source>
-        <translation>%1%2&#xa0;: %3 sur %4%5</translation>
-    </message>
-    <message>
         <source>, for %1</source>
         <translation>, pour %1</translation>
     </message>
     <message>
-        <source>, %1%2</source>
-        <translation>, %1%2</translation>
-    </message>
-    <message>
-        <source> barbless</source>
-        <translation> sans ardillon</translation>
+        <source>%1: %2 of %3%4</source>
+        <translation>%1&#xa0;: %2 sur %3%4</translation>
     </message>
 </context>
 <context>

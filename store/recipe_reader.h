@@ -16,10 +16,10 @@ namespace machair::store {
     return count.pair ? formatExact(count.low) + " to " + formatExact(count.high) : formatExact(count.low);
 }
 
-// The first such word that nobody understood yet; and a stretch of them, understood now.
 // The part made of this; what was said of it and has no meaning there is left for its note. Its method and style follow the material.
 [[nodiscard]] std::vector<std::string> leftByMaterial(Part& part, const Material& of);
 
+// The first such word that nobody understood yet; and a stretch of them, understood now.
 [[nodiscard]] inline std::optional<std::size_t> wordAt(const std::vector<Word>& words, std::string_view text) {
     const auto found = std::ranges::find_if(words, [&](const Word& w) { return !w.used && w.text == text; });
     return found == words.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - words.begin()));

@@ -208,7 +208,7 @@ void CheckStation::sayDevices() {
 
 void CheckStation::keep() {
     if (!document_.pattern()) return;
-    CheckEntry entry{document_.pattern()->id, today().toStdString(), readings_, {}, photoFile_};
+    CheckEntry entry{document_.pattern()->id, today(), readings_, {}, photoFile_};
     for (int i = 0; i < looks_->count(); ++i)
         if (looks_->item(i)->checkState() == Qt::Checked) entry.faults.push_back(looks_->item(i)->data(kLookId).toString().toStdString());
     const Faults faults = document_.apply(recordCheck(document_.book(), items_, entry));

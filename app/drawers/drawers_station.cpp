@@ -241,7 +241,7 @@ void DrawersStation::put() {
     std::string about;
     if (!kinds.empty()) about = std::string(nameOf(kinds.front()));
     if (drawer() == Drawer::hooks) about = sheet_->id();
-    if (drawer() == Drawer::days) about = today().toStdString();
+    if (drawer() == Drawer::days) about = today();
     if (drawer() == Drawer::teams || drawer() == Drawer::batches || drawer() == Drawer::box || drawer() == Drawer::checks)
         if (document_.pattern()) about = document_.pattern()->id;
     put(about);

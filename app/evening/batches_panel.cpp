@@ -10,6 +10,7 @@
 
 #include "book/fields.h"
 #include "book/find.h"
+#include "book/flies.h"
 #include "book/record_edits.h"
 #include "cutting/stock.h"
 #include "frame/fields_form.h"
@@ -102,8 +103,10 @@ void BatchesPanel::refresh() {
     std::ranges::stable_partition(batches, std::not_fn(isDone));
     for (const Batch* batch : batches) {
         const Pattern* pattern = document_.book().findPattern(batch->pattern);
-        auto* item = new QListWidgetItem(tr("%1%2: %3 of %4%5")
-                                             .arg(pattern ? qt(pattern->title()) : qt(batch->pattern), sayHook(*batch))
+        const HookSpec* hook = batch->hook ? document_.book().findHook(*batch->hook) : nullptr;  // not the dressing's own
+        const std::string title = pattern ? pattern->title() : batch->pattern;
+        auto* item = new QListWidgetItem(tr("%1: %2 of %3%4")
+                                             .arg(qt(hook ? sayFly(title, *hook) : title))
                                              .arg(batch->tied.value_or(0))
                                              .arg(batch->wanted)
                                              .arg(batch->day ? tr(", for %1").arg(dateSaid(*batch->day)) : QString()),
@@ -113,12 +116,6 @@ void BatchesPanel::refresh() {
         setPictured(*item, {"patterns", batch->pattern}, pictures_);
     }
     choose(was);
-}
-
-// ", 12 barbless": of a batch that isn't on the dressing's own hook.
-QString BatchesPanel::sayHook(const Batch& batch) const {
-    const HookSpec* hook = batch.hook ? document_.book().findHook(*batch.hook) : nullptr;
-    return hook ? tr(", %1%2").arg(hook->size).arg(hook->barb.value_or(true) ? QString() : tr(" barbless")) : QString();
 }
 
 }  // namespace machair::app

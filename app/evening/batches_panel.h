@@ -27,7 +27,6 @@ class BatchesPanel : public QWidget {
     void tieOne();
     [[nodiscard]] BatchId chosen() const;  // empty where none is
     void choose(const BatchId& batch);
-    [[nodiscard]] QString sayHook(const Batch& batch) const;
 
     Document& document_;
     const Theme& theme_;

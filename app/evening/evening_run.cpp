@@ -68,7 +68,7 @@ void EveningStation::keepCalendar() {
         return document_.say(jobs_.empty() ? tr("Nothing waits to be tied") : tr("No fly can be whole and dry by then"));
     askWhereToWrite(this, tr("Keep the evening as"), QStringLiteral("evening.ics"), tr("iCalendar (*.ics)"), QStringLiteral("ics"),
                     [this](const QString& path) {
-                        const std::string start = today().toStdString() + "T20:00";
+                        const std::string start = today() + "T20:00";
                         const std::string stamp =
                             QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyyMMdd'T'HHmmss'Z'")).toStdString();
                         std::vector<store::CalendarEvent> events;

@@ -21,7 +21,6 @@ namespace machair::app {
 
 class BatchesPanel;
 class Label;
-
 class Shelf;
 class TimelineView;
 

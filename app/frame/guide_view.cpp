@@ -81,11 +81,11 @@ void GuideView::load() {
     if (!text_->document()->isEmpty()) return;
     text_->document()->setMarkdown(wholeGuide(), QTextDocument::MarkdownDialectGitHub);
     // Commands are longer than a column is wide: they break too, or the whole guide is pushed aside.
-    for (QTextBlock block = text_->document()->begin(); block.isValid(); block = block.next()) {
-        QTextBlockFormat format = block.blockFormat();
-        format.setNonBreakableLines(false);
-        QTextCursor(block).setBlockFormat(format);
-    }
+    QTextBlockFormat breaks;
+    breaks.setNonBreakableLines(false);
+    QTextCursor all(text_->document());
+    all.select(QTextCursor::Document);
+    all.mergeBlockFormat(breaks);
 }
 
 void GuideView::openAt(const QString& chapter) {

@@ -3,7 +3,6 @@
 #include <QDate>
 #include <QLocale>
 #include <QRegularExpression>
-#include <array>
 
 namespace machair::app {
 
@@ -40,21 +39,20 @@ QDate readIn(const QString& form, const QString& typed) {
     const auto found = kThree.match(typed);
     if (!found.hasMatch()) return {};
     const QString order = found.capturedLength(1) == 4 ? kept() : form;
-    std::array<std::pair<qsizetype, char>, 3> places = {
-        {{order.indexOf(QLatin1Char('y')), 'y'}, {order.indexOf(QLatin1Char('M')), 'M'}, {order.indexOf(QLatin1Char('d')), 'd'}}};
-    std::ranges::sort(places);
-    int year = 0, month = 0, day = 0;
-    for (int i = 0; i < 3; ++i)
-        (places[static_cast<std::size_t>(i)].second == 'y'   ? year
-         : places[static_cast<std::size_t>(i)].second == 'M' ? month
-                                                             : day) = found.captured(i + 1).toInt();
+    const auto number = [&](char field) {
+        int place = 1;
+        for (const char other : {'y', 'M', 'd'})
+            place += order.indexOf(QLatin1Char(other)) < order.indexOf(QLatin1Char(field)) ? 1 : 0;
+        return found.captured(place).toInt();
+    };
+    const int year = number('y');
     constexpr int kCentury = 100, kThisOne = 2000;
-    return {year < kCentury ? kThisOne + year : year, month, day};
+    return {year < kCentury ? kThisOne + year : year, number('M'), number('d')};
 }
 
 }  // namespace
 
-QString today() { return QDate::currentDate().toString(kept()); }
+std::string today() { return QDate::currentDate().toString(kept()).toStdString(); }
 
 QString dateSaid(const QString& day) {
     const QDate date = QDate::fromString(day, kept());

@@ -8,7 +8,7 @@
 
 namespace machair::app {
 
-[[nodiscard]] QString today();  // as the book has it
+[[nodiscard]] std::string today();  // as the book has it
 
 // "02/05/2026", and of a month, "2026-05": "May 2026". What is no day or month stays as it is.
 [[nodiscard]] QString dateSaid(const QString& day);

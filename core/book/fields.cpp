@@ -550,10 +550,6 @@ class FieldWriter {
 // What names a record or decides its shape is not changed like a field.
 bool isIdentity(std::string_view key) { return key == "id" || key == "kind" || key == "measured"; }
 
-}  // namespace
-
-namespace {
-
 // "length" and "mm" of "length_mm".
 std::pair<std::string_view, std::string_view> withoutUnit(std::string_view key) {
     for (const std::string_view unit : {"_mm", "_m"})

@@ -82,18 +82,10 @@ UnderbodyPart underStopped(double behindEye) {
 }
 
 // A body whose front leaves little room at the eye.
-BodyPart forward() {
+BodyPart frontAt(Length behindTheEye) {
     BodyPart body;
     StationSpec front;
-    front.behind = inMm(1.8 * mm);
-    body.front = front;
-    return body;
-}
-
-BodyPart farBack() {
-    BodyPart body;
-    StationSpec front;
-    front.behind = inMm(6.5 * mm);
+    front.behind = inMm(behindTheEye);
     body.front = front;
     return body;
 }
@@ -119,9 +111,9 @@ std::vector<Trouble> troubles() {
         {Concern::oddPair, {seal, part(PartKind::wing, tips(3), "hen")}},
         {Concern::brittleBody, {part(PartKind::rib, ribOf(Winding::with), "wire"), part(PartKind::body, herlOf(4), "herl")}},
         {Concern::ribWithPalmer, {part(PartKind::rib, ribOf(Winding::with), "wire"), seal, part(PartKind::palmer, PalmerPart{}, "saddle")}},
-        {Concern::shortBody, {part(PartKind::body, farBack(), "seal")}},
+        {Concern::shortBody, {part(PartKind::body, frontAt(6.5 * mm), "seal")}},
         {Concern::tooLong, {part(PartKind::tail, tailOf(8), "tippet"), seal}, 19.0 * mm},
-        {Concern::crowdedHead, {part(PartKind::body, forward(), "seal"), part(PartKind::collar, collarWith(4), "hen")}},
+        {Concern::crowdedHead, {part(PartKind::body, frontAt(1.8 * mm), "seal"), part(PartKind::collar, collarWith(4), "hen")}},
     };
 }
 
