@@ -12,6 +12,7 @@ namespace machair {
 namespace {
 
 constexpr double kNever = std::numeric_limits<double>::infinity();
+constexpr std::uint64_t kMostSteps = 400'000;  // of one search for a table
 
 struct TyingFly {
     std::size_t job = 0;
@@ -59,8 +60,8 @@ class Hands {
 // Depth first over which stage to do next. Flies alike at the same stage go first in, first out.
 class Search {
   public:
-    Search(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop, double best)
-        : jobs_(jobs), setUp_(setUp), stop_(std::move(stop)), best_(best) {
+    Search(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop, double best, std::uint64_t most = kMostSteps)
+        : jobs_(jobs), setUp_(setUp), stop_(std::move(stop)), best_(best), most_(most) {
         for (std::size_t j = 0; j < jobs.size(); ++j) {
             double after = 0.0;
             std::vector<double> rest(jobs[j].stages.size() + 1, 0.0);
@@ -100,8 +101,7 @@ class Search {
         return left ? std::max(bound, now + handsLeft_ + least) : bound;
     }
     void descend(double now, const std::string& last, double dry) {
-        constexpr std::uint64_t kMostSteps = 400'000;
-        if (cut_ || ++steps_ > kMostSteps || ((steps_ & 0x3FF) == 0 && stop_.stop_requested())) {
+        if (cut_ || ++steps_ > most_ || ((steps_ & 0x3FF) == 0 && stop_.stop_requested())) {
             cut_ = true;
             return;
         }
@@ -161,6 +161,7 @@ class Search {
     std::vector<TimedStage> bestOrder_;
     double handsLeft_ = 0.0;
     double best_;
+    std::uint64_t most_;
     std::uint64_t steps_ = 0;
     bool cut_ = false;
     bool first_ = false;
@@ -227,14 +228,16 @@ Timetable stageByStage(const std::vector<TyingJob>& jobs, double setUp) {
     return hands.take();
 }
 
-BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop) {
+namespace {
+
+BestTimetable earliestFinishWithin(std::uint64_t most, const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop) {
     BestTimetable best;
     Timetable one = flyByFly(jobs, setUp), two = stageByStage(jobs, setUp);
     best.table = two.allDry < one.allDry ? std::move(two) : std::move(one);
     const Whole whole = wholeOf(jobs);
     best.bound = std::max(whole.chain, std::isfinite(whole.lastDry) ? whole.hands + whole.lastDry : whole.hands);
     if (whole.flies == 0 || whole.flies > kExactFlies) return best;
-    Search search(jobs, setUp, std::move(stop), best.table.allDry);
+    Search search(jobs, setUp, std::move(stop), best.table.allDry, most);
     best.proven = search.run();
     best.steps = search.steps();
     if (search.best() < best.table.allDry - 1e-9) {
@@ -246,13 +249,20 @@ BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, st
     return best;
 }
 
+}  // namespace
+
+BestTimetable earliestFinish(const std::vector<TyingJob>& jobs, double setUp, std::stop_token stop) {
+    return earliestFinishWithin(kMostSteps, jobs, setUp, std::move(stop));
+}
+
 namespace {
 
-// Whether all of these can be whole and dry by then; nothing where the search was cut short.
+// Choices tried against the evening's minutes, all of them together within a number of steps.
 class Trials {
   public:
     Trials(const std::vector<TyingJob>& jobs, double minutes, double setUp, std::stop_token stop)
         : jobs_(jobs), minutes_(minutes), setUp_(setUp), stop_(std::move(stop)) {}
+    // Whether all of these can be whole and dry by then; no, and not proven, where the search was cut short.
     bool fits(const std::vector<int>& counts) {
         const std::vector<TyingJob> some = with(counts);
         const Whole whole = wholeOf(some);
@@ -262,10 +272,35 @@ class Trials {
             proven_ = false;
             return false;
         }
-        Search search(some, setUp_, stop_, minutes_ + 2.0 * kDust);
+        Search search(some, setUp_, stop_, minutes_ + 2.0 * kDust, stepsForOne());
         search.stopAtFirst();
         if (!search.run() && !search.found()) proven_ = false;
+        steps_ += search.steps();
         return search.found();
+    }
+    // When these are all dry at the earliest; nothing where that can't be before `than`.
+    std::optional<double> allDryBefore(double than, const std::vector<int>& counts) {
+        const std::vector<TyingJob> some = with(counts);
+        if (leastFor(wholeOf(some)) >= than - kDust) return std::nullopt;
+        const BestTimetable best = earliestFinishWithin(stepsForOne(), some, setUp_, stop_);
+        steps_ += best.steps;
+        if (best.table.allDry >= than - kDust) return std::nullopt;
+        return best.table.allDry;
+    }
+    // Of these choices those that have the least to do: they leave most room for another fly.
+    void keepLightest(std::vector<std::vector<int>>& choices) {
+        if (choices.size() <= kMostChoices) return;
+        proven_ = false;
+        const auto toDo = [&](const std::vector<int>& counts) {
+            double hands = 0.0;
+            for (std::size_t j = 0; j < jobs_.size(); ++j)
+                for (const Stage& stage : jobs_[j].stages)
+                    hands += counts[j] * stage.hands;
+            return hands;
+        };
+        std::ranges::stable_sort(choices, {}, toDo);
+        choices.resize(kMostChoices);
+        std::ranges::sort(choices, std::greater<>());
     }
     [[nodiscard]] std::vector<TyingJob> with(const std::vector<int>& counts) const {
         std::vector<TyingJob> some;
@@ -277,9 +312,12 @@ class Trials {
         return some;
     }
     [[nodiscard]] bool proven() const { return proven_; }
+    [[nodiscard]] std::uint64_t steps() const { return steps_; }
 
   private:
     static constexpr double kDust = 1e-9;
+    static constexpr std::uint64_t kMostInAll = 4'000'000;
+    [[nodiscard]] std::uint64_t stepsForOne() const { return std::min(kMostSteps, kMostInAll - std::min(kMostInAll, steps_)); }
     // The longest chain; and all hands-on time, a change to each other stage once, and the shortest last drying.
     [[nodiscard]] double leastFor(const Whole& whole) const {
         return whole.stages.empty()
@@ -290,6 +328,7 @@ class Trials {
     double minutes_, setUp_;
     std::stop_token stop_;
     bool proven_ = true;
+    std::uint64_t steps_ = 0;
 };
 
 int sumOf(const std::vector<int>& counts) {
@@ -314,6 +353,32 @@ std::vector<std::vector<std::size_t>> byDay(const std::vector<TyingJob>& jobs) {
     return groups;
 }
 
+// Stage for stage: then a table with one of `b` holds with one of `a` in its place, and is dry no later.
+bool takesNoLonger(const TyingJob& a, const TyingJob& b) {
+    return std::ranges::equal(a.stages, b.stages, [](const Stage& one, const Stage& other) {
+        return one.name == other.name && one.hands <= other.hands && one.dry <= other.dry;
+    });
+}
+
+// Every choice of one fly more of this group that fits, those with more of the earlier jobs first. What fits is closed
+// downwards: each stands on one of those that fit. An earlier job that takes no longer is used up first, as it is the better
+// choice whatever goes with it.
+std::vector<std::vector<int>> oneMore(const std::vector<TyingJob>& jobs, const std::vector<std::size_t>& group,
+                                      const std::vector<std::vector<int>>& fitting, Trials& trials) {
+    std::set<std::vector<int>> tried;
+    std::vector<std::vector<int>> more;
+    for (const std::vector<int>& counts : fitting)
+        for (const std::size_t j : group) {
+            const auto better = [&](std::size_t k) { return k < j && counts[k] < jobs[k].count && takesNoLonger(jobs[k], jobs[j]); };
+            if (counts[j] >= jobs[j].count || std::ranges::any_of(group, better)) continue;
+            std::vector<int> one = counts;
+            ++one[j];
+            if (tried.insert(one).second && trials.fits(one)) more.push_back(std::move(one));
+        }
+    std::ranges::sort(more, std::greater<>());
+    return more;
+}
+
 }  // namespace
 
 int AskedEvening::flies() const { return sumOf(counts); }
@@ -330,38 +395,27 @@ AskedEvening mostBy(const std::vector<TyingJob>& jobs, double minutes, double se
             evening.counts = std::move(all);
             continue;
         }
-        // What fits is closed downwards: every choice of one fly more stands on one of those that fit. Of more flies than
-        // are proven only one choice is followed, that with more of the earlier jobs.
-        std::set<std::vector<int>, std::greater<>> fitting{evening.counts};
-        for (;;) {
-            std::set<std::vector<int>, std::greater<>> more;
-            for (const std::vector<int>& counts : fitting)
-                for (const std::size_t j : group) {
-                    if (counts[j] >= jobs[j].count || stop.stop_requested()) continue;
-                    std::vector<int> one = counts;
-                    ++one[j];
-                    if (!more.contains(one) && trials.fits(one)) more.insert(std::move(one));
-                }
+        std::vector<std::vector<int>> fitting{evening.counts};
+        while (!stop.stop_requested()) {
+            std::vector<std::vector<int>> more = oneMore(jobs, group, fitting, trials);
             if (more.empty()) break;
             fitting = std::move(more);
-            if (sumOf(*fitting.begin()) > kExactFlies) fitting.erase(std::next(fitting.begin()), fitting.end());
+            // Of more flies than are proven only one choice is followed, that with more of the earlier jobs.
+            if (sumOf(fitting.front()) > kExactFlies) fitting.resize(1);
+            trials.keepLightest(fitting);
         }
         double earliest = kNever;
-        for (const std::vector<int>& counts : fitting) {  // more of the earlier jobs first
-            if (fitting.size() == 1) {
+        for (const std::vector<int>& counts : fitting)
+            if (const auto dry = fitting.size() == 1 ? std::optional(0.0) : trials.allDryBefore(earliest, counts)) {
+                earliest = *dry;
                 evening.counts = counts;
-                break;
             }
-            const double dry = earliestFinish(trials.with(counts), setUp, stop).table.allDry;
-            if (dry >= earliest - 1e-9) continue;
-            earliest = dry;
-            evening.counts = counts;
-        }
     }
     evening.chosen = trials.with(evening.counts);
     for (std::size_t j = 0; j < jobs.size(); ++j)
         if (evening.counts[j] > 0) evening.of.push_back(j);
     evening.best = earliestFinish(evening.chosen, setUp, stop);
+    evening.steps = trials.steps() + evening.best.steps;
     evening.proven = trials.proven() && (evening.chosen.empty() || evening.best.proven);
     evening.handsLeft = std::max(0.0, minutes - evening.best.table.handsFree);
     return evening;

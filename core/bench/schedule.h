@@ -57,7 +57,9 @@ inline constexpr int kExactFlies = 12;
 
 // So many minutes: the flies of the earliest day first, the most of them that are all whole and dry by then, then those of
 // the next day, those for no day last; among equals the earliest all dry, then the earlier job. Exact while up to
-// kExactFlies are chosen; beyond, the better of the two ways.
+// kExactFlies are chosen and the batches leave no more than kMostChoices ways to choose so many; beyond, the ways with the
+// least to do are followed, and it says so.
+inline constexpr std::size_t kMostChoices = 400;
 struct AskedEvening {
     std::vector<int> counts;       // of each job
     std::vector<TyingJob> chosen;  // those jobs with these counts, the ones with none left out
@@ -65,6 +67,7 @@ struct AskedEvening {
     BestTimetable best;
     double handsLeft = 0.0;  // minutes after the last stage
     bool proven = true;
+    std::uint64_t steps = 0;  // what it took; never more than some millions
     [[nodiscard]] int flies() const;
 };
 [[nodiscard]] AskedEvening mostBy(const std::vector<TyingJob>& jobs, double minutes, double setUp = kSetUp, std::stop_token stop = {});

@@ -167,3 +167,46 @@ TEST_CASE("the evening that is asked for: the most flies whole and dry by then, 
     CHECK(checked == anchors["evening"].size());
     CHECK(mostBy({}, 60.0).flies() == 0);
 }
+
+namespace {
+
+// Twenty dressings wait, no two of them tied in the same time: two hundred and more ways to choose three.
+std::vector<TyingJob> manyJobs() {
+    std::vector<TyingJob> jobs;
+    for (int j = 0; j < 20; ++j)
+        jobs.push_back(
+            {DressingId("fly-" + std::to_string(j)), {{"tie", 12.0 - 0.25 * j, 0.0}, {"coat 1", 0.5, 20.0}, {"coat 2", 0.5, 30.0}}, 6});
+    return jobs;
+}
+
+}  // namespace
+
+TEST_CASE("an evening of many batches is found in so many steps, no later and no fewer flies than the quickest ones give") {
+    const std::vector<TyingJob> jobs = manyJobs();
+    for (const double minutes : {90.0, 150.0, 240.0}) {
+        const AskedEvening evening = mostBy(jobs, minutes);
+        INFO(minutes);
+        CHECK(evening.steps < 5'000'000);
+        CHECK_FALSE(evening.proven);
+        CHECK(evening.best.table.allDry <= minutes + 1e-6);
+        std::vector<TyingJob> quickest(1, jobs.back());
+        for (quickest.front().count = 1; quickest.front().count <= 6; ++quickest.front().count)
+            if (flyByFly(quickest).allDry <= minutes) CHECK(evening.flies() >= quickest.front().count);
+    }
+}
+
+TEST_CASE("of batches that take the same the earlier is tied first, and it is proven however many they are") {
+    std::vector<TyingJob> jobs = manyJobs();
+    for (TyingJob& job : jobs) {
+        job.stages = jobs.front().stages;
+        job.count = 3;
+    }
+    const AskedEvening evening = mostBy(jobs, 120.0);
+    CHECK(evening.proven);
+    std::vector<TyingJob> one(1, jobs.front());
+    one.front().count = 60;
+    CHECK(evening.flies() == mostBy(one, 120.0).flies());
+    REQUIRE(evening.flies() == 5);
+    CHECK(evening.counts[0] == 3);
+    CHECK(evening.counts[1] == 2);
+}
