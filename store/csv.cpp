@@ -8,6 +8,7 @@
 #include "book/find.h"
 #include "book/lists.h"
 #include "book/record_edits.h"
+#include "book/rule.h"
 #include "language/say.h"
 #include "units/text.h"
 
@@ -175,8 +176,7 @@ Result<Imported> importCsv(const Book& book, std::string_view text) {
         } else {
             const auto made = kind < row.size() ? fromName<MaterialKind>(trimmed(row[kind])) : std::nullopt;
             if (!made) {
-                faults.push_back({cellPlace(r, "kind"),
-                                  say("expected {}, got \"{}\"", listOfNames<MaterialKind>(), kind < row.size() ? row[kind] : ""), ""});
+                faults.push_back(notAsExpected(cellPlace(r, "kind"), listOfNames<MaterialKind>(), kind < row.size() ? row[kind] : ""));
                 continue;
             }
             Material material;
@@ -264,8 +264,7 @@ class DayRow {
         return std::nullopt;
     }
     void wrong(const char* column, const std::string& expected) const {
-        faults_.push_back(
-            {cellPlace(line_, has(column) ? cells_.at(column).first : column), say("expected {}, got \"{}\"", expected, text(column)), ""});
+        faults_.push_back(notAsExpected(cellPlace(line_, has(column) ? cells_.at(column).first : column), expected, text(column)));
     }
 
   private:
@@ -397,7 +396,7 @@ Result<Imported> importDays(const Book& book, std::string_view text, const Colum
         const DayRow row(book, rows->front(), (*rows)[r], r, mapping, faults);
         const std::string date = row.text("date");
         if (!isDate(date)) {
-            row.wrong("date", say("a date as 2026-05-02"));
+            row.wrong("date", say(kDate.noun));
             continue;
         }
         const auto [day, begun] = dayOf(imported.book.days, date);

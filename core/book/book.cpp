@@ -7,6 +7,7 @@
 #include "book/find.h"
 #include "book/lists.h"
 #include "book/references.h"
+#include "book/rule.h"
 #include "faults/trail.h"
 #include "language/say.h"
 #include "units/text.h"
@@ -43,7 +44,7 @@ void checkReferences(const Book& book, bool dressingsToo, Faults& faults) {
     eachReference(book, [&](const Reference& reference) {
         if (!dressingsToo && reference.list == std::string_view("patterns")) return;  // it opens, marked as what can't be tied
         if (reference.past || idsOf(reference.to).contains(reference.id)) return;
-        faults.push_back({reference.place(), say("expected {}, got \"{}\"", say(reference.noun), std::string(reference.id)), ""});
+        faults.push_back(notAsExpected(reference.place(), say(reference.noun), reference.id));
     });
 }
 
@@ -181,7 +182,7 @@ void checkFeathers(const Book& book, Faults& faults) {
 // `where` makes the place, for a date that is none: there may be very many that are.
 template <class Where>
 void checkDate(const std::string& date, Where where, Faults& faults) {
-    if (!isDate(date)) faults.push_back({where(), say("expected a date as 2026-05-02, got \"{}\"", date), ""});
+    if (!isDate(date)) faults.push_back(notAsExpected(where(), say(kDate.noun), date));
 }
 
 void checkDates(const Book& book, Faults& faults) {

@@ -377,9 +377,7 @@ class Read {
         return {};
     }
     [[nodiscard]] Faults wrong() const { return wrong(say(rule_.noun)); }
-    [[nodiscard]] Faults wrong(const std::string& what) const {
-        return {Fault{place_, say("expected {}, got \"{}\"", what, std::string(text_)), ""}};
-    }
+    [[nodiscard]] Faults wrong(const std::string& what) const { return {notAsExpected(place_, what, text_)}; }
     template <class T>
     static Faults take(Result<T> result, T& v) {
         if (!result) return result.error();

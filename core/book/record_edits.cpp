@@ -5,6 +5,7 @@
 #include "book/fields.h"
 #include "book/find.h"
 #include "book/lists.h"
+#include "book/rule.h"
 #include "book/team_edits.h"
 #include "language/say.h"
 #include "units/text.h"
@@ -25,7 +26,7 @@ std::string titleOf(const Book& book, const DressingId& pattern) {
 
 Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<WaterId>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
-    if (!isDate(date)) return fail(place.key("date"), say("expected a date as 2026-05-02, got \"{}\"", std::string(date)));
+    if (!isDate(date)) return tl::unexpected(Faults{notAsExpected(place.key("date"), say(kDate.noun), date)});
     if (findById(book.days, date))
         return fail(place.key("date"), say("expected a day of its own, {} is in the daybook already", std::string(date)));
     Edit edit{say("a day on the water: {}", std::string(date)), book};

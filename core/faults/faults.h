@@ -48,6 +48,11 @@ using Result = tl::expected<T, Faults>;
     return tl::unexpected<Faults>(Faults{Fault{std::move(place), std::move(what), std::move(remedy)}});
 }
 
+// A text that isn't what it should be: `what` as people read it, "a date as 2026-05-02".
+[[nodiscard]] inline Fault notAsExpected(Place place, std::string_view what, std::string_view got) {
+    return {std::move(place), say("expected {}, got \"{}\"", what, got), ""};
+}
+
 // A name that nothing has: `what` is "hook", "dressing", …
 [[nodiscard]] inline tl::unexpected<Faults> noSuch(Place place, std::string_view what, std::string_view id) {
     return fail(std::move(place), say("expected the id of a {}, got \"{}\"", say(what), id));
