@@ -66,13 +66,21 @@ void gradeFibres(Bench& bench, HacklePlan& h, std::size_t part) {
                    say("at most {} turns, or a feather whose fibres grow less along the stem", formatShort(h.mostTurns, 1)));
 }
 
+// What would do where one feather's stem is too short: more of them one after the other, or so many turns less.
+std::string longerStem(const HacklePlan& h, Length stem, Length usable) {
+    const std::string feathers = formatShort(std::ceil(stem / usable), 0);
+    const double less = std::ceil((stem - usable) / h.stem * h.turns);
+    if (less >= h.turns) return say("{} feathers", feathers);
+    return less > 1.0 ? say("{} feathers, or {} turns less", feathers, formatShort(less, 0)) : say("{} feathers, or a turn less", feathers);
+}
+
 // What this feather can't give: the stem, the longest or the shortest fibre. `stem` with what another collar takes of it.
 void checkFeather(Bench& bench, const HacklePlan& h, Length stem, std::size_t part, const Material& made, bool cut) {
     const Feather& f = h.feather;
     if (f.usableStem && stem > *f.usableStem + slack(stem, *f.usableStem))
         bench.warn(part, "turns", Concern::stemShort, {(stem - *f.usableStem) / mm, "mm", severityOf(made, "usable_stem_mm")},
                    say("such a feather gives {} of stem, {} are wanted", formatLength(*f.usableStem), formatLength(stem)),
-                   say("two feathers, or a turn less"));
+                   longerStem(h, stem, *f.usableStem));
     if (cut) return;  // to one length: it has no range
     if (f.fibreLongest && h.fibre > *f.fibreLongest + slack(h.fibre, *f.fibreLongest))
         bench.warn(part, "length", Concern::fibreTooLong, {(h.fibre - *f.fibreLongest) / mm, "mm", severityOf(made, "fibre_longest_mm")},
