@@ -64,9 +64,7 @@ void DaybookStation::addDays(QVBoxLayout* column) {
     add->addWidget(date_, 1);
     add->addWidget(fresh);
     column->addLayout(add);
-    days_->setObjectName(QStringLiteral("days"));
-    days_->setAccessibleName(tr("Days, the latest first"));
-    days_->setFrameShape(QFrame::NoFrame);
+    asLines(days_, "days", tr("Days, the latest first"));
     days_->setFocusPolicy(Qt::ClickFocus);
     days_->setFocusProxy(this);
     column->addWidget(days_, 1);

@@ -44,9 +44,7 @@ BatchesPanel::BatchesPanel(Document& document, const Theme& theme, QWidget* pare
     auto* column = new QVBoxLayout(this);
     column->setContentsMargins(0, 0, 0, 0);
     column->addWidget(heading(tr("Batches")));
-    list_->setObjectName(QStringLiteral("batches"));
-    list_->setAccessibleName(tr("Batches"));
-    list_->setFrameShape(QFrame::NoFrame);
+    asLines(list_, "batches", tr("Batches"));
     showPictures(list_, pictures_, kSmallPicture);
     column->addWidget(list_, 1);
     auto* add = new QHBoxLayout;

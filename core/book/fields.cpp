@@ -442,7 +442,7 @@ class FieldLister {
         add(key, rule, std::move(field), true);
         if (!member) return;
         add(fishedKey(key).c_str(), kPlain, Show::make(member->presentation.value_or("")), true);
-        fields.back().label = say("{}, how fished", spaced(key));
+        fields.back().label = say("{}, how fished", say(spaced(key)));
     }
     void operator()(const char* key, const std::vector<std::array<Length, 2>>& member, const Rule& rule = {}) {
         if (rule.scale == 1.0) add(key, rule, Show::make(member), true);  // a shore, in metres, is drawn on a map
