@@ -341,7 +341,7 @@ TEST_CASE("what each handle writes wherever it is dragged is the approved one") 
         for (const Handle& handle : handlesOf(*plan)) {
             sheet.row("  " + std::to_string(handle.part) + " " + handle.name);
             for (const double x : {-3.3, -0.9, 0.35, 1.6, 4.1})
-                for (const double y : {-1.7, 0.0, 2.3})
+                for (const double y : {-1.7, -0.12, 0.0, 0.12, 2.3})
                     for (const Length snap : {0.0 * mm, 0.4 * mm})
                         if (const auto written = dragged(*plan, handle, {handle.at.x + x * mm, handle.at.y + y * mm}, snap))
                             sheet.say(written->key + (written->snapped ? "!" : ":") + written->text + ";");

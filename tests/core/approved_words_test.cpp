@@ -6,6 +6,7 @@
 #include "book/fields.h"
 #include "cutting/cutting.h"
 #include "cutting/gauges.h"
+#include "cutting/stock.h"
 #include "cutting/vane.h"
 #include "daybook/boat.h"
 #include "daybook/box.h"
@@ -18,6 +19,7 @@
 #include "team/balance.h"
 #include "team/choose.h"
 #include "team/place.h"
+#include "team/redress.h"
 #include "tests/album.h"
 #include "tests/core/approved.h"
 #include "tests/core/approved_teams.h"
@@ -180,6 +182,10 @@ TEST_CASE("what the sizes, the room and the sinking of the album follow from is 
             sheet.row("  driven by");
             for (const std::string& driver : sinkReport(*plan).drivers)
                 sheet.say(driver + ",");
+            sheet.row("  profile");
+            const std::vector<ProfileRow> profile = plan->profile();
+            for (std::size_t i = 0; i < profile.size(); i += 3)
+                sheet.add("at", profile[i].station).add("under", profile[i].under).add("thick", profile[i].diameter);
         }
     isApproved("said-album", sheet.text());
 }
@@ -391,16 +397,21 @@ TEST_CASE("what is said of winds, shores and stand-ins is the approved one") {
         }
     }
     const Book book = demoBook();
-    for (std::size_t i = 0; i < book.materials.size(); i += 2) {
-        const auto standIns = standInsFor(book, book.materials[i].id);
-        if (!standIns) continue;
-        sheet.row("for " + book.materials[i].id);
+    const auto add = [&](const std::string& what, const Result<std::vector<StandIn>>& standIns) {
+        if (!standIns) return;
+        sheet.row(what);
         for (const StandIn& standIn : *standIns) {
             sheet.row("  " + standIn.title).add("strange", standIn.strangeness).say(standIn.mind);
             for (const StandInChange& change : standIn.changes)
                 sheet.say("|").say(change.words()).say(change.ruleOfThumb ? "(rule)" : "");
         }
-    }
+    };
+    for (std::size_t i = 0; i < book.materials.size(); i += 2)
+        add("for " + book.materials[i].id, standInsFor(book, book.materials[i].id));
+    for (std::size_t i = 0; i < book.patterns.size(); i += 4)
+        for (std::size_t part = 0; part < book.patterns[i].parts.size(); ++part)
+            if (const auto& made = book.patterns[i].parts[part].material)
+                add(book.patterns[i].id + " " + std::to_string(part), standInsFor(book, *made, UsedIn{book.patterns[i].id, part}));
     isApproved("said-waters", sheet.text());
 }
 
@@ -508,4 +519,24 @@ TEST_CASE("what seasons made at random come to, and what is said of them, is the
                 sheet.row("  " + learned.ratio(Fly(book.patterns[i].id), position).words());
     }
     isApproved("random-seasons", sheet.text());
+}
+
+TEST_CASE("the changes that a fly may be tied with, and what tying writes into the book, are said as approved") {
+    const Book book = demoBook();
+    Sheet sheet;
+    const auto before = planPattern(book, book.patterns.front().id);
+    REQUIRE(before);
+    for (const int most : {3, 5, 8}) {
+        const std::vector<FlyChange> pairs = pairedChanges(most);
+        sheet.row("pairs of at most " + std::to_string(most)).add("many", static_cast<double>(pairs.size()));
+        for (std::size_t i = 0; i < pairs.size(); i += 5)
+            sheet.row("  " + sayChange(book, *before, pairs[i])).add("cost", pairs[i].cost());
+    }
+    for (std::size_t i = 0; i < book.patterns.size(); ++i) {
+        std::vector<TiedFlies> tied = {{book.patterns[i].id, 2, {}}};
+        if (i < book.batches.size()) tied.push_back({book.batches[i].pattern, 1, book.batches[i].id});
+        const auto edit = recordTied(book, tied, {}, {});
+        sheet.row(edit ? edit->words : edit.error().front().line());
+    }
+    isApproved("said-tied", sheet.text());
 }
