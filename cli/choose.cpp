@@ -63,10 +63,7 @@ std::string choiceText(const ChoiceReport& report, const std::vector<BoxCandidat
             text += "     " + reason + "\n";
         for (std::size_t p = 0; p < kTrio.size(); ++p) {
             if (choice.couldBe[p].empty()) continue;
-            text += "     on the " + std::string(nameOf(kTrio[p])) + " could be";
-            for (std::size_t k = 0; k < choice.couldBe[p].size(); ++k)
-                text += (k == 0 ? " " : ", ") + box[choice.couldBe[p][k]].title;
-            text += "\n";
+            text += "     on the " + std::string(nameOf(kTrio[p])) + " could be " + sayCouldBe(box, choice, p) + "\n";
         }
     }
     for (const LeftOut& out : report.leftOut)

@@ -3171,10 +3171,6 @@ Ce qu&apos;il a fait&#xa0;: %3.</translation>
         <translation>Vos propres temps&#xa0;: %1.</translation>
     </message>
     <message>
-        <source>, </source>
-        <translation>, </translation>
-    </message>
-    <message>
         <source>There are</source>
         <translation>Il y a</translation>
     </message>

@@ -145,17 +145,17 @@ void EveningStation::tick() {
 
 // Whose times they are: the tier's own medians with their middle half, else what the steps would take.
 QString EveningStation::sayTimes() const {
-    QStringList own;
+    std::vector<std::string> own;
     for (const TyingJob& job : jobs_)
         if (const auto minutes = ownMinutes(document_.book(), job.fly)) {
             const Pattern* pattern = document_.book().findPattern(job.fly);
-            own << tr("%1 %2 min (%3 to %4)")
-                       .arg(pattern ? qt(pattern->title()) : qt(job.fly), number(minutes->median, 0), number(minutes->low, 0),
-                            number(minutes->high, 0));
+            const QString said = tr("%1 %2 min (%3 to %4)")
+                                     .arg(pattern ? qt(pattern->title()) : qt(job.fly), number(minutes->median, 0), number(minutes->low, 0),
+                                          number(minutes->high, 0));
+            if (std::string one = said.toStdString(); std::ranges::find(own, one) == own.end()) own.push_back(std::move(one));
         }
-    own.removeDuplicates();
-    return own.isEmpty() ? tr("Times are a rule of thumb from the steps until three of a dressing were timed.")
-                         : tr("Your own times: %1.").arg(own.join(tr(", ")));
+    return own.empty() ? tr("Times are a rule of thumb from the steps until three of a dressing were timed.")
+                       : tr("Your own times: %1.").arg(qt(sayNames(own)));
 }
 
 Timetable EveningStation::table() const {

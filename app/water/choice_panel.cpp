@@ -199,13 +199,9 @@ void ChoicePanel::list(std::size_t which) {
                        .arg(rank)
                        .arg(qt(box_[choice.flies[0]].title), qt(box_[choice.flies[1]].title), qt(box_[choice.flies[2]].title),
                             signOf(choice.verdict), number(choice.score, 0));
-    for (std::size_t p = 0; p < kTrio.size(); ++p) {
-        QStringList others;
-        for (const std::size_t other : choice.couldBe[p])
-            others << qt(box_[other].title);
-        if (!others.isEmpty())
-            text += QStringLiteral("\n      ") + tr("or on the %1 %2").arg(titleOf(kTrio[p]).toLower(), others.join(QStringLiteral(", ")));
-    }
+    for (std::size_t p = 0; p < kTrio.size(); ++p)
+        if (!choice.couldBe[p].empty())
+            text += QStringLiteral("\n      ") + tr("or on the %1 %2").arg(titleOf(kTrio[p]).toLower(), qt(sayCouldBe(box_, choice, p)));
     for (std::size_t i = 0; i < std::min<std::size_t>(3, choice.reasons.size()); ++i)
         text += QStringLiteral("\n      ") + qt(choice.reasons[i]);
     auto* item = new QListWidgetItem(inHouseWords(text), teams_);

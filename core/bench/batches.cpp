@@ -52,11 +52,11 @@ std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, con
 }
 
 std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<int>& dried) {
-    std::string said;
+    std::vector<std::string> left;
     for (std::size_t j = 0; j < jobs.size(); ++j)
-        if (const int left = jobs[j].count - dried[j]; left > 0)
-            said += say("{}{} of {}", said.empty() ? "" : ", ", std::to_string(left), titleOfJob(book, jobs[j]));
-    return said;
+        if (const int flies = jobs[j].count - dried[j]; flies > 0)
+            left.push_back(say("{} of {}", std::to_string(flies), titleOfJob(book, jobs[j])));
+    return sayNames(left);
 }
 
 int changesBetween(const Book& book, const DressingId& from, const DressingId& to) {

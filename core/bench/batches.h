@@ -32,7 +32,7 @@ struct EveningEvent {
 };
 [[nodiscard]] std::vector<EveningEvent> eventsOf(const Book& book, const Timetable& table, const std::vector<TyingJob>& jobs);
 
-// What a stretch of time leaves undone: "2 of Sea Lantern, 1 of Kelp Piper"; empty where all is whole and dry by then.
+// What a stretch of time leaves undone: "2 of Sea Lantern, 1 of Kelp Piper and 3 more"; empty where all is whole and dry by then.
 [[nodiscard]] std::string leftUndone(const Book& book, const std::vector<TyingJob>& jobs, const std::vector<int>& dried);
 
 // The order of the jobs in which thread and materials change least from one to the next: exact up to 12 jobs (a table over

@@ -243,10 +243,10 @@ std::vector<DressingId> dressingsFrom(const Book& book, const MaterialId& materi
 namespace {
 
 Result<Edit> stillUsed(const Book& book, const Place& place, const std::vector<DressingId>& ids) {
-    std::string names;
+    std::vector<std::string> names;
     for (const DressingId& id : ids)
-        names += (names.empty() ? "" : ", ") + book.findPattern(id)->title();
-    return fail(place, say("expected nothing tied from it, got {}", names), say("tie those from something else first"));
+        names.push_back(book.findPattern(id)->title());
+    return fail(place, say("expected nothing tied from it, got {}", sayNames(names)), say("tie those from something else first"));
 }
 
 }  // namespace

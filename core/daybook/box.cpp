@@ -31,19 +31,20 @@ std::string sayAnswers(const Book& book, int month) {
     std::string said;
     for (const SeasonRow& row : book.season) {
         if (!row.includes(month)) continue;
-        std::string has, wants;
+        std::vector<std::string> has, wants;
         for (const Pattern& pattern : book.patterns) {
             const bool named = std::ranges::find(row.dressings, pattern.id) != row.dressings.end() ||
                                (row.suits && row.suits->find(pattern.title()) != std::string::npos);
             if (!named) continue;
-            std::string& into = sound[pattern.id] > 0 ? has : wants;
-            into += (into.empty() ? "" : ", ") + pattern.title() +
-                    (sound[pattern.id] > 0 ? " (" + std::to_string(sound[pattern.id]) + ")" : "");
+            if (const int left = sound[pattern.id]; left > 0)
+                has.push_back(pattern.title() + " (" + std::to_string(left) + ")");
+            else
+                wants.push_back(pattern.title());
         }
         if (has.empty() && wants.empty()) continue;
         said += (said.empty() ? "" : "\n") + row.creature + ": " +
-                (has.empty() ? say("nothing in the box, tie {}", wants)
-                             : say("the box has {}{}", has, wants.empty() ? "" : say("; to tie: {}", wants)));
+                (has.empty() ? say("nothing in the box, tie {}", sayNames(wants))
+                             : say("the box has {}{}", sayNames(has), wants.empty() ? "" : say("; to tie: {}", sayNames(wants))));
     }
     return said;
 }

@@ -1,5 +1,6 @@
 #include "language/say.h"
 
+#include <algorithm>
 #include <utility>
 
 namespace machair {
@@ -54,6 +55,14 @@ std::string inLanguage(std::string_view english) {
 std::string inLanguage(std::string_view one, std::string_view many, double number) {
     if (const auto& language = spoken()) return language->said(std::string(one), std::string(many), number);
     return std::string(number == 1.0 ? one : many);
+}
+
+std::string sayNames(const std::vector<std::string>& names, std::size_t most) {
+    std::string text;
+    for (std::size_t i = 0; i < std::min(most, names.size()); ++i)
+        text += (i == 0 ? "" : ", ") + names[i];
+    if (names.size() > most) text += say(" and {} more", std::to_string(names.size() - most));
+    return text;
 }
 
 std::string fill(std::string_view sentence, std::initializer_list<std::string_view> values) {

@@ -10,6 +10,7 @@
 #include <memory>
 #include <string>
 #include <string_view>
+#include <vector>
 
 namespace machair {
 
@@ -49,5 +50,9 @@ template <class... Values>
 [[nodiscard]] std::string sayCount(std::string_view one, std::string_view many, double number, const Values&... values) {
     return fill(inLanguage(one, many, number), {std::string_view(values)...});
 }
+
+inline constexpr std::size_t kMostNamed = 6;  // in one sentence
+// "Rush Piper, Kelp Lantern and 31 more": all of them, or the first so many and how many there are beside.
+[[nodiscard]] std::string sayNames(const std::vector<std::string>& names, std::size_t most = kMostNamed);
 
 }  // namespace machair

@@ -468,6 +468,13 @@ TripleScores scoresOf(const std::vector<BoxCandidate>& box, const SchoolRules& r
     return scoresFrom(box, fitsOf(box, rules, setting, daybook), rules, lists, contrasts);
 }
 
+std::string sayCouldBe(const std::vector<BoxCandidate>& box, const Choice& choice, std::size_t place) {
+    std::vector<std::string> titles;
+    for (const std::size_t other : choice.couldBe[place])
+        titles.push_back(box[other].title);
+    return sayNames(titles);
+}
+
 ChoiceReport chooseTeams(const std::vector<BoxCandidate>& box, const SchoolRules& rules, const TeamSetting& setting,
                          const ChoiceWish& wish) {
     ChoiceReport report;

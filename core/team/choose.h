@@ -77,6 +77,9 @@ struct ChoiceReport {
     bool stopped = false;
 };
 
+// The others of one place of three: "Reed Skipper, 10, Dune Bell, 12 and 31 more".
+[[nodiscard]] std::string sayCouldBe(const std::vector<BoxCandidate>& box, const Choice& choice, std::size_t place);
+
 struct ChoiceWish {
     std::size_t wanted = 5;
     std::optional<std::size_t> include;      // a candidate that has to be on the team

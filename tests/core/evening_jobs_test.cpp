@@ -97,6 +97,10 @@ TEST_CASE("what an evening leaves undone is named with how many, and nothing is 
     CHECK(leftUndone(book, jobs, {3, 2}).empty());
     CHECK(leftUndone(book, jobs, {1, 2}) == "2 of Rush Piper");
     CHECK(leftUndone(book, jobs, {0, 1}) == "3 of Rush Piper, 1 of Kelp Lantern");
+    std::vector<TyingJob> many(20, jobs[0]);
+    CHECK(leftUndone(book, many, std::vector<int>(20, 2)) ==
+          "1 of Rush Piper, 1 of Rush Piper, 1 of Rush Piper, 1 of Rush Piper, 1 of Rush Piper, "
+          "1 of Rush Piper and 14 more");
     const Timetable table = flyByFly(jobs);
     int before = 0;
     for (double minutes = 0.0; minutes <= table.allDry + 1.0; minutes += 1.0) {  // never fewer with more time

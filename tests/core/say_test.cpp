@@ -72,3 +72,10 @@ TEST_CASE("only a number changes its point: no name, version, path or date") {
           std::pair{"v1.2", "v1.2"}, std::pair{"/tmp/1.5/a", "/tmp/1.5/a"}, std::pair{"", ""}})
         CHECK(say("{}", value) == shown);
 }
+
+TEST_CASE("of many names the first are said and how many there are beside") {
+    CHECK(sayNames({}).empty());
+    CHECK(sayNames({"tail"}) == "tail");
+    CHECK(sayNames({"tail", "rib", "body"}, 3) == "tail, rib, body");
+    CHECK(sayNames({"tail", "rib", "body", "wing"}, 2) == "tail, rib and 2 more");
+}
