@@ -110,7 +110,7 @@ struct ChooseVerb : OnBook {
         verb.add_option("--place", place, "the flies for one place instead: bob, upper, middle, lower or point")
             ->check(CLI::IsMember({"bob", "upper", "middle", "lower", "point"}));
         verb.add_flag("--book", withDaybook, "with what the daybook says of each fly in its place");
-        day.arguments(verb, Wind::mustBeSaid);
+        day.arguments(verb, AskDay::always);
     }
     [[nodiscard]] int run() const {
         return withBook(*this, [&](const Book& book) {

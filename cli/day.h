@@ -8,18 +8,19 @@
 
 namespace machair::cli {
 
-enum class Wind { mayBeSaid, mustBeSaid };
+// Whether a day has to be said: a water of the book, or a wind and its fetch.
+enum class AskDay { maybe, always };
 
 struct DayAsked {
     std::string water;
-    double celsius = kUsualCelsius;
+    std::optional<double> celsius;
     std::optional<double> wind;   // m/s
     std::optional<double> fetch;  // m
     std::string light;
     std::string colour;
     std::optional<int> month;
 
-    void arguments(CLI::App& verb, Wind asked);
+    void arguments(CLI::App& verb, AskDay asked);
     // A fault where the book has no such water.
     struct Day {
         WaterSpec water;
@@ -34,7 +35,7 @@ struct OnTeam : OnBook {
     DayAsked day;
     void arguments(CLI::App& verb) {
         verb.add_option("--team", team, "its id")->required();
-        day.arguments(verb, Wind::mayBeSaid);
+        day.arguments(verb, AskDay::maybe);
     }
 };
 

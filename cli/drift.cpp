@@ -109,7 +109,7 @@ struct DriftVerb : OnBook {
             handling.draw = draw * metrePerSecond;
             handling.hang = hang * second;
             if (const Faults faults = check(handling); !faults.empty()) return refuse(faults);
-            const Rig rig = rigOf(report->flies, measuresOf(book.findTeam(TeamId(team))->leader), day.celsius);
+            const Rig rig = rigOf(report->flies, measuresOf(book.findTeam(TeamId(team))->leader), day.celsius.value_or(kUsualCelsius));
             DriftOptions how;
             how.keepNodes = false;
             const DriftReport fished = runDrift(rig, handling, how);

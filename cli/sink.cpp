@@ -12,7 +12,7 @@ struct SinkVerb : OnBook {
     static constexpr const char* kExample = "machair-cli sink skerrin.machair --pattern brass-buoy --celsius 8";
 
     std::string dressing;
-    double celsius = kUsualCelsius;
+    std::optional<double> celsius;
 
     void arguments(CLI::App& verb) {
         dressingOption(verb, dressing)->required();
@@ -22,7 +22,7 @@ struct SinkVerb : OnBook {
         return withBook(*this, [&](const Book& book) {
             const auto plan = planPattern(book, DressingId(dressing));
             if (!plan) return refuse(plan.error());
-            const SinkReport report = sinkReport(*plan, celsius);
+            const SinkReport report = sinkReport(*plan, celsius.value_or(kUsualCelsius));
             return print(*this, sinkReportJson(report), sinkText(*plan, report));
         });
     }

@@ -59,7 +59,7 @@ CLI::Option* numberOption(CLI::App& verb, const char* name, double& value, const
 
 CLI::Option* dressingOption(CLI::App& verb, std::string& id) { return verb.add_option("--pattern", id, "a dressing's id"); }
 
-CLI::Option* celsiusOption(CLI::App& verb, double& celsius) {
+CLI::Option* celsiusOption(CLI::App& verb, std::optional<double>& celsius) {
     return verb.add_option("--celsius", celsius, "water temperature, 0 to 40 °C")->check(between(0.0, 40.0));
 }
 

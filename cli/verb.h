@@ -50,7 +50,7 @@ void addVerbs(CLI::App& app, int& result);
 [[nodiscard]] CLI::Validator between(double low, double high);
 CLI::Option* numberOption(CLI::App& verb, const char* name, double& value, const char* help);  // from 0 to 100,000
 CLI::Option* dressingOption(CLI::App& verb, std::string& id);                                  // --pattern
-CLI::Option* celsiusOption(CLI::App& verb, double& celsius);
+CLI::Option* celsiusOption(CLI::App& verb, std::optional<double>& celsius);
 // One of the two has to be said.
 void oneOf(CLI::App& verb, const CLI::Option* one, const CLI::Option* other);
 

@@ -320,6 +320,20 @@ TEST_CASE("a water that isn't there is refused by every verb that takes one") {
     }
 }
 
+TEST_CASE("a water of the book is a day of its own, and what is told beside it stands over it") {
+    const Json book = Json::parse(demoText());
+    const std::string water = book["waters"][0]["id"];
+    CHECK(jsonOf(demo("choose", "--water " + water))["teams"].size() == 5);
+    const Ran none = runCli(demo("choose", ""));
+    CHECK(none.code == 2);
+    CHECK(none.err.find("--wind or --water") != std::string::npos);
+    const auto sinks = [&](const std::string& more) {
+        return jsonOf(demo("team", "--team west-shore --water " + water + more))["flies"][0]["sink_m_s"].get<double>();
+    };
+    CHECK(sinks(" --celsius 2") < sinks(" --celsius 20"));
+    CHECK(sinks("") == sinks(" --celsius " + book["waters"][0]["celsius"].dump()));
+}
+
 TEST_CASE("doctor and rescue tell and save, and write over nothing") {
     const TempFolder folder;
     const std::string book = folder.file("b.machair").string(), out = folder.file("saved.machair").string();
