@@ -284,6 +284,7 @@ class Trials {
         if (leastFor(wholeOf(some)) >= than - kDust) return std::nullopt;
         const BestTimetable best = earliestFinishWithin(stepsForOne(), some, setUp_, stop_);
         steps_ += best.steps;
+        if (!best.proven && best.bound < than - kDust) proven_ = false;  // it may be dry earlier than was found
         if (best.table.allDry >= than - kDust) return std::nullopt;
         return best.table.allDry;
     }
