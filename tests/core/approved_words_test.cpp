@@ -123,7 +123,7 @@ TEST_CASE("what is said of a dressing with one number written far off is the app
             for (const Field& field : fieldsOf(pattern.parts[part])) {
                 std::vector<std::string> others;
                 if (field.kind == FieldKind::count || field.kind == FieldKind::number) others = {"1", "2", "6", "11", "30"};
-                if (field.kind == FieldKind::length) others = {"0.5 mm", "3 mm", "30 mm"};
+                if (field.kind == FieldKind::length) others = {"0.5 mm", "3 mm", "30 mm", "0.3 × gape", "2.8 × shank"};
                 if (field.kind == FieldKind::station)
                     others = {"at the bend", "0.3 mm ahead of the bend", "a sixth of the shank from the eye"};
                 if (field.kind == FieldKind::choice) others = field.choices;
@@ -512,7 +512,24 @@ TEST_CASE("what seasons made at random come to, and what is said of them, is the
                 .add("days", static_cast<double>(pair.days))
                 .say(pair.within ? "within" : "over all")
                 .say(pair.told() ? "told" : "not told");
+            for (const Rate& rate : {pair.one, pair.two})
+                sheet.add("a", rate.a).add("b", rate.b).add("low", rate.low).add("high", rate.high);
         }
+        Book two = book;  // nothing else was fished
+        for (Day& day : two.days) {
+            for (Outing& outing : day.outings)
+                for (const Position position : kTrio)
+                    if (outing.flies[position]) outing.flies[position] = book.patterns[position == Position::bob ? 0 : 1].id;
+            for (Fish& fish : day.fish)
+                fish.pattern = book.patterns[fish.position == Position::bob ? 0 : 1].id;
+        }
+        const FlyComparison alone = compareFlies(two, book.patterns[0].id, book.patterns[1].id);
+        sheet.row("  alone")
+            .add("a", alone.one.a)
+            .add("b", alone.one.b)
+            .add("a", alone.two.a)
+            .add("b", alone.two.b)
+            .add("better", alone.better);
         const Learned learned(book);
         for (const Position position : kTrio)
             for (std::size_t i = 0; i < 4; ++i)

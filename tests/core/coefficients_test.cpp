@@ -8,6 +8,7 @@
 #include "book/schools.h"
 #include "daybook/rates.h"
 #include "leader/drift.h"
+#include "sizing/bench.h"
 #include "sizing/figures.h"
 #include "sizing/handles.h"
 #include "sizing/head.h"
@@ -304,4 +305,16 @@ TEST_CASE("two neighbours of one colour lose what variety weighs, those of unlik
     PairPlace apart;
     apart.neighbours = false;
     CHECK_THAT(lossOfPair(fly, fly, apart, rules) - lossOfPair(fly, other, apart, rules), WithinAbs(0.0, 1e-12));
+}
+
+TEST_CASE("so many hairs are taken that what tightening loses is made up for, and a feather's fibres are not counted so") {
+    Material hair;
+    hair.kind = MaterialKind::hair;
+    hair.traits = HairTraits{};
+    CHECK(hairsToTake(hair, 17.0) == 20.0);  // 17 / 0.85
+    CHECK(hairsToTake(hair, 18.0) == 22.0);  // 21.2
+    std::get<HairTraits>(hair.traits).loss = 0.5;
+    CHECK(hairsToTake(hair, 18.0) == 36.0);
+    Material feather;
+    CHECK_FALSE(hairsToTake(feather, 18.0));
 }

@@ -184,6 +184,13 @@ TEST_CASE("the rod tip's path is the integral of a speed that changes in ramps o
     CHECK(z >= 2.0);
 }
 
+TEST_CASE("pulls and pauses that take no time end the retrieve") {
+    Handling h = drawn(2.0, 0.5, 4.0);
+    h.pull = Time{};
+    h.pause = Time{};
+    CHECK_THAT(TipPath(h).length() / second, WithinAbs(2.0, 1e-12));
+}
+
 TEST_CASE("in the lift the bob breaks the surface, holds and clears it: slower than the drift nothing is in touch") {
     Handling h = drawn(5.0, 0.3, 8.0);
     h.lift = 0.5 * metrePerSecond;
