@@ -16,6 +16,7 @@
 #include "leader/questions.h"
 #include "sizing/budget.h"
 #include "sizing/head.h"
+#include "sizing/mending.h"
 #include "team/balance.h"
 #include "team/choose.h"
 #include "team/place.h"
@@ -116,6 +117,7 @@ TeamSetting settingNumber(const Book& book, std::size_t n) {
 TEST_CASE("what is said of a dressing with one number written far off is the approved one") {
     const Book album = albumBook();
     Sheet sheet;
+    std::size_t told = 0;
     for (const Pattern& pattern : album.patterns) {
         const auto before = planWhatCan(album, pattern.id);
         if (!before) continue;
@@ -135,6 +137,11 @@ TEST_CASE("what is said of a dressing with one number written far off is the app
                     Sheet news;
                     sayNew(news, *before, *after);
                     if (news.text().size() <= 1) continue;
+                    constexpr std::size_t kMended = 6;  // of so many one: to look for mends takes some 10 ms
+                    if (++told % kMended == 0)
+                        for (const Warning& warning : after->warnings)
+                            for (const Mend& mend : mendsOf(edit->after, *after, warning, 3))
+                                news.row("  " + mend.words(warning)).add("cost", mend.cost).add("buys", mend.buys);
                     sheet.row(pattern.id + " " + std::to_string(part) + " " + field.key + " " + other)
                         .say(sayMargin(*after))
                         .say(news.text());
