@@ -24,10 +24,18 @@ constexpr Length kFrontStep = 0.5 * mm;
 constexpr double kBedAhead = 3.0;  // turns, ahead of the wing's tie-in
 constexpr std::size_t kMoves = 2;
 
-const Warning* same(const Plan& plan, const Warning& warning) {
-    const auto found =
-        std::ranges::find_if(plan.warnings, [&](const Warning& w) { return w.concern == warning.concern && w.part == warning.part; });
+const Warning* find(const Plan& plan, Concern concern, std::optional<std::size_t> part) {
+    const auto found = std::ranges::find_if(plan.warnings, [&](const Warning& w) { return w.concern == concern && w.part == part; });
     return found == plan.warnings.end() ? nullptr : &*found;
+}
+
+// Where the part stands that `after` has more; past the last where it has none.
+std::size_t addedAt(const Plan& before, const Plan& after) {
+    std::size_t i = 0;
+    if (after.parts.size() <= before.parts.size()) return before.parts.size();
+    while (i < before.parts.size() && after.parts[i].kind == before.parts[i].kind)
+        ++i;
+    return i;
 }
 
 // Collects the changes that help, the best of each way.
@@ -55,18 +63,18 @@ class Trials {
         const auto after = planPattern(edit->after, plan_.pattern.id);
         if (!after) return;
         Mend mend{std::move(*edit), cost, warning_.over, true, {}, {}};
-        // A part added before it moves the warned one on: it is the same part there.
-        Warning wanted = warning_;
-        if (wanted.part && after->parts.size() == plan_.parts.size() + 1 &&
-            after->parts[*wanted.part].kind != plan_.parts[*wanted.part].kind)
-            ++*wanted.part;
-        if (const Warning* still = same(*after, wanted)) {
+        // A part that is added moves on those behind it: what was said of them is still said of them there.
+        const std::size_t added = addedAt(plan_, *after);
+        const auto moved = [&](std::optional<std::size_t> part) { return part && *part >= added ? std::optional(*part + 1) : part; };
+        if (const Warning* still = find(*after, warning_.concern, moved(warning_.part))) {
             mend.cures = false;
             mend.buys = warning_.over - still->over;
         }
         if (!mend.cures && mend.buys < kWorthwhile * warning_.over) return;
-        for (const Warning& w : after->warnings)
-            if (w.concern != warning_.concern && !same(plan_, w)) mend.brings.push_back(w.what);
+        for (const Warning& w : after->warnings) {
+            const auto known = [&](const Warning& before) { return before.concern == w.concern && moved(before.part) == w.part; };
+            if (w.concern != warning_.concern && std::ranges::none_of(plan_.warnings, known)) mend.brings.push_back(w.what);
+        }
         for (const Difference& d : differences(plan_, *after)) {
             if (mend.moves.size() == kMoves) break;
             mend.moves.push_back(d.words());

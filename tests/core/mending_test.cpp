@@ -4,6 +4,8 @@
 #include <algorithm>
 #include <catch2/catch.hpp>
 
+#include "book/edits.h"
+#include "tests/album.h"
 #include "tests/random_book.h"
 #include "tests/samples.h"
 
@@ -267,4 +269,20 @@ TEST_CASE("a palmer is asked of its feather what a collar is") {
     const auto plan = planPattern(troubled(trouble), "fly");
     REQUIRE(plan);
     CHECK(about(*plan, Concern::stemShort));
+}
+
+TEST_CASE("a mend that adds a part does not bring what was said before it") {
+    const Book album = albumBook();
+    const auto wide = changeField(album, "loam-chorister", 3, "depth", "2.8 × shank");
+    REQUIRE(wide);
+    const auto plan = planPattern(wide->after, "loam-chorister");
+    REQUIRE(plan);
+    std::size_t added = 0;
+    for (const Warning& warning : plan->warnings)
+        for (const Mend& mend : mendsOf(wide->after, *plan, warning, 20)) {
+            added += mend.edit.after.findPattern("loam-chorister")->parts.size() > plan->parts.size() ? 1 : 0;
+            for (const std::string& trouble : mend.brings)
+                CHECK(std::ranges::none_of(plan->warnings, [&](const Warning& known) { return known.what == trouble; }));
+        }
+    CHECK(added > 0);
 }
