@@ -318,3 +318,22 @@ TEST_CASE("so many hairs are taken that what tightening loses is made up for, an
     Material feather;
     CHECK_FALSE(hairsToTake(feather, 18.0));
 }
+
+TEST_CASE("a tuft that nobody counted holds the air of thirty strands") {
+    const auto filmWith = [](const std::optional<Count>& strands) {
+        Book book = bench();
+        book.materials.push_back(material("squirrel", MaterialKind::hair, HairTraits{}));
+        WingPart wing;
+        wing.style = WingStyle::hair;
+        wing.angle = Angle::degrees(80.0);
+        wing.count = strands;
+        book.patterns = {dressing({part(PartKind::body, BodyPart{}, "seal"), part(PartKind::wing, wing, "squirrel")})};
+        const Plan plan = planPattern(book, "fly").value();
+        return std::pair(WetFly(plan).film() / newton, mmOf(detail<WingPlan>(plan, 1).length));
+    };
+    const auto [film, length] = filmWith({});
+    REQUIRE(film > 0.0);
+    CHECK_THAT(film, WithinAbs(filmWith(Count{30.0, 30.0, false}).first, 1e-12));
+    // 0.0728 N/m over 0.02 of the length of each of ten strands more
+    CHECK_THAT(filmWith(Count{40.0, 40.0, false}).first - film, WithinAbs(0.0728 * 0.02 * 10.0 * length * 1e-3, 1e-9));
+}
