@@ -26,7 +26,7 @@ std::string titleOf(const Book& book, const DressingId& pattern) {
 
 Result<Edit> addDay(const Book& book, std::string_view date, const std::optional<WaterId>& water, std::optional<Length> wave) {
     const Place place = Place("days").at(book.days.size());
-    if (!isDate(date)) return tl::unexpected(Faults{notAsExpected(place.key("date"), say(kDate.noun), date)});
+    if (!isDate(date)) return fail(notAsExpected(place.key("date"), say(kDate.noun), date));
     if (findById(book.days, date))
         return fail(place.key("date"), say("expected a day of its own, {} is in the daybook already", std::string(date)));
     Edit edit{say("a day on the water: {}", std::string(date)), book};

@@ -125,7 +125,7 @@ Result<Edit> recordCheck(const Book& book, const std::vector<CheckItem>& items, 
     const Pattern* pattern = book.findPattern(entry.pattern);
     if (!pattern) return noSuch(Place("checks"), "dressing", entry.pattern);
     require(entry.readings.size() == items.size(), "a reading, or none, for each item");
-    if (!isDate(entry.date)) return tl::unexpected(Faults{notAsExpected(Place("checks").key("date"), say(kDate.noun), entry.date)});
+    if (!isDate(entry.date)) return fail(notAsExpected(Place("checks").key("date"), say(kDate.noun), entry.date));
     CheckedFly fly;
     fly.id = freeIdIn(book.checks, "check-" + std::to_string(book.checks.size() + 1));
     fly.pattern = entry.pattern;

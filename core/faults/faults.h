@@ -44,8 +44,9 @@ using Faults = std::vector<Fault>;
 template <class T>
 using Result = tl::expected<T, Faults>;
 
+[[nodiscard]] inline tl::unexpected<Faults> fail(Fault fault) { return tl::unexpected<Faults>(Faults{std::move(fault)}); }
 [[nodiscard]] inline tl::unexpected<Faults> fail(Place place, std::string what, std::string remedy = {}) {
-    return tl::unexpected<Faults>(Faults{Fault{std::move(place), std::move(what), std::move(remedy)}});
+    return fail(Fault{std::move(place), std::move(what), std::move(remedy)});
 }
 
 // A text that isn't what it should be: `what` as people read it, "a date as 2026-05-02".

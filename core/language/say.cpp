@@ -57,12 +57,15 @@ std::string inLanguage(std::string_view one, std::string_view many, double numbe
     return std::string(number == 1.0 ? one : many);
 }
 
+std::string andMore(std::size_t things, std::size_t named) {
+    return things > named ? say(" and {} more", std::to_string(things - named)) : "";
+}
+
 std::string sayNames(const std::vector<std::string>& names, std::size_t most) {
     std::string text;
     for (std::size_t i = 0; i < std::min(most, names.size()); ++i)
         text += (i == 0 ? "" : ", ") + names[i];
-    if (names.size() > most) text += say(" and {} more", std::to_string(names.size() - most));
-    return text;
+    return text + andMore(names.size(), most);
 }
 
 std::string fill(std::string_view sentence, std::initializer_list<std::string_view> values) {

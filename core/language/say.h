@@ -51,6 +51,8 @@ template <class... Values>
     return fill(inLanguage(one, many, number), {std::string_view(values)...});
 }
 
+// " and 31 more", of so many things of which so many were named; nothing where all were.
+[[nodiscard]] std::string andMore(std::size_t things, std::size_t named);
 inline constexpr std::size_t kMostNamed = 6;  // in one sentence
 // "Rush Piper, Kelp Lantern and 31 more": all of them, or the first so many and how many there are beside.
 [[nodiscard]] std::string sayNames(const std::vector<std::string>& names, std::size_t most = kMostNamed);

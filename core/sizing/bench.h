@@ -38,6 +38,7 @@ struct Bench {
 
 inline constexpr Length kLeastHold = 6.0 * mm;    // of a tail's butts, models.md section 2
 inline constexpr double kWingBindingTurns = 6.0;  // models.md section 7
+inline constexpr Length kAtFront = 1e-6 * mm;     // as near the body's front as makes no difference
 inline constexpr double kWingGapTurns = 2.0;      // of thread, from a wing's tie-in to what stands behind it
 inline constexpr double kFewBindingTurns = 4.0;   // of a wing of tips or plume, or at an angle
 inline constexpr double kCheekBindingTurns = 4.0;

@@ -150,8 +150,7 @@ std::string sayChange(const Plan& before, const Plan& after, std::optional<std::
         if (text.empty() && !words.empty() && words[0] >= 'a' && words[0] <= 'z') words[0] = static_cast<char>(words[0] - 'a' + 'A');
         text += (i == 0 ? "" : i == 1 && edited ? ": " : ", ") + words;
     }
-    if (list.size() > most) text += say(" and {} more", std::to_string(list.size() - most));
-    return text;
+    return text + andMore(list.size(), most);
 }
 
 }  // namespace machair

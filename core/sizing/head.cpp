@@ -14,7 +14,6 @@ namespace {
 
 constexpr double kClearTurns = 1.0;  // of thread, kept clear behind the eye
 constexpr double kHeadLayers = 3.0;
-constexpr Length kAtFront = 1e-6 * mm;  // as near the body's front as makes no difference
 constexpr Length kHandling = 150.0 * mm;
 constexpr Length kFrontBack = 0.5 * mm;
 
@@ -70,13 +69,11 @@ double bindingTurns(const Plan& plan) {
 // Turns of thread that the front wants besides the hackles: bindings or whip finish, and what is kept clear.
 double threadTurns(const Plan& plan) { return bindingTurns(plan) + clearTurns(plan); }
 
-// A wing tied before the body and standing at its front, or behind it, is propped by two turns.
 bool hasProppedWing(const Plan& plan) {
-    for (const PartPlan& part : plan.parts) {
-        if (std::holds_alternative<BodyPlan>(part.detail)) break;
-        if (std::holds_alternative<WingPlan>(part.detail) && part.station >= plan.foremostBody - kAtFront) return true;
-    }
-    return false;
+    return std::ranges::any_of(plan.parts, [](const PartPlan& part) {
+        const auto* wing = std::get_if<WingPlan>(&part.detail);
+        return wing && wing->propped;
+    });
 }
 
 // Hackles count when they stand ahead of the body, wherever they come in the order; not those with a station at or behind

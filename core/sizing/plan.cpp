@@ -68,14 +68,15 @@ struct SizedOnBench {
         part.detail = h;
     }
     void operator()(const WingPart& p) {
-        part.detail = sizeWing(bench, i, p, part.made);
-        const Length front = bench.resolver.foremostBody(), b = bench.thread.width;
+        const WingPlan wing = sizeWing(bench, i, p, part.made);
+        const Length b = bench.thread.width;
         if (bench.bodyTied()) {
             if (!bench.wingAt) bench.wingAt = part.station;
             // A hackle after it is wound over the rest of its binding.
             if (!isPlaced()) bench.hackleFront = std::min(bench.hackleFront, part.station - b);
-        } else if (part.station >= front)
-            bench.hackleFront = std::min(bench.hackleFront, front - kWingGapTurns * b);  // propped by two turns
+        } else if (wing.propped)
+            bench.hackleFront = std::min(bench.hackleFront, bench.resolver.foremostBody() - kWingGapTurns * b);
+        part.detail = wing;
     }
     void operator()(const LegsPart& p) {
         const double count = p.count ? p.count->wholeMiddle() : kUsualLegs;

@@ -172,6 +172,7 @@ struct WingPlan {
     double barbs = 0.0;
     Length barb;  // diameter
     Angle lift;
+    bool propped = false;  // by two turns: tied before the body, and standing at its front or behind it
     Length bed;
     Seat seat = Seat::stated;
     std::vector<WingSupport> supports;

@@ -209,6 +209,7 @@ WingPlan sizeWing(Bench& bench, std::size_t part, const WingPart& written, const
     const Length front = bench.resolver.foremostBody();
     wing.style = written.style;
     wing.length = bench.resolver.lengthOf(part);
+    wing.propped = !bench.bodyTied() && station >= front - kAtFront;
     wing.bed = bench.bedAhead(station);
     seat(bench, part, written, wing, station);
 

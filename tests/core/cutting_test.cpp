@@ -237,6 +237,20 @@ TEST_CASE("a slip that can't be cut says why, and the others still are") {
     CHECK(planCuts({}, {slip("x", 4, 10)}).uncut[0].why.find("no feather") != std::string::npos);
 }
 
+TEST_CASE("a vane whose middle barbs are the shortest is cut at both its ends") {
+    // Barbs of 15 mm and more lie on 0 … 20 and 60 … 80 of it.
+    const std::vector<VaneFeather> waisted = {feather("v", VaneSide::left, 80, {20, 10, 20})};
+    std::vector<SlipWanted> slips = {slip("a", 18, 15), slip("b", 18, 15)};
+    const CuttingPlan both = planCuts(waisted, slips);
+    checkSound(both, waisted, slips);
+    CHECK(both.uncut.empty());
+    slips.push_back(slip("c", 3, 15));  // there are 2 mm left at either end
+    const CuttingPlan two = planCuts(waisted, slips);
+    checkSound(two, waisted, slips);
+    CHECK(two.uncut.size() == 1);
+    CHECK(planCuts(waisted, {slip("d", 21, 15)}).uncut.size() == 1);
+}
+
 TEST_CASE("when not all go, as many are cut as can be") {
     const std::vector<VaneFeather> feathers = {feather("l", VaneSide::left, 20, {20, 20, 20})};
     const CuttingPlan plan = planCuts(feathers, {slip("a", 15, 10), slip("b", 9, 10), slip("c", 9, 10)});

@@ -244,6 +244,29 @@ TEST_CASE("the head wants its hackle, its whip and one clear turn, and says what
     CHECK(plan.head.remedies.empty());
 }
 
+TEST_CASE("a wing tied before the body and standing at its front is propped by two turns, which want room") {
+    struct {
+        double hairs;  // behind the front
+        bool wingFirst, propped;
+    } const cases[] = {{0.0, true, true},   {2e-7, true, true},    {-2e-7, true, true},
+                       {100.0, true, true}, {-100.0, true, false}, {0.0, false, false}};
+    for (const auto& [hairs, wingFirst, propped] : cases) {
+        CAPTURE(hairs, wingFirst);
+        BodyPart body = conedBody();
+        body.front = StationSpec{Landmark::eye, {}, inMm(3.0 * mm), {}};
+        WingPart slips;
+        slips.style = WingStyle::upright;
+        Part wing = part(PartKind::wing, slips, "flank");
+        wing.station = StationSpec{Landmark::eye, {}, inMm((3.0 + hairs * 1e-3) * mm), {}};
+        std::vector<Part> parts = {wing, part(PartKind::body, body, "seal"), part(PartKind::head, HeadPart{})};
+        if (!wingFirst) std::swap(parts[0], parts[1]);
+        const Plan plan = planOf(parts).value();
+        CHECK(detail<WingPlan>(plan, wingFirst ? 0 : 1).propped == propped);
+        // Four turns bind an upright wing, one is kept clear; the whip's five are more than four.
+        CHECK_THAT(mmOf(plan.head.needed), WithinRel((5.0 + 1.0 + (propped ? 2.0 : 0.0)) * 0.147441, 1e-5));
+    }
+}
+
 TEST_CASE("a crowded head lists remedies in falling order of what they buy, each true to its formula") {
     Book book = bench();
     ThreadTraits fine;
