@@ -103,7 +103,7 @@ void CheckStation::addModes(QVBoxLayout* column) {
         auto* made = toolButton(name, text, tip);
         made->setCheckable(true);
         made->setAutoExclusive(true);
-        connect(made, &QToolButton::clicked, this, [this, mode] { choose(mode); });
+        connect(made, &QToolButton::clicked, this, [this, chosen = mode] { choose(chosen); });
         modes->addWidget(made);
         modes_.push_back(made);
     }

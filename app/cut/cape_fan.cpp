@@ -113,13 +113,13 @@ void paintCapeFan(QPainter& painter, const QRectF& frame, const Cape& cape, cons
         const double wide = 130.0, side = towards(middle).x();
         const QRectF box(side < -0.3 ? label.x() - wide : side > 0.3 ? label.x() : label.x() - 0.5 * wide, label.y() - 9.0, wide, 18.0);
         const Qt::Alignment alignment = side < -0.3 ? Qt::AlignRight : side > 0.3 ? Qt::AlignLeft : Qt::AlignHCenter;
-        painter.drawText(box, alignment | Qt::AlignVCenter, text);
+        painter.drawText(box, static_cast<int>(alignment | Qt::AlignVCenter), text);
         if (!isWanted) continue;
         QStringList fibres;
         for (const Length length1 : fan[i].wanted)
             fibres << lengthSaid(length1);
         painter.setPen(colours.accent);
-        painter.drawText(box.translated(0.0, -15.0), alignment | Qt::AlignVCenter,
+        painter.drawText(box.translated(0.0, -15.0), static_cast<int>(alignment | Qt::AlignVCenter),
                          QObject::tr("wants %1").arg(fibres.join(QObject::tr(", "))));
     }
     QStringList missing;

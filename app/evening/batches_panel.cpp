@@ -98,7 +98,7 @@ void BatchesPanel::refresh() {
     std::vector<const Batch*> batches;
     for (const Batch& batch : document_.book().batches)
         batches.push_back(&batch);
-    std::ranges::stable_partition(batches, std::not_fn(isDone));
+    std::stable_partition(batches.begin(), batches.end(), std::not_fn(isDone));
     for (const Batch* batch : batches) {
         const Pattern* pattern = document_.book().findPattern(batch->pattern);
         const HookSpec* hook = batch->hook ? document_.book().findHook(*batch->hook) : nullptr;  // not the dressing's own

@@ -52,25 +52,25 @@ Shelf::Shelf(Document& document, const Theme& theme, QWidget* parent)
         return made;
     };
     auto* box = column(tr("The fly box"), box_, "fly-box", tr("Flies in the box"));
-    auto* happened = new QHBoxLayout;
-    happened->setSpacing(3);
+    auto* events = new QHBoxLayout;
+    events->setSpacing(3);
     for (const auto& [name, text, tip, event] :
          {std::tuple{"box-chewed", tr("Chewed"), tr("One of it is chewed: still there, but spent"), BoxEvent::chewed},
           std::tuple{"box-lost", tr("Lost"), tr("One of it stayed in the water"), BoxEvent::lost},
           std::tuple{"box-mended", tr("Mended"), tr("A chewed one is sound again"), BoxEvent::mended},
           std::tuple{"box-out", tr("Out"), tr("A chewed one is thrown away"), BoxEvent::thrownAway}}) {
         auto* button = toolButton(name, text, tip);
-        connect(button, &QToolButton::clicked, this, [this, event] {
+        connect(button, &QToolButton::clicked, this, [this, happened = event] {
             const auto* item = box_->currentItem();
             if (!item) return document_.say(tr("Choose a fly of the box first"));
-            const Faults faults = document_.apply(boxEvent(document_.book(), item->data(Qt::UserRole).toString().toStdString(), event));
+            const Faults faults = document_.apply(boxEvent(document_.book(), item->data(Qt::UserRole).toString().toStdString(), happened));
             if (!faults.empty()) document_.say(qt(faults.front().what));
         });
-        happened->addWidget(button);
+        events->addWidget(button);
     }
-    happened->addStretch(1);
+    events->addStretch(1);
     box->addLayout(makeCount());
-    box->addLayout(happened);
+    box->addLayout(events);
     auto* next = column(tr("Tie next (rule of thumb)"), next_, "tie-next", tr("What to tie next"));
     auto* add = toolButton("next-batch", tr("Add as a batch"), tr("So many of it as stands beside \"Add of the bench's\""));
     connect(add, &QToolButton::clicked, this, [this] {

@@ -107,7 +107,7 @@ void FlyView::paintRule(QPainter& painter) const {
     constexpr double kUnitRoom = 60.0;
     const double unitAt = at(end, 0.0).x() + (turned_ ? -8.0 - kUnitRoom : 8.0);
     painter.drawText(QRectF(unitAt, y - metrics.height() / 2.0, kUnitRoom, metrics.height()),
-                     (turned_ ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter, lengthUnitName());
+                     static_cast<int>((turned_ ? Qt::AlignRight : Qt::AlignLeft) | Qt::AlignVCenter), lengthUnitName());
 }
 
 void FlyView::paintDimension(QPainter& painter, QPointF from, QPointF to, const QString& text) const {

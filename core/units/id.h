@@ -4,6 +4,7 @@
 #pragma once
 
 #include <functional>
+#include <iosfwd>
 #include <string>
 #include <string_view>
 #include <utility>
@@ -36,8 +37,8 @@ class Id {
     friend std::string operator+(const Id& id, std::string_view more) { return id.text_ + std::string(more); }
     friend std::string operator+(std::string_view before, const Id& id) { return std::string(before) + id.text_; }
 
-    template <class Stream>
-    friend auto operator<<(Stream& out, const Id& id) -> decltype(out << std::declval<const std::string&>()) {
+    template <class Char, class Traits>
+    friend std::basic_ostream<Char, Traits>& operator<<(std::basic_ostream<Char, Traits>& out, const Id& id) {
         return out << id.text();
     }
 

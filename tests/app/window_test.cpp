@@ -180,8 +180,9 @@ TEST_CASE("no key of a station means two things") {
 }
 
 TEST_CASE("Alt+D and Alt+B open the menus that they name") {
-    for (const auto& [key, button] : {std::pair{Qt::Key_D, "dressing"}, std::pair{Qt::Key_B, "book"}}) {
-        INFO(button);
+    for (const auto& [key, name] : {std::pair{Qt::Key_D, "dressing"}, std::pair{Qt::Key_B, "book"}}) {
+        INFO(name);
+        const char* const button = name;
         Bench bench;
         bool opened = false;
         QTimer look;

@@ -199,8 +199,8 @@ TEST_CASE("the records are read: the hand, the daybook, the evening, the box and
 TEST_CASE("a measured length is as planned or off, and a part without one is refused") {
     const Json plan = jsonOf(demo("plan", "--pattern kelp-lantern"));
     const double planned = plan["parts"][0]["length_mm"].get<double>();
-    const auto verdict = [&](double mm) {
-        return jsonOf(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm " + std::to_string(mm)))["verdict"];
+    const auto verdict = [&](double measured) {
+        return jsonOf(demo("check", "--pattern kelp-lantern --part 0 --figure length_mm --mm " + std::to_string(measured)))["verdict"];
     };
     CHECK(verdict(planned) == "pass");
     CHECK(verdict(planned * 1.2) == "off");

@@ -164,7 +164,7 @@ TEST_CASE("a card of one's own is shown at its part, counted, kept at no count, 
     book = takeBackMishap(book, made.id, "").after;  // the card stays when it is not counted
     REQUIRE(ownCards(book).size() == 1);
     CHECK(ownMishaps(book, shipped()).empty());
-    const Book second = addMishapCard(book, "another", PartKind::rib).edit.after;
-    CHECK(second.mishaps.back().id != made.id);
-    CHECK(store::readBench(store::writeBench(second)).value().book == second);
+    const Book two = addMishapCard(book, "another", PartKind::rib).edit.after;
+    CHECK(two.mishaps.back().id != made.id);
+    CHECK(store::readBench(store::writeBench(two)).value().book == two);
 }

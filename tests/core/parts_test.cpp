@@ -147,12 +147,12 @@ TEST_CASE("a bead tied later is pushed back on the body, and the collar stands a
 }
 
 TEST_CASE("a collar wound through the one before it takes no room of its own ahead of it") {
-    CollarPart first, second;
-    first.turns = second.turns = exactly(2);
+    CollarPart before, next;
+    before.turns = next.turns = exactly(2);
     const auto with = [&](bool through) {
-        second.through = through;
+        next.through = through;
         return planWith(
-                   {part(PartKind::body, evenBody(), "seal"), part(PartKind::collar, first, "hen"), part(PartKind::collar, second, "hen")})
+                   {part(PartKind::body, evenBody(), "seal"), part(PartKind::collar, before, "hen"), part(PartKind::collar, next, "hen")})
             .value();
     };
     const Plan apart = with(false), together = with(true);
