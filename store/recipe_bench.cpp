@@ -19,44 +19,77 @@ namespace machair::store {
 
 void RecipeReader::readHead(const RecipeEntry& entry) {
     Made made = begin(PartKind::head, entry, entry.at);
+    const auto before = findKind(read_.pattern, PartKind::head);  // "Whip finish", then "two coats of varnish": there is one head
+    if (before) {
+        made.part = read_.pattern.parts[*before];
+        if (made.part.note) made.left.push_back(*made.part.note);
+    }
     for (Clause& clause : clausesOf(entry.says, entry.at)) {
-        auto& words = clause.words;
-        for (std::size_t i = 0; i < words.size(); ++i) {
-            const auto count = countAt(words, i);
-            if (!count || words[i].used) continue;
-            const std::size_t next = i + count->words;
-            const bool coats = next < words.size() && (words[next].text == "coats" || words[next].text == "coat");
-            const bool whips = (i > 0 && words[i - 1].text == "whip") ||
-                               (next < words.size() && (words[next].text == "turns" || words[next].text == "turn"));
-            if (coats) set(made, "coats", sayCount(count->count));
-            if (whips && !coats) set(made, "whip_turns", sayCount(count->count));
-            if (coats || whips) use(words, i, count->words + 1);
+        const bool dressed = std::ranges::any_of(clause.words, [](const Word& w) {
+            const auto kind = kindOfNoun(w.text, PartKind::head);
+            return kind == MaterialKind::herl || kind == MaterialKind::dubbing || kindOfBird(w.text, PartKind::head) == MaterialKind::herl;
+        });
+        if (dressed) {  // a head of herl or fur
+            readClause(made, std::move(clause));
+            continue;
         }
-        for (const std::string_view finish : {"varnish", "resin", "glue", "wax"})
-            if (const auto at = wordAt(words, finish)) {
-                set(made, "finish", std::string(finish));
-                use(words, *at, 1);
-            }
-        for (Word& word : words)
-            if (word.text == "whip" || word.text == "head" || word.text == "finish" || word.text == "small" || word.text == "neat")
-                word.used = true;
-        if (std::ranges::any_of(words, [](const Word& w) { return !w.used && isColour(w.text); })) {
-            std::string colour;
-            for (Word& word : words)
-                if (!word.used && isColour(word.text)) {
-                    colour += (colour.empty() ? "" : " ") + word.text;
-                    word.used = true;
-                }
-            std::vector<RecipeChoice> choices;
-            for (const Material& material : book_.materials)
-                if (material.kind == MaterialKind::thread && lowered(material.title()).find(colour) != std::string::npos)
-                    choices.push_back({material.title(), material.id});
-            made.left.push_back("head " + colour);
-            doubt(entry.at, entry.says, say("Is the thread {}, or only the head?", colour), std::move(choices), -1, "thread");
-        }
+        takeFinish(made, clause.words);
+        takeHeadColour(made, clause, entry);
         keepRest(made, clause);
     }
     finish(std::move(made));
+    if (!before) return;
+    read_.pattern.parts[*before] = std::move(read_.pattern.parts.back());
+    read_.pattern.parts.pop_back();
+}
+
+void RecipeReader::takeFinish(Made& made, std::vector<Word>& words) const {
+    for (std::size_t i = 0; i < words.size(); ++i) {
+        const auto count = countAt(words, i);
+        if (!count || words[i].used) continue;
+        const std::size_t next = i + count->words;
+        const bool coats = next < words.size() && (words[next].text == "coats" || words[next].text == "coat");
+        const bool whips =
+            (i > 0 && words[i - 1].text == "whip") || (next < words.size() && (words[next].text == "turns" || words[next].text == "turn"));
+        if (coats) set(made, "coats", sayCount(count->count));
+        if (whips && !coats) set(made, "whip_turns", sayCount(count->count));
+        if (coats || whips) use(words, i, count->words + 1);
+    }
+    struct Finishing {
+        std::string_view word, finish;
+    };
+    constexpr std::array kFinishes = {Finishing{"varnish", "varnish"}, Finishing{"varnished", "varnish"},
+                                      Finishing{"lacquer", "varnish"}, Finishing{"lacquered", "varnish"},
+                                      Finishing{"resin", "resin"},     Finishing{"glue", "glue"},
+                                      Finishing{"glued", "glue"},      Finishing{"wax", "wax"}};
+    for (const Finishing& one : kFinishes)
+        if (const auto at = wordAt(words, one.word)) {
+            set(made, "finish", std::string(one.finish));
+            use(words, *at, 1);
+        }
+    constexpr std::array<std::string_view, 10> kOfHeads = {"drop",  "whip", "head",   "finish", "finished",
+                                                           "small", "neat", "thread", "silk",   "clear"};
+    for (Word& word : words)
+        if (std::ranges::find(kOfHeads, word.text) != kOfHeads.end()) word.used = true;
+}
+
+// A head of another colour than the thread's is asked for; one of its own is only said again.
+void RecipeReader::takeHeadColour(Made& made, Clause& clause, const RecipeEntry& entry) {
+    std::string colour;
+    for (Word& word : clause.words)
+        if (!word.used && isColour(word.text)) {
+            colour += (colour.empty() ? "" : " ") + word.text;
+            word.used = true;
+        }
+    if (colour.empty()) return;
+    const Material* thread = threadSaid_ ? known(read_.pattern.thread) : nullptr;
+    if (thread && lowered(thread->title()).find(colour) != std::string::npos) return;
+    std::vector<RecipeChoice> choices;
+    for (const Material& material : book_.materials)
+        if (material.kind == MaterialKind::thread && lowered(material.title()).find(colour) != std::string::npos)
+            choices.push_back({material.title(), material.id});
+    made.left.push_back("head " + colour);
+    doubt(entry.at, entry.says, say("Is the thread {}, or only the head?", colour), std::move(choices), -1, "thread");
 }
 
 void RecipeReader::readHook(const RecipeEntry& entry) {
@@ -87,7 +120,8 @@ void RecipeReader::readHook(const RecipeEntry& entry) {
             if (barbless != (low.find("barbless") != std::string::npos)) continue;
             double alike = 0.0;
             for (const Word& word : wordsIn(hook.name.value_or(hook.id)))
-                if (word.text != "shank" && std::ranges::any_of(words, [&](const Word& w) { return w.text == word.text; })) alike += 1.0;
+                if (std::ranges::any_of(words, [&](const Word& w) { return w.text == word.text; }))
+                    alike += word.text == "shank" ? 0.5 : 1.0;
             alike -= 0.1 * (std::abs(hook.longer.value_or(0)) + std::abs(hook.heavier.value_or(0))) +
                      (hook.family == HookFamily::sproat ? 0.0 : 0.05);
             if (!found || alike > most) {
@@ -97,6 +131,7 @@ void RecipeReader::readHook(const RecipeEntry& entry) {
         }
         return found;
     };
+    askOfHook(entry, words);
     const int from = static_cast<int>(sizes->low), to = static_cast<int>(sizes->high);
     if (to > from) {
         const HookSpec* first = nullptr;
@@ -106,12 +141,36 @@ void RecipeReader::readHook(const RecipeEntry& entry) {
                 if (!first) first = hook;
             }
         if (first) read_.pattern.hook = first->id;
-        read_.pattern.note = "hooks " + std::to_string(from) + " to " + std::to_string(to);
+        addNote("hooks " + std::to_string(from) + " to " + std::to_string(to));
         return doubt(entry.at, entry.says,
                      say("It is tied on sizes {} to {}: which is on the bench?", std::to_string(from), std::to_string(to)), std::move(all),
                      -1, "hook");
     }
     takeHook(best(from), from, entry.says, entry.at);
+}
+
+void RecipeReader::addNote(const std::string& words) {
+    read_.pattern.note = read_.pattern.note ? *read_.pattern.note + "; " + words : words;
+}
+
+// What is said of a hook that neither the usual words nor one in the drawers has: a double, a maker's number.
+void RecipeReader::askOfHook(const RecipeEntry& entry, const std::vector<Word>& words) {
+    constexpr std::array<std::string_view, 29> kOfHooks = {
+        "spider", "trout",    "river",  "hook",    "hooks",    "size",   "sizes",    "no",     "wet",   "fly",
+        "wire",   "barbless", "barbed", "barb",    "standard", "normal", "light",    "medium", "heavy", "fine",
+        "strong", "shank",    "bronze", "bronzed", "black",    "down",   "downeyed", "eye",    "eyed"};
+    std::string strange;
+    for (std::size_t i = 0; i < words.size(); ++i) {
+        const Word& word = words[i];
+        if (countAt(words, i) || isFiller(word.text) || std::ranges::find(kOfHooks, word.text) != kOfHooks.end()) continue;
+        const bool known = std::ranges::any_of(book_.hooks, [&](const HookSpec& hook) {
+            return std::ranges::any_of(wordsIn(hook.name.value_or(hook.id)), [&](const Word& own) { return own.text == word.text; });
+        });
+        if (!known) strange += (strange.empty() ? "" : " ") + entry.says.substr(word.from, word.to - word.from);
+    }
+    if (strange.empty()) return;
+    addNote(say("hook: {}", strange));
+    doubt(entry.at, strange, say("What does \"{}\" mean for the hook?", strange));
 }
 
 void RecipeReader::takeHook(const HookSpec* hook, int size, const std::string& says, std::size_t at) {
@@ -143,10 +202,12 @@ void RecipeReader::readThread(const RecipeEntry& entry) {
         const NamedMaterial named = materialNamedIn(book_, says, PartKind::thread);
         if (named.made) return named.made->id;
         MaterialWords words;
-        for (const Word& word : wordsIn(says))
-            (isColour(word.text) || word.text == "silk" ? words.hard : words.soft).push_back(word.text);
-        std::erase(words.hard, "silk");
-        words.said = says;
+        for (const Word& word : wordsIn(says)) {
+            if (word.text.ends_with("waxed") || word.text == "well" || isFiller(word.text)) continue;  // what is done with it
+            (isColour(word.text) ? words.hard : words.soft).push_back(word.text);
+            words.said += (words.said.empty() ? "" : " ") + word.text;
+        }
+        std::erase(words.soft, "silk");
         if (low.find("silk") != std::string::npos || entry.heading.find("silk") != std::string::npos) words.soft.emplace_back("silk");
         const MaterialFound found = findMaterial(book_, MaterialKind::thread, words);
         if (found.made && !words.hard.empty()) return found.made->id;
@@ -164,6 +225,7 @@ void RecipeReader::readThread(const RecipeEntry& entry) {
     while (!first.empty() && (first.back() == ' ' || first.back() == ','))
         first.pop_back();
     if (!first.empty()) read_.pattern.thread = one(first, entry.at, -1);
+    if (low.find("waxed") != std::string::npos) addNote(say("thread: {}", entry.says));
     if (then == std::string::npos) return;
     Part change;
     change.kind = PartKind::thread;

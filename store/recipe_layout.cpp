@@ -37,6 +37,12 @@ Piece withoutBullet(Piece piece) {
     return piece;
 }
 
+bool isPreposition(std::string_view word) {
+    constexpr std::array<std::string_view, 17> kPrepositions = {"as",   "of",   "with", "at",     "behind", "over",  "under", "along", "to",
+                                                                "from", "down", "up",   "around", "above",  "below", "near",  "than"};
+    return std::ranges::find(kPrepositions, word) != kPrepositions.end();
+}
+
 bool isHeading(std::string_view words) { return partHeading(words) || otherHeading(words); }
 
 class Layout {
@@ -45,6 +51,7 @@ class Layout {
 
     RecipeLayout run() {
         std::size_t start = 0;
+        bare_ = bareHeadings() > 1;
         while (start <= text_.size()) {
             const std::size_t end = std::min(text_.find('\n', start), text_.size());
             line({text_.substr(start, end - start), start});
@@ -64,12 +71,49 @@ class Layout {
             return line({whole.text.substr(bullet), whole.at + bullet});
         }
         if (isNumberedStep(whole.text)) return numbered(whole);
+        if (barred(whole)) return;
         const Piece piece = withoutBullet(whole);
         if (piece.text.empty()) return;
         if (namedAndHeaded(piece)) return;
         if (headed(piece)) return;
         if (oneLineOfHeadings(piece)) return;
         free(piece);
+    }
+
+    // "hook 12", "body primrose silk": lines that begin with a heading and no mark. One may be a name, or prose.
+    int bareHeadings() const {
+        int found = 0;
+        for (std::size_t start = 0; start <= text_.size();) {
+            const std::size_t end = std::min(text_.find('\n', start), text_.size());
+            const Piece piece = withoutBullet({text_.substr(start, end - start), start});
+            if (bareHeading(piece.text) > 0) ++found;
+            start = end + 1;
+        }
+        return found;
+    }
+    // The bytes of the heading that a line begins with, of two words or one, and more behind it; 0 where it begins with none.
+    static std::size_t bareHeading(std::string_view line) {
+        const std::vector<Word> words = wordsIn(line);
+        constexpr std::size_t kLongest = 24;  // words: longer is prose
+        if (words.size() < 2 || words.size() > kLongest || words[0].from != 0) return 0;
+        for (const std::size_t count : {std::size_t{2}, std::size_t{1}}) {
+            if (count >= words.size()) continue;
+            if (isHeading(lowered(line.substr(0, words[count - 1].to))) && line[words[count - 1].to] == ' ') return words[count - 1].to;
+        }
+        return 0;
+    }
+
+    // "Weaver's Claret | hook 12 | silk claret | …": one line of lines.
+    bool barred(Piece whole) {
+        constexpr std::ptrdiff_t kEnough = 2;
+        if (std::ranges::count(whole.text, '|') < kEnough) return false;
+        bare_ = true;
+        for (std::size_t start = 0; start < whole.text.size();) {
+            const std::size_t end = std::min(whole.text.find('|', start), whole.text.size());
+            line({whole.text.substr(start, end - start), whole.at + start});
+            start = end + 1;
+        }
+        return true;
     }
 
     static bool isRuling(std::string_view text) { return text.find_first_not_of("|-: =+*_") == std::string_view::npos; }
@@ -131,7 +175,13 @@ class Layout {
             const bool known = isHeading(lowered(heading));
             const bool short1 = wordsIn(heading).size() <= 3;
             if (!known && (mark.loose || !short1)) continue;
+            if (!known && namesWhatFollows(heading, {piece.text.substr(at + mark.text.size()), piece.at + at + mark.text.size()}))
+                return true;
             entry(heading, piece.at, {piece.text.substr(at + mark.text.size()), piece.at + at + mark.text.size()});
+            return true;
+        }
+        if (const std::size_t bare = bare_ ? bareHeading(piece.text) : 0; bare > 0) {
+            entry(piece.text.substr(0, bare), piece.at, {piece.text.substr(bare), piece.at + bare});
             return true;
         }
         // Capitals without a mark.
@@ -145,6 +195,26 @@ class Layout {
             }
         }
         return false;
+    }
+
+    // "Skerrin Bumble: hook 10. thread black. tag gold …": a name, and the whole dressing behind it.
+    bool namesWhatFollows(std::string_view heading, Piece rest) {
+        if (out_.name || !out_.entries.empty()) return false;
+        const std::vector<Word> words = wordsIn(rest.text);
+        const auto headings = std::ranges::count_if(words, [](const Word& w) { return isHeading(w.text); });
+        constexpr std::ptrdiff_t kEnough = 3;
+        if (headings < kEnough) return false;
+        out_.name = std::string(heading);
+        rest = trimmedPiece(rest);
+        if (oneLineOfHeadings(rest)) return true;
+        for (std::size_t start = 0; start < rest.text.size();) {
+            const std::size_t end = std::min(rest.text.find(". ", start), rest.text.size());
+            Piece one = trimmedPiece({rest.text.substr(start, end - start), rest.at + start});
+            if (one.text.ends_with(".")) one.text.remove_suffix(1);
+            if (!one.text.empty()) sentence(one);
+            start = end + 2;
+        }
+        return true;
     }
 
     // "Hook 12 Tag silver Tail red feather …": three headings at least, each with a capital.
@@ -210,8 +280,7 @@ class Layout {
         const bool sentenceLike =
             low.find(" is ") != std::string::npos || low.starts_with("take ") || low.starts_with("this ") || low.starts_with("the body");
         if (!out_.name && out_.entries.empty() && out_.strange.empty() && !sentenceLike) {
-            out_.name = std::string(piece.text);
-            if (out_.name->ends_with(".")) out_.name->pop_back();
+            takeName(piece);
             // "Tarn Button, as Weir Candle but …" names itself and what it is like.
             if (const std::size_t comma = piece.text.find(", as "); comma != std::string_view::npos) {
                 out_.name = std::string(piece.text.substr(0, comma));
@@ -220,6 +289,28 @@ class Layout {
             return;
         }
         sentence(piece);
+    }
+
+    // "Mill Badger (wet, sizes 10 to 14)", "Kelp Drum, size 12", "Stack Lamp – for a big wave": the name, its hook, what is said of it.
+    void takeName(Piece piece) {
+        while (piece.text.ends_with("."))
+            piece.text.remove_suffix(1);
+        std::size_t end = piece.text.size();
+        for (const std::string_view mark : {" (", ", ", " – ", " — ", " - "}) {
+            const std::size_t at = piece.text.find(mark);
+            if (at == std::string_view::npos || at == 0 || at >= end) continue;
+            if (mark == ", " && piece.text.substr(at).starts_with(", as ")) continue;  // it is like another
+            const std::vector<Word> words = wordsIn(piece.text.substr(at));
+            const bool sized = std::ranges::any_of(words, [](const Word& w) {
+                return w.text == "size" || w.text == "sizes" || w.text == "hook" || w.text == "hooks" || w.text[0] == '#';
+            });
+            if (mark == ", " && !sized) continue;  // a comma may belong to a name
+            end = at;
+            Piece rest = {piece.text.substr(at + mark.size()), piece.at + at + mark.size()};
+            if (rest.text.ends_with(")")) rest.text.remove_suffix(1);
+            entry(sized ? "hook" : "note", rest.at, rest);
+        }
+        out_.name = std::string(piece.text.substr(0, end));
     }
 
     void strange(std::string_view heading, Piece says) {
@@ -239,7 +330,8 @@ class Layout {
             std::size_t skip = 1;
             const std::size_t both = piece.text.find(" and ", start);
             if (both != std::string_view::npos && (end == std::string_view::npos || both < end) &&
-                !piece.text.substr(both + 5).starts_with("a half") && !piece.text.substr(both + 5).starts_with("half")) {
+                !piece.text.substr(both + 5).starts_with("a half") && !piece.text.substr(both + 5).starts_with("half") &&
+                saysOfWhat(piece.text.substr(start, both - start))) {
                 end = both;
                 skip = 5;
             }
@@ -247,6 +339,37 @@ class Layout {
             phrase(trimmedPiece({piece.text.substr(start, end - start), piece.at + start}));
             start = end + skip;
         }
+    }
+
+    // "Rib with four turns", where the rib's wire was said before: more of the same part.
+    bool saysMoreOf(const PartHeading& heading, const std::vector<Word>& words, Piece piece) {
+        const auto made = [&](const Word& w) { return kindOfNoun(w.text, heading.kind) || isBird(w.text) || isColour(w.text); };
+        if (std::ranges::any_of(words, made)) return false;
+        const auto before =
+            std::ranges::find_if(out_.entries, [&](const RecipeEntry& e) { return e.part && e.part->kind == heading.kind; });
+        if (before == out_.entries.end()) return false;
+        const auto name = std::ranges::find_if(words, [&](const Word& w) { return partHeading(w.text).has_value(); });
+        std::string says(piece.text);
+        says.replace(name->from, name->to - name->from, name->to - name->from, ' ');
+        before->says += ", " + says;
+        return true;
+    }
+
+    // "Six fibres of tippet for a tail as long as the gape": what stands before its name and what stands behind.
+    void entryAround(const Word& heading, Piece piece) {
+        entry(heading.text, piece.at + heading.from, {piece.text.substr(0, heading.from), piece.at});
+        std::string_view behind = trimmed(piece.text.substr(heading.to));
+        auto& list = partHeading(heading.text) || otherHeading(heading.text) ? out_.entries : out_.strange;
+        if (!behind.empty() && !list.empty()) list.back().says += ", " + std::string(behind);
+    }
+
+    // "Body claret and black fur": what stands before the "and" is no thing yet.
+    static bool saysOfWhat(std::string_view text) {
+        const std::vector<Word> words = wordsIn(text);
+        const auto heading = std::ranges::find_if(words, [](const Word& w) { return partHeading(w.text).has_value(); });
+        if (heading == words.end()) return true;
+        const PartKind kind = partHeading(heading->text)->kind;
+        return std::ranges::any_of(words, [&](const Word& w) { return kindOfNoun(w.text, kind) || isBird(w.text); });
     }
 
     void phrase(Piece piece) {
@@ -260,9 +383,19 @@ class Layout {
             entry("hook", piece.at, {piece.text.substr(words[0].to, dress->from - words[0].to), piece.at + words[0].to});
             return phrase(trimmedPiece({piece.text.substr(dress->to), piece.at + dress->to}));
         }
+        const bool hooked = std::ranges::any_of(out_.entries, [](const RecipeEntry& e) { return e.other == OtherHeading::hook; });
+        if (words[0].text == "on" && !hooked && std::ranges::any_of(words, [](const Word& w) { return parseNumber(w.text).has_value(); }))
+            return entry("hook", piece.at, {piece.text.substr(words[0].to), piece.at + words[0].to});
         const auto as = [&](std::string_view heading) { entry(heading, piece.at, piece); };
-        if (has("hook")) return as("hook");
+        if (words.size() > 2 && partHeading(words[0].text + " " + words[1].text))  // "head hackle guinea fowl"
+            return entry(words[0].text + " " + words[1].text, piece.at, {piece.text.substr(words[1].to), piece.at + words[1].to});
         const bool silk = has("silk") || has("thread");
+        // "Start with red silk on a size 12 hook"
+        if (const std::size_t on = piece.text.find(" on "); has("hook") && silk && on != std::string_view::npos) {
+            phrase(trimmedPiece({piece.text.substr(0, on), piece.at}));
+            return phrase(trimmedPiece({piece.text.substr(on + 4), piece.at + on + 4}));
+        }
+        if (has("hook")) return as("hook");
         if (silk && std::ranges::none_of(words, [](const Word& w) { return partHeading(w.text).has_value(); }) &&
             std::ranges::none_of(out_.entries, [](const RecipeEntry& e) { return e.other == OtherHeading::thread; }))
             return as("thread");
@@ -273,18 +406,25 @@ class Layout {
             if (!heading || (heading->kind == PartKind::collar && has("palmered"))) continue;
             if (words[i].text == "dressing" || words[i].text == "sides" || words[i].text == "eyes") continue;  // plain words here
             if (words[i].text == "tip" && i > 0 && words[i - 1].text == "the") continue;                       // "by the tip"
+            if (i > 1 && words[i - 1].text == "the" && isPreposition(words[i - 2].text)) continue;             // "at the head"
             if (kindOfNoun(words[i].text, heading->kind)) return as(words[i].text);                            // "olive dubbing" is both
+            if (saysMoreOf(*heading, words, piece)) return;
             // What a part is named by stands first, or after its own words: "a tail of …", "orange tail".
             const std::size_t from = i + 1 < words.size() && words[i + 1].text == "of"                        ? words[i + 1].to
                                      : i == 0 || (i == 1 && (words[0].text == "a" || words[0].text == "the")) ? words[i].to
                                                                                                               : std::string_view::npos;
             if (from == std::string_view::npos)
-                entry(words[i].text, piece.at + words[i].from, {piece.text.substr(0, words[i].from), piece.at});
+                entryAround(words[i], piece);
             else
                 entry(words[i].text, piece.at + words[i].from, {piece.text.substr(from), piece.at + from});
             return;
         }
         if (has("palmered") || has("palmer")) return as("palmer");
+        const auto ribbed = [&](const Word& w) {
+            const auto kind = kindOfNoun(w.text, PartKind::rib);
+            return kind == MaterialKind::wire || kind == MaterialKind::oval;
+        };
+        if (std::ranges::any_of(words, ribbed)) return as("rib");
         const auto wound = [&](const Word& w) { return kindOfBird(w.text, PartKind::collar) == MaterialKind::hackle; };
         if (std::ranges::any_of(words, wound) || has("hackle")) return as("hackle");
         const auto fur = [&](const Word& w) {
@@ -301,6 +441,7 @@ class Layout {
     }
 
     std::string_view text_;
+    bool bare_ = false;  // its lines begin with headings, no mark behind them
     RecipeLayout out_;
 };
 

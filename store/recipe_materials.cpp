@@ -50,13 +50,19 @@ bool traitSays(const Material& material, std::string_view word) {
             case Bird::other: return false;
         }
     }
-    if (const auto* wire = std::get_if<WireTraits>(&material.traits); wire && wire->metal) return nameOf(*wire->metal) == word;
+    if (const auto* wire = std::get_if<WireTraits>(&material.traits); wire && wire->metal)
+        return nameOf(*wire->metal) == word || (word == "lead-free" && *wire->metal != Metal::lead);
     if (const auto* bead = std::get_if<BeadTraits>(&material.traits); bead && bead->metal) return nameOf(*bead->metal) == word;
     if (const auto* fur = std::get_if<DubbingTraits>(&material.traits); fur && fur->texture)
         return (*fur->texture == DubbingTexture::hare && (word == "hare" || word == "rabbit")) ||
                (*fur->texture == DubbingTexture::sealLike && word == "seal");
     if (material.kind == MaterialKind::hair) return word == "squirrel" || word == "fox" || word == "calf" || word == "deer";
-    if (material.kind == MaterialKind::herl) return word == "peacock" || word == "ostrich";
+    if (material.kind == MaterialKind::herl) {  // the one is green and bronze, the other any colour but that
+        const std::vector<std::string> named = nameWords(material);
+        const bool green = std::ranges::any_of(named, [](const std::string& w) { return w == "green" || w == "bronze"; });
+        const bool plain = std::ranges::none_of(named, [](const std::string& w) { return isColour(w); });
+        return (word == "peacock" && (green || plain)) || (word == "ostrich" && !green);
+    }
     if (material.kind == MaterialKind::fibres)
         return word == "hen" || word == "cock" || word == "turkey" || word == "pheasant" || word == "crest" || word == "topping";
     if (material.kind == MaterialKind::tippet) return word == "pheasant" || word == "golden";
@@ -159,7 +165,8 @@ MaterialFound findMaterial(const Book& book, MaterialKind kind, const MaterialWo
     found.made = list.front().made;
     found.doubtful = hasColourMore(*found.made, words);
     // A noun alone leaves open which of several; one that says nothing but the noun is meant.
-    if (words.hard.empty() && list.size() > 1 && kind != MaterialKind::bead) {
+    const bool open = std::ranges::all_of(words.hard, [](const std::string& w) { return w == "lead-free"; });
+    if (open && list.size() > 1 && kind != MaterialKind::bead) {
         const bool soft = !words.soft.empty() && list[0].near > list[1].near + 0.5;
         const bool one = std::ranges::none_of(nameWords(*found.made), [](const std::string& w) { return isColour(w); });
         found.doubtful = found.doubtful || (!soft && !one);
@@ -173,7 +180,14 @@ Material newMaterial(const Book& book, const std::vector<Material>& others, Mate
     made.traits = traitsFor(kind);
     std::string name(trimmed(words.said));
     if (!name.empty()) name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
-    made.name = name.empty() ? std::string(nameOf(kind)) : name;
+    // "Grey duck" in a wing is a quill: what it is called says so. A hen or a cape is known for a hackle.
+    const auto plain = [](const std::string& w) {
+        return w == "hen" || w == "cock" || w == "saddle" || w == "cape" || w == "partridge" || w == "grouse";
+    };
+    const bool known = kind == MaterialKind::bead || kind == MaterialKind::thread ||
+                       (!words.noun.empty() && !words.noun.starts_with("slip")) ||
+                       (kind == MaterialKind::hackle && std::ranges::any_of(words.hard, plain));
+    made.name = name.empty() ? std::string(nameOf(kind)) : known ? name : name + " " + std::string(nameOf(kind));
     std::string id;
     for (const char c : lowered(*made.name))
         id += std::isalnum(static_cast<unsigned char>(c)) && static_cast<unsigned char>(c) < 0x80 ? c : '-';

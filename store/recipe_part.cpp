@@ -17,6 +17,31 @@
 
 namespace machair::store {
 
+namespace {
+
+// Says how turns lie, between their number and their noun.
+bool isMannerOfTurns(std::string_view word) {
+    constexpr std::array<std::string_view, 14> kManners = {"extra", "open", "even",  "evenly", "spaced", "close",    "touching",
+                                                           "full",  "firm", "tight", "neat",   "wide",   "complete", "equal"};
+    return std::ranges::find(kManners, word) != kManners.end();
+}
+
+bool follows(const std::vector<Word>& words, const Word& word, std::string_view before) {
+    return &word != words.data() && (&word - 1)->text == before;
+}
+
+// Nouns that make a thing of their own beside another in a tail or a wing; the rest may say more of the same.
+std::optional<MaterialKind> kindApart(std::string_view word, PartKind part) {
+    if (word == "fibres" || word == "fibers" || word == "fibre" || word == "tips" || word == "points" || word == "hackle")
+        return std::nullopt;
+    const auto kind = kindOfNoun(word, part);
+    constexpr std::array kApart = {MaterialKind::hair,   MaterialKind::tippet, MaterialKind::plume,
+                                   MaterialKind::tinsel, MaterialKind::fibres, MaterialKind::herl};
+    return kind && std::ranges::find(kApart, *kind) != kApart.end() ? kind : std::nullopt;
+}
+
+}  // namespace
+
 RecipeReader::Clause RecipeReader::clauseOf(std::string text, std::size_t at) {
     Clause clause{std::move(text), at, {}};
     clause.words = wordsIn(clause.text);
@@ -36,19 +61,44 @@ std::vector<RecipeReader::Clause> RecipeReader::clausesOf(const std::string& tex
 }
 
 // Two things in a line make two parts: a second noun, once the first has its material.
-bool RecipeReader::beginsAnother(const Made& made, const Clause& clause) const {
+bool RecipeReader::beginsAnother(const Made& made, const Clause& clause) {
     if (!made.kind && !made.part.material) return false;
-    if (made.part.kind != PartKind::tail && !isHackled(made.part.kind)) return false;
-    for (const Word& word : clause.words) {
-        if (isHackled(made.part.kind) && kindOfBird(word.text, PartKind::collar) == MaterialKind::hackle) return true;
-        if (made.part.kind == PartKind::tail &&
-            (word.text == "flash" || word.text == "crest" || kindOfNoun(word.text, PartKind::tail) == MaterialKind::plume))
-            return true;
+    const bool laid = made.part.kind == PartKind::tail || made.part.kind == PartKind::wing;
+    return std::ranges::any_of(clause.words, [&](const Word& word) {
+        if (isHackled(made.part.kind)) return kindOfBird(word.text, PartKind::collar) == MaterialKind::hackle;
+        const auto own = laid ? kindApart(word.text, made.part.kind) : std::nullopt;
+        return own && own != made.kind;
+    });
+}
+
+// "Golden crest with a strand of pearl flash": two clauses, where what stands behind is another thing.
+std::vector<RecipeReader::Clause> RecipeReader::partedClausesOf(PartKind kind, const std::string& text, std::size_t at) {
+    std::vector<Clause> list;
+    for (Clause& clause : clausesOf(text, at)) {
+        const auto with = std::ranges::find_if(clause.words, [](const Word& w) { return w.text == "with" || w.text == "plus"; });
+        const auto own = [&](auto from, auto to) {
+            std::optional<MaterialKind> found;
+            for (auto word = from; word != to; ++word) {
+                if (const auto noun = kindOfNoun(word->text, kind)) found = noun;
+                if (!found) found = kindOfBird(word->text, kind);
+            }
+            return found;
+        };
+        const auto behind = std::find_if(with, clause.words.end(), [&](const Word& w) { return kindApart(w.text, kind).has_value(); });
+        const bool laid = kind == PartKind::tail || kind == PartKind::wing;
+        if (!laid || behind == clause.words.end() || !own(clause.words.begin(), with) ||
+            own(clause.words.begin(), with) == kindApart(behind->text, kind)) {
+            list.push_back(std::move(clause));
+            continue;
+        }
+        list.push_back(clauseOf(clause.text.substr(0, with->from), clause.at));
+        list.push_back(clauseOf(clause.text.substr(with->to), clause.at + with->to));
     }
-    return false;
+    return list;
 }
 
 void RecipeReader::readClause(Made& made, Clause clause) {
+    takeGround(made, clause);
     // What is named exactly is known, however short its words.
     if (!made.part.material) {
         const NamedMaterial named = materialNamedIn(book_, clause.text, made.part.kind);
@@ -64,19 +114,23 @@ void RecipeReader::readClause(Made& made, Clause clause) {
                 if (word.from >= named.from && word.to <= named.to) word.used = true;
         }
     }
-    if (const auto same = wordAt(clause.words, "same"); same && !made.part.material) sameAs(made, clause, "");
+    const auto same = wordAt(clause.words, "same");
+    const bool sameLength = same && *same + 1 < clause.words.size() && clause.words[*same + 1].text == "length";
+    if (same && !sameLength && !made.part.material) sameAs(made, clause, "");
     if (const auto it = wordAt(clause.words, "it"); it && *it > 0 && clause.words[*it - 1].text == "of" && !made.part.material) {
         sameAs(made, clause, "");
         use(clause.words, *it, 1);
     }
-    if (const auto same = wordAt(clause.words, "do"); same && clause.words.size() == 1) sameAs(made, clause, "");
+    if (wordAt(clause.words, "do") && clause.words.size() == 1) sameAs(made, clause, "");
     for (std::size_t i = 0; i + 1 < clause.words.size(); ++i)
         if (clause.words[i].text == "as" && partHeading(clause.words[i + 1].text) && !made.part.material && i == 0) {
             sameAs(made, clause, clause.words[i + 1].text);
             use(clause.words, i, 2);
         }
-    if (const auto same = wordAt(clause.words, "same")) use(clause.words, *same, 1);
+    if (same && !sameLength) use(clause.words, *same, 1);
+    if (isHackled(made.part.kind)) takePath(made, clause);
     takeHackleTurns(made, clause);
+    takeBodyEnd(made, clause);
     takeLength(made, clause);
     takeCounts(made, clause);
     takeManner(made, clause);
@@ -110,6 +164,41 @@ void RecipeReader::sameAs(Made& made, const Clause& clause, std::string_view whi
     }
 }
 
+// "Pheasant tail fibres (5)"
+bool RecipeReader::takeCountInBrackets(Made& made, Clause& clause, std::size_t i) const {
+    auto& words = clause.words;
+    const auto count = countAt(words, i);
+    const std::size_t end = words[i + count->words - 1].to;
+    if (words[i].from == 0 || clause.text[words[i].from - 1] != '(' || end >= clause.text.size() || clause.text[end] != ')') return false;
+    for (const char* key : {"strands", "fibres", "turns", "count"}) {
+        const Part before = made.part;
+        set(made, key, sayCount(count->count));
+        if (made.part == before) continue;
+        use(words, i, count->words);
+        return true;
+    }
+    return false;
+}
+
+// "Primrose silk with a touch of hare's ear": the fur makes the body, the silk is what it is dubbed on.
+void RecipeReader::takeGround(Made& made, Clause& clause) {
+    if (made.part.kind != PartKind::body && made.part.kind != PartKind::thorax) return;
+    auto& words = clause.words;
+    const auto silk = std::ranges::find_if(words, [](const Word& w) { return w.text == "silk" || w.text == "thread"; });
+    const auto with = std::find_if(silk, words.end(), [](const Word& w) { return w.text == "with" || w.text == "dubbed"; });
+    const auto fur = std::find_if(with, words.end(), [&](const Word& w) {
+        return kindOfNoun(w.text, made.part.kind) == MaterialKind::dubbing || kindOfBird(w.text, made.part.kind) == MaterialKind::dubbing;
+    });
+    if (fur == words.end()) return;
+    made.left.push_back(say("on {}", clause.text.substr(words.front().from, silk->to - words.front().from)));
+    use(words, 0, static_cast<std::size_t>(with - words.begin()) + 1);
+}
+
+void RecipeReader::becomePalmer(Made& made) {
+    made.part.kind = PartKind::palmer;
+    if (!std::holds_alternative<PalmerPart>(made.part.detail)) made.part.detail = detailFor(PartKind::palmer);
+}
+
 void RecipeReader::takeHackleTurns(Made& made, Clause& clause) {
     auto& words = clause.words;
     if (!isHackled(made.part.kind)) return;
@@ -121,24 +210,26 @@ void RecipeReader::takeHackleTurns(Made& made, Clause& clause) {
         const std::size_t next = i + first->words;
         const auto second = next < words.size() ? countAt(words, next) : std::nullopt;
         if (plus != std::string::npos && second && words[next - 1].to <= plus && words[next].from > plus) {
-            made.part.kind = PartKind::palmer;
-            if (!std::holds_alternative<PalmerPart>(made.part.detail)) made.part.detail = detailFor(PartKind::palmer);
+            becomePalmer(made);
             set(made, "shoulder_turns", sayCount(first->count));
             set(made, "open_turns", sayCount(second->count));
             return use(words, i, first->words + second->words);
         }
     }
     // "2-3 turns at shoulder then 3 open"
-    const auto shoulder = wordAt(words, "shoulder"), open = wordAt(words, "open");
+    auto shoulder = wordAt(words, "shoulder");
+    if (!shoulder && made.part.kind == PartKind::palmer) shoulder = wordAt(words, "head");  // "2 extra turns at the head"
+    const auto open = wordAt(words, "open");
+    if (shoulder && (*shoulder == 0 || (words[*shoulder - 1].text != "at" && words[*shoulder - 1].text != "the")))
+        shoulder.reset();  // of the bird
     if (!shoulder && !open) return;
-    made.part.kind = PartKind::palmer;
-    if (!std::holds_alternative<PalmerPart>(made.part.detail)) made.part.detail = detailFor(PartKind::palmer);
+    becomePalmer(made);
     const auto before = [&](std::size_t mark, const char* key) {
         for (std::size_t i = 0; i < mark; ++i) {
             const auto count = countAt(words, i);
             if (!count || words[i].used) continue;
             const std::size_t after = i + count->words;
-            const bool near = mark - after <= 3;
+            const bool near = mark - after <= 4;  // "2 extra turns at the head"
             if (!near) continue;
             set(made, key, sayCount(count->count));
             use(words, i, mark + 1 - i);
@@ -164,6 +255,8 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
                                      {"fibers", strands ? "strands" : "fibres"},
                                      {"strands", strands ? "strands" : "fibres"},
                                      {"strand", strands ? "strands" : "fibres"},
+                                     {"hairs", kind == PartKind::wing ? "count" : "fibres"},
+                                     {"herls", "strands"},
                                      {"knots", "knots"},
                                      {"layers", "layers"},
                                      {"degrees", "angle_deg"},
@@ -173,15 +266,28 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
         const auto count = countAt(words, i);
         if (!count) continue;
         const std::size_t next = i + count->words;
-        const auto unit = next < words.size() ? std::ranges::find(units, std::string_view(words[next].text), &Unit::word) : units.end();
+        std::size_t noun = next;  // "five evenly spaced open turns"
+        while (noun < words.size() && isMannerOfTurns(words[noun].text))
+            ++noun;
+        const auto unit = noun < words.size() ? std::ranges::find(units, std::string_view(words[noun].text), &Unit::word) : units.end();
         if (unit != units.end()) {
             const Part before = made.part;
             set(made, unit->key, sayCount(count->count));
             if (!(made.part == before)) {
-                use(words, i, count->words + 1);
-                if (count->about) doubt(clause.at + words[i].from, clause.text, say("\"Or so\": is {} right?", sayCount(count->count)));
+                use(words, i, noun + 1 - i);
+                const bool about = i > 0 && (words[i - 1].text == "about" || words[i - 1].text == "around" || words[i - 1].text == "some");
+                if (about) use(words, i - 1, 1);
+                if (count->about || about)
+                    doubt(clause.at + words[i].from, clause.text, say("\"Or so\": is {} right?", sayCount(count->count)));
                 continue;
             }
+        }
+        if (takeCountInBrackets(made, clause, i)) continue;
+        const bool times = i > 0 && (words[i - 1].text == "x" || words[i - 1].text == "×") && next == words.size();
+        if (times && (isHackled(kind) || kind == PartKind::rib)) {  // "claret hen x 2.5"
+            set(made, kind == PartKind::palmer ? "open_turns" : "turns", sayCount(count->count));
+            use(words, i - 1, count->words + 1);
+            continue;
         }
         // A number before the material counts it: "2 cream plumes", "five turkey tail fibres", "6 knotted turkey".
         const char* key = kind == PartKind::wing                              ? "count"
@@ -189,6 +295,9 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
                           : kind == PartKind::tail                            ? "fibres"
                                                                               : nullptr;
         if (!key || next >= words.size() || words[next].text == "mm" || words[next].text == "cm" || words[next].text == "in") continue;
+        const bool counts = std::any_of(words.begin() + static_cast<std::ptrdiff_t>(next), words.end(),
+                                        [&](const Word& w) { return kindOfNoun(w.text, kind) || isBird(w.text) || isColour(w.text); });
+        if (!counts) continue;
         const Part before = made.part;
         set(made, key, sayCount(count->count));
         if (!(made.part == before)) {
@@ -196,186 +305,25 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
             if (i + count->words < words.size() && words[i + count->words].text == "of") use(words, i + count->words, 1);
         }
     }
-    for (Word& word : words)  // the nouns of counts that stay are no materials
-        if (!word.used && (word.text == "strands" || word.text == "turns" || word.text == "turn")) word.used = true;
-}
-
-namespace {
-
-// A part whose length can be said of itself; the others' lengths are those of what they lie on.
-bool hasLength(PartKind kind) {
-    return kind != PartKind::rib && kind != PartKind::underbody && kind != PartKind::body && kind != PartKind::thorax &&
-           kind != PartKind::thread && kind != PartKind::bead;
-}
-
-std::optional<LengthSpec> specIn(std::string_view text) {
-    auto spec = readSpec(text, Place());
-    return spec ? std::optional(std::move(*spec)) : std::nullopt;
-}
-
-std::string_view yardstickIn(std::string_view plural) {
-    return plural == "bodies" ? "body" : plural == "shanks" ? "shank" : plural == "gapes" ? "gape" : std::string_view();
-}
-
-}  // namespace
-
-void RecipeReader::takeLength(Made& made, Clause& clause) {
-    for (std::size_t i = 0; i < clause.words.size(); ++i)
-        takeMeasure(made, clause, i);
-    if (hasLength(made.part.kind) && !takeLengthToMark(made, clause)) takeLengthOfPart(made, clause);
-}
-
-// "4 mm", "1/4 in", "one and a half bodies" at a word.
-void RecipeReader::takeMeasure(Made& made, Clause& clause, std::size_t i) {
-    auto& words = clause.words;
-    const auto count = countAt(words, i);
-    if (!count || words[i].used) return;
-    const bool lengthy = hasLength(made.part.kind);
-    const std::size_t next = i + count->words;
-    const std::string_view unit = next < words.size() ? std::string_view(words[next].text) : std::string_view();
-    const auto after = clause.text.substr(words[next - 1].to);
-    const bool quote = after.starts_with("\"") || after.starts_with("″") || after.starts_with("”");
-    const bool inches = quote || unit == "in" || unit == "inch" || unit == "inches";
-    if (unit != "mm" && unit != "cm" && !inches) {
-        const std::string_view yard = yardstickIn(unit);
-        if (yard.empty() || !lengthy) return;
-        set(made, "length", formatExact(count->count.middle()) + " of the " + std::string(yard));
-        return use(words, i, count->words + 1);
+    for (std::size_t i = 0; i + 1 < words.size(); ++i)  // "evenly spaced turns", without a number
+        if (!words[i].used && isMannerOfTurns(words[i].text) && (isMannerOfTurns(words[i + 1].text) || words[i + 1].text == "turns"))
+            use(words, i, 2);
+    for (std::size_t i = 0; i < words.size(); ++i) {  // the nouns of counts that stay are no materials
+        const bool counted = i > 0 && !words[i - 1].used && countAt(words, i - 1);
+        if (!words[i].used && !counted && (words[i].text == "strands" || words[i].text == "turns" || words[i].text == "turn"))
+            words[i].used = true;
     }
-    constexpr double kFine = 1e6;  // no digits that an inch in binary adds
-    const double length = std::round(kFine * count->count.middle() * (inches ? 25.4 : unit == "cm" ? 10.0 : 1.0)) / kFine;
-    if (made.part.kind == PartKind::bead) made.diameter = length;
-    use(words, i, count->words + (quote ? 0 : 1));
-    if (!lengthy) return;
-    set(made, "length", formatExact(length) + " mm");
-    if (const auto overall = wordAt(words, "overall")) {
-        use(words, *overall, 1);
-        doubt(clause.at + words[i].from, clause.text, say("Overall: is that the tail's length, or the whole fly's?"),
-              {{"the tail", formatExact(length) + " mm"}}, static_cast<int>(read_.pattern.parts.size()), "length");
-    }
-    if (const auto of = wordAt(words, "it")) use(words, *of, 1);
-}
-
-// "to the point", "half the body", "as long as the shank".
-bool RecipeReader::takeLengthToMark(Made& made, Clause& clause) {
-    const std::string low = lowered(clause.text);
-    for (const std::string_view begin : {"length of the", "as long as the", "to the", "to", "past the", "half the", "two thirds of the",
-                                         "a third of the", "three quarters of the"}) {
-        const std::size_t at = low.find(begin);
-        if (at == std::string::npos || (at > 0 && clause.text[at - 1] != ' ')) continue;
-        std::string phrase = low.substr(at);
-        if (begin == "length of the") phrase = "as long as the" + phrase.substr(begin.size());
-        auto spec = specIn(phrase);
-        if (!spec && begin == "to") spec = specIn("to the" + phrase.substr(begin.size()));
-        if (!spec) continue;
-        set(made, "length", writeSpec(*spec));
-        for (Word& word : clause.words)
-            if (word.from >= at) word.used = true;
-        return true;
-    }
-    return false;
-}
-
-// "0.8 of the shank", "0.8 shank"
-void RecipeReader::takeLengthOfPart(Made& made, Clause& clause) {
-    auto& words = clause.words;
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        if (words[i].used || !std::isdigit(static_cast<unsigned char>(words[i].text[0]))) continue;
-        const auto spec = specIn(lowered(clause.text).substr(words[i].from));
-        if (!spec) continue;
-        set(made, "length", writeSpec(*spec));
-        return use(words, i, words.size() - i);
-    }
-}
-
-bool RecipeReader::takePhrase(Clause& clause, std::string_view text) {
-    const std::size_t at = lowered(clause.text).find(text);
-    if (at == std::string::npos) return false;
-    for (Word& word : clause.words)
-        if (word.from >= at && word.to <= at + text.size()) word.used = true;
-    return true;
-}
-
-void RecipeReader::takeManner(Made& made, Clause& clause) {
-    const PartKind kind = made.part.kind;
-    takeSense(made, clause);
-    if (isHackled(kind)) return mannerOfHackle(made, clause);
-    if (kind == PartKind::body || kind == PartKind::thorax) return mannerOfBody(made, clause);
-    if (kind == PartKind::wing || kind == PartKind::tail) return mannerOfWing(made, clause);
-    if (kind == PartKind::legs && takePhrase(clause, "knotted") && !std::get<LegsPart>(made.part.detail).knots)
-        doubt(clause.at, clause.text, say("How many knots has each leg?"), {{"one", "1"}, {"two", "2"}},
-              static_cast<int>(read_.pattern.parts.size()), "knots");
-    if (kind == PartKind::cheek) takePhrase(clause, "each side");
-}
-
-// Which way round it is wound, and along what.
-void RecipeReader::takeSense(Made& made, Clause& clause) {
-    auto& words = clause.words;
-    const PartKind kind = made.part.kind;
-    for (const std::string_view counter : {"against the thread", "against the body", "counter-wound", "counterwound", "counter"})
-        if (takePhrase(clause, counter)) {
-            set(made, "direction", "counter");
-            break;
-        }
-    if (kind == PartKind::rib || kind == PartKind::body)
-        if (const auto opposite = wordAt(words, "opposite")) {
-            use(words, *opposite, 1);
-            doubt(clause.at + words[*opposite].from, clause.text, say("Opposite: the other sense, or the other travel?"),
-                  {{"the other sense", "counter"}, {"the same sense, the other way along", "with"}},
-                  static_cast<int>(read_.pattern.parts.size()), "direction");
-        }
-    if (kind != PartKind::rib) return;
-    if (takePhrase(clause, "over all")) set(made, "along", "all");
-    if (takePhrase(clause, "over the tinsel only") || takePhrase(clause, "tinsel part only") || takePhrase(clause, "over the tinsel"))
-        set(made, "along", "0");
-}
-
-void RecipeReader::mannerOfHackle(Made& made, Clause& clause) {
-    if (takePhrase(clause, "by the tip")) set(made, "tie_in", "tip");
-    if (takePhrase(clause, "by the butt")) set(made, "tie_in", "butt");
-    if (takePhrase(clause, "hollow side in") || takePhrase(clause, "good side out")) return;
-    const std::string low = lowered(clause.text);
-    if (wordAt(clause.words, "palmered") || low.find("down the body") != std::string::npos ||
-        low.find("palmered down it") != std::string::npos) {
-        made.part.kind = PartKind::palmer;
-        if (!std::holds_alternative<PalmerPart>(made.part.detail)) made.part.detail = detailFor(PartKind::palmer);
-        for (const std::string_view way : {"palmered down it", "down the body", "palmered"})
-            takePhrase(clause, way);
-    }
-    for (const std::string_view usual : {"in front", "at the head", "upright"})
-        if (takePhrase(clause, usual)) return;
-}
-
-void RecipeReader::mannerOfBody(Made& made, Clause& clause) {
-    for (const std::string_view twisted : {"twisted with the silk", "twisted with the thread", "twisted with thread", "twisted"})
-        if (takePhrase(clause, twisted)) {
-            set(made, "twisted", "yes");
-            break;
-        }
-    if (takePhrase(clause, "no taper") || takePhrase(clause, "level")) set(made, "method", "level");
-    if (takePhrase(clause, "in a loop") || takePhrase(clause, "dubbing loop")) set(made, "method", "loop");
-    for (const std::string_view manner : {"picked out", "brushed out", "teased out", "well picked out"})
-        if (takePhrase(clause, manner)) made.left.emplace_back(manner);  // understood: it is how the fly is finished
-    if (takePhrase(clause, "small bump") || takePhrase(clause, "a bump") || takePhrase(clause, "hot spot"))
-        made.kind = MaterialKind::thread;  // a bump is no ball: thread alone
-}
-
-void RecipeReader::mannerOfWing(Made& made, Clause& clause) {
-    for (const std::string_view style : {"rolled", "paired", "upright", "cloak", "slip"})
-        if (wordAt(clause.words, style)) {
-            set(made, "style", std::string(style));
-            made.styled = true;
-            if (style != "slip") takePhrase(clause, style);
-        }
-    if (made.part.kind != PartKind::wing) return;
-    if (takePhrase(clause, "divided")) set(made, "style", "upright");
-    for (const std::string_view low : {"tied low", "low over the body", "low"})
-        if (takePhrase(clause, low)) return;
 }
 
 void RecipeReader::takeMaterial(Made& made, Clause& clause) {
     takeFirstOfTwo(made, clause);
     if (made.part.material) return;
+    // What is said of it afterwards in other words ("silk showing at the tail") makes it nothing else.
+    if (!made.material.noun.empty() && std::ranges::any_of(clause.words, [&](const Word& w) {
+            const auto kind = w.used ? std::nullopt : kindOfNoun(w.text, made.part.kind);
+            return kind && kind != made.kind;
+        }))
+        return;
     decideKind(made, clause.words);
     takeDescription(made, clause.words);
 }
@@ -389,7 +337,8 @@ void RecipeReader::takeFirstOfTwo(Made& made, Clause& clause) {
                 return !w.used && (isBird(w.text) || isColour(w.text) || kindOfNoun(w.text, made.part.kind));
             })) {
             doubt(clause.at + words[*either].from, clause.text, say("Which of the two? The first is taken; \"{}\" stays as a note.", rest),
-                  {{clause.text.substr(0, words[*either].from), ""}, {rest, ""}}, static_cast<int>(read_.pattern.parts.size()), "");
+                  {{std::string(trimmed(std::string_view(clause.text).substr(0, words[*either].from))), ""}, {rest, ""}},
+                  static_cast<int>(read_.pattern.parts.size()), "");
             made.left.push_back("or " + rest);
             use(words, *either, words.size());
         }
@@ -425,13 +374,28 @@ void RecipeReader::decideKind(Made& made, const std::vector<Word>& words) const 
 
 // What is said of it besides: colours, birds and metals it must have, the rest it had better.
 void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
+    const bool ofMaterial = std::ranges::any_of(
+        words, [&](const Word& w) { return !w.used && (kindOfNoun(w.text, made.part.kind) || isColour(w.text) || isBird(w.text)); });
     for (Word& word : words) {
         if (word.used) continue;
+        const bool long1 = word.text == "short" || word.text == "long";
+        if (long1 && (!ofMaterial || isHackled(made.part.kind))) continue;  // of the part, or of its fibres
+        if (word.text == "gp") {
+            made.material.hard.insert(made.material.hard.end(), {"golden", "pheasant"});
+            made.material.said += (made.material.said.empty() ? "" : " ") + std::string("golden pheasant");
+            word.used = true;
+            continue;
+        }
         const bool noun = kindOfNoun(word.text, made.part.kind).has_value();
         const bool hard = isColour(word.text) || isBird(word.text) || word.text == "saddle" || word.text == "cape";
-        const bool metal = word.text == "brass" || word.text == "tungsten" || word.text == "steel" || word.text == "lead";
+        const bool metal = word.text == "brass" || word.text == "tungsten" || word.text == "steel" || word.text == "lead" ||
+                           word.text == "lead-free" || word.text == "tin";
         if (hard || metal)
             made.material.hard.push_back(word.text);
+        else if (word.text == "finest")
+            made.material.soft.emplace_back("fine");
+        else if (isHackled(made.part.kind) && isPlaceOfFeather(word.text) && !follows(words, word, "the") && !follows(words, word, "at"))
+            made.material.soft.push_back(word.text);
         else if (isSoftAdjective(word.text) || noun)
             made.material.soft.push_back(word.text);
         else
@@ -439,7 +403,9 @@ void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
         if (word.text != "thin" && word.text != "thick" && word.text != "small") {
             word.used = true;
             const bool piece = word.text == "slip" || word.text == "slips";
-            if (!piece) made.material.said += (made.material.said.empty() ? "" : " ") + word.text;
+            const std::string& said = made.material.said;
+            const bool again = (" " + said + " ").find(" " + word.text + " ") != std::string::npos;  // "red goose, dyed red"
+            if (!piece && !again) made.material.said += (said.empty() ? "" : " ") + word.text;
         }
     }
 }
@@ -448,16 +414,18 @@ void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
 void RecipeReader::keepRest(Made& made, const Clause& clause) {
     std::size_t from = std::string::npos, to = 0;
     bool vague = false;
-    for (const Word& word : clause.words) {
+    for (std::size_t i = 0; i < clause.words.size(); ++i) {
+        const Word& word = clause.words[i];
         if (word.used || isFiller(word.text)) continue;
+        const bool turns = i + 1 < clause.words.size() && !clause.words[i + 1].used && clause.words[i + 1].text.starts_with("turn");
         from = std::min(from, word.from);
-        to = std::max(to, word.to);
+        to = std::max(to, turns ? clause.words[i + 1].to : word.to);
         vague = vague || isVague(word.text);
     }
     if (from == std::string::npos) return;
     const std::string words = clause.text.substr(from, to - from);
     made.left.push_back(words);
-    const std::string part(nameOf(made.part.kind));
+    const std::string part = sayName(made.part.kind);
     doubt(clause.at + from, words,
           vague ? say("How much is \"{}\" for the {}? It stays as a note; the usual is planned.", words, part)
                 : say("What does \"{}\" mean for the {}?", words, part),
@@ -467,7 +435,7 @@ void RecipeReader::keepRest(Made& made, const Clause& clause) {
 void RecipeReader::chooseMaterial(Made& made) {
     const PartKind kind = made.part.kind;
     const int index = static_cast<int>(read_.pattern.parts.size());
-    const std::string part(nameOf(kind));
+    const std::string part = sayName(kind);
     if (made.part.material || made.part.from) return;
     if (!made.kind && kind == PartKind::head) return;  // of the thread
     if (!made.kind) {                                  // no noun: the kinds that it may be, from the drawers
@@ -498,7 +466,7 @@ void RecipeReader::chooseMaterial(Made& made) {
         made.part.material = found.made->id;
         doubt(made.at, made.says,
               bird ? say("Of which bird is the hackle? {} stands in.", found.made->title())
-                   : say("Which {} is it? {} stands in.", std::string(nameOf(*made.kind)), found.made->title()),
+                   : say("Which {} is it? {} stands in.", sayName(*made.kind), found.made->title()),
               found.choices, index, "material");
     } else {
         Material fresh = newMaterial(book_, read_.materials, *made.kind, made.material);

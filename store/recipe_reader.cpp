@@ -70,7 +70,7 @@ Result<ReadRecipe> RecipeReader::run() {
         if (entry.heading == "as") continue;
         const std::string words = entry.heading.empty() ? entry.says : entry.heading + ": " + entry.says;
         doubt(entry.headAt, words, entry.heading.empty() ? say("Which part is this of?") : say("Which part is \"{}\"?", entry.heading));
-        read_.pattern.note = read_.pattern.note ? *read_.pattern.note + "; " + words : words;
+        addNote(words);
     }
     if (read_.pattern.parts.empty())
         return fail(Place("line 1"), say("expected a recipe with its parts, as \"tail: ten fibres of orange tippet\", got no part"));
@@ -106,15 +106,12 @@ const Material* RecipeReader::known(const MaterialId& id) const {
 void RecipeReader::readEntry(const RecipeEntry& entry) {
     if (entry.other == OtherHeading::hook) return readHook(entry);
     if (entry.other == OtherHeading::thread) return readThread(entry);
-    if (entry.other == OtherHeading::note) {
-        read_.pattern.note = read_.pattern.note ? *read_.pattern.note + "; " + entry.says : entry.says;
-        return;
-    }
+    if (entry.other == OtherHeading::note) return addNote(entry.says);
     if (!entry.part || entry.says.empty() || isNone(entry.says)) return;
     if (entry.part->kind == PartKind::head) return readHead(entry);
     if (splitOff(entry)) return;
     Made made = begin(entry.part->kind, entry, entry.at);
-    for (Clause& clause : clausesOf(entry.says, entry.at)) {
+    for (Clause& clause : partedClausesOf(entry.part->kind, entry.says, entry.at)) {
         if (beginsAnother(made, clause)) {
             const PartKind next = isHackled(made.part.kind) ? PartKind::collar : made.part.kind;
             finish(std::exchange(made, begin(next, entry, clause.at)));

@@ -48,21 +48,28 @@ constexpr std::array<std::string_view, 31> kBirds = {
     "pheasant", "peacock", "ostrich",   "goose",  "swan",  "woodcock", "moorhen", "coot",   "jay",    "squirrel", "fox",
     "hare",     "rabbit",  "mole",      "seal",   "calf",  "goat",     "deer",    "guinea", "jungle"};
 
-constexpr std::array<std::string_view, 71> kFillers = {
-    "of",     "the",     "a",      "an",     "and",    "with",     "in",     "on",      "at",    "by",       "for",  "from",
-    "it",     "its",     "as",     "to",     "is",     "are",      "be",     "or",      "then",  "wound",    "tied", "tie",
-    "dress",  "dressed", "dubbed", "dub",    "made",   "one",      "over",   "under",   "front", "behind",   "rear", "half",
-    "down",   "turns",   "turn",   "fibres", "fibre",  "fibers",   "strand", "strands", "side",  "shoulder", "open", "palmered",
-    "ribbed", "wing",    "tail",   "body",   "hackle", "feather",  "rest",   "set",     "size",  "per",      "this", "that",
-    "round",  "winding", "tying",  "itself", "all",    "tinsel's", "slide",  "put",     "add",   "use",      "whole"};
+constexpr std::array<std::string_view, 85> kFillers = {
+    "of",        "the",      "a",        "an",       "and",    "with",    "in",      "on",       "at",     "by",      "for",
+    "from",      "it",       "its",      "as",       "to",     "is",      "are",     "be",       "or",     "then",    "wound",
+    "tied",      "tie",      "dress",    "dressed",  "dubbed", "dub",     "made",    "one",      "over",   "under",   "front",
+    "behind",    "rear",     "half",     "down",     "turns",  "turn",    "fibres",  "fibre",    "fibers", "strand",  "strands",
+    "side",      "shoulder", "open",     "palmered", "ribbed", "wing",    "tail",    "body",     "hackle", "feather", "rest",
+    "set",       "size",     "per",      "this",     "that",   "round",   "winding", "tying",    "itself", "all",     "tinsel's",
+    "slide",     "put",      "add",      "use",      "whole",  "up",      "back",    "feathers", "style",  "taken",   "finish",
+    "finishing", "start",    "starting", "make",     "about",  "roughly", "x",       "drop"};
 
-constexpr std::array<std::string_view, 12> kVague = {"few",   "pinch", "sparse", "sparsely", "bushy", "bunch",
-                                                     "thick", "thin",  "slim",   "wisp",     "small", "fat"};
-constexpr std::array<std::string_view, 20> kSoft = {"fine",    "medium", "small", "large", "thin", "thick", "dyed",
-                                                    "natural", "good",   "soft",  "hot",   "dark", "pale",  "light",
-                                                    "bright",  "heavy",  "dense", "stiff", "long", "short"};
+constexpr std::array<std::string_view, 20> kVague = {"little", "few",  "pinch",   "sparse", "sparsely",    "bushy",       "bunch",
+                                                     "thick",  "thin", "slim",    "wisp",   "small",       "fat",         "touch",
+                                                     "short",  "long", "longish", "fibred", "long-fibred", "short-fibred"};
+// Where on the bird a hackle grew: it chooses among them, no more.
+constexpr std::array<std::string_view, 11> kPlacesOfFeathers = {
+    "covert", "coverts", "underwing", "under-wing", "undercovert", "under-covert", "marginal", "breast", "shoulder", "rump", "fowl"};
+constexpr std::array<std::string_view, 24> kSoft = {"oak",  "mottled", "speckled", "barred",  "fine",  "medium", "small", "large",
+                                                    "thin", "thick",   "dyed",     "natural", "good",  "soft",   "hot",   "dark",
+                                                    "pale", "light",   "bright",   "heavy",   "dense", "stiff",  "long",  "short"};
 
 std::optional<double> wholeNumber(std::string_view text) {
+    if (text.starts_with("#")) text.remove_prefix(1);  // "#12"
     if (const auto value = parseNumber(text)) return value;
     if (text == "a" || text == "an") return std::nullopt;
     if (text == "dozen") return 12.0;
@@ -158,7 +165,7 @@ std::vector<Word> wordsIn(std::string_view text, std::size_t offset) {
         i = end;
     }
     for (std::size_t k = 1; k < words.size(); ++k) {
-        const std::string_view between = text.substr(words[k - 1].to - offset, words[k].from - words[k - 1].to);
+        const std::string_view between = trimmed(text.substr(words[k - 1].to - offset, words[k].from - words[k - 1].to));
         words[k].dashed = between == "-" || between == "–" || between == "—";
     }
     return words;
@@ -188,6 +195,8 @@ bool isColour(std::string_view word) { return colourCode(word).has_value(); }
 
 std::optional<std::string> colourCode(std::string_view word) {
     const auto found = std::ranges::find(kColours, word, &Tinted::word);
+    if (const std::size_t hyphen = word.rfind('-'); found == kColours.end() && hyphen != std::string_view::npos)
+        return colourCode(word.substr(hyphen + 1));  // "kingfisher-blue"
     return found == kColours.end() ? std::nullopt : std::optional(std::string(found->code));
 }
 
@@ -197,6 +206,7 @@ bool isBird(std::string_view word) {
 }
 bool isFiller(std::string_view word) { return among(kFillers, word); }
 bool isVague(std::string_view word) { return among(kVague, word); }
+bool isPlaceOfFeather(std::string_view word) { return among(kPlacesOfFeathers, word); }
 bool isSoftAdjective(std::string_view word) { return among(kSoft, word); }
 
 std::optional<MaterialKind> kindOfNoun(std::string_view noun, PartKind part) {
@@ -213,6 +223,8 @@ std::optional<MaterialKind> kindOfNoun(std::string_view noun, PartKind part) {
                                               : std::nullopt;
     if (noun == "hackle" || noun == "hackles" || noun == "cape" || noun == "neck" || noun == "saddle")
         return tail ? MaterialKind::fibres : MaterialKind::hackle;
+    const bool wound = part == PartKind::collar || part == PartKind::palmer || part == PartKind::throat;
+    if (wound && (noun == "fibres" || noun == "fibers" || noun == "fiber")) return std::nullopt;  // every hackle has some
     if (noun == "fibers" || noun == "fiber") return MaterialKind::fibres;
     if (noun == "crest" || noun == "topping" || noun == "whisks" || noun == "whisk") return MaterialKind::fibres;
     if (noun == "strands" || noun == "flash") return noun == "flash" ? std::optional(MaterialKind::tinsel) : std::nullopt;
@@ -297,6 +309,10 @@ std::optional<PartHeading> partHeading(std::string_view words) {
                                          Heading{"hackle", {PartKind::collar}},
                                          Heading{"hackles", {PartKind::collar}},
                                          Heading{"throat", {PartKind::throat}},
+                                         Heading{"throat hackle", {PartKind::throat}},
+                                         Heading{"beard hackle", {PartKind::throat}},
+                                         Heading{"false hackle", {PartKind::throat}},
+                                         Heading{"abdomen", {PartKind::body}},
                                          Heading{"beard", {PartKind::throat}},
                                          Heading{"tag", {PartKind::tag}},
                                          Heading{"tip", {PartKind::tag}},

@@ -32,9 +32,10 @@ struct CountRead {
 [[nodiscard]] bool isColour(std::string_view word);
 [[nodiscard]] std::optional<std::string> colourCode(std::string_view word);  // "#rrggbb"
 [[nodiscard]] bool isBird(std::string_view word);
-[[nodiscard]] bool isFiller(std::string_view word);         // says nothing by itself: "of", "the", "wound"
-[[nodiscard]] bool isVague(std::string_view word);          // a word for a count: "few", "pinch", "sparse"
-[[nodiscard]] bool isSoftAdjective(std::string_view word);  // chooses among materials, is no doubt where none has it
+[[nodiscard]] bool isFiller(std::string_view word);          // says nothing by itself: "of", "the", "wound"
+[[nodiscard]] bool isVague(std::string_view word);           // a word for a count: "few", "pinch", "sparse"
+[[nodiscard]] bool isPlaceOfFeather(std::string_view word);  // "covert", "breast"
+[[nodiscard]] bool isSoftAdjective(std::string_view word);   // chooses among materials, is no doubt where none has it
 
 // What a noun means for a part; nothing where it is none, or where two are possible.
 [[nodiscard]] std::optional<MaterialKind> kindOfNoun(std::string_view noun, PartKind part);

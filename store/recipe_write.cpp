@@ -37,6 +37,13 @@ std::string wordsOf(const Field& field) {
     if (field.key == "layers") return field.text + " layers";
     if (field.key == "angle_deg") return field.text + " degrees";
     if (field.key == "length" || field.key == "style" || field.key == "finish") return field.text;
+    const bool measured = field.text.ends_with(" mm") || field.text.find(" of the ") != std::string::npos;
+    if ((field.key == "width" || field.key == "depth") && measured) return field.text + (field.key == "width" ? " wide" : " deep");
+    if (field.key == "end" && (field.text == "at the point" || field.text == "at the barb" || field.text == "at the bend"))
+        return "ending " + field.text;
+    if (field.key == "along" && field.text == "all") return "over all";
+    if (field.key == "angle" && field.text == "swept") return "swept back";
+    if (field.key == "round" && field.text == "all") return "all round";
     if (field.key == "direction" && field.text == "counter") return "wound against the thread";
     if (field.key == "tie_in") return "by the " + field.text;
     if (field.key == "twisted" && field.text == "yes") return "twisted with the thread";
