@@ -5058,6 +5058,10 @@ Bateaux et vent&#xa0;: gilets de sauvetage&#xa0;; le règlement du loueur et du 
         <source>, with %1 new in the drawers</source>
         <translation>, avec %1 nouveaux dans les tiroirs</translation>
     </message>
+    <message>
+        <source>The fly as it is read</source>
+        <translation>La mouche telle qu&apos;elle est lue</translation>
+    </message>
 </context>
 <context>
     <name>machair::app::RecordSheet</name>

@@ -113,7 +113,9 @@ class RandomBook {
     double real(double low, double high) { return std::uniform_real_distribution<double>(low, high)(random_); }
 
     HookSpec hook(const std::string& id) {
-        HookSpec spec = hookSpec(whole(2, 20), Names<HookFamily>::entries[static_cast<std::size_t>(whole(0, 5))].value);
+        // One call each: in which order arguments are made is the compiler's.
+        const HookFamily family = Names<HookFamily>::entries[static_cast<std::size_t>(whole(0, 5))].value;
+        HookSpec spec = hookSpec(whole(2, 20), family);
         spec.id = HookId(id);
         if (coin()) spec.name = "Häken \"" + id + "\"\n";
         if (coin()) spec.barb = coin();

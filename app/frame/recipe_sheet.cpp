@@ -2,20 +2,60 @@
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
+#include <QPainter>
 #include <QPlainTextEdit>
 #include <QScrollArea>
 #include <QTextBlock>
 #include <QToolButton>
 #include <QVBoxLayout>
 
+#include "drawing/things.h"
 #include "frame/panel.h"
 #include "language/say.h"
 #include "parts/label.h"
 
 namespace machair::app {
 
+// The fly that the recipe makes as far as it is read, on its hook.
+class ReadFly : public QWidget {
+  public:
+    explicit ReadFly(const Theme& theme) : theme_(theme) {
+        constexpr int kHeight = 210;
+        setFixedHeight(kHeight);
+        setObjectName(QStringLiteral("recipe-fly"));
+        setAccessibleName(RecipeSheet::tr("The fly as it is read"));
+    }
+    void show(std::optional<Book> with, DressingId fly) {
+        book_ = std::move(with);
+        fly_ = std::move(fly);
+        setVisible(book_.has_value());
+        update();
+    }
+
+  protected:
+    void paintEvent(QPaintEvent*) override {
+        if (!book_) return;
+        QPainter painter(this);
+        painter.setRenderHint(QPainter::Antialiasing);
+        constexpr double kMargin = 8.0, kMostPxPerMm = 26.0;
+        drawing::paintFlies(painter, *book_, {Fly{fly_, {}}}, QRectF(rect()).adjusted(kMargin, kMargin, -kMargin, -kMargin), theme_.bench(),
+                            kMostPxPerMm);
+    }
+
+  private:
+    const Theme& theme_;
+    std::optional<Book> book_;
+    DressingId fly_;
+};
+
 RecipeSheet::RecipeSheet(Document& document, const Theme& theme, QWidget* parent)
-    : OwnSheet(parent), document_(document), theme_(theme), text_(new QPlainTextEdit), means_(new Label), doubts_(new QScrollArea) {
+    : OwnSheet(parent),
+      document_(document),
+      theme_(theme),
+      text_(new QPlainTextEdit),
+      means_(new Label),
+      doubts_(new QScrollArea),
+      fly_(new ReadFly(theme)) {
     setObjectName(QStringLiteral("recipe"));
     setFrameShape(QFrame::StyledPanel);
     auto* column = new QVBoxLayout(this);
@@ -36,6 +76,7 @@ RecipeSheet::RecipeSheet(Document& document, const Theme& theme, QWidget* parent
     doubts_->setWidgetResizable(true);
     doubts_->setFrameShape(QFrame::NoFrame);
     right->addWidget(doubts_, 1);
+    right->addWidget(fly_);
     both->addLayout(right, 1);
     column->addLayout(both, 1);
     auto* row = new QHBoxLayout;
@@ -54,6 +95,7 @@ RecipeSheet::RecipeSheet(Document& document, const Theme& theme, QWidget* parent
 }
 
 void RecipeSheet::open(const QString& text) {
+    answers_.clear();
     text_->setPlainText(text);
     readAgain();
     emit opened(true);  // room is made first: side by side they would want a taller window
@@ -73,6 +115,8 @@ void RecipeSheet::readAgain() {
         else
             faults_ = read.error();
     }
+    for (const Answer& answer : answers_)  // what was said of the same words before more was typed
+        takeAnswer(answer);
     showDoubts();
     mark();
 }
@@ -93,6 +137,7 @@ void RecipeSheet::showDoubts() {
     column->setContentsMargins(0, 6, 8, 6);
     column->setSpacing(6);
     take_->setEnabled(read_.has_value());
+    fly_->show(read_ ? std::optional(store::withRecipe(document_.book(), *read_)) : std::nullopt, read_ ? read_->pattern.id : DressingId());
     if (!read_) {
         means_->setText(faults_.empty() ? tr("Nothing yet.") : sayFault(faults_.front()));
         setInk(means_, faults_.empty() ? theme_.colours().inkSoft : theme_.colours().fault);
@@ -148,15 +193,26 @@ void RecipeSheet::addDoubt(QVBoxLayout* column, std::size_t i) {
 
 void RecipeSheet::answer(std::size_t doubt, const std::string& value) {
     if (!read_ || doubt >= read_->doubts.size()) return;
-    if (value.empty()) {
-        read_->doubts.erase(read_->doubts.begin() + static_cast<std::ptrdiff_t>(doubt));
-    } else if (auto now = store::answered(*read_, document_.book(), doubt, value)) {
-        read_ = std::move(*now);
-    } else {
-        return document_.refuse(now.error());
-    }
+    const Answer given{read_->doubts[doubt].words, read_->doubts[doubt].question, value};
+    if (const Faults faults = takeAnswer(given); !faults.empty()) return document_.refuse(faults);
+    answers_.push_back(given);
     showDoubts();
     mark();
+}
+
+Faults RecipeSheet::takeAnswer(const Answer& answer) {
+    if (!read_) return {};
+    const auto doubt = std::ranges::find_if(
+        read_->doubts, [&](const store::RecipeDoubt& d) { return d.words == answer.words && d.question == answer.question; });
+    if (doubt == read_->doubts.end()) return {};
+    if (answer.value.empty()) {
+        read_->doubts.erase(doubt);
+        return {};
+    }
+    auto now = store::answered(*read_, document_.book(), static_cast<std::size_t>(doubt - read_->doubts.begin()), answer.value);
+    if (!now) return now.error();
+    read_ = std::move(*now);
+    return {};
 }
 
 // The doubtful words, underlined where they stand.

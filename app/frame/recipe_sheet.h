@@ -1,5 +1,5 @@
-// A printed recipe as it stands, and what it means: every doubt is marked where it arose, with its choices to click. Nothing goes
-// into the book before it is taken; what is still in doubt then stays as a note.
+// A printed recipe as it stands, and what it means: the fly is drawn as far as it is read, and every doubt is marked where it arose,
+// with its choices to click. Nothing goes into the book before it is taken; what is still in doubt then stays as a note.
 #pragma once
 
 #include <optional>
@@ -17,6 +17,7 @@ class QVBoxLayout;
 namespace machair::app {
 
 class Label;
+class ReadFly;
 
 class RecipeSheet : public OwnSheet {
     Q_OBJECT
@@ -34,6 +35,10 @@ class RecipeSheet : public OwnSheet {
     void showDoubts();
     void addDoubt(QVBoxLayout* column, std::size_t doubt);
     void answer(std::size_t doubt, const std::string& value);
+    struct Answer {  // to a doubt of these words, with what was chosen; nothing where it stays as it is
+        std::string words, question, value;
+    };
+    Faults takeAnswer(const Answer& answer);
     void mark();
     void take();
     [[nodiscard]] QString partsSaid() const;
@@ -43,6 +48,8 @@ class RecipeSheet : public OwnSheet {
     QPlainTextEdit* text_;
     Label* means_;
     QScrollArea* doubts_;
+    ReadFly* fly_;
+    std::vector<Answer> answers_;
     QToolButton* take_;
     std::optional<store::ReadRecipe> read_;
     Faults faults_;

@@ -523,6 +523,16 @@ TEST_CASE("a recipe is read as it is pasted, its doubts are marked and clicked a
     QTest::mouseClick(fur, Qt::LeftButton);
     REQUIRE(waitFor([&] { return sheet->read()->doubts.size() == doubts - 1; }));
     CHECK(sheet->read()->materials.empty());
+    // What was answered stays so while more is typed, and the fly is drawn as it is read.
+    auto* const fly = sheet->findChild<QWidget*>(QStringLiteral("recipe-fly"));
+    REQUIRE(fly->isVisible());
+    const QImage bare = fly->grab().toImage();
+    auto* const text = bench.find<QPlainTextEdit>("recipe-text");
+    text->moveCursor(QTextCursor::End);
+    QTest::keyClicks(text, QStringLiteral("Wing: bronze mallard, rolled"));
+    CHECK(sheet->read()->doubts.size() == doubts - 1);
+    CHECK(sheet->read()->materials.empty());
+    CHECK_FALSE(fly->grab().toImage() == bare);
     bench.click("recipe-take");
     CHECK_FALSE(sheet->isVisible());
     CHECK(bench.document().pattern()->title() == "Test Ember");
@@ -534,9 +544,9 @@ TEST_CASE("a recipe is read as it is pasted, its doubts are marked and clicked a
     bench.find<BenchBar>("bench-bar")->keepRecipe(page);
     QFile html(page);
     REQUIRE(html.open(QIODevice::ReadOnly));
-    const QByteArray text = html.readAll();
-    const auto at = text.indexOf("base64,") + 7;
-    const QImage picture = QImage::fromData(QByteArray::fromBase64(text.mid(at, text.indexOf('"', at) - at)));
+    const QByteArray code = html.readAll();
+    const auto at = code.indexOf("base64,") + 7;
+    const QImage picture = QImage::fromData(QByteArray::fromBase64(code.mid(at, code.indexOf('"', at) - at)));
     REQUIRE_FALSE(picture.isNull());
     int ink = 0;
     for (int x = 0; x < picture.width(); x += 3)
