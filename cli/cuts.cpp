@@ -2,6 +2,7 @@
 #include "cli/report.h"
 #include "cli/verb.h"
 #include "cutting/cutting.h"
+#include "cutting/stock.h"
 #include "units/text.h"
 
 namespace machair::cli {
@@ -30,7 +31,7 @@ Json cutsReport(const CuttingPlan& plan) {
             {"uncut", std::move(uncut)}};
 }
 
-std::string cutsText(const CuttingPlan& plan) {
+std::string cutsText(const Book& book, const CuttingPlan& plan) {
     std::string text;
     for (const FeatherCuts& feather : plan.feathers) {
         text += feather.feather + ":\n";
@@ -44,8 +45,8 @@ std::string cutsText(const CuttingPlan& plan) {
                                      ? ", and with those at least " + formatNumber(plan.leastWaste / mm, 1) + " mm are left"
                                      : "")) +
             "\n";
-    for (const Uncut& slip : plan.uncut)
-        text += "not cut: " + slip.slip + ": " + slip.why + "\n";
+    for (const std::string& uncut : sayUncut(book, plan))
+        text += "not cut: " + uncut + "\n";
     return text;
 }
 
@@ -79,7 +80,7 @@ struct CutsVerb : OnBook {
             }
             CuttingPlan plan = planCuts(book.feathers, slips);
             if (halves) plan = planCuts(book.feathers, inHalves(slips, plan));
-            return print(*this, cutsReport(plan), cutsText(plan));
+            return print(*this, cutsReport(plan), cutsText(book, plan));
         });
     }
 };

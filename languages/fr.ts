@@ -2006,14 +2006,6 @@ Laissée&#xa0;: %1&#xa0;: %2</translation>
         <translation>plumes</translation>
     </message>
     <message>
-        <source>Not cut: %1: %2</source>
-        <translation>Pas coupé&#xa0;: %1&#xa0;: %2</translation>
-    </message>
-    <message>
-        <source>and %1 more slips.</source>
-        <translation>et %1 segments de plus.</translation>
-    </message>
-    <message>
         <source>Nothing of this fly is dubbed</source>
         <translation>Rien de cette mouche n&apos;est dubbé</translation>
     </message>
@@ -2044,6 +2036,14 @@ Laissée&#xa0;: %1&#xa0;: %2</translation>
     <message>
         <source>The card went to %1; prove it by its 50 mm bar</source>
         <translation>La carte est partie à %1&#xa0;; éprouvez-la par son trait de 50 mm</translation>
+    </message>
+    <message>
+        <source>Not cut: %1</source>
+        <translation>Pas coupé&#xa0;: %1</translation>
+    </message>
+    <message>
+        <source>and %1 more like these.</source>
+        <translation>et %1 autres comme ceux-ci.</translation>
     </message>
 </context>
 <context>
@@ -4263,10 +4263,6 @@ En %7 min %8 sur %9 sont entières et sèches%10.
         <translation>%1 — Machair</translation>
     </message>
     <message>
-        <source>Opened %1: %2 dressings, %3 hooks, %4 materials</source>
-        <translation>Ouvert %1&#xa0;: %2 modèles, %3 hameçons, %4 matériaux</translation>
-    </message>
-    <message>
         <source>. %1 keys this version doesn&apos;t know are kept: first %2</source>
         <translation>. %1 clés que cette version ne connaît pas sont gardées&#xa0;: d&apos;abord %2</translation>
     </message>
@@ -4399,6 +4395,10 @@ Résine UV et sa lampe&#xa0;: loin de la peau et des yeux&#xa0;; les consignes d
 Plomb et tungstène&#xa0;: se laver les mains&#xa0;; certaines eaux interdisent le plomb.
 Plumes et fourrures&#xa0;: beaucoup d&apos;oiseaux et d&apos;animaux sont protégés&#xa0;; des sources licites et la loi locale décident.
 Bateaux et vent&#xa0;: gilets de sauvetage&#xa0;; le règlement du loueur et du lieu décide.</translation>
+    </message>
+    <message>
+        <source>Opened %1. Dressings: %2, hooks: %3, materials: %4</source>
+        <translation>%1 est ouvert. Modèles&#xa0;: %2, hameçons&#xa0;: %3, matériaux&#xa0;: %4</translation>
     </message>
 </context>
 <context>
@@ -5051,16 +5051,20 @@ Bateaux et vent&#xa0;: gilets de sauvetage&#xa0;; le règlement du loueur et du 
         <translation>%1 est sur l&apos;établi, chaque mot compris</translation>
     </message>
     <message>
-        <source>%1 is on the bench; %2 of its words are still in doubt</source>
-        <translation>%1 est sur l&apos;établi&#xa0;; %2 de ses mots sont encore douteux</translation>
-    </message>
-    <message>
         <source>, with %1 new in the drawers</source>
         <translation>, avec %1 nouveaux dans les tiroirs</translation>
     </message>
     <message>
         <source>The fly as it is read</source>
         <translation>La mouche telle qu&apos;elle est lue</translation>
+    </message>
+    <message>
+        <source>%1 is on the bench; one thing in it is still in doubt</source>
+        <translation>%1 est sur l&apos;établi&#xa0;; une chose y est encore douteuse</translation>
+    </message>
+    <message>
+        <source>%1 is on the bench; %2 things in it are still in doubt</source>
+        <translation>%1 est sur l&apos;établi&#xa0;; %2 choses y sont encore douteuses</translation>
     </message>
 </context>
 <context>

@@ -3,6 +3,7 @@
 #include <array>
 #include <cmath>
 
+#include "book/fields.h"
 #include "book/spec_words.h"
 #include "language/say.h"
 #include "store/recipe_reader.h"

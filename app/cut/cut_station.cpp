@@ -202,9 +202,11 @@ void CutStation::show() {
                            : tr("Slips from %1 %2, %3 of vane left on them: %4.")
                                  .arg(used)
                                  .arg(used == 1 ? tr("feather") : tr("feathers"), lengthSaid(cutting_->waste, 0), sayProof(*cutting_)));
-        for (std::size_t i = 0; i < std::min<std::size_t>(2, cutting_->uncut.size()); ++i)
-            said << tr("Not cut: %1: %2").arg(qt(cutting_->uncut[i].slip), qt(cutting_->uncut[i].why));
-        if (cutting_->uncut.size() > 2) said << tr("and %1 more slips.").arg(cutting_->uncut.size() - 2);
+        constexpr std::size_t kMost = 3;
+        const std::vector<std::string> uncut = sayUncut(book, *cutting_);
+        for (std::size_t i = 0; i < std::min(kMost, uncut.size()); ++i)
+            said << tr("Not cut: %1").arg(qt(uncut[i]));
+        if (uncut.size() > kMost) said << tr("and %1 more like these.").arg(uncut.size() - kMost);
     }
     halves_->setVisible(halves_->isChecked() ||
                         std::ranges::any_of(cutting_->uncut, [](const Uncut& uncut) { return uncut.halves.has_value(); }));

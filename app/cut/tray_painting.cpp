@@ -61,7 +61,7 @@ void TrayView::paintPlace(QPainter& painter, std::size_t i) const {
     paintPiece(painter, picture, piece);
     painter.restore();
     double y = cell.bottom() - words;
-    const QRectF tick(cell.right() - kInside - kTickSide, y, kTickSide, kTickSide);
+    const QRectF tick(cell.right() - kInside - kTickSide, y - 5.0, kTickSide, kTickSide);  // clear of the second line
     painter.setPen(QPen(c.inkSoft, 1.2));
     painter.setBrush(Qt::NoBrush);
     painter.drawRoundedRect(tick.adjusted(1, 1, -1, -1), 3.0, 3.0);

@@ -393,7 +393,7 @@ bool MainWindow::openFile(const QString& path) {
         return false;
     }
     setWindowTitle(tr("%1 — Machair").arg(QFileInfo(path).fileName().remove(QStringLiteral(".json")).remove(QStringLiteral(".machair"))));
-    QString words = tr("Opened %1: %2 dressings, %3 hooks, %4 materials")
+    QString words = tr("Opened %1. Dressings: %2, hooks: %3, materials: %4")
                         .arg(QFileInfo(path).fileName())
                         .arg(document_.book().patterns.size())
                         .arg(document_.book().hooks.size())

@@ -248,8 +248,9 @@ void RecipeSheet::take() {
     const Faults faults = document_.start(std::move(made));
     if (!faults.empty()) return document_.refuse(faults);
     hide();
-    QString said = open == 0 ? tr("%1 is on the bench, every word of it").arg(title)
-                             : tr("%1 is on the bench; %2 of its words are still in doubt").arg(title).arg(open);
+    QString said = open == 0   ? tr("%1 is on the bench, every word of it").arg(title)
+                   : open == 1 ? tr("%1 is on the bench; one thing in it is still in doubt").arg(title)
+                               : tr("%1 is on the bench; %2 things in it are still in doubt").arg(title).arg(open);
     if (fresh > 0) said += tr(", with %1 new in the drawers").arg(fresh);
     document_.say(said);
 }

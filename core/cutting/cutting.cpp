@@ -84,9 +84,9 @@ class MaterialCuts {
     [[nodiscard]] std::string reasonOf(const SlipWanted& slip) const {
         const bool pair = slip.pair.value_or(false);
         const SlipSide side = slip.side.value_or(SlipSide::any);
-        if (feathers_.empty()) return say("there is no feather of {} in the drawers", slip.material);
-        if ((pair || side == SlipSide::left) && !anyOfSide(VaneSide::left)) return say("there is no left feather of {}", slip.material);
-        if ((pair || side == SlipSide::right) && !anyOfSide(VaneSide::right)) return say("there is no right feather of {}", slip.material);
+        if (feathers_.empty()) return say("there is no feather of it in the drawers");
+        if ((pair || side == SlipSide::left) && !anyOfSide(VaneSide::left)) return say("there is no left feather of it");
+        if ((pair || side == SlipSide::right) && !anyOfSide(VaneSide::right)) return say("there is no right feather of it");
         Length longest, widest;
         for (const VaneFeather& f : feathers_) {
             longest = std::max(longest, *std::ranges::max_element(f.barbs));

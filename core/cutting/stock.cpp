@@ -70,6 +70,45 @@ FromOffcuts cutFrom(std::vector<Length> offcuts, Length piece, int pieces) {
     return cut;
 }
 
+namespace {
+
+// "wing of Kelp Lantern, Slate quill" of the slip "kelp-lantern.4#2"; a slip of a list by its own name.
+std::string saySlip(const Book& book, std::string_view slip) {
+    const auto titled = [&](const std::string& what, const MaterialId& of) {
+        const Material* made = book.findMaterial(of);
+        return made ? what + ", " + made->title() : what;
+    };
+    const std::size_t fly = slip.rfind('#'), dot = slip.substr(0, fly).rfind('.');
+    const auto place = dot == std::string_view::npos ? std::nullopt : parseNumber(slip.substr(dot + 1, fly - dot - 1));
+    if (const Pattern* pattern = place ? book.findPattern(DressingId(slip.substr(0, dot))) : nullptr;
+        pattern && *place >= 0.0 && *place < static_cast<double>(pattern->parts.size())) {
+        const Part& part = pattern->parts[static_cast<std::size_t>(*place)];
+        return titled(say("{} of {}", sayName(part.kind), pattern->title()), part.material.value_or(""));
+    }
+    for (const CutList& list : book.cutLists)
+        if (const SlipWanted* own = findById(list.slips, slip)) return titled(own->id, own->material);
+    return std::string(slip);
+}
+
+}  // namespace
+
+std::vector<std::string> sayUncut(const Book& book, const CuttingPlan& plan) {
+    struct Alike {
+        std::string what, why;
+        int slips = 0;
+    };
+    std::vector<Alike> list;
+    for (const Uncut& uncut : plan.uncut) {
+        const std::string what = saySlip(book, uncut.slip);
+        const auto same = std::ranges::find_if(list, [&](const Alike& one) { return one.what == what && one.why == uncut.why; });
+        ++(same == list.end() ? list.emplace_back(Alike{what, uncut.why}) : *same).slips;
+    }
+    std::vector<std::string> said;
+    for (const Alike& one : list)
+        said.push_back((one.slips > 1 ? std::to_string(one.slips) + " × " : "") + one.what + ": " + one.why);
+    return said;
+}
+
 Result<Edit> tieOneOf(const Book& book, const BatchId& batch, std::optional<double> minutes) {
     auto edit = tieOne(book, batch);
     if (!edit) return edit;

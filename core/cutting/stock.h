@@ -22,6 +22,10 @@ struct TiedFlies {
 [[nodiscard]] Result<Edit> recordTied(const Book& book, const std::vector<TiedFlies>& tied, const CuttingPlan& cuts,
                                       const HacklesChosen& hackles);
 
+// What a plan leaves uncut, as a tier says it: "3 × wing of Kelp Lantern, Slate quill: there is no left feather of it". What is
+// alike, and for the same reason, is said once; a slip of a list of one's own by its id.
+[[nodiscard]] std::vector<std::string> sayUncut(const Book& book, const CuttingPlan& plan);
+
 // One more of a batch is tied: in the box, and out of the stock. A fault where all are.
 // Minutes of hands, where they were timed, teach how long one takes.
 [[nodiscard]] Result<Edit> tieOneOf(const Book& book, const BatchId& batch, std::optional<double> minutes = std::nullopt);

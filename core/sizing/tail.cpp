@@ -32,7 +32,8 @@ TailStyle usualStyle(const Material& made) {
         case MaterialKind::tippet: return TailStyle::tippet;
         case MaterialKind::hair: return TailStyle::hair;
         case MaterialKind::floss:
-        case MaterialKind::ribbon: return TailStyle::floss;
+        case MaterialKind::ribbon:
+        case MaterialKind::tinsel: return TailStyle::floss;  // flash
         case MaterialKind::plume: return TailStyle::plume;
         default: return TailStyle::fibres;
     }

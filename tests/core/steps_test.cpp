@@ -8,6 +8,7 @@
 
 #include "book/kinds.h"
 #include "book/schools.h"
+#include "cutting/laying_out.h"
 #include "sizing/crossing.h"
 #include "tests/album.h"
 
@@ -272,4 +273,21 @@ TEST_CASE("windings of opposite hands lock, of one hand lie along, as the catalo
     CHECK(crossed(+1, 5, +1, 20).crossings == 15.0);
     CHECK(crossed(+1, 5, +1, 20).perTurn == Approx(0.75));
     CHECK(crossed(+1, 5, +1, 20).hold == Hold::partly);
+}
+
+TEST_CASE("a tail of flash is strands drawn back and cut, never squared like a feather's fibres") {
+    Book book = bench();
+    book.materials.push_back(material("flash", MaterialKind::tinsel, traitsFor(MaterialKind::tinsel)));
+    book.patterns = {dressing({part(PartKind::tail, TailPart{}, "flash"), part(PartKind::body, BodyPart{}, "seal")})};
+    const Plan plan = planPattern(book, "fly").value();
+    const auto& tail = std::get<TailPlan>(plan.parts[0].detail);
+    CHECK(tail.style == TailStyle::floss);
+    CHECK(tail.fibres == 4.0);
+    const auto steps = stepsOf(plan);
+    CHECK(at(steps, 0, {"square"}) == steps.size());
+    REQUIRE(at(steps, 0, {"tie in"}) < steps.size());
+    CHECK(steps[at(steps, 0, {"tie in"})].how.find("drawn back") != std::string::npos);
+    const auto laid = layOut(plan, 1);
+    CHECK(
+        std::ranges::any_of(laid, [](const LaidOut& one) { return one.part == 0 && one.each.find("4 strands of") != std::string::npos; }));
 }

@@ -274,3 +274,23 @@ TEST_CASE("a batch on another hook is cut, taken out of stock and boxed on that 
     CHECK(big > small);
     CHECK(small > 0.0 * mm);
 }
+
+TEST_CASE("what is left uncut is said by its dressing and material, alike things once") {
+    Book book = demoBook();
+    const Pattern& tinker = *book.findPattern("heather-tinker");
+    const auto plan = planPattern(book, tinker.id).value();
+    const std::vector<SlipWanted> slips = slipsFor(plan, 3);
+    REQUIRE(slips.size() == 3);
+    const auto wing = std::ranges::find(tinker.parts, PartKind::wing, &Part::kind);
+    const std::string made = book.findMaterial(*wing->material)->title();
+    const auto said = sayUncut(book, planCuts({}, slips));
+    REQUIRE(said.size() == 1);
+    CHECK(said[0] == "3 × wing of " + tinker.title() + ", " + made + ": there is no feather of it in the drawers");
+    CutList own;
+    own.id = "mine";
+    own.slips = {SlipWanted{"wide one", *wing->material, 5.0 * mm, 12.0 * mm, SlipSide::any, false, {}}};
+    book.cutLists = {own};
+    CHECK(sayUncut(book, planCuts({}, own.slips)) ==
+          std::vector<std::string>{"wide one, " + made + ": there is no feather of it in the drawers"});
+    CHECK(sayUncut({}, planCuts({}, own.slips)).front().starts_with("wide one: "));
+}
