@@ -378,7 +378,9 @@ Chain::Step Chain::advance(double dt, Vec2 tip, double now) {
         assemble(dt, rho);
         double worstLink = 0.0;
         for (std::size_t i = 1; i < rows_.size(); ++i)
-            worstLink = std::max(worstLink, rows_[i].taut ? std::abs(rows_[i].rc) : rows_[i].rc == 0.0 ? 0.0 : 1.0);
+            worstLink = std::max(worstLink, rows_[i].taut                              ? std::abs(rows_[i].rc)
+                                            : std::abs(rows_[i].rc) <= kForceTolerance ? 0.0  // of a link at its length, rounding
+                                                                                       : 1.0);
         if (worstLink <= kLengthTolerance && worstForce() <= kForceTolerance) {
             step.converged = true;
             break;

@@ -45,6 +45,24 @@ double depthOf(const DriftSample& sample, Position p) { return *sample.depth[p] 
 
 }  // namespace
 
+TEST_CASE("each fly alone on the usual leader, in each of its places, converges at every step") {
+    const Book book = demoBook();
+    Handling h = drawn(1.0, 0.3, 0.5);
+    h.lift = 0.4 * metrePerSecond;
+    h.height = 0.5 * metre;
+    for (const Pattern& pattern : book.patterns)
+        for (const Position place : kTrio)
+            for (const LeaderStart start : {LeaderStart::straight, LeaderStart::heap}) {
+                CAPTURE(pattern.id, nameOf(place), start == LeaderStart::heap);
+                const Rig rig = rigOf({teamFly(place, planPattern(book, pattern.id).value(), {})}, measuresOf({}));
+                DriftOptions options;
+                options.start = start;
+                const DriftReport run = runDrift(rig, h, options);
+                CHECK(run.count.failed == 0);
+                CHECK(run.count.steps < 2000);
+            }
+}
+
 TEST_CASE("a fly on a slack dragless strand sinks as it does alone, within 0.1 %") {
     const Rig rig = pointAlone(6.0 * metre, 0.002 * mm, StrandDrag::none);
     const SinkReport alone = sinkReport(planPattern(demoBook(), "rush-piper").value());
