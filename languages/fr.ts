@@ -3087,6 +3087,14 @@ Ce qu&apos;il a fait&#xa0;: %3.</translation>
         <source>Stopped.</source>
         <translation>Arrêté.</translation>
     </message>
+    <message>
+        <source>%1 %2 m</source>
+        <translation>%1 %2 m</translation>
+    </message>
+    <message>
+        <source>At the end of the draw: %1.</source>
+        <translation>À la fin de la traction&#xa0;: %1.</translation>
+    </message>
 </context>
 <context>
     <name>machair::app::EveningStation</name>

@@ -188,17 +188,9 @@ Material newMaterial(const Book& book, const std::vector<Material>& others, Mate
                        (!words.noun.empty() && !words.noun.starts_with("slip")) ||
                        (kind == MaterialKind::hackle && std::ranges::any_of(words.hard, plain));
     made.name = name.empty() ? std::string(nameOf(kind)) : known ? name : name + " " + std::string(nameOf(kind));
-    std::string id;
-    for (const char c : lowered(*made.name))
-        id += std::isalnum(static_cast<unsigned char>(c)) && static_cast<unsigned char>(c) < 0x80 ? c : '-';
-    constexpr std::size_t kLongestId = 32;
-    id = id.substr(0, kLongestId);
-    while (!id.empty() && id.back() == '-')
-        id.pop_back();
-    if (id.empty()) id = "material";
     std::vector<Material> all = book.materials;
     all.insert(all.end(), others.begin(), others.end());
-    made.id = freeIdIn(all, id);
+    made.id = freeIdIn(all, idOfName(*made.name, "material"));
     made.note = "nominal: from a recipe; measure yours";
     for (const std::string& word : words.hard) {
         const std::string own = bare(word);

@@ -76,7 +76,7 @@ Result<ReadRecipe> RecipeReader::run() {
         return fail(Place("line 1"), say("expected a recipe with its parts, as \"tail: ten fibres of orange tippet\", got no part"));
     missing();
     order();
-    read_.pattern.id = freeIdIn(book_.patterns, "recipe");
+    read_.pattern.id = freeIdIn(book_.patterns, idOfName(*read_.pattern.name, "recipe"));
     std::ranges::stable_sort(
         read_.doubts, [](const RecipeDoubt& a, const RecipeDoubt& b) { return a.line != b.line ? a.line < b.line : a.column < b.column; });
     return std::move(read_);

@@ -192,6 +192,18 @@ void DriftStation::run(const DriftOptions& options) {
     });
 }
 
+// How deep each fly is when the draw is over; nothing where nothing is drawn.
+QStringList DriftStation::depthsAtEndOfDraw(const DriftReport& run) const {
+    const Handling h = handling();
+    QStringList said;
+    if (h.retrieveFor <= Time{}) return said;
+    const auto after = std::ranges::upper_bound(run.samples, h.count + h.retrieveFor, {}, &DriftSample::time);
+    if (after == run.samples.begin()) return said;
+    for (const Position position : kPositions)
+        if (const auto& depth = std::prev(after)->depth[position]) said << tr("%1 %2 m").arg(titleOf(position), number(*depth / metre, 2));
+    return said;
+}
+
 void DriftStation::report() {
     const DriftReport& run = *section_->run();
     QStringList words;
@@ -207,7 +219,10 @@ void DriftStation::report() {
     for (const Position position : kPositions)
         if (const auto& depth = section_->waves().depth[position])
             depths << tr("%1 %2 ± %3 m").arg(titleOf(position), number(depth->mean / metre, 2), number(depth->spread / metre, 2));
-    if (!depths.isEmpty()) words << tr("In the wave, at the end of the draw: %1.").arg(depths.join(tr(", ")));
+    if (!depths.isEmpty())
+        words << tr("In the wave, at the end of the draw: %1.").arg(depths.join(tr(", ")));
+    else if (const QStringList still = depthsAtEndOfDraw(run); !still.isEmpty())
+        words << tr("At the end of the draw: %1.").arg(still.join(tr(", ")));
     for (const std::string& warning : run.warnings)
         words << qt(warning) + QLatin1Char('.');
     words_->setText(words.join(QLatin1Char('\n')));

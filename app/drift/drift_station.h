@@ -56,6 +56,7 @@ class DriftStation : public QWidget {
     void addQuestion(QVBoxLayout* column, Question question, const char* name, const QString& sentence, bool atDepth);
     void ask(Question which);
     void report();
+    [[nodiscard]] QStringList depthsAtEndOfDraw(const DriftReport& run) const;
 
     Document& document_;
     const Theme& theme_;

@@ -22,22 +22,7 @@ std::string freeName(const Book& book, const std::string& wanted) {
         if (std::string name = wanted + " " + std::to_string(n); !taken(name)) return name;
 }
 
-DressingId idOf(const Book& book, const std::string& name) {
-    std::string id;
-    for (const char c : name) {
-        const bool plain = (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
-        if (plain)
-            id += c;
-        else if (c >= 'A' && c <= 'Z')
-            id += static_cast<char>(c - 'A' + 'a');
-        else if (!id.empty() && id.back() != '-')
-            id += '-';
-    }
-    while (!id.empty() && id.back() == '-')
-        id.pop_back();
-    if (id.empty()) id = "dressing";
-    return freeIdIn(book.patterns, id);
-}
+DressingId idOf(const Book& book, const std::string& name) { return freeIdIn(book.patterns, idOfName(name, "dressing")); }
 
 StationSpec shareBack(double share) { return {Landmark::eye, {}, ratioOf(share, Yardstick::shank), {}}; }
 

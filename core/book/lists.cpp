@@ -44,6 +44,22 @@ void replace(std::vector<Record>& list, std::size_t at, const std::vector<Record
 
 }  // namespace
 
+std::string idOfName(std::string_view name, std::string_view otherwise) {
+    std::string id;
+    for (const char c : name) {
+        const bool capital = c >= 'A' && c <= 'Z', plain = capital || (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9');
+        if (plain)
+            id += capital ? static_cast<char>(c - 'A' + 'a') : c;
+        else if (!id.empty() && id.back() != '-')
+            id += '-';
+    }
+    constexpr std::size_t kLongest = 32;
+    id = id.substr(0, kLongest);
+    while (!id.empty() && id.back() == '-')
+        id.pop_back();
+    return id.empty() ? std::string(otherwise) : id;
+}
+
 BookDifference::BookDifference(const Book& before, const Book& after) {
     eachList([&]<class Record>(const char*, std::vector<Record> Book::*list) {
         std::get<Splices<Record>>(lists_) = splicesOf(before.*list, after.*list);

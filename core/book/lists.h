@@ -50,6 +50,8 @@ bool visitRecord(BookLike& book, std::string_view wanted, std::string_view id, D
     return found;
 }
 
+// "ness-teal" of "Ness Teal": its plain letters and figures, at most 32 of them and what parts them; `otherwise` where it has none.
+[[nodiscard]] std::string idOfName(std::string_view name, std::string_view otherwise);
 // "school", "school-2", …: an id that the list doesn't have yet.
 template <class Record>
 [[nodiscard]] auto freeIdIn(const std::vector<Record>& list, const std::string& wanted) {

@@ -105,6 +105,8 @@ TEST_CASE("in the day's wave the chart has all three phases, and says how far th
     auto* water = bench.find<WaterSection>("water-section");
     REQUIRE(waitFor([&] { return water->run().has_value(); }));
     CHECK(water->waves().others.empty());
+    REQUIRE(waitFor([&] { return bench.text("drift-words").contains(QStringLiteral("At the end of the draw: bob ")); }));
+    CHECK(bench.text("drift-words").count(QStringLiteral(" m")) >= 3);
     bench.find<QCheckBox>("drift-waves")->click();
     REQUIRE(waitFor([&] { return water->waves().others.size() == 2; }));
     REQUIRE(water->waves().depth[Position::point]);

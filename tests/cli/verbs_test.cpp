@@ -400,7 +400,7 @@ TEST_CASE("a recipe is read from a file or standard input, and written only wher
     CHECK(jsonOf(demo("recipe", "--text - < '" + recipe + "'")) == json);
     CHECK(runCli(demo("recipe", "--text '" + recipe + "' --into '" + into + "'")).code == 0);
     CHECK(runCli("validate '" + into + "'").code == 0);
-    CHECK(jsonOf("plan '" + into + "' --pattern recipe")["pattern"] == "recipe");
+    CHECK(jsonOf("plan '" + into + "' --pattern ebb-spark")["pattern"] == "ebb-spark");
     CHECK(runCli(demo("recipe", "--text '" + recipe + "' --into nowhere.txt")).code == 2);
     CHECK(runCli(demo("recipe", "--text /nobody/here")).code == 1);
     std::filesystem::remove_all(folder);

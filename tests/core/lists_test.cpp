@@ -148,3 +148,11 @@ TEST_CASE("every reference of a book is found, with its place and what it refers
     CHECK(inParts == materials);
     CHECK(past > caught);  // each fish, and outings, checks, waters of days
 }
+
+TEST_CASE("an id is made of the plain letters of a name, and of nothing else") {
+    CHECK(idOfName("Ness Teal", "x") == "ness-teal");
+    CHECK(idOfName("  O'Mara's  #2 (old)", "x") == "o-mara-s-2-old");
+    CHECK(idOfName("Ørret – Å", "x") == "rret");
+    CHECK(idOfName("•••", "dressing") == "dressing");
+    CHECK(idOfName(std::string(31, 'a') + " long", "x") == std::string(31, 'a'));
+}
