@@ -122,6 +122,14 @@ std::string_view yardstickIn(std::string_view word) {
     return {};
 }
 
+// What a length is measured by stands last in it: the rest of a long recipe needn't be tried.
+bool endsALength(std::string_view word) {
+    constexpr std::array<std::string_view, 25> kEnds = {"shank", "gape",   "gap",    "body", "point",  "bend", "barb", "eye", "tail",
+                                                        "hook",  "wing",   "collar", "rib",  "throat", "head", "butt", "tag", "thorax",
+                                                        "bead",  "length", "long",   "bars", "bar",    "end",  "spear"};
+    return isOneOf(kEnds, word);
+}
+
 constexpr std::size_t kLongestPhrase = 12;  // words: "one and a half times the length of the hook shank"
 
 }  // namespace
@@ -197,7 +205,7 @@ bool RecipeReader::takeLengthOfMark(Made& made, Clause& clause) {
         constexpr std::array<std::string_view, 8> kPlaced = {"front", "rear", "over", "through", "along", "down", "last", "first"};
         if (from > 0 && isOneOf(kPlaced, words[from - 1].text)) continue;
         for (std::size_t to = std::min(words.size(), from + kLongestPhrase); to > from; --to) {
-            if (anyUsed(words, from, to)) continue;
+            if (!endsALength(words[to - 1].text) || anyUsed(words, from, to)) continue;
             const std::string said = wordsOf(words, from, to);
             if (takeLengthOfHook(made, clause, said, from, to)) return true;
             const auto spec = specIn(said);

@@ -149,6 +149,20 @@ TEST_CASE("a fly that is tied once is used once, one to be tied only breaks ties
     CHECK(chooseTeams(box, rulesOf(School::stepped), setting).teams[0].toTie == 1);
 }
 
+TEST_CASE("a fly hangs in all three places only where three of it are tied") {
+    Book book = demoBook();
+    int thrice = 0;
+    for (const Pattern& pattern : book.patterns)
+        for (const int tied : {1, 2, 3}) {
+            CAPTURE(pattern.id, tied);
+            book.box = {boxed("own", pattern.id, tied)};
+            const auto teams = chooseTeams(candidatesOf(book, windy()).value(), rulesOf(School::stepped), windy()).teams;
+            if (tied < 3) CHECK(teams.empty());
+            thrice += static_cast<int>(teams.size());
+        }
+    CHECK(thrice > 0);
+}
+
 TEST_CASE("a favourite can be asked for or kept out") {
     const Book book = demoBook();
     const TeamSetting setting = windy();

@@ -294,6 +294,10 @@ TEST_CASE("three phases of no wave are one, and in a wave they spread about thei
         for (const Position p : kTrio) {
             REQUIRE(spread.depth[p]);
             most = std::max(most, spread.depth[p]->spread / metre);
+            const std::array ends = {*run.samples.back().depth[p], *spread.others[0].samples.back().depth[p],
+                                     *spread.others[1].samples.back().depth[p]};  // the draw's end is the drift's
+            CHECK_THAT(mmOf(spread.depth[p]->mean), WithinAbs(mmOf(ends[0] + ends[1] + ends[2]) / 3.0, 1e-6));
+            CHECK_THAT(mmOf(spread.depth[p]->spread), WithinAbs(0.5 * mmOf(std::ranges::max(ends) - std::ranges::min(ends)), 1e-6));
         }
         CHECK_FALSE(spread.depth[Position::upper]);
         if (amplitude == 0.0)
