@@ -82,9 +82,19 @@ void Chain::addStrand(std::size_t& end, double length, double longest, std::size
     const auto count = std::max(least, static_cast<std::size_t>(std::ceil(length / longest - 1e-9)));
     const double each = length / static_cast<double>(count);
     for (std::size_t i = 0; i < count; ++i) {
-        const Vec2 from = nodes_[end].place;
-        end = add(static_cast<int>(end), each, {from.x + turn * each, 0.0});
+        end = add(static_cast<int>(end), each, laidOn(nodes_[end].place, turn * each));
     }
+}
+
+// So far on over the water from a place on it: in a wave along its slope, so that nothing is stretched before it is let go.
+Vec2 Chain::laidOn(Vec2 from, double apart) const {
+    double along = apart, rise = 0.0;
+    constexpr int kSettles = 4;
+    for (int i = 0; surface_.amplitude != 0.0 && i < kSettles; ++i) {
+        rise = std::clamp(surface_.height(from.x + along, 0.0) - from.z, -apart, apart);
+        along = std::sqrt(apart * apart - rise * rise);
+    }
+    return {from.x + along, from.z + rise};
 }
 
 Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSurface& surface)
@@ -98,7 +108,7 @@ Chain::Chain(const Rig& rig, Length longestLink, LeaderStart start, const WaveSu
     const double longest = longestLink / metre;
     const LeaderMeasures& m = rig_.leader;
     const double turn = start == LeaderStart::heap ? std::min(1.0, kHeapStretch / (m.overall() / metre)) : 1.0;
-    std::size_t end = add(-1, 0.0, {});
+    std::size_t end = add(-1, 0.0, {0.0, surface_.height(0.0, 0.0)});
     flyNode_.assign(rig_.flies.size(), 0);
     std::vector<std::pair<std::size_t, std::size_t>> droppers;  // knot, fly
     Length reached;

@@ -90,6 +90,7 @@ class Chain {
         double bend;           // half of the drag's second derivative by speed, at most, N per (m/s)^2
     };
     std::size_t add(int parent, double length, Vec2 place);
+    [[nodiscard]] Vec2 laidOn(Vec2 from, double apart) const;
     void addStrand(std::size_t& end, double length, double longest, std::size_t least, double turn);
     void beginStep(double now);
     void assemble(double dt, double rho);

@@ -1,6 +1,7 @@
 // The limits of models.md section 10.
 #include <catch2/catch.hpp>
 #include <cmath>
+#include <random>
 
 #include "leader/drift.h"
 #include "leader/questions.h"
@@ -61,6 +62,61 @@ TEST_CASE("each fly alone on the usual leader, in each of its places, converges 
                 CHECK(run.count.failed == 0);
                 CHECK(run.count.steps < 2000);
             }
+}
+
+TEST_CASE("whatever is hung, led and let go, in a wave or none, every step converges") {
+    constexpr unsigned kSeed = 53;
+    std::mt19937 random(kSeed);
+    const auto real = [&](double low, double high) { return std::uniform_real_distribution<double>(low, high)(random); };
+    const auto coin = [&] { return random() % 2 == 0; };
+    const Book book = demoBook();
+    std::vector<Plan> plans;
+    for (const Pattern& pattern : book.patterns)
+        plans.push_back(planPattern(book, pattern.id).value());
+    int runs = 0;
+    for (int round = 0; round < 60; ++round) {
+        CAPTURE(kSeed, round);
+        std::vector<TeamFly> flies;
+        for (const Position place : kPositions)
+            if (coin()) flies.push_back(teamFly(place, plans[random() % plans.size()], {}));
+        LeaderMeasures leader;
+        leader.diameter = real(0.12, 0.30) * mm;
+        leader.tipToBob = real(0.3, 3.0) * metre;
+        leader.middleToPoint = real(0.3, 2.0) * metre;
+        Handling h = drawn(real(0.0, 2.0), real(0.0, 1.2), real(0.1, 1.0));
+        if (coin()) {
+            h.lift = real(0.1, 1.0) * metrePerSecond;
+            h.height = real(0.2, 2.0) * metre;
+            h.hold = real(0.0, 1.0) * second;
+        }
+        h.hang = real(0.0, 1.0) * second;
+        if (flies.empty() || !check(h).empty()) continue;
+        DriftOptions options;
+        if (coin()) options.start = LeaderStart::heap;
+        if (coin()) {
+            options.surface.amplitude = real(0.01, 0.2);
+            options.surface.wavenumber = real(1.0, 5.0);
+            options.surface.frequency = real(2.0, 7.0);
+            options.surface.phase = real(0.0, 6.0);
+        }
+        CHECK(runDrift(rigOf(flies, leader), h, options).count.failed == 0);
+        ++runs;
+    }
+    CHECK(runs > 40);
+}
+
+TEST_CASE("in a wave the leader is laid on the water, stretched nowhere") {
+    const WaveSurface wave{0.15, 4.0, 6.0, 1.0};
+    for (const LeaderStart start : {LeaderStart::straight, LeaderStart::heap}) {
+        const Chain chain(demoRig(), 0.05 * metre, start, wave);
+        for (std::size_t i = 0; i < chain.nodes().size(); ++i) {
+            const Chain::Node& node = chain.nodes()[i];
+            CHECK_THAT(node.place.z, WithinAbs(wave.height(node.place.x, 0.0), 1e-3));
+            if (node.parent < 0) continue;
+            const double apart = (node.place - chain.nodes()[static_cast<std::size_t>(node.parent)].place).length();
+            CHECK(apart <= chain.strandLength(i) + 1e-12);
+        }
+    }
 }
 
 TEST_CASE("a fly on a slack dragless strand sinks as it does alone, within 0.1 %") {
