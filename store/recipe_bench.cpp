@@ -216,8 +216,8 @@ void RecipeReader::readThread(const RecipeEntry& entry) {
             return found.choices.empty() ? read_.pattern.thread : MaterialId(found.choices.front().value);
         }
         Material fresh = newMaterial(book_, read_.materials, MaterialKind::thread, words);
-        doubt(at, says, say("The drawers have no {} thread: it is new and nominal. Or is it one of these?", fresh.title()), found.choices,
-              part, part < 0 ? "thread" : "material");
+        doubt(at, says, say("The drawers have no {}: it is new and nominal. Or is it one of these?", fresh.title()), found.choices, part,
+              part < 0 ? "thread" : "material");
         read_.materials.push_back(fresh);
         return fresh.id;
     };

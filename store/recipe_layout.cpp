@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <array>
 #include <cctype>
+#include <utility>
 
 #include "units/text.h"
 
@@ -45,6 +46,11 @@ bool isPreposition(std::string_view word) {
 
 bool isHeading(std::string_view words) { return partHeading(words) || otherHeading(words); }
 
+std::string_view withoutColon(std::string_view text) {
+    text = trimmed(text);
+    return text.ends_with(":") ? trimmed(text.substr(0, text.size() - 1)) : text;
+}
+
 class Layout {
   public:
     explicit Layout(std::string_view text) : text_(text) {}
@@ -71,12 +77,16 @@ class Layout {
             return line({whole.text.substr(bullet), whole.at + bullet});
         }
         if (isNumberedStep(whole.text)) return numbered(whole);
-        if (barred(whole)) return;
+        if (barred(whole) || severalMarked(whole)) return;
         const Piece piece = withoutBullet(whole);
         if (piece.text.empty()) return;
         if (namedAndHeaded(piece)) return;
-        if (headed(piece)) return;
-        if (oneLineOfHeadings(piece)) return;
+        if (isHeading(lowered(withoutColon(piece.text))) || !headed(piece)) {
+            if (under(piece) || oneLineOfHeadings(piece)) return;
+        } else {
+            heading_ = {};
+            return;
+        }
         free(piece);
     }
 
@@ -101,6 +111,39 @@ class Layout {
             if (isHeading(lowered(line.substr(0, words[count - 1].to))) && line[words[count - 1].to] == ' ') return words[count - 1].to;
         }
         return 0;
+    }
+
+    // "Silk: yellow, Hook: 14, Body: silk; Hackle: …": a line for each known heading with its colon.
+    bool severalMarked(Piece whole) {
+        std::vector<std::size_t> starts;
+        for (std::size_t colon = whole.text.find(':'); colon != std::string_view::npos; colon = whole.text.find(':', colon + 1)) {
+            const std::size_t mark = colon == 0 ? std::string_view::npos : whole.text.find_last_of(",;.", colon - 1);
+            const std::size_t from = mark == std::string_view::npos ? 0 : mark + 1;
+            if (isHeading(lowered(trimmed(whole.text.substr(from, colon - from))))) starts.push_back(from);
+        }
+        if (starts.size() < 2) return false;
+        if (starts.front() > 0) line({whole.text.substr(0, starts.front()), whole.at});
+        for (std::size_t k = 0; k < starts.size(); ++k) {
+            const std::size_t end = k + 1 < starts.size() ? starts[k + 1] : whole.text.size();
+            Piece one = trimmedPiece({whole.text.substr(starts[k], end - starts[k]), whole.at + starts[k]});
+            while (one.text.ends_with(",") || one.text.ends_with(";") || one.text.ends_with("."))
+                one.text.remove_suffix(1);
+            headed(one);
+        }
+        return true;
+    }
+
+    // "Tail" alone on its line: what stands under it is the tail.
+    bool under(Piece piece) {
+        const std::string_view own = withoutColon(piece.text);
+        if (isHeading(lowered(own))) {
+            heading_ = own;
+            headingAt_ = piece.at;
+            return true;
+        }
+        if (heading_.empty()) return false;
+        entry(std::exchange(heading_, {}), headingAt_, piece);
+        return true;
     }
 
     // "Weaver's Claret | hook 12 | silk claret | …": one line of lines.
@@ -293,8 +336,13 @@ class Layout {
 
     // "Mill Badger (wet, sizes 10 to 14)", "Kelp Drum, size 12", "Stack Lamp – for a big wave": the name, its hook, what is said of it.
     void takeName(Piece piece) {
-        while (piece.text.ends_with("."))
+        while (piece.text.ends_with(".") || piece.text.ends_with(":"))
             piece.text.remove_suffix(1);
+        for (const std::string_view begin : {"Dressing for the ", "Dressing for ", "Tying a ", "Tying the ", "How to tie the "})
+            if (piece.text.starts_with(begin)) {
+                piece = {piece.text.substr(begin.size()), piece.at + begin.size()};
+                break;
+            }
         std::size_t end = piece.text.size();
         for (const std::string_view mark : {" (", ", ", " – ", " — ", " - "}) {
             const std::size_t at = piece.text.find(mark);
@@ -310,7 +358,10 @@ class Layout {
             if (rest.text.ends_with(")")) rest.text.remove_suffix(1);
             entry(sized ? "hook" : "note", rest.at, rest);
         }
-        out_.name = std::string(piece.text.substr(0, end));
+        std::string_view name = piece.text.substr(0, end);
+        while (name.size() > 2 && (name.front() == '"' || name.front() == '*') && name.back() == name.front())
+            name = name.substr(1, name.size() - 2);
+        out_.name = std::string(name);
     }
 
     void strange(std::string_view heading, Piece says) {
@@ -441,6 +492,8 @@ class Layout {
     }
 
     std::string_view text_;
+    std::string_view heading_;  // that stood alone on its line
+    std::size_t headingAt_ = 0;
     bool bare_ = false;  // its lines begin with headings, no mark behind them
     RecipeLayout out_;
 };

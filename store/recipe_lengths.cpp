@@ -135,9 +135,11 @@ constexpr std::size_t kLongestPhrase = 12;  // words: "one and a half times the 
 }  // namespace
 
 void RecipeReader::takeLength(Made& made, Clause& clause) {
-    if (hasLength(made.part.kind) && (takeComparison(made, clause) || takeLengthOfMark(made, clause))) return;
-    for (std::size_t i = 0; i < clause.words.size(); ++i)
+    const bool long1 = hasLength(made.part.kind) && (takeComparison(made, clause) || takeLengthOfMark(made, clause));
+    for (std::size_t i = 0; !long1 && i < clause.words.size(); ++i)
         takeMeasure(made, clause, i);
+    if (std::ranges::any_of(clause.words, [](const Word& w) { return w.used && endsALength(w.text); }))  // "fibre length = 1 gape"
+        if (const auto length = wordAt(clause.words, "length")) use(clause.words, *length, 1);
 }
 
 // "4 mm", "1/4 in", "one and a half bodies", "one gape long", "1.5 times the shank", "3 mm wide" at a word.
@@ -203,7 +205,7 @@ bool RecipeReader::takeLengthOfMark(Made& made, Clause& clause) {
     for (std::size_t from = 0; from < words.size(); ++from) {
         // "Over the front half of the body" is a place.
         constexpr std::array<std::string_view, 8> kPlaced = {"front", "rear", "over", "through", "along", "down", "last", "first"};
-        if (from > 0 && isOneOf(kPlaced, words[from - 1].text)) continue;
+        if (from > 0 && (isOneOf(kPlaced, words[from - 1].text) || (!words[from - 1].used && countAt(words, from - 1)))) continue;
         for (std::size_t to = std::min(words.size(), from + kLongestPhrase); to > from; --to) {
             if (!endsALength(words[to - 1].text) || anyUsed(words, from, to)) continue;
             const std::string said = wordsOf(words, from, to);

@@ -25,7 +25,9 @@ void RecipeReader::takeManner(Made& made, Clause& clause) {
     if (kind == PartKind::legs && takePhrase(clause, "knotted") && !std::get<LegsPart>(made.part.detail).knots)
         doubt(clause.at, clause.text, say("How many knots has each leg?"), {{"one", "1"}, {"two", "2"}},
               static_cast<int>(read_.pattern.parts.size()), "knots");
-    if (kind == PartKind::cheek) takePhrase(clause, "each side");
+    if (kind == PartKind::cheek)
+        for (const std::string_view usual : {"on each side", "each side", "either side", "eyes", "nails"})
+            takePhrase(clause, usual);
 }
 
 // Which way round it is wound, and along what.
@@ -63,7 +65,7 @@ void RecipeReader::mannerOfHackle(Made& made, Clause& clause) {
             takePhrase(clause, way);
     }
     // Drawn or tied in below the hook, it is no collar any more.
-    for (const std::string_view below : {"beard style", "as a beard", "false hackle", "beard", "pulled under", "pulled down",
+    for (const std::string_view below : {"beard style", "as a beard", "false hackle", "false", "beard", "pulled under", "pulled down",
                                          "pulled below", "drawn under", "drawn down", "tied under", "underneath", "beneath"})
         if (takePhrase(clause, below)) {
             if (made.part.kind == PartKind::collar) made.part.kind = PartKind::throat;
@@ -79,14 +81,16 @@ void RecipeReader::mannerOfHackle(Made& made, Clause& clause) {
 }
 
 void RecipeReader::mannerOfBody(Made& made, Clause& clause) {
-    for (const std::string_view twisted : {"twisted with the silk", "twisted with the thread", "twisted with thread", "twisted"})
+    for (const std::string_view twisted : {"twisted together with the thread", "twisted together with the silk", "twisted together",
+                                           "twisted with the silk", "twisted with the thread", "twisted with thread", "twisted"})
         if (takePhrase(clause, twisted)) {
             set(made, "twisted", "yes");
             break;
         }
     if (takePhrase(clause, "no taper") || takePhrase(clause, "level")) set(made, "method", "level");
     if (takePhrase(clause, "in a loop") || takePhrase(clause, "dubbing loop")) set(made, "method", "loop");
-    for (const std::string_view manner : {"well picked out", "well brushed out", "picked out", "brushed out", "teased out"})
+    for (const std::string_view manner :
+         {"well picked out", "well brushed out", "picked out", "brushed out", "teased out", "dubbed rough", "roughly dubbed"})
         if (takePhrase(clause, manner)) {
             made.left.emplace_back(manner);  // understood: it is how the fly is finished
             break;
@@ -126,7 +130,7 @@ void RecipeReader::mannerOfWing(Made& made, Clause& clause) {
         }
     for (const std::string_view lie : {"over the underwing", "over the under-wing", "over the under wing"})
         takePhrase(clause, lie);
-    for (const std::string_view low : {"tied low", "low over the body", "low"})
+    for (const std::string_view low : {"tied low", "low over the body", "low", "tied flat", "flat"})
         if (takePhrase(clause, low)) return;
 }
 

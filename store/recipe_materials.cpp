@@ -180,11 +180,14 @@ Material newMaterial(const Book& book, const std::vector<Material>& others, Mate
     made.traits = traitsFor(kind);
     std::string name(trimmed(words.said));
     if (!name.empty()) name[0] = static_cast<char>(std::toupper(static_cast<unsigned char>(name[0])));
+    const auto has = [&](std::string_view word) {
+        return (" " + lowered(name) + " ").find(" " + std::string(word) + " ") != std::string::npos;
+    };
     // "Grey duck" in a wing is a quill: what it is called says so. A hen or a cape is known for a hackle.
     const auto plain = [](const std::string& w) {
         return w == "hen" || w == "cock" || w == "saddle" || w == "cape" || w == "partridge" || w == "grouse";
     };
-    const bool known = kind == MaterialKind::bead || kind == MaterialKind::thread ||
+    const bool known = kind == MaterialKind::bead || (kind == MaterialKind::thread && (has("silk") || has("thread"))) ||
                        (!words.noun.empty() && !words.noun.starts_with("slip")) ||
                        (kind == MaterialKind::hackle && std::ranges::any_of(words.hard, plain));
     made.name = name.empty() ? std::string(nameOf(kind)) : known ? name : name + " " + std::string(nameOf(kind));

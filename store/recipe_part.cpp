@@ -63,6 +63,7 @@ std::vector<RecipeReader::Clause> RecipeReader::clausesOf(const std::string& tex
 // Two things in a line make two parts: a second noun, once the first has its material.
 bool RecipeReader::beginsAnother(const Made& made, const Clause& clause) {
     if (!made.kind && !made.part.material) return false;
+    if (clause.apart) return true;
     const bool laid = made.part.kind == PartKind::tail || made.part.kind == PartKind::wing;
     return std::ranges::any_of(clause.words, [&](const Word& word) {
         if (isHackled(made.part.kind)) return kindOfBird(word.text, PartKind::collar) == MaterialKind::hackle;
@@ -74,25 +75,30 @@ bool RecipeReader::beginsAnother(const Made& made, const Clause& clause) {
 // "Golden crest with a strand of pearl flash": two clauses, where what stands behind is another thing.
 std::vector<RecipeReader::Clause> RecipeReader::partedClausesOf(PartKind kind, const std::string& text, std::size_t at) {
     std::vector<Clause> list;
+    const auto own = [&](auto from, auto to) {
+        std::optional<MaterialKind> found;
+        for (auto word = from; word != to; ++word) {
+            if (const auto noun = kindOfNoun(word->text, kind)) found = noun;
+            if (!found) found = kindOfBird(word->text, kind);
+        }
+        return found;
+    };
+    const bool laid = kind == PartKind::tail || kind == PartKind::wing;
     for (Clause& clause : clausesOf(text, at)) {
-        const auto with = std::ranges::find_if(clause.words, [](const Word& w) { return w.text == "with" || w.text == "plus"; });
-        const auto own = [&](auto from, auto to) {
-            std::optional<MaterialKind> found;
-            for (auto word = from; word != to; ++word) {
-                if (const auto noun = kindOfNoun(word->text, kind)) found = noun;
-                if (!found) found = kindOfBird(word->text, kind);
-            }
-            return found;
-        };
-        const auto behind = std::find_if(with, clause.words.end(), [&](const Word& w) { return kindApart(w.text, kind).has_value(); });
-        const bool laid = kind == PartKind::tail || kind == PartKind::wing;
-        if (!laid || behind == clause.words.end() || !own(clause.words.begin(), with) ||
-            own(clause.words.begin(), with) == kindApart(behind->text, kind)) {
+        auto& words = clause.words;
+        const auto joint =
+            std::ranges::find_if(words, [](const Word& w) { return w.text == "with" || w.text == "plus" || w.text == "and"; });
+        const auto before = own(words.begin(), joint), behind = own(joint, words.end());
+        // "And" joins two things; "with" may only say how.
+        const auto isApart = [&](const Word& w) { return kindApart(w.text, kind).has_value(); };
+        const bool apart = joint != words.end() && (joint->text == "and" || std::any_of(joint, words.end(), isApart));
+        if (!laid || !apart || !before || !behind || *before == *behind) {
             list.push_back(std::move(clause));
             continue;
         }
-        list.push_back(clauseOf(clause.text.substr(0, with->from), clause.at));
-        list.push_back(clauseOf(clause.text.substr(with->to), clause.at + with->to));
+        list.push_back(clauseOf(clause.text.substr(0, joint->from), clause.at));
+        list.push_back(clauseOf(clause.text.substr(joint->to), clause.at + joint->to));
+        list.back().apart = true;
     }
     return list;
 }
@@ -164,13 +170,15 @@ void RecipeReader::sameAs(Made& made, const Clause& clause, std::string_view whi
     }
 }
 
-// "Pheasant tail fibres (5)"
-bool RecipeReader::takeCountInBrackets(Made& made, Clause& clause, std::size_t i) const {
+// "Pheasant tail fibres (5)", "teal fibres, 6 to 8".
+bool RecipeReader::takeLoneCount(Made& made, Clause& clause, std::size_t i) const {
     auto& words = clause.words;
     const auto count = countAt(words, i);
     const std::size_t end = words[i + count->words - 1].to;
-    if (words[i].from == 0 || clause.text[words[i].from - 1] != '(' || end >= clause.text.size() || clause.text[end] != ')') return false;
-    for (const char* key : {"strands", "fibres", "turns", "count"}) {
+    const bool bracketed =
+        words[i].from > 0 && clause.text[words[i].from - 1] == '(' && end < clause.text.size() && clause.text[end] == ')';
+    if (!bracketed && count->words != words.size()) return false;
+    for (const char* key : {"strands", "fibres", "open_turns", "turns", "count"}) {
         const Part before = made.part;
         set(made, key, sayCount(count->count));
         if (made.part == before) continue;
@@ -282,7 +290,7 @@ void RecipeReader::takeCounts(Made& made, Clause& clause) {
                 continue;
             }
         }
-        if (takeCountInBrackets(made, clause, i)) continue;
+        if (takeLoneCount(made, clause, i)) continue;
         const bool times = i > 0 && (words[i - 1].text == "x" || words[i - 1].text == "×") && next == words.size();
         if (times && (isHackled(kind) || kind == PartKind::rib)) {  // "claret hen x 2.5"
             set(made, kind == PartKind::palmer ? "open_turns" : "turns", sayCount(count->count));
@@ -319,6 +327,8 @@ void RecipeReader::takeMaterial(Made& made, Clause& clause) {
     takeFirstOfTwo(made, clause);
     if (made.part.material) return;
     // What is said of it afterwards in other words ("silk showing at the tail") makes it nothing else.
+    const bool mixed = wordAt(clause.words, "mixed") || wordAt(clause.words, "blended");  // with what is asked
+    if (!made.material.noun.empty() && mixed) return;
     if (!made.material.noun.empty() && std::ranges::any_of(clause.words, [&](const Word& w) {
             const auto kind = w.used ? std::nullopt : kindOfNoun(w.text, made.part.kind);
             return kind && kind != made.kind;
@@ -353,7 +363,8 @@ void RecipeReader::decideKind(Made& made, const std::vector<Word>& words) const 
         if (const auto kind = kindOfNoun(words[i].text, made.part.kind)) {
             const bool weak = words[i].text == "flat" || (words[i].text == "tinsel" && made.kind == MaterialKind::oval) ||
                               words[i].text == "mask" || words[i].text == "hare's" || words[i].text == "seal's" ||
-                              words[i].text == "brass" || words[i].text == "tungsten" || words[i].text == "slip";
+                              words[i].text == "brass" || words[i].text == "tungsten" || words[i].text == "slip" ||
+                              words[i].text == "thread" || words[i].text == "silk";  // "herl twisted with the thread"
             if (!decides || !weak) {
                 made.kind = kind;
                 made.material.noun = words[i].text;
@@ -386,7 +397,9 @@ void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
             word.used = true;
             continue;
         }
-        const bool noun = kindOfNoun(word.text, made.part.kind).has_value();
+        const auto means = kindOfNoun(word.text, made.part.kind);
+        if (means == MaterialKind::thread && made.kind != MaterialKind::thread) continue;  // what it is twisted with
+        const bool noun = means.has_value();
         const bool hard = isColour(word.text) || isBird(word.text) || word.text == "saddle" || word.text == "cape";
         const bool metal = word.text == "brass" || word.text == "tungsten" || word.text == "steel" || word.text == "lead" ||
                            word.text == "lead-free" || word.text == "tin";
@@ -394,6 +407,8 @@ void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
             made.material.hard.push_back(word.text);
         else if (word.text == "finest")
             made.material.soft.emplace_back("fine");
+        else if (word.text == "med")
+            made.material.soft.emplace_back("medium");
         else if (isHackled(made.part.kind) && isPlaceOfFeather(word.text) && !follows(words, word, "the") && !follows(words, word, "at"))
             made.material.soft.push_back(word.text);
         else if (isSoftAdjective(word.text) || noun)

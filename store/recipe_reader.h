@@ -45,6 +45,7 @@ class RecipeReader {
         std::string text;
         std::size_t at = 0;
         std::vector<Word> words;
+        bool apart = false;  // another thing than the clause before
     };
     struct Made {  // a part on its way
         Part part;
@@ -76,7 +77,7 @@ class RecipeReader {
     [[nodiscard]] static std::vector<Clause> partedClausesOf(PartKind kind, const std::string& text, std::size_t at);
     [[nodiscard]] static bool beginsAnother(const Made& made, const Clause& clause);
     static void takeGround(Made& made, Clause& clause);
-    [[nodiscard]] bool takeCountInBrackets(Made& made, Clause& clause, std::size_t word) const;
+    [[nodiscard]] bool takeLoneCount(Made& made, Clause& clause, std::size_t word) const;
     void readClause(Made& made, Clause clause);
     void takeCounts(Made& made, Clause& clause);
     void takeHackleTurns(Made& made, Clause& clause);

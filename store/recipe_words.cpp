@@ -43,20 +43,20 @@ constexpr std::array kColours = {
     Tinted{"smoke", "#7f7f83"},     Tinted{"wine", "#5c1626"},     Tinted{"coral", "#e0735f"},   Tinted{"rose", "#c97b86"},
     Tinted{"turquoise", "#3c9aa0"}, Tinted{"natural", "#8a7458"}};
 
-constexpr std::array<std::string_view, 31> kBirds = {
-    "hen",      "cock",    "partridge", "grouse", "snipe", "starling", "mallard", "teal",   "wigeon", "duck",     "turkey",
-    "pheasant", "peacock", "ostrich",   "goose",  "swan",  "woodcock", "moorhen", "coot",   "jay",    "squirrel", "fox",
-    "hare",     "rabbit",  "mole",      "seal",   "calf",  "goat",     "deer",    "guinea", "jungle"};
+constexpr std::array<std::string_view, 36> kBirds = {
+    "crow", "rook",     "jackdaw", "magpie", "pigeon",   "hen",     "cock",    "partridge", "grouse", "snipe",    "starling", "mallard",
+    "teal", "wigeon",   "duck",    "turkey", "pheasant", "peacock", "ostrich", "goose",     "swan",   "woodcock", "moorhen",  "coot",
+    "jay",  "squirrel", "fox",     "hare",   "rabbit",   "mole",    "seal",    "calf",      "goat",   "deer",     "guinea",   "jungle"};
 
-constexpr std::array<std::string_view, 85> kFillers = {
-    "of",        "the",      "a",        "an",       "and",    "with",    "in",      "on",       "at",     "by",      "for",
-    "from",      "it",       "its",      "as",       "to",     "is",      "are",     "be",       "or",     "then",    "wound",
-    "tied",      "tie",      "dress",    "dressed",  "dubbed", "dub",     "made",    "one",      "over",   "under",   "front",
-    "behind",    "rear",     "half",     "down",     "turns",  "turn",    "fibres",  "fibre",    "fibers", "strand",  "strands",
-    "side",      "shoulder", "open",     "palmered", "ribbed", "wing",    "tail",    "body",     "hackle", "feather", "rest",
-    "set",       "size",     "per",      "this",     "that",   "round",   "winding", "tying",    "itself", "all",     "tinsel's",
-    "slide",     "put",      "add",      "use",      "whole",  "up",      "back",    "feathers", "style",  "taken",   "finish",
-    "finishing", "start",    "starting", "make",     "about",  "roughly", "x",       "drop"};
+constexpr std::array<std::string_view, 86> kFillers = {
+    "of",        "the",      "a",        "an",       "and",    "with",  "in",      "on",       "at",     "by",      "for",
+    "from",      "it",       "its",      "as",       "to",     "is",    "are",     "be",       "or",     "then",    "wound",
+    "tied",      "tie",      "dress",    "dressed",  "dubbed", "dub",   "made",    "one",      "over",   "under",   "front",
+    "behind",    "rear",     "half",     "down",     "turns",  "turn",  "fibres",  "fibre",    "fibers", "strand",  "strands",
+    "side",      "shoulder", "open",     "palmered", "ribbed", "wing",  "tail",    "body",     "hackle", "feather", "rest",
+    "set",       "size",     "per",      "this",     "that",   "round", "winding", "tying",    "itself", "all",     "tinsel's",
+    "slide",     "put",      "add",      "use",      "whole",  "up",    "back",    "feathers", "style",  "taken",   "finish",
+    "finishing", "start",    "starting", "make",     "only",   "about", "roughly", "x",        "drop"};
 
 constexpr std::array<std::string_view, 20> kVague = {"little", "few",  "pinch",   "sparse", "sparsely",    "bushy",       "bunch",
                                                      "thick",  "thin", "slim",    "wisp",   "small",       "fat",         "touch",
@@ -106,6 +106,7 @@ std::optional<std::pair<double, std::size_t>> oneNumber(const std::vector<Word>&
     if (const auto part = fraction(first)) return std::pair(*part, std::size_t{1});
     if (first == "a" && i + 1 < words.size() && (words[i + 1].text == "dozen" || words[i + 1].text == "pair"))
         return std::pair(words[i + 1].text == "pair" ? 2.0 : 12.0, std::size_t{2});
+    if (first == "a" && i + 1 < words.size() && words[i + 1].text == "turn") return std::pair(1.0, std::size_t{1});
     const auto whole = wholeNumber(first);
     if (!whole) return std::nullopt;
     if (i + 1 < words.size())
@@ -130,6 +131,7 @@ std::vector<Word> wordsIn(std::string_view text, std::size_t offset) {
     std::vector<Word> words;
     for (std::size_t i = 0; i < text.size();) {
         if (!isWordByte(text[i])) {
+            if (text[i] == '&') words.push_back({"and", offset + i, offset + i + 1});
             ++i;
             continue;
         }
@@ -254,6 +256,7 @@ std::optional<MaterialKind> kindOfNoun(std::string_view noun, PartKind part) {
     if (found == kNouns.end()) return std::nullopt;
     if (found->kind == MaterialKind::bead && noun == "brass" && part != PartKind::bead) return std::nullopt;
     if (found->kind == MaterialKind::thread && part == PartKind::tail) return std::nullopt;
+    if (noun == "flat" && (part == PartKind::wing || part == PartKind::cheek)) return std::nullopt;  // how it lies
     return found->kind;
 }
 
@@ -261,7 +264,8 @@ std::optional<MaterialKind> kindOfBird(std::string_view word, PartKind part) {
     const std::string_view bird = word.ends_with("'s") ? word.substr(0, word.size() - 2) : word;
     const bool wound = part == PartKind::collar || part == PartKind::palmer || part == PartKind::throat;
     if (bird == "hen" || bird == "cock" || bird == "partridge" || bird == "grouse" || bird == "snipe" || bird == "starling" ||
-        bird == "woodcock" || bird == "moorhen" || bird == "coot" || bird == "guinea") {
+        bird == "woodcock" || bird == "crow" || bird == "rook" || bird == "jackdaw" || bird == "magpie" || bird == "pigeon" ||
+        bird == "moorhen" || bird == "coot" || bird == "guinea") {
         if (wound) return MaterialKind::hackle;
         if (part == PartKind::tail) return MaterialKind::fibres;
         if (part == PartKind::wing) return MaterialKind::quill;

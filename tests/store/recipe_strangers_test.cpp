@@ -213,3 +213,28 @@ TEST_CASE("prose goes to the parts that it tells of") {
     CHECK(r.with.findMaterial(r.recipe.pattern.thread)->title() == "Scarlet thread");
     CHECK(r.recipe.doubts.empty());
 }
+
+TEST_CASE("headings that stand alone, several on a line, quotes, an ampersand, a thing mixed in: none of it loses a part") {
+    const Read under("Tail\n  Teal fibres, 6 to 8\nBody\n  Claret fur\nHackle:\n  Claret hen\nHook\n12\nThread\nblack");
+    CHECK(under.parts() == "tail body collar");
+    CHECK(under.detail<TailPart>(PartKind::tail).fibres->high == 8.0);
+    CHECK(under.with.findHook(under.recipe.pattern.hook)->size == 12);
+    const Read line("Stone Spider.\nSilk: primrose, Hook: 14, Body: silk only, ribbed fine gold wire; Hackle: brown partridge, 1.5 turns");
+    CHECK(line.recipe.pattern.title() == "Stone Spider");
+    CHECK(line.parts() == "rib body collar");
+    CHECK(line.recipe.doubts.empty());
+    const Read quoted("\"Kelpie's Fancy\" - point fly\nHOOK..........12\nTHREAD........Brown\nBODY..........Hare's ear, dubbed rough");
+    CHECK(quoted.recipe.pattern.title() == "Kelpie's Fancy");
+    CHECK(quoted.parts() == "body");
+    CHECK(quoted.recipe.doubts.empty());
+    CHECK(Read(std::string(kBench) + "Tail: yellow floss & black hackle fibres").parts() == "tail tail body");
+    const Read mixed("Lamp\nHook: 12\nThread: black\nBody: olive seal's fur, mixed with a little hare's ear");
+    CHECK(mixed.made(PartKind::body).title() == "Olive seal-like fur");
+    CHECK(mixed.asks("mixed with a little hare's ear"));
+    const Read herl("Lamp\nHook: 12\nThread: black\nBody: 3 strands peacock herl twisted together with the thread\nRib: med. copper wire");
+    CHECK(herl.made(PartKind::body).kind == MaterialKind::herl);
+    CHECK(herl.detail<BodyPart>(PartKind::body).strands->middle() == 3.0);
+    CHECK(herl.made(PartKind::rib).title() == "Medium copper wire");
+    CHECK(herl.recipe.doubts.empty());
+    CHECK(Read("Lamp\nHook: 12\nThread: teal-blue\nBody: black fur").recipe.materials.front().title() == "Teal-blue thread");
+}
