@@ -105,6 +105,15 @@ TEST_CASE("whatever is hung, led and let go, in a wave or none, every step conve
     CHECK(runs > 40);
 }
 
+TEST_CASE("at rest on the water a leader has the energy of what its film holds up, and of nothing else") {
+    const Chain chain(demoRig(), 0.05 * metre, LeaderStart::straight);
+    constexpr double kFilm = 5e-3;  // m: buoyancy sets in from so far over the surface to so far under it
+    double held = 0.0;
+    for (std::size_t i = 1; i < chain.nodes().size(); ++i)
+        held += 0.25 * kFilm * chain.nodes()[i].buoyancy;
+    CHECK_THAT(chain.energy(), WithinRel(held, 1e-12));
+}
+
 TEST_CASE("in a wave the leader is laid on the water, stretched nowhere") {
     const WaveSurface wave{0.15, 4.0, 6.0, 1.0};
     for (const LeaderStart start : {LeaderStart::straight, LeaderStart::heap}) {
