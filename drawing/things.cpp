@@ -675,7 +675,7 @@ QImage pictureOf(const Book& book, const RecordId& record, QSize size, double de
         return image;
     }
     const Picture picture{painter, book, inner(size), bench};
-    (void)visitRecord(book, record.list, record.id, [&](auto, const auto& found, std::size_t) { picture(found); });
+    visitRecord(book, record.list, record.id, [&](auto, const auto& found, std::size_t) { picture(found); });
     return image;
 }
 

@@ -50,7 +50,7 @@ Result<store::Imported> DrawersStation::tableFrom(const QString& path) const {
 void DrawersStation::offerImport(const QString& path) {
     const auto imported = tableFrom(path);
     if (!imported) {
-        (void)importFrom(path);  // which says what is wrong, and takes nothing in
+        importFrom(path);  // which says what is wrong, and takes nothing in
         return;
     }
     say(tr("%1: %2 would be new, %3 would change. Nothing is taken in yet.")
@@ -61,7 +61,7 @@ void DrawersStation::offerImport(const QString& path) {
     clearOffers();
     auto* take = toolButton("import-take", tr("Take it in"), tr("As one step that can be undone"));
     auto* leave = toolButton("import-leave", tr("Leave it"), tr("Nothing is taken in"));
-    connect(take, &QToolButton::clicked, this, [this, path] { (void)importFrom(path); });
+    connect(take, &QToolButton::clicked, this, [this, path] { importFrom(path); });
     connect(leave, &QToolButton::clicked, this, [this] { say({}, false); });
     holders_->layout()->addWidget(take);
     holders_->layout()->addWidget(leave);

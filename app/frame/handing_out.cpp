@@ -30,7 +30,7 @@ void HandingOut::fill(QMenu* menu) {
     const auto shareAs = [this](const RecordId& record) {
         const QString at = qt(titleOf(document_.book(), record)) + QStringLiteral(".machair.json");
         askWhereToWrite(window_, tr("Share as"), at, tr("Bench file to share (*.machair.json)"), QStringLiteral("machair.json"),
-                        [this, record](const QString& path) { (void)share(record, path); });
+                        [this, record](const QString& path) { share(record, path); });
     };
     entry("share-dressing", tr("Share this &dressing…"), tr("With its hook and all it is tied from, as a small bench file"),
           [this, shareAs] {
@@ -48,7 +48,7 @@ void HandingOut::fill(QMenu* menu) {
         const QString name = nameOfShown(shown);
         if (name.isEmpty()) return;
         askWhereToWrite(window_, tr("Keep the picture as"), name, tr("Picture (*.png);;Drawing (*.svg)"), QStringLiteral("png"),
-                        [this, shown](const QString& path) { (void)keepPicture(shown, path); });
+                        [this, shown](const QString& path) { keepPicture(shown, path); });
     };
     entry("keep-picture", tr("Keep a picture of the fly…"), tr("PNG or SVG"), [keepAs] { keepAs(Shown::fly); });
     entry("keep-team-picture", tr("Keep a picture of the team…"), tr("PNG or SVG"), [keepAs] { keepAs(Shown::team); });

@@ -267,7 +267,7 @@ bool FlyView::compares() const {
 void FlyView::paintOther(QPainter& painter) {
     drawing::View view = painted();
     view.origin.ry() -= otherAbove_ * view.pxPerMm;
-    (void)other_.update(*ghost_, view, size(), devicePixelRatioF());
+    other_.update(*ghost_, view, size(), devicePixelRatioF());
     other_.compose(painter);
 }
 

@@ -272,7 +272,7 @@ bool isIn(const Book& book, const RecordId& record) {
 
 std::string titleOf(const Book& book, const RecordId& record) {
     std::string title = record.id;
-    (void)withRecord(book, record, [&](auto, const auto& found, std::size_t) { title = Title{book}(found); });
+    withRecord(book, record, [&](auto, const auto& found, std::size_t) { title = Title{book}(found); });
     return title;
 }
 
@@ -302,7 +302,7 @@ template std::string titleOf(const Book&, const Fish&);
 
 std::vector<RecordTable> tablesOf(const Book& book, const RecordId& record) {
     std::vector<RecordTable> tables;
-    (void)withRecord(book, record, [&](auto, const auto& found, std::size_t) {
+    withRecord(book, record, [&](auto, const auto& found, std::size_t) {
         eachTable(found, [&]<class T>(const char* key, const std::vector<T>& rows) {
             RecordTable table{key, say(spaced(key)), nameOfRow<T>(), {}};
             for (const T& row : rows)
@@ -343,7 +343,7 @@ Result<Edit> changeRecord(const Book& book, const RecordId& record, std::string_
     if (record.list == "materials") return changeMaterialField(book, MaterialId(record.id), key, text, source);
     if (record.list == "patterns") return changePatternField(book, DressingId(record.id), key, text);
     Result<Edit> edit = noRecord(record);
-    (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
+    withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
         auto changed = withField(own, key, text, placeOf(record, index));
         if (!changed) {
             edit = tl::unexpected(changed.error());
@@ -364,7 +364,7 @@ Result<Edit> changeRow(const Book& book, const RecordId& record, const RowId& ro
     if (!before) return tl::unexpected(before.error());
     Edit edit{{}, book};
     Faults faults;
-    (void)withRecord(edit.after, record, [&](auto, auto& own, std::size_t index) {
+    withRecord(edit.after, record, [&](auto, auto& own, std::size_t index) {
         eachTable(own, [&](const char* table, auto& rows) {
             if (table != row.table) return;
             auto changed = withField(rows[row.row], key, text, placeOf(record, index).key(row.table).at(row.row));
@@ -430,7 +430,7 @@ Result<Edit> addRow(const Book& book, const RecordId& record, std::string_view t
 Result<Edit> removeRow(const Book& book, const RecordId& record, const RowId& row) {
     if (const auto there = fieldsAt(book, record, row); !there) return tl::unexpected(there.error());
     Edit edit{{}, book};
-    (void)withRecord(edit.after, record, [&](auto, auto& own, std::size_t) {
+    withRecord(edit.after, record, [&](auto, auto& own, std::size_t) {
         eachTable(own, [&](const char* key, auto& rows) {
             if (key != row.table) return;
             edit.words = titleOf(book, record) + ": " + Title{book}(rows[row.row]) + say(" taken out");
@@ -560,7 +560,7 @@ Result<NewRecord> copyRecord(const Book& book, const RecordId& record) {
         return fail(Place(record.list), say("expected something that there can be two of, got {}", say(nameOfOne(record.list))),
                     say("a date has one day"));
     Result<NewRecord> made = noRecord(record);
-    (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t) {
+    withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t) {
         Record copy = own;
         if constexpr (requires { copy.name; }) copy.name = Title{book}(own) + say(", copy");
         made = put(book, list, std::move(copy), own.id, say("copy of ") + Title{book}(own));
@@ -572,7 +572,7 @@ Result<Edit> renameRecord(const Book& book, const RecordId& record, std::string_
     if (record.list == "patterns") return renamePattern(book, DressingId(record.id), name);
     const std::string wanted(trimmed(name));
     Result<Edit> edit = noRecord(record);
-    (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
+    withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
         if constexpr (requires { own.name; }) {
             if (wanted.empty()) {
                 edit = fail(placeOf(record, index).key("name"), say("expected a name, got nothing"));
@@ -620,7 +620,7 @@ Result<Edit> removeRecord(const Book& book, const RecordId& record) {
         for (TeamSpec& team : without.teams)
             if (team.ownSchool == record.id) team.ownSchool.reset();
     Result<Edit> edit = noRecord(record);
-    (void)withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
+    withRecord(book, record, [&]<class Record>(std::vector<Record> Book::*list, const Record& own, std::size_t index) {
         const auto holders = heldBy(without, record);
         if (!holders.empty()) {
             std::string names;

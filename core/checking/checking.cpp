@@ -10,6 +10,7 @@
 #include "book/rule.h"
 #include "hand/hand.h"
 #include "language/say.h"
+#include "sizing/compare.h"
 #include "sizing/figures.h"
 #include "units/text.h"
 
@@ -60,7 +61,13 @@ std::vector<CheckItem> checkItems(const Plan& plan, const Deviations& deviations
             const auto* planned = std::get_if<double>(&figure.value);
             if (!planned || figure.tolerance <= 0.0 || std::ranges::find(kMeasurable, figure.key) == kMeasurable.end()) continue;
             const std::string kind(nameOf(plan.parts[i].kind));
-            CheckItem item{i, figure.key, sayMeasured(kind + " " + figure.key), *planned * mm, figure.tolerance * mm, *planned * mm, 0};
+            CheckItem item{i,
+                           figure.key,
+                           sayWhich(plan, i) + sayMeasured(kind + " " + figure.key),
+                           *planned * mm,
+                           figure.tolerance * mm,
+                           *planned * mm,
+                           0};
             if (const auto known = deviations.find(kind + " " + figure.key); known != deviations.end()) {
                 item.aim = aimFor(item.planned, handOf(known->second));
                 item.flies = static_cast<int>(known->second.size());

@@ -11,6 +11,15 @@
 
 namespace machair {
 
+std::string sayWhich(const Plan& plan, std::size_t part) {
+    const PartKind kind = plan.parts[part].kind;
+    std::size_t nth = 0;
+    for (std::size_t i = 0; i < part; ++i)
+        nth += plan.parts[i].kind == kind ? 1 : 0;
+    constexpr std::array<std::string_view, 4> kWhich = {"", unsaid("second "), unsaid("third "), unsaid("fourth ")};
+    return say(kWhich[std::min(nth, kWhich.size() - 1)]);
+}
+
 namespace {
 
 // What a tier would name as a difference; the other figures follow from these.
@@ -19,14 +28,7 @@ constexpr std::array<std::string_view, 20> kTold = {
     "fibre_mm",  "fullness_class", "depth_mm", "slip_mm",  "lift_deg", "count",    "diameter_mm",      "shoulder_turns",    "open_turns",
     "strands",   "whip_turns"};
 
-std::string subjectOf(const Plan& plan, std::size_t part) {
-    const PartKind kind = plan.parts[part].kind;
-    std::size_t nth = 0;
-    for (std::size_t i = 0; i < part; ++i)
-        nth += plan.parts[i].kind == kind ? 1 : 0;
-    constexpr std::array<std::string_view, 4> kWhich = {"", unsaid("second "), unsaid("third "), unsaid("fourth ")};
-    return say(kWhich[std::min(nth, kWhich.size() - 1)]) + sayName(kind);
-}
+std::string subjectOf(const Plan& plan, std::size_t part) { return sayWhich(plan, part) + sayName(plan.parts[part].kind); }
 
 std::optional<std::size_t> counterpart(const Plan& plan, const Plan& other, std::size_t part) {
     const std::string subject = subjectOf(plan, part);

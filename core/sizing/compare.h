@@ -9,6 +9,9 @@
 
 namespace machair {
 
+// "second " of the second tail, to stand before its name; empty of the first of its kind.
+[[nodiscard]] std::string sayWhich(const Plan& plan, std::size_t part);
+
 struct Difference {
     std::string subject;  // "tail", "second collar", "head room"
     std::string what;     // "length", "turns"; empty for what has only one

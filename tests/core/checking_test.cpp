@@ -161,3 +161,13 @@ TEST_CASE("the eye trainer gets finer with right answers, coarser with wrong one
     CHECK(longEye.score().fineness <= EyeTrainer::kCoarsest);
     CHECK_FALSE(EyeTrainer(1).next(book, "no-such"));
 }
+
+TEST_CASE("of two tails the second's measures are called so") {
+    const Plan plan = planOf({part(PartKind::tail, TailPart{}, "tippet"), part(PartKind::tail, TailPart{}, "tippet"),
+                              part(PartKind::body, BodyPart{}, "seal")})
+                          .value();
+    std::vector<std::string> tails;
+    for (const CheckItem& item : checkItems(plan, Book{}))
+        if (item.figure == "length_mm" && item.part < 2) tails.push_back(item.name);
+    CHECK(tails == std::vector<std::string>{"tail length", "second tail length"});
+}
