@@ -19,13 +19,6 @@ namespace machair::store {
 
 namespace {
 
-// Says how turns lie, between their number and their noun.
-bool isMannerOfTurns(std::string_view word) {
-    constexpr std::array<std::string_view, 14> kManners = {"extra", "open", "even",  "evenly", "spaced", "close",    "touching",
-                                                           "full",  "firm", "tight", "neat",   "wide",   "complete", "equal"};
-    return std::ranges::find(kManners, word) != kManners.end();
-}
-
 bool follows(const std::vector<Word>& words, const Word& word, std::string_view before) {
     return &word != words.data() && (&word - 1)->text == before;
 }
@@ -170,24 +163,6 @@ void RecipeReader::sameAs(Made& made, const Clause& clause, std::string_view whi
     }
 }
 
-// "Pheasant tail fibres (5)", "teal fibres, 6 to 8".
-bool RecipeReader::takeLoneCount(Made& made, Clause& clause, std::size_t i) const {
-    auto& words = clause.words;
-    const auto count = countAt(words, i);
-    const std::size_t end = words[i + count->words - 1].to;
-    const bool bracketed =
-        words[i].from > 0 && clause.text[words[i].from - 1] == '(' && end < clause.text.size() && clause.text[end] == ')';
-    if (!bracketed && count->words != words.size()) return false;
-    for (const char* key : {"strands", "fibres", "open_turns", "turns", "count"}) {
-        const Part before = made.part;
-        set(made, key, sayCount(count->count));
-        if (made.part == before) continue;
-        use(words, i, count->words);
-        return true;
-    }
-    return false;
-}
-
 // "Primrose silk with a touch of hare's ear": the fur makes the body, the silk is what it is dubbed on.
 void RecipeReader::takeGround(Made& made, Clause& clause) {
     if (made.part.kind != PartKind::body && made.part.kind != PartKind::thorax) return;
@@ -246,81 +221,6 @@ void RecipeReader::takeHackleTurns(Made& made, Clause& clause) {
     };
     if (shoulder) before(*shoulder, "shoulder_turns");
     if (open) before(*open, "open_turns");
-}
-
-void RecipeReader::takeCounts(Made& made, Clause& clause) {
-    auto& words = clause.words;
-    const PartKind kind = made.part.kind;
-    const bool strands = kind == PartKind::body || kind == PartKind::thorax;
-    struct Unit {
-        std::string_view word;
-        const char* key;
-    };
-    const std::vector<Unit> units = {{"turns", kind == PartKind::palmer ? "open_turns" : "turns"},
-                                     {"turn", kind == PartKind::palmer ? "open_turns" : "turns"},
-                                     {"fibres", strands ? "strands" : "fibres"},
-                                     {"fibre", strands ? "strands" : "fibres"},
-                                     {"fibers", strands ? "strands" : "fibres"},
-                                     {"strands", strands ? "strands" : "fibres"},
-                                     {"strand", strands ? "strands" : "fibres"},
-                                     {"hairs", kind == PartKind::wing ? "count" : "fibres"},
-                                     {"herls", "strands"},
-                                     {"knots", "knots"},
-                                     {"layers", "layers"},
-                                     {"degrees", "angle_deg"},
-                                     {"widths", "layers"}};
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        if (words[i].used) continue;
-        const auto count = countAt(words, i);
-        if (!count) continue;
-        const std::size_t next = i + count->words;
-        std::size_t noun = next;  // "five evenly spaced open turns"
-        while (noun < words.size() && isMannerOfTurns(words[noun].text))
-            ++noun;
-        const auto unit = noun < words.size() ? std::ranges::find(units, std::string_view(words[noun].text), &Unit::word) : units.end();
-        if (unit != units.end()) {
-            const Part before = made.part;
-            set(made, unit->key, sayCount(count->count));
-            if (!(made.part == before)) {
-                use(words, i, noun + 1 - i);
-                const bool about = i > 0 && (words[i - 1].text == "about" || words[i - 1].text == "around" || words[i - 1].text == "some");
-                if (about) use(words, i - 1, 1);
-                if (count->about || about)
-                    doubt(clause.at + words[i].from, clause.text, say("\"Or so\": is {} right?", sayCount(count->count)));
-                continue;
-            }
-        }
-        if (takeLoneCount(made, clause, i)) continue;
-        const bool times = i > 0 && (words[i - 1].text == "x" || words[i - 1].text == "×") && next == words.size();
-        if (times && (isHackled(kind) || kind == PartKind::rib)) {  // "claret hen x 2.5"
-            set(made, kind == PartKind::palmer ? "open_turns" : "turns", sayCount(count->count));
-            use(words, i - 1, count->words + 1);
-            continue;
-        }
-        // A number before the material counts it: "2 cream plumes", "five turkey tail fibres", "6 knotted turkey".
-        const char* key = kind == PartKind::wing                              ? "count"
-                          : kind == PartKind::legs || kind == PartKind::cheek ? "count"
-                          : kind == PartKind::tail                            ? "fibres"
-                                                                              : nullptr;
-        if (!key || next >= words.size() || words[next].text == "mm" || words[next].text == "cm" || words[next].text == "in") continue;
-        const bool counts = std::any_of(words.begin() + static_cast<std::ptrdiff_t>(next), words.end(),
-                                        [&](const Word& w) { return kindOfNoun(w.text, kind) || isBird(w.text) || isColour(w.text); });
-        if (!counts) continue;
-        const Part before = made.part;
-        set(made, key, sayCount(count->count));
-        if (!(made.part == before)) {
-            use(words, i, count->words);
-            if (i + count->words < words.size() && words[i + count->words].text == "of") use(words, i + count->words, 1);
-        }
-    }
-    for (std::size_t i = 0; i + 1 < words.size(); ++i)  // "evenly spaced turns", without a number
-        if (!words[i].used && isMannerOfTurns(words[i].text) && (isMannerOfTurns(words[i + 1].text) || words[i + 1].text == "turns"))
-            use(words, i, 2);
-    for (std::size_t i = 0; i < words.size(); ++i) {  // the nouns of counts that stay are no materials
-        const bool counted = i > 0 && !words[i - 1].used && countAt(words, i - 1);
-        if (!words[i].used && !counted && (words[i].text == "strands" || words[i].text == "turns" || words[i].text == "turn"))
-            words[i].used = true;
-    }
 }
 
 void RecipeReader::takeMaterial(Made& made, Clause& clause) {

@@ -77,7 +77,10 @@ class RecipeReader {
     [[nodiscard]] static std::vector<Clause> partedClausesOf(PartKind kind, const std::string& text, std::size_t at);
     [[nodiscard]] static bool beginsAnother(const Made& made, const Clause& clause);
     static void takeGround(Made& made, Clause& clause);
-    [[nodiscard]] bool takeLoneCount(Made& made, Clause& clause, std::size_t word) const;
+    bool takeCount(Made& made, const char* key, const Count& count) const;
+    bool takeCountOfUnit(Made& made, Clause& clause, std::size_t word, const CountRead& count);
+    bool takeLoneCount(Made& made, Clause& clause, std::size_t word, const CountRead& count) const;
+    void takeCountOfMaterial(Made& made, Clause& clause, std::size_t word, const CountRead& count) const;
     void readClause(Made& made, Clause clause);
     void takeCounts(Made& made, Clause& clause);
     void takeHackleTurns(Made& made, Clause& clause);
