@@ -189,7 +189,7 @@ void RecipeReader::takeHook(const HookSpec* hook, int size, const std::string& s
     for (const HookSpec& other : book_.hooks)
         if (std::abs(other.size - size) <= 2 && others.size() < 6) others.push_back({other.name.value_or(other.id), other.id});
     read_.pattern.hook = fresh.id;
-    read_.hooks.push_back(std::move(fresh));
+    read_.hooks = {std::move(fresh)};  // where two are said the last one holds
     doubt(at, says, say("No such hook of size {} lies in the drawers: a nominal one is new. Or is it one of these?", std::to_string(size)),
           std::move(others), -1, "hook");
 }

@@ -98,6 +98,15 @@ std::optional<LengthSpec> specIn(const std::string& said) {
     return std::move(*spec);
 }
 
+// A tail as long as the tail says nothing.
+bool isOf(const LengthSpec& spec, PartKind kind) {
+    const PartRef* ref = nullptr;
+    if (const auto* ratio = std::get_if<Ratio>(&spec.value)) ref = std::get_if<PartRef>(&ratio->of);
+    if (const auto* reach = std::get_if<Reach>(&spec.value)) ref = std::get_if<PartRef>(&reach->to);
+    const auto* own = ref ? std::get_if<PartKind>(&ref->which) : nullptr;
+    return own && *own == kind;
+}
+
 std::string wordsOf(const std::vector<Word>& words, std::size_t from, std::size_t to) {
     std::string text;
     for (std::size_t i = from; i < to; ++i)
@@ -211,7 +220,7 @@ bool RecipeReader::takeLengthOfMark(Made& made, Clause& clause) {
             const std::string said = wordsOf(words, from, to);
             if (takeLengthOfHook(made, clause, said, from, to)) return true;
             const auto spec = specIn(said);
-            if (!spec) continue;
+            if (!spec || isOf(*spec, made.part.kind)) continue;
             set(made, "length", writeSpec(*spec));
             use(words, from, to - from);
             for (Word& word : words)  // "tips of the wing", "fibres": what it is the length of

@@ -76,6 +76,7 @@ Result<ReadRecipe> RecipeReader::run() {
         return fail(Place("line 1"), say("expected a recipe with its parts, as \"tail: ten fibres of orange tippet\", got no part"));
     missing();
     order();
+    leaveOutWhatIsNowhere();
     read_.pattern.id = freeIdIn(book_.patterns, idOfName(*read_.pattern.name, "recipe"));
     std::ranges::stable_sort(
         read_.doubts, [](const RecipeDoubt& a, const RecipeDoubt& b) { return a.line != b.line ? a.line < b.line : a.column < b.column; });
@@ -292,6 +293,42 @@ void RecipeReader::missing() {
         if (part.kind == PartKind::body && part.material == pattern.thread) {
             std::get<BodyPart>(part.detail).method = BodyMethod::thread;
         }
+}
+
+// "To the end of the tail" of a dressing that has none: what refers to nothing, or in a circle, is planned as usual and asked for.
+void RecipeReader::leaveOutWhatIsNowhere() {
+    Book own;
+    own.hooks = book_.hooks;
+    own.hooks.insert(own.hooks.end(), read_.hooks.begin(), read_.hooks.end());
+    own.materials = book_.materials;
+    own.materials.insert(own.materials.end(), read_.materials.begin(), read_.materials.end());
+    own.patterns = {read_.pattern};
+    own.patterns[0].variedFrom.reset();
+    constexpr std::string_view kParts = "patterns[0].parts[";
+    for (const Fault& fault : check(own)) {
+        std::string_view place = fault.place.text();
+        if (!place.starts_with(kParts)) continue;
+        place.remove_prefix(kParts.size());
+        const std::size_t close = place.find("].");
+        const auto index = parseNumber(place.substr(0, close));
+        if (close == std::string_view::npos || !index || *index >= static_cast<double>(read_.pattern.parts.size())) continue;
+        Part& part = read_.pattern.parts[static_cast<std::size_t>(*index)];
+        const std::string key(place.substr(close + 2, place.find('.', close + 2) - close - 2));
+        Part usual = part;
+        usual.detail = detailFor(part.kind);
+        const auto textOf = [&](const Part& of) {
+            const auto fields = fieldsOf(of);
+            const auto field = std::ranges::find(fields, key, &Field::key);
+            return field == fields.end() ? std::string() : field->text;
+        };
+        const std::string was = textOf(part);
+        auto changed = withField(part, key, textOf(usual), Place());
+        if (!changed) continue;
+        part = std::move(*changed);
+        part.note = part.note ? *part.note + "; " + was : was;
+        doubt(0, "", say("\"{}\": this dressing has nothing of the kind. The usual is planned for the {}.", was, sayName(part.kind)), {},
+              static_cast<int>(*index));
+    }
 }
 
 void RecipeReader::order() {

@@ -114,6 +114,7 @@ class RecipeReader {
     void doubt(std::size_t at, std::string_view words, std::string question, std::vector<RecipeChoice> choices = {}, int part = -1,
                std::string key = {});
     void order();
+    void leaveOutWhatIsNowhere();
     void missing();
     [[nodiscard]] const Material* known(const MaterialId& id) const;
 

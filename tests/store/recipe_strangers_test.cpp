@@ -238,3 +238,12 @@ TEST_CASE("headings that stand alone, several on a line, quotes, an ampersand, a
     CHECK(herl.recipe.doubts.empty());
     CHECK(Read("Lamp\nHook: 12\nThread: teal-blue\nBody: black fur").recipe.materials.front().title() == "Teal-blue thread");
 }
+
+TEST_CASE("a length by a part that the dressing lacks is planned as usual and asked for, and two hooks are one") {
+    const Read r(std::string(kBench) + "Wing: bronze mallard, to the end of the tail");
+    CHECK(r.detail<WingPart>(PartKind::wing).length == WingPart{}.length);
+    CHECK(r.part(PartKind::wing).note->find("to the tail") != std::string::npos);
+    CHECK(r.asks("to the tail"));
+    CHECK(Read(std::string(kBench) + "Tail: red wool, as long as the tail").detail<TailPart>(PartKind::tail).length == TailPart{}.length);
+    CHECK(Read("Lamp\nHook: 5\nHook: 5\nThread: black\nBody: black fur").recipe.hooks.size() == 1);
+}
