@@ -11,7 +11,7 @@ namespace machair::store {
 
 namespace {
 
-constexpr std::string_view kBullet = "•", kDash = "–", kLongDash = "—";
+constexpr std::string_view kBullet = "•", kDash = "–";
 
 bool isBulletStart(std::string_view text) {
     return text.starts_with("-") || text.starts_with("*") || text.starts_with("#") || text.starts_with(kBullet) || text.starts_with(kDash);
