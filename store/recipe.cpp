@@ -41,7 +41,7 @@ Result<ReadRecipe> answered(const ReadRecipe& recipe, const Book& book, std::siz
             part.material = MaterialId(value);
             if (const Material* of = book.findMaterial(MaterialId(value)))
                 for (const std::string& left : leftByMaterial(part, *of))
-                    part.note = part.note ? *part.note + "; " + left : left;
+                    addTo(part.note, left);
         } else {
             auto changed = withField(part, doubt.key, value, Place("parts").at(static_cast<std::size_t>(doubt.part)));
             if (!changed) return tl::unexpected(changed.error());

@@ -70,7 +70,7 @@ void RecipeReader::takeFinish(Made& made, std::vector<Word>& words) const {
     constexpr std::array<std::string_view, 10> kOfHeads = {"drop",  "whip", "head",   "finish", "finished",
                                                            "small", "neat", "thread", "silk",   "clear"};
     for (Word& word : words)
-        if (std::ranges::find(kOfHeads, word.text) != kOfHeads.end()) word.used = true;
+        if (isOneOf(kOfHeads, word.text)) word.used = true;
 }
 
 // A head of another colour than the thread's is asked for; one of its own is only said again.
@@ -149,9 +149,7 @@ void RecipeReader::readHook(const RecipeEntry& entry) {
     takeHook(best(from), from, entry.says, entry.at);
 }
 
-void RecipeReader::addNote(const std::string& words) {
-    read_.pattern.note = read_.pattern.note ? *read_.pattern.note + "; " + words : words;
-}
+void RecipeReader::addNote(const std::string& words) { addTo(read_.pattern.note, words); }
 
 // What is said of a hook that neither the usual words nor one in the drawers has: a double, a maker's number.
 void RecipeReader::askOfHook(const RecipeEntry& entry, const std::vector<Word>& words) {
@@ -162,7 +160,7 @@ void RecipeReader::askOfHook(const RecipeEntry& entry, const std::vector<Word>& 
     std::string strange;
     for (std::size_t i = 0; i < words.size(); ++i) {
         const Word& word = words[i];
-        if (countAt(words, i) || isFiller(word.text) || std::ranges::find(kOfHooks, word.text) != kOfHooks.end()) continue;
+        if (countAt(words, i) || isFiller(word.text) || isOneOf(kOfHooks, word.text)) continue;
         const bool known = std::ranges::any_of(book_.hooks, [&](const HookSpec& hook) {
             return std::ranges::any_of(wordsIn(hook.name.value_or(hook.id)), [&](const Word& own) { return own.text == word.text; });
         });

@@ -13,7 +13,7 @@ namespace {
 bool isMannerOfTurns(std::string_view word) {
     constexpr std::array<std::string_view, 14> kManners = {"extra", "open", "even",  "evenly", "spaced", "close",    "touching",
                                                            "full",  "firm", "tight", "neat",   "wide",   "complete", "equal"};
-    return std::ranges::find(kManners, word) != kManners.end();
+    return isOneOf(kManners, word);
 }
 
 struct Unit {

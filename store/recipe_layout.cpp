@@ -41,7 +41,7 @@ Piece withoutBullet(Piece piece) {
 bool isPreposition(std::string_view word) {
     constexpr std::array<std::string_view, 17> kPrepositions = {"as",   "of",   "with", "at",     "behind", "over",  "under", "along", "to",
                                                                 "from", "down", "up",   "around", "above",  "below", "near",  "than"};
-    return std::ranges::find(kPrepositions, word) != kPrepositions.end();
+    return isOneOf(kPrepositions, word);
 }
 
 bool isHeading(std::string_view words) { return partHeading(words) || otherHeading(words); }

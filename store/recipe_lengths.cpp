@@ -119,11 +119,6 @@ bool anyUsed(const std::vector<Word>& words, std::size_t from, std::size_t to) {
                        [](const Word& w) { return w.used; });
 }
 
-template <std::size_t N>
-bool isOneOf(const std::array<std::string_view, N>& list, std::string_view word) {
-    return std::ranges::find(list, word) != list.end();
-}
-
 std::string_view yardstickIn(std::string_view word) {
     if (word == "body" || word == "bodies") return "body";
     if (word == "shank" || word == "shanks") return "shank";
@@ -144,8 +139,8 @@ constexpr std::size_t kLongestPhrase = 12;  // words: "one and a half times the 
 }  // namespace
 
 void RecipeReader::takeLength(Made& made, Clause& clause) {
-    const bool long1 = hasLength(made.part.kind) && (takeComparison(made, clause) || takeLengthOfMark(made, clause));
-    for (std::size_t i = 0; !long1 && i < clause.words.size(); ++i)
+    const bool taken = hasLength(made.part.kind) && (takeComparison(made, clause) || takeLengthOfMark(made, clause));
+    for (std::size_t i = 0; !taken && i < clause.words.size(); ++i)
         takeMeasure(made, clause, i);
     if (std::ranges::any_of(clause.words, [](const Word& w) { return w.used && endsALength(w.text); }))  // "fibre length = 1 gape"
         if (const auto length = wordAt(clause.words, "length")) use(clause.words, *length, 1);

@@ -289,8 +289,8 @@ void RecipeReader::takeDescription(Made& made, std::vector<Word>& words) const {
         words, [&](const Word& w) { return !w.used && (kindOfNoun(w.text, made.part.kind) || isColour(w.text) || isBird(w.text)); });
     for (Word& word : words) {
         if (word.used) continue;
-        const bool long1 = word.text == "short" || word.text == "long";
-        if (long1 && (!ofMaterial || isHackled(made.part.kind))) continue;  // of the part, or of its fibres
+        const bool length = word.text == "short" || word.text == "long";
+        if (length && (!ofMaterial || isHackled(made.part.kind))) continue;  // of the part, or of its fibres
         if (word.text == "gp") {
             made.material.hard.insert(made.material.hard.end(), {"golden", "pheasant"});
             made.material.said += (made.material.said.empty() ? "" : " ") + std::string("golden pheasant");

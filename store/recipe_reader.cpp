@@ -297,15 +297,11 @@ void RecipeReader::missing() {
 
 // "To the end of the tail" of a dressing that has none: what refers to nothing, or in a circle, is planned as usual and asked for.
 void RecipeReader::leaveOutWhatIsNowhere() {
-    Book own;
-    own.hooks = book_.hooks;
-    own.hooks.insert(own.hooks.end(), read_.hooks.begin(), read_.hooks.end());
-    own.materials = book_.materials;
-    own.materials.insert(own.materials.end(), read_.materials.begin(), read_.materials.end());
-    own.patterns = {read_.pattern};
-    own.patterns[0].variedFrom.reset();
+    Book drawers;
+    drawers.hooks = book_.hooks;
+    drawers.materials = book_.materials;
     constexpr std::string_view kParts = "patterns[0].parts[";
-    for (const Fault& fault : check(own)) {
+    for (const Fault& fault : check(withRecipe(std::move(drawers), read_))) {
         std::string_view place = fault.place.text();
         if (!place.starts_with(kParts)) continue;
         place.remove_prefix(kParts.size());
@@ -325,7 +321,7 @@ void RecipeReader::leaveOutWhatIsNowhere() {
         auto changed = withField(part, key, textOf(usual), Place());
         if (!changed) continue;
         part = std::move(*changed);
-        part.note = part.note ? *part.note + "; " + was : was;
+        addTo(part.note, was);
         doubt(0, "", say("\"{}\": this dressing has nothing of the kind. The usual is planned for the {}.", was, sayName(part.kind)), {},
               static_cast<int>(*index));
     }

@@ -30,6 +30,8 @@ inline void use(std::vector<Word>& words, std::size_t from, std::size_t count) {
         words[i].used = true;
 }
 
+inline void addTo(std::optional<std::string>& note, const std::string& words) { note = note ? *note + "; " + words : words; }
+
 [[nodiscard]] inline bool isHackled(PartKind kind) {
     return kind == PartKind::collar || kind == PartKind::palmer || kind == PartKind::throat;
 }

@@ -14,11 +14,6 @@ bool isWordByte(char c) {
     return std::isalnum(static_cast<unsigned char>(c)) || static_cast<unsigned char>(c) >= 0x80 || c == '\'' || c == '#';
 }
 
-template <std::size_t N>
-bool among(const std::array<std::string_view, N>& list, std::string_view word) {
-    return std::ranges::find(list, word) != list.end();
-}
-
 constexpr std::array<std::string_view, 13> kNumbers = {"none",  "one",   "two",  "three", "four",   "five",  "six",
                                                        "seven", "eight", "nine", "ten",   "eleven", "twelve"};
 
@@ -204,12 +199,12 @@ std::optional<std::string> colourCode(std::string_view word) {
 
 bool isBird(std::string_view word) {
     const std::string_view own = word.ends_with("'s") ? word.substr(0, word.size() - 2) : word;
-    return among(kBirds, own);
+    return isOneOf(kBirds, own);
 }
-bool isFiller(std::string_view word) { return among(kFillers, word); }
-bool isVague(std::string_view word) { return among(kVague, word); }
-bool isPlaceOfFeather(std::string_view word) { return among(kPlacesOfFeathers, word); }
-bool isSoftAdjective(std::string_view word) { return among(kSoft, word); }
+bool isFiller(std::string_view word) { return isOneOf(kFillers, word); }
+bool isVague(std::string_view word) { return isOneOf(kVague, word); }
+bool isPlaceOfFeather(std::string_view word) { return isOneOf(kPlacesOfFeathers, word); }
+bool isSoftAdjective(std::string_view word) { return isOneOf(kSoft, word); }
 
 std::optional<MaterialKind> kindOfNoun(std::string_view noun, PartKind part) {
     struct Noun {

@@ -1,6 +1,8 @@
 // The words that recipes are made of: numbers, colours, what things are made of (catalogue section 10). Inside store only.
 #pragma once
 
+#include <algorithm>
+#include <array>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -9,6 +11,11 @@
 #include "dressing/pattern.h"
 
 namespace machair::store {
+
+template <std::size_t N>
+[[nodiscard]] bool isOneOf(const std::array<std::string_view, N>& list, std::string_view word) {
+    return std::ranges::find(list, word) != list.end();
+}
 
 // A word or a number of a text, in lower case, with its bytes in it.
 struct Word {

@@ -121,9 +121,8 @@ void RecipeSheet::readAgain() {
     mark();
 }
 
-QString RecipeSheet::partsSaid() const {
+QString RecipeSheet::partsSaid(const Book& with) const {
     QStringList parts;
-    const Book with = store::withRecipe(document_.book(), *read_);
     for (const Part& part : read_->pattern.parts) {
         const Material* made = part.material ? with.findMaterial(*part.material) : nullptr;
         parts << qt(sayName(part.kind)) + (made ? QStringLiteral(" ") + qt(made->title()) : QString());
@@ -137,12 +136,14 @@ void RecipeSheet::showDoubts() {
     column->setContentsMargins(0, 6, 8, 6);
     column->setSpacing(6);
     take_->setEnabled(read_.has_value());
-    fly_->show(read_ ? std::optional(store::withRecipe(document_.book(), *read_)) : std::nullopt, read_ ? read_->pattern.id : DressingId());
     if (!read_) {
+        fly_->show({}, {});
         means_->setText(faults_.empty() ? tr("Nothing yet.") : sayFault(faults_.front()));
         setInk(means_, faults_.empty() ? theme_.colours().inkSoft : theme_.colours().fault);
     } else {
-        means_->setText(tr("%1: %2").arg(qt(read_->pattern.title()), partsSaid()));
+        Book with = store::withRecipe(document_.book(), *read_);
+        means_->setText(tr("%1: %2").arg(qt(read_->pattern.title()), partsSaid(with)));
+        fly_->show(std::move(with), read_->pattern.id);
         setInk(means_, theme_.colours().ink);
         if (read_->doubts.empty()) {
             auto* sure = new Label(tr("✓ every word of it is understood"));

@@ -41,7 +41,7 @@ class RecipeSheet : public OwnSheet {
     Faults takeAnswer(const Answer& answer);
     void mark();
     void take();
-    [[nodiscard]] QString partsSaid() const;
+    [[nodiscard]] QString partsSaid(const Book& with) const;
 
     Document& document_;
     const Theme& theme_;

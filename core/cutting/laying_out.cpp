@@ -54,9 +54,9 @@ class Writer {
         length(i, what, tag.length + kHeld, say("45 mm of it to hold"));
     }
     void write(std::size_t i, const std::string& what, const PartPlan&, const TailPlan& tail) {
-        const std::string long1 = formatNumber(tail.fibreNeeded / mm, 1);
+        const std::string least = formatNumber(tail.fibreNeeded / mm, 1);
         const std::string need =
-            tail.style == TailStyle::floss ? say("strands of {} mm or more", long1) : say("fibres of {} mm or more", long1);
+            tail.style == TailStyle::floss ? say("strands of {} mm or more", least) : say("fibres of {} mm or more", least);
         if (tail.slip)
             pieces(i, what, 1, say("slip of {} mm", formatNumber(*tail.slip / mm, 1)),
                    say("barbs of {} mm", formatNumber(tail.fibreNeeded / mm, 1)));
